@@ -1,0 +1,97 @@
+import { fail, ok, type Result } from '#core/base'
+import { SERIES, seriesOf } from './series'
+import { ROWS as B36_10 } from './tables/asme-b36-10'
+import { ROWS as B88 } from './tables/astm-b88'
+import { ROWS as D1785 } from './tables/astm-d1785'
+import { ROWS as D2737 } from './tables/astm-d2737'
+import { ROWS as D2846 } from './tables/astm-d2846'
+import { ROWS as D3309 } from './tables/astm-d3309'
+import { ROWS as F1281 } from './tables/astm-f1281'
+import { ROWS as F2769 } from './tables/astm-f2769'
+import { ROWS as F876 } from './tables/astm-f876'
+import { ROWS as BS659 } from './tables/bs-659'
+import { ROWS as BS7291 } from './tables/bs-7291'
+import { ROWS as EN10255 } from './tables/en-10255'
+import { ROWS as EN10305 } from './tables/en-10305-3'
+import { ROWS as EN10312 } from './tables/en-10312'
+import { ROWS as EN1057 } from './tables/en-1057'
+import { ROWS as EN12201 } from './tables/en-12201'
+import { ROWS as EN15874 } from './tables/en-iso-15874'
+import { ROWS as EN15875 } from './tables/en-iso-15875'
+import { ROWS as EN21003 } from './tables/en-iso-21003'
+import { ROWS as LEAD } from './tables/lead'
+import { FAMILIES, REGIONS, type Family, type Pipe, type PipeRow, type Region } from './types'
+
+const TABLES: readonly (readonly PipeRow[])[] = [
+  B88, EN1057, BS659, F876, F2769, D3309, D2846, D1785, D2737, F1281, B36_10, BS7291, EN15875, EN21003, EN12201, EN10255, EN10305, EN10312, EN15874, LEAD,
+]
+
+/** Size as it is said: `22 × 0.9` by outside diameter and wall, `3/4 in` by a name. */
+function sizeWords(row: PipeRow): string {
+  const metric = /^\d+$/.test(row.nominal) && row.odMm === Number(row.nominal)
+  if (!metric) return `${row.nominal} in`
+  return row.wallMm === null ? row.nominal : `${row.nominal} × ${row.wallMm}`
+}
+
+function toPipe(row: PipeRow): Pipe {
+  const series = seriesOf(row.series)
+  return {
+    id: `${row.series}-${row.nominal.replace('/', '_')}`,
+    family: series.family,
+    standard: series.standard,
+    series: row.series,
+    nominal: row.nominal,
+    label: `${sizeWords(row)} ${series.words}`,
+    od: row.odMm,
+    wall: row.wallMm,
+    bore: row.boreMm,
+    typical: row.typical,
+    regions: series.regions,
+  }
+}
+
+/** Every pipe of the catalogue, by family, series, outside diameter, wall. */
+export const PIPES: readonly Pipe[] = TABLES.flat().map(toPipe).sort((a, b) =>
+  a.family.localeCompare(b.family) || a.series.localeCompare(b.series) || a.od - b.od || (a.wall ?? 0) - (b.wall ?? 0))
+
+const BY_ID = new Map(PIPES.map(pipe => [pipe.id, pipe]))
+
+/** The pipe of an id. Issue `unknown-id` at `path`. */
+export function findPipe(id: string, path: string): Result<Pipe> {
+  const pipe = BY_ID.get(id)
+  return pipe ? ok(pipe) : fail('unknown-id', path, `${path}: no pipe "${id.slice(0, 40)}" in the catalogue. Accepted: <series>-<nominal>, such as cu-en-x-22 or pex-cts-1_2.`)
+}
+
+/** The pipe of an id known to be ours; throws otherwise. */
+export function getPipe(id: string): Pipe {
+  const pipe = BY_ID.get(id)
+  if (!pipe) throw new Error(`no pipe ${id}`)
+  return pipe
+}
+
+export interface PipesQuestion {
+  family?: string
+  series?: string
+  nominal?: string
+  region?: Region
+}
+
+/**
+ * Catalogue rows that match every given field exactly, by family, series, outside diameter, wall; lengths in mm.
+ * Issue `unknown-id` at a family, series, nominal or region that no row of the catalogue has.
+ */
+export function findPipes(question: PipesQuestion): Result<{ pipes: Pipe[] }> {
+  const { family, series, nominal, region } = question
+  const unknown = (path: string, accepted: readonly string[]) => fail('unknown-id', path, `${path}: not in the catalogue. Accepted: ${accepted.join(', ')}.`)
+  if (family !== undefined && !FAMILIES.includes(family as Family)) return unknown('family', FAMILIES)
+  if (series !== undefined && !SERIES.some(s => s.id === series)) return unknown('series', SERIES.map(s => s.id))
+  if (nominal !== undefined && !PIPES.some(p => p.nominal === nominal)) return unknown('nominal', [...new Set(PIPES.map(p => p.nominal))])
+  if (region !== undefined && !REGIONS.includes(region)) return unknown('region', REGIONS)
+  return ok({
+    pipes: PIPES.filter(pipe =>
+      (family === undefined || pipe.family === family)
+      && (series === undefined || pipe.series === series)
+      && (nominal === undefined || pipe.nominal === nominal)
+      && (region === undefined || pipe.regions.includes(region))),
+  })
+}

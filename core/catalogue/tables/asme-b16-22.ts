@@ -1,0 +1,27 @@
+import type { EndRow, RatingRow, Source } from '../types'
+
+export const SOURCE = { id: 'asme-b16-22', standard: 'ASME B16.22', subject: 'Wrought copper solder-joint fittings: least cup depth and male end' } as const satisfies Source
+
+export const CUPS = [
+  { nominal: '1/4', depthMm: 7.87, loMm: 7.87, hiMm: 7.87, maleEndMm: 9.65, typical: false },
+  { nominal: '3/8', depthMm: 9.65, loMm: 9.65, hiMm: 9.65, maleEndMm: 11.18, typical: false },
+  { nominal: '1/2', depthMm: 12.7, loMm: 12.7, hiMm: 12.7, maleEndMm: 14.22, typical: false },
+  { nominal: '5/8', depthMm: 15.75, loMm: 15.75, hiMm: 15.75, maleEndMm: 17.53, typical: false },
+  { nominal: '3/4', depthMm: 19.05, loMm: 19.05, hiMm: 19.05, maleEndMm: 20.57, typical: false },
+  { nominal: '1', depthMm: 23.11, loMm: 23.11, hiMm: 23.11, maleEndMm: 24.64, typical: false },
+  { nominal: '1-1/4', depthMm: 24.64, loMm: 24.64, hiMm: 24.64, maleEndMm: 26.16, typical: false },
+  { nominal: '1-1/2', depthMm: 27.69, loMm: 27.69, hiMm: 27.69, maleEndMm: 29.46, typical: false },
+  { nominal: '2', depthMm: 34.04, loMm: 34.04, hiMm: 34.04, maleEndMm: 35.81, typical: false },
+] as const satisfies readonly EndRow[]
+
+/** Soldered joint with a lead-free tin-copper solder (alloy E), by size group in inches. Earlier editions gave about half. */
+export const RATINGS = [
+  { of: '1/8-1', tempC: 38, maxBar: 49, typical: true },
+  { of: '1-1/4-2', tempC: 38, maxBar: 38.3, typical: true },
+  { of: '1/8-1', tempC: 66, maxBar: 32.8, typical: true },
+  { of: '1-1/4-2', tempC: 66, maxBar: 25.5, typical: true },
+  { of: '1/8-1', tempC: 93, maxBar: 25.9, typical: true },
+  { of: '1-1/4-2', tempC: 93, maxBar: 20, typical: true },
+  { of: '1/8-1', tempC: 121, maxBar: 22.1, typical: true },
+  { of: '1-1/4-2', tempC: 121, maxBar: 17.2, typical: true },
+] as const satisfies readonly RatingRow[]

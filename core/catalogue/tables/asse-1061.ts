@@ -1,0 +1,19 @@
+import type { EndRow, RatingRow, Source } from '../types'
+
+export const SOURCE = { id: 'asse-1061', standard: 'ASSE 1061', subject: 'Metal push-fit fittings for copper tube sizes: insertion met in the trade' } as const satisfies Source
+
+export const SOCKETS = [
+  { nominal: '1/4', depthMm: 20, loMm: 17, hiMm: 24, typical: true },
+  { nominal: '3/8', depthMm: 23, loMm: 20, hiMm: 27, typical: true },
+  { nominal: '1/2', depthMm: 25, loMm: 22, hiMm: 29, typical: true },
+  { nominal: '3/4', depthMm: 29, loMm: 25, hiMm: 33, typical: true },
+  { nominal: '1', depthMm: 33, loMm: 29, hiMm: 39, typical: true },
+  { nominal: '1-1/4', depthMm: null, loMm: 36, hiMm: 52, typical: true },
+  { nominal: '1-1/2', depthMm: null, loMm: 40, hiMm: 56, typical: true },
+  { nominal: '2', depthMm: null, loMm: 44, hiMm: 62, typical: true },
+] as const satisfies readonly EndRow[]
+
+/** The fitting; with plastic tube the tube governs. */
+export const RATINGS = [
+  { of: 'push-fit', tempC: 93, maxBar: 13.8, typical: false },
+] as const satisfies readonly RatingRow[]

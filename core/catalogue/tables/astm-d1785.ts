@@ -1,0 +1,18 @@
+import type { PipeRow, Source } from '../types'
+
+export const SOURCE = { id: 'astm-d1785', standard: 'ASTM D1785', subject: 'PVC pipe, schedules 40 and 80, iron pipe sizes' } as const satisfies Source
+
+export const ROWS = [
+  { series: 'pvc-40', nominal: '1/2', odMm: 21.336, wallMm: 2.769, boreMm: 15.799, typical: false },
+  { series: 'pvc-40', nominal: '3/4', odMm: 26.67, wallMm: 2.87, boreMm: 20.93, typical: false },
+  { series: 'pvc-40', nominal: '1', odMm: 33.401, wallMm: 3.378, boreMm: 26.645, typical: false },
+  { series: 'pvc-40', nominal: '1-1/4', odMm: 42.164, wallMm: 3.556, boreMm: 35.052, typical: false },
+  { series: 'pvc-40', nominal: '1-1/2', odMm: 48.26, wallMm: 3.683, boreMm: 40.894, typical: false },
+  { series: 'pvc-40', nominal: '2', odMm: 60.325, wallMm: 3.912, boreMm: 52.502, typical: false },
+  { series: 'pvc-80', nominal: '1/2', odMm: 21.336, wallMm: 3.734, boreMm: 13.868, typical: false },
+  { series: 'pvc-80', nominal: '3/4', odMm: 26.67, wallMm: 3.912, boreMm: 18.847, typical: false },
+  { series: 'pvc-80', nominal: '1', odMm: 33.401, wallMm: 4.547, boreMm: 24.308, typical: false },
+  { series: 'pvc-80', nominal: '1-1/4', odMm: 42.164, wallMm: 4.851, boreMm: 32.461, typical: false },
+  { series: 'pvc-80', nominal: '1-1/2', odMm: 48.26, wallMm: 5.08, boreMm: 38.1, typical: false },
+  { series: 'pvc-80', nominal: '2', odMm: 60.325, wallMm: 5.537, boreMm: 49.251, typical: false },
+] as const satisfies readonly PipeRow[]

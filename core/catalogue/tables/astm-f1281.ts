@@ -1,0 +1,17 @@
+import type { PipeRow, RatingRow, Source } from '../types'
+
+export const SOURCE = { id: 'astm-f1281', standard: 'ASTM F1281', subject: 'PEX-AL-PEX composite tube' } as const satisfies Source
+
+export const ROWS = [
+  { series: 'ml-astm', nominal: '3/8', odMm: 12, wallMm: 1.6, boreMm: 8.8, typical: true },
+  { series: 'ml-astm', nominal: '1/2', odMm: 16, wallMm: 1.65, boreMm: 12.7, typical: true },
+  { series: 'ml-astm', nominal: '5/8', odMm: 20, wallMm: 1.9, boreMm: 16.2, typical: true },
+  { series: 'ml-astm', nominal: '3/4', odMm: 25, wallMm: 2.25, boreMm: 20.5, typical: true },
+  { series: 'ml-astm', nominal: '1', odMm: 32, wallMm: 2.9, boreMm: 26.2, typical: true },
+] as const satisfies readonly PipeRow[]
+
+/** Pressure of the tube with water at temperature, bar. */
+export const RATINGS = [
+  { of: 'ml-astm', tempC: 23, maxBar: 13.8, typical: false },
+  { of: 'ml-astm', tempC: 82, maxBar: 8.6, typical: false },
+] as const satisfies readonly RatingRow[]

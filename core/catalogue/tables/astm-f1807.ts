@@ -1,0 +1,34 @@
+import type { EndRow, RatingRow, RingGaugeRow, Source } from '../types'
+
+export const SOURCE = { id: 'astm-f1807', standard: 'ASTM F1807', subject: 'Insert fittings with copper crimp rings: barb length, ring position and gauge' } as const satisfies Source
+
+export const BARBS = [
+  { nominal: '3/8', depthMm: 15.5, loMm: 13.5, hiMm: 18, typical: true },
+  { nominal: '1/2', depthMm: 16, loMm: 14, hiMm: 18, typical: true },
+  { nominal: '5/8', depthMm: 16, loMm: 14, hiMm: 19, typical: true },
+  { nominal: '3/4', depthMm: 16.5, loMm: 14.5, hiMm: 20, typical: true },
+  { nominal: '1', depthMm: 18, loMm: 15, hiMm: 23, typical: true },
+] as const satisfies readonly EndRow[]
+
+export const RING_POSITION = [
+  { nominal: '3/8', depthMm: 4.8, loMm: 3.2, hiMm: 6.4, typical: false },
+  { nominal: '1/2', depthMm: 4.8, loMm: 3.2, hiMm: 6.4, typical: false },
+  { nominal: '5/8', depthMm: 4.8, loMm: 3.2, hiMm: 6.4, typical: false },
+  { nominal: '3/4', depthMm: 4.8, loMm: 3.2, hiMm: 6.4, typical: false },
+  { nominal: '1', depthMm: 4.8, loMm: 3.2, hiMm: 6.4, typical: false },
+] as const satisfies readonly EndRow[]
+
+/** Outside diameter of a finished copper ring: the go side passes over `goMm`, the no-go side does not pass `noGoMm`. */
+export const RING_GAUGE = [
+  { nominal: '3/8', goMm: 15.11, noGoMm: 14.73, typical: true },
+  { nominal: '1/2', goMm: 18.16, noGoMm: 17.78, typical: false },
+  { nominal: '3/4', goMm: 24.38, noGoMm: 24, typical: false },
+  { nominal: '1', goMm: 30.23, noGoMm: 29.84, typical: true },
+] as const satisfies readonly RingGaugeRow[]
+
+/** As the tube. */
+export const RATINGS = [
+  { of: 'crimp', tempC: 23, maxBar: 11, typical: false },
+  { of: 'crimp', tempC: 82, maxBar: 6.9, typical: false },
+  { of: 'crimp', tempC: 93, maxBar: 5.5, typical: false },
+] as const satisfies readonly RatingRow[]

@@ -1,0 +1,14 @@
+import type { PipeRow, Source } from '../types'
+
+export const SOURCE = { id: 'en-10305-3', standard: 'EN 10305-3', subject: 'Thin-wall carbon steel press tube' } as const satisfies Source
+
+export const ROWS = [
+  { series: 'cs-en', nominal: '12', odMm: 12, wallMm: 1.2, boreMm: 9.6, typical: true },
+  { series: 'cs-en', nominal: '15', odMm: 15, wallMm: 1.2, boreMm: 12.6, typical: true },
+  { series: 'cs-en', nominal: '18', odMm: 18, wallMm: 1.2, boreMm: 15.6, typical: true },
+  { series: 'cs-en', nominal: '22', odMm: 22, wallMm: 1.5, boreMm: 19, typical: true },
+  { series: 'cs-en', nominal: '28', odMm: 28, wallMm: 1.5, boreMm: 25, typical: true },
+  { series: 'cs-en', nominal: '35', odMm: 35, wallMm: 1.5, boreMm: 32, typical: true },
+  { series: 'cs-en', nominal: '42', odMm: 42, wallMm: 1.5, boreMm: 39, typical: true },
+  { series: 'cs-en', nominal: '54', odMm: 54, wallMm: 1.5, boreMm: 51, typical: true },
+] as const satisfies readonly PipeRow[]

@@ -1,0 +1,26 @@
+import type { EndRow, RatingRow, Source } from '../types'
+
+export const SOURCE = { id: 'en-1254-1', standard: 'EN 1254-1', subject: 'Copper fittings with ends for capillary soldering: least engagement and male end' } as const satisfies Source
+
+export const CUPS = [
+  { nominal: '8', depthMm: 6.8, loMm: 6.8, hiMm: 6.8, maleEndMm: 8.8, typical: false },
+  { nominal: '10', depthMm: 7.8, loMm: 7.8, hiMm: 7.8, maleEndMm: 9.8, typical: false },
+  { nominal: '12', depthMm: 8.6, loMm: 8.6, hiMm: 8.6, maleEndMm: 10.6, typical: false },
+  { nominal: '15', depthMm: 10.6, loMm: 10.6, hiMm: 10.6, maleEndMm: 12.6, typical: false },
+  { nominal: '18', depthMm: 12.6, loMm: 12.6, hiMm: 12.6, maleEndMm: 14.6, typical: false },
+  { nominal: '22', depthMm: 15.4, loMm: 15.4, hiMm: 15.4, maleEndMm: 17.4, typical: false },
+  { nominal: '28', depthMm: 18.4, loMm: 18.4, hiMm: 18.4, maleEndMm: 20.4, typical: false },
+  { nominal: '35', depthMm: 23, loMm: 23, hiMm: 23, maleEndMm: 25, typical: false },
+  { nominal: '42', depthMm: 27, loMm: 27, hiMm: 27, maleEndMm: 29, typical: false },
+  { nominal: '54', depthMm: 32, loMm: 32, hiMm: 32, maleEndMm: 34, typical: false },
+] as const satisfies readonly EndRow[]
+
+/** Soldered joint with a tin-silver or tin-copper solder, by size group in mm. */
+export const RATINGS = [
+  { of: '6-34', tempC: 30, maxBar: 25, typical: true },
+  { of: '6-34', tempC: 65, maxBar: 25, typical: true },
+  { of: '6-34', tempC: 110, maxBar: 16, typical: true },
+  { of: '35-54', tempC: 30, maxBar: 25, typical: true },
+  { of: '35-54', tempC: 65, maxBar: 16, typical: true },
+  { of: '35-54', tempC: 110, maxBar: 10, typical: true },
+] as const satisfies readonly RatingRow[]

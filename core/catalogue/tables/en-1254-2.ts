@@ -1,0 +1,22 @@
+import type { EndRow, RatingRow, Source } from '../types'
+
+export const SOURCE = { id: 'en-1254-2', standard: 'EN 1254-2', subject: 'Compression fittings, type A: depth from the outer face of the nut to the stop, met in the trade' } as const satisfies Source
+
+export const SOCKETS = [
+  { nominal: '8', depthMm: 14, loMm: 11, hiMm: 18, typical: true },
+  { nominal: '10', depthMm: 16, loMm: 13, hiMm: 20, typical: true },
+  { nominal: '12', depthMm: 18, loMm: 14, hiMm: 22, typical: true },
+  { nominal: '15', depthMm: 18, loMm: 14, hiMm: 25, typical: true },
+  { nominal: '22', depthMm: 23.5, loMm: 20, hiMm: 29, typical: true },
+  { nominal: '28', depthMm: 26, loMm: 22, hiMm: 33, typical: true },
+  { nominal: '35', depthMm: null, loMm: 26, hiMm: 40, typical: true },
+  { nominal: '42', depthMm: null, loMm: 28, hiMm: 44, typical: true },
+  { nominal: '54', depthMm: null, loMm: 30, hiMm: 50, typical: true },
+] as const satisfies readonly EndRow[]
+
+/** Type A on metal tube, 6 to 54 mm. */
+export const RATINGS = [
+  { of: 'compression', tempC: 30, maxBar: 16, typical: true },
+  { of: 'compression', tempC: 65, maxBar: 10, typical: true },
+  { of: 'compression', tempC: 110, maxBar: 6, typical: true },
+] as const satisfies readonly RatingRow[]

@@ -1,0 +1,17 @@
+import type { EndRow, RatingRow, Source } from '../types'
+
+export const SOURCE = { id: 'en-iso-15876-3', standard: 'BS EN ISO 15876-3', subject: 'Plastic push-fit fittings in copper outside diameters: insertion met in the trade' } as const satisfies Source
+
+export const SOCKETS = [
+  { nominal: '10', depthMm: 21.5, loMm: 18, hiMm: 31, typical: true },
+  { nominal: '12', depthMm: null, loMm: 20, hiMm: 30, typical: true },
+  { nominal: '15', depthMm: 27.5, loMm: 23, hiMm: 36, typical: true },
+  { nominal: '22', depthMm: 31, loMm: 26, hiMm: 40, typical: true },
+  { nominal: '28', depthMm: 37, loMm: 32, hiMm: 46, typical: true },
+] as const satisfies readonly EndRow[]
+
+/** Class S system in plastic. */
+export const RATINGS = [
+  { of: 'push-fit', tempC: 20, maxBar: 12, typical: true },
+  { of: 'push-fit', tempC: 82, maxBar: 6, typical: true },
+] as const satisfies readonly RatingRow[]

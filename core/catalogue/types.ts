@@ -1,0 +1,75 @@
+export type { Source } from '#core/base'
+
+export const REGIONS = ['us', 'gb', 'eu'] as const
+export type Region = (typeof REGIONS)[number]
+
+export const FAMILIES = ['copper', 'pex', 'pert', 'bs7291', 'multilayer', 'pb', 'cpvc', 'pvc', 'pp-r', 'pe', 'steel', 'stainless', 'lead'] as const
+export type Family = (typeof FAMILIES)[number]
+
+/** Which outside diameters a series shares: a socket goes by this and the size, never by the name alone. */
+export type SizingSystem = 'cts' | 'en-od' | 'bs-bore' | 'ips' | 'own'
+
+/** One row of a pipe standard. Lengths in mm; null where the size is not made with a wall of its own. */
+export interface PipeRow {
+  series: string
+  nominal: string
+  odMm: number
+  wallMm: number | null
+  boreMm: number | null
+  /** true: met in the trade, makers differ; false: the standard's own figure. */
+  typical: boolean
+}
+
+/** One row of a fitting standard: depth a tube enters, mm, with the range met; null where nobody has a figure. */
+export interface EndRow {
+  nominal: string
+  depthMm: number | null
+  loMm: number | null
+  hiMm: number | null
+  maleEndMm?: number | null
+  typical: boolean
+}
+
+export interface RingGaugeRow {
+  nominal: string
+  goMm: number
+  noGoMm: number
+  typical: boolean
+}
+
+/** Pressure in bar gauge up to a temperature; null: withheld because makers differ too far. */
+export interface RatingRow {
+  of: string
+  tempC: number
+  maxBar: number | null
+  typical: boolean
+}
+
+/** What is true of every size of a series. */
+export interface Series {
+  id: string
+  family: Family
+  standard: string
+  regions: readonly Region[]
+  sizing: SizingSystem
+  /** Trade words after the size, e.g. "copper, type L". */
+  words: string
+  plastic: boolean
+  /** Whole wall tolerance on the outside diameter, mm each way. */
+  odToleranceMm: number
+}
+
+/** A catalogue pipe, lengths in mm. Nominal, outside diameter, wall and bore always go together. */
+export interface Pipe {
+  id: string
+  family: Family
+  standard: string
+  series: string
+  nominal: string
+  label: string
+  od: number
+  wall: number | null
+  bore: number | null
+  typical: boolean
+  regions: readonly Region[]
+}

@@ -1,0 +1,183 @@
+import { z } from 'zod'
+import { fail, ok, type Issue, type IssueCode, type Result } from '#core/base'
+import { findPipes, REGIONS } from '#core/catalogue'
+import { COLOURS, FLEXES, HELD_BYS, identifyPipe, INSTRUMENTS, LAGGINGS, SCRATCHES, STRIPES, TRACES } from '#core/identify'
+import { findWays, METHODS, SERVICES, THREAD_FORMS, THREAD_MATERIALS } from '#core/joints'
+import { MADE_METHODS, makeJoint } from '#core/making'
+
+const region = z.enum(REGIONS)
+const text = z.string().max(200)
+const length = z.number().finite().positive().max(100_000)
+
+const pipesQuestion = z.strictObject({ family: text.optional(), series: text.optional(), nominal: text.optional(), region: region.optional() })
+
+const check = z.discriminatedUnion('check', [
+  z.strictObject({ check: z.literal('outside-diameter'), value: z.number().finite(), by: z.enum(INSTRUMENTS), error: length.max(50).optional() }),
+  z.strictObject({ check: z.literal('wall'), value: length }),
+  z.strictObject({ check: z.literal('bore'), value: length }),
+  z.strictObject({ check: z.literal('colour'), value: z.enum(COLOURS) }),
+  z.strictObject({ check: z.literal('stripe'), value: z.enum(STRIPES) }),
+  z.strictObject({ check: z.literal('flex'), value: z.enum(FLEXES) }),
+  z.strictObject({ check: z.literal('magnet'), value: z.boolean() }),
+  z.strictObject({ check: z.literal('scratch'), value: z.enum(SCRATCHES) }),
+  z.strictObject({ check: z.literal('held-by'), value: z.enum(HELD_BYS) }),
+  z.strictObject({ check: z.literal('lagging'), value: z.enum(LAGGINGS) }),
+  z.strictObject({ check: z.literal('warm'), value: z.boolean() }),
+  z.strictObject({ check: z.literal('traced'), value: z.enum(TRACES) }),
+])
+
+const CHECK_NAMES = check.options.map(option => option.shape.check.value)
+const canDo = z.enum([...CHECK_NAMES, ...INSTRUMENTS.map(by => `outside-diameter:${by}` as const)] as [string, ...string[]])
+
+const identifyQuestion = z.strictObject({
+  region: region.optional(),
+  year: z.number().int().min(1800).max(2200).optional(),
+  can: z.array(canDo).max(50).optional(),
+  checks: z.array(check).max(50),
+})
+
+const end = z.union([
+  z.strictObject({ pipe: text, wall: length.optional(), temper: z.enum(['hard', 'soft']).optional(), pexType: z.enum(['a', 'b', 'c']).optional(), barrier: z.boolean().optional() }),
+  z.strictObject({ thread: z.strictObject({ form: z.enum(THREAD_FORMS), size: text, gender: z.enum(['male', 'female']), material: z.enum(THREAD_MATERIALS) }) }),
+])
+
+const conditions = z.strictObject({
+  service: z.enum(SERVICES),
+  drinking: z.boolean(),
+  temperature: z.number().finite().min(-20).max(150),
+  pressure: z.number().finite().min(0).max(100),
+  hidden: z.boolean(),
+  combustibles: z.boolean(),
+  wet: z.boolean(),
+  mustUndo: z.boolean(),
+  temporary: z.boolean(),
+  noFlame: z.boolean(),
+  play: z.number().finite().min(0).max(100_000).nullable(),
+  room: z.enum(['open', 'tight']),
+}).partial()
+
+const policy = z.strictObject({
+  pushFitHidden: z.enum(['allowed', 'reachable-only']),
+  compressionHidden: z.enum(['never', 'temporary-only', 'allowed']),
+  typeMDrinking: z.enum(['allowed', 'refused']),
+  reuseLimit: z.number().int().min(0).max(100),
+  threadSeal: z.enum(['tape', 'paste', 'both']),
+  insertFittings: z.enum(['brass', 'composite', 'either']),
+}).partial()
+
+const kit = z.strictObject({
+  tools: z.array(z.strictObject({ method: z.enum(METHODS), sizes: z.array(text).max(100).optional() })).max(200),
+  parts: z.array(z.strictObject({ name: text, size: text, quantity: z.number().int().min(0).max(1_000_000) })).max(5000),
+  measured: z.array(z.strictObject({ method: z.enum(METHODS), nominal: text, fitting: text, insertion: length.optional(), takeOut: length.optional() })).max(5000),
+}).partial()
+
+const waysQuestion = z.strictObject({ region, a: end, b: end, conditions: conditions.optional(), policy: policy.optional(), kit: kit.optional() })
+
+const makeQuestion = z.strictObject({
+  method: z.enum(MADE_METHODS),
+  pipe: text.optional(),
+  wall: length.optional(),
+  region,
+  orientation: z.enum(['horizontal', 'vertical']),
+  nominal: text.optional(),
+  conditions: conditions.optional(),
+  policy: policy.optional(),
+  torch: z.enum(['propane', 'propylene']).optional(),
+  tool: text.optional(),
+  ambient: z.number().finite().min(-40).max(60).optional(),
+})
+
+/** The pieces of a question that are also saved with a job. */
+export const schemas = { region, check, end, conditions, policy, kit } as const
+
+interface Verb { question: z.ZodType, answer: (question: unknown) => Result<unknown> }
+
+/** Ties a schema to the function that answers it, so that the two cannot part. */
+const verb = <S extends z.ZodType>(question: S, answer: (question: z.output<S>) => Result<unknown>): Verb => ({
+  question,
+  answer: asked => answer(asked as z.output<S>),
+})
+
+/** Every verb, its question's schema and the function that answers it. */
+export const VERBS: Readonly<Record<string, Verb>> = {
+  pipes: verb(pipesQuestion, findPipes),
+  identify: verb(identifyQuestion, identifyPipe),
+  ways: verb(waysQuestion, findWays),
+  make: verb(makeQuestion, makeJoint),
+}
+
+/** Most questions answered in one array (contract). */
+const MOST_QUESTIONS = 1000
+
+const isPresent = (value: unknown, path: PropertyKey[]): boolean => {
+  let at = value
+  for (const key of path) {
+    if (typeof at !== 'object' || at === null || !(key in at)) return false
+    at = (at as Record<PropertyKey, unknown>)[key]
+  }
+  return at !== undefined
+}
+
+/** Words for what a schema found wrong: the field, and what is accepted there. */
+export function toIssue(found: z.core.$ZodIssue, question: unknown): Issue {
+  const path = found.path.map(String)
+  const at = path.join('.')
+  const name = at === '' ? 'the question' : at
+  const answer = (code: IssueCode, message: string, where = at): Issue => ({ code, message, path: where })
+  switch (found.code) {
+    case 'unrecognized_keys': {
+      const key = found.keys[0]!.slice(0, 60)
+      return answer('unknown-field', `${[...path, key].join('.')}: there is no such field here. Look at its spelling.`, [...path, key].join('.'))
+    }
+    case 'invalid_type': return isPresent(question, found.path)
+      ? answer('type', `${name}: a ${found.expected} is accepted here.`)
+      : answer('missing', `${name}: is missing; a ${found.expected} is accepted.`)
+    case 'invalid_value': return isPresent(question, found.path)
+      ? answer(typeof found.values[0] === 'string' && typeof read(question, found.path) !== 'string' ? 'type' : 'unknown-id', `${name}: accepted are ${found.values.join(', ')}.`)
+      : answer('missing', `${name}: is missing. Accepted are ${found.values.join(', ')}.`)
+    case 'too_small': return answer('range', `${name}: ${found.inclusive === false ? 'more than' : 'at least'} ${found.minimum} is accepted.`)
+    case 'too_big': return answer(found.origin === 'array' ? 'too-many' : 'range', `${name}: at most ${found.maximum}${found.origin === 'string' ? ' characters' : ''} accepted.`)
+    case 'invalid_union': {
+      if ('discriminator' in found && found.discriminator !== undefined) {
+        const where = at.endsWith(String(found.discriminator)) ? at : [...path, String(found.discriminator)].join('.')
+        return isPresent(question, where.split('.'))
+          ? answer('unknown-id', `${where}: accepted are ${CHECK_NAMES.join(', ')}.`, where)
+          : answer('missing', `${where}: is missing. Accepted are ${CHECK_NAMES.join(', ')}.`, where)
+      }
+      const inside = read(question, found.path)
+      if (inside === undefined) return answer('missing', `${name}: is missing; a pipe or a thread is accepted.`)
+      if (typeof inside !== 'object' || inside === null) return answer('type', `${name}: {pipe} or {thread} is accepted here.`)
+      const branch = found.errors['thread' in inside ? 1 : 0]?.[0]
+      return branch ? toIssue({ ...branch, path: [...found.path, ...branch.path] } as z.core.$ZodIssue, question) : answer('type', `${name}: {pipe} or {thread} is accepted here.`)
+    }
+    default: return answer('type', `${name}: not accepted here.`)
+  }
+}
+
+function read(value: unknown, path: PropertyKey[]): unknown {
+  return path.reduce<unknown>((at, key) => (typeof at === 'object' && at !== null ? (at as Record<PropertyKey, unknown>)[key] : undefined), value)
+}
+
+/** One question checked and answered. */
+export function ask(name: string, question: unknown): Result<unknown> {
+  const found = Object.hasOwn(VERBS, name) ? VERBS[name] : undefined
+  if (!found) return fail('verb', '', `No verb "${name.slice(0, 40)}". Accepted: ${Object.keys(VERBS).join(', ')}.`)
+  const parsed = found.question.safeParse(question)
+  return parsed.success ? found.answer(parsed.data) : { ok: false, error: toIssue(parsed.error.issues[0]!, question) }
+}
+
+/** An answer as it goes over the wire: itself, or `{error}`. */
+const wire = (result: Result<unknown>): unknown => (result.ok ? result.value : { error: result.error })
+
+/**
+ * A question, or an array of them, answered in order. An array gives an array, each an answer or its own `{error}`;
+ * more than 1,000 is `too-many`.
+ */
+export function answer(name: string, question: unknown): Result<unknown> {
+  if (!Array.isArray(question) || !Object.hasOwn(VERBS, name)) return ask(name, question)
+  if (question.length > MOST_QUESTIONS) return fail('too-many', '', `${question.length} questions at once. At most ${MOST_QUESTIONS} are accepted.`)
+  return ok(question.map(one => wire(ask(name, one))))
+}
+
+/** JSON Schema of each verb's question, for `GET /api/core`. */
+export const jsonSchemas = (): Record<string, unknown> => Object.fromEntries(Object.entries(VERBS).map(([name, { question }]) => [name, z.toJSONSchema(question)]))

@@ -1,0 +1,88 @@
+import type { Pipe } from '#core/catalogue'
+import { ANSWERS, density, shareOf, spreadOf, unknownDensity, type Spread } from './likelihood'
+import { INSTRUMENTS, type Check, type ChoiceName, type Instrument, type LengthName, type NextCheck } from './types'
+
+/** One pipe still standing and its weight; `pipe` null is none of the catalogue's. */
+export interface Standing { pipe: Pipe | null, weight: number }
+
+/** Least expected information worth proposing a check for, bits (contract). */
+const LEAST_BITS = 0.01
+/** Step of the sum over readings, mm, and how many spreads each side it runs. */
+const STEP = 0.05
+const REACH = 12
+
+const log2 = (x: number): number => (x > 0 ? Math.log2(x) : 0)
+const entropyOf = (shares: Iterable<number>): number => {
+  let sum = 0
+  for (const share of shares) sum -= share * log2(share)
+  return sum
+}
+
+export const entropy = (standing: readonly Standing[]): number => entropyOf(standing.map(({ weight }) => weight))
+
+/** Expected information of a question with a few answers: entropy of the answers less what each pipe leaves open. */
+function choiceBits(name: ChoiceName, standing: readonly Standing[]): number {
+  const answers = ANSWERS[name]
+  const overall = new Array<number>(answers.length).fill(0)
+  let leftOpen = 0
+  for (const { pipe, weight } of standing) {
+    const shares = answers.map(answer => (pipe ? shareOf(name, answer, pipe) : 1 / answers.length))
+    shares.forEach((share, i) => { overall[i]! += weight * share })
+    leftOpen += weight * entropyOf(shares)
+  }
+  return entropyOf(overall) - leftOpen
+}
+
+/** The same for a length, summed over readings a step apart. */
+function lengthBits(name: LengthName, by: Instrument | undefined, standing: readonly Standing[]): number {
+  const flat = unknownDensity(name) * STEP
+  let flatWeight = 0
+  let leftOpen = 0
+  const overall = new Map<number, number>()
+  const readings = new Map<string, { spread: Spread, weight: number }>()
+  for (const { pipe, weight } of standing) {
+    const spread = pipe && spreadOf(pipe, name, by)
+    if (!spread) {
+      flatWeight += weight
+      continue
+    }
+    const key = `${spread.centre} ${spread.sigma}`
+    const same = readings.get(key)
+    if (same) same.weight += weight
+    else readings.set(key, { spread, weight })
+  }
+  for (const { spread, weight } of readings.values()) {
+    const first = Math.floor((spread.centre - REACH * spread.sigma) / STEP)
+    const last = Math.ceil((spread.centre + REACH * spread.sigma) / STEP)
+    for (let bin = first; bin <= last; bin++) {
+      const share = density(bin * STEP, spread) * STEP
+      if (share < 1e-12) continue
+      overall.set(bin, (overall.get(bin) ?? 0) + weight * share)
+      leftOpen -= weight * share * log2(share)
+    }
+  }
+  // Readings that only an unknown pipe gives lie outside the bins walked.
+  const bins = 1 / flat
+  let readingEntropy = 0
+  for (const share of overall.values()) {
+    const all = share + flatWeight * flat
+    readingEntropy -= all * log2(all)
+  }
+  const outside = Math.max(0, bins - overall.size)
+  readingEntropy -= outside * flatWeight * flat * log2(flatWeight * flat)
+  return readingEntropy - leftOpen - flatWeight * log2(bins)
+}
+
+const CHOICES: readonly ChoiceName[] = ['scratch', 'held-by', 'colour', 'magnet', 'flex', 'stripe']
+
+/** Checks not yet made and within `can`, by falling expected information about the pipe, 0.01 bits or more. */
+export function rankNext(standing: readonly Standing[], made: readonly Check[], can: readonly string[] | undefined): NextCheck[] {
+  const isMade = (name: string, by?: Instrument) => made.some(check => check.check === name && (by === undefined || (check.check === 'outside-diameter' && check.by === by)))
+  const allowed = (name: string, by?: Instrument) => can === undefined || can.includes(name) || (by !== undefined && can.includes(`${name}:${by}`))
+  const heavy = standing.filter(({ weight }) => weight > 1e-6)
+  const next: NextCheck[] = []
+  for (const check of CHOICES) if (!isMade(check) && allowed(check)) next.push({ check, bits: choiceBits(check, heavy) })
+  for (const by of INSTRUMENTS) if (!isMade('outside-diameter', by) && allowed('outside-diameter', by)) next.push({ check: 'outside-diameter', by, bits: lengthBits('outside-diameter', by, heavy) })
+  for (const check of ['wall', 'bore'] as const) if (!isMade(check) && allowed(check)) next.push({ check, bits: lengthBits(check, undefined, heavy) })
+  return next.filter(({ bits }) => bits >= LEAST_BITS).sort((a, b) => b.bits - a.bits || a.check.localeCompare(b.check) || (a.by ?? '').localeCompare(b.by ?? ''))
+}

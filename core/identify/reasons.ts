@@ -1,0 +1,50 @@
+import type { Note } from '#core/base'
+import type { Pipe } from '#core/catalogue'
+import { formatDecimal } from '#core/units'
+import { likelihood } from './likelihood'
+import type { Check } from './types'
+
+/** A check speaks for or against a pipe when its answer is this many times likelier, or less likely, than over all. */
+const TELLING = 1.25
+
+const SAYS: Readonly<Record<string, string>> = {
+  'copper': 'copper colour', 'rigid': 'rigid', 'springy': 'springy', 'soft': 'soft', 'true': 'The magnet holds', 'false': 'The magnet does not hold',
+  'bright-silver': 'bright silver', 'dull-silver': 'dull silver', 'plastic': 'plastic',
+}
+
+const said = (value: unknown): string => SAYS[String(value)] ?? String(value).replaceAll('-', ' ')
+
+function words(check: Check, pipe: Pipe): string | null {
+  switch (check.check) {
+    case 'outside-diameter':
+    case 'wall':
+    case 'bore': {
+      const known = check.check === 'outside-diameter' ? pipe.od : check.check === 'wall' ? pipe.wall : pipe.bore
+      if (known === null) return null
+      const off = check.value - known
+      const name = check.check === 'outside-diameter' ? 'outside' : check.check
+      return `${formatDecimal(known, 2)} ${name}, ${formatDecimal(Math.abs(off), 2)} ${off < 0 ? 'over' : 'under'} what was measured.`.replace(/, 0 (?:over|under) what was measured/, ', as measured')
+    }
+    case 'colour': return `Seen ${said(check.value)}.`
+    case 'stripe': return check.value === 'none' ? 'No stripe.' : `${said(check.value)} stripe.`
+    case 'flex': return `It feels ${said(check.value)}.`
+    case 'magnet': return `${said(check.value)}.`
+    case 'scratch': return `Scratched, it shows ${said(check.value)}.`
+    case 'held-by': return `Its joints are held by: ${said(check.value)}.`
+    default: return null
+  }
+}
+
+/** What speaks for and against one pipe: each check's answer weighed against how likely it was over all pipes still standing. */
+export function reasonsFor(pipe: Pipe, checks: readonly Check[], average: readonly number[]): { for: Note[], against: Note[] } {
+  const reasons: { for: Note[], against: Note[] } = { for: [], against: [] }
+  checks.forEach((check, i) => {
+    const text = words(check, pipe)
+    const mean = average[i]!
+    if (text === null || mean === 0) return
+    const ratio = likelihood(check, pipe) / mean
+    if (ratio >= TELLING) reasons.for.push({ code: check.check, text })
+    else if (ratio <= 1 / TELLING) reasons.against.push({ code: check.check, text })
+  })
+  return reasons
+}

@@ -1,0 +1,152 @@
+import type { Figure, Note, WorkingLine } from '#core/base'
+import { findSocket, jointRating, pipeRating, seriesOf, socketDepth, threadMadeUp } from '#core/catalogue'
+import { care, held, JOINT_METHODS, note, type Concern } from './methods'
+import { metricBodyOf, classOf } from './fittings'
+import { MINUTES, PRICE, PRICE_OD, SMALL_PART_PRICE, TAIL_BARE } from './ours'
+import type { Chain, Meeting } from './search'
+import type { Joint, OfferedMethod, Part, Situation, Verdict, Way } from './types'
+
+const UNKNOWN_DEPTH: Figure = { value: null, lo: null, hi: null, source: 'no figure held; measure the socket' }
+
+const methodOf = (meeting: Meeting): OfferedMethod => (meeting.kind === 'thread' ? 'thread' : meeting.method)
+
+/** Depth of a meeting in mm: the user's measured fitting first, then the table. */
+function insertionOf(meeting: Meeting, { kit }: Situation): Figure {
+  if (meeting.kind === 'thread') return threadMadeUp(meeting.form, meeting.size) ?? UNKNOWN_DEPTH
+  const socket = findSocket(meeting.method, meeting.tube.pipe)
+  // A converter made for the old size has a mouth of its own, which no table holds.
+  const own = classOf(meeting.tube.pipe) === meeting.size && metricBodyOf(meeting.size) !== null
+  if (!socket || own) return UNKNOWN_DEPTH
+  const measured = kit.measured?.find(fitting => fitting.method === meeting.method && fitting.nominal === socket.fittingNominal && fitting.insertion !== undefined)
+  if (measured?.insertion !== undefined) return { value: measured.insertion, lo: measured.insertion, hi: measured.insertion, source: 'measured' }
+  return socketDepth(socket)
+}
+
+function concernsOf(chain: Chain, insertions: readonly Figure[], situation: Situation): Concern[] {
+  const { conditions, region, policy } = situation
+  const concerns: Concern[] = []
+  chain.meetings.forEach((meeting, i) => {
+    if (meeting.kind === 'socket') {
+      const { pipe, barrier } = meeting.tube
+      const olive = metricBodyOf(classOf(pipe)) === meeting.size
+      concerns.push(...JOINT_METHODS[meeting.method].concerns(meeting.tube, situation).filter(({ code }) => code !== 'converter-olive' || olive))
+      if (conditions.service === 'heating' && seriesOf(pipe.series).plastic && barrier === undefined) concerns.push(care('barrier', 'Read the print: heating wants pipe with an oxygen barrier.'))
+      if (pipeRating(pipe, conditions.temperature, meeting.tube.temper).kind !== 'rated') concerns.push(note('rating-unknown', `No rating held for ${pipe.label} at ${conditions.temperature} °C; the joint's own decides.`))
+      const socket = findSocket(meeting.method, pipe)
+      if (socket && jointRating(socket, pipe, conditions.temperature).kind === 'none') concerns.push(note('rating-unknown', `No rating held for this ${JOINT_METHODS[meeting.method].words} joint: read the fitting's own.`))
+    }
+    if (insertions[i]!.value === null) concerns.push(held('measure', 'Measure how deep this fitting\'s socket is. Then it fits.'))
+  })
+  const methods = new Set(chain.meetings.map(methodOf))
+  if (methods.has('solder') && methods.size > 1) concerns.push(note('solder-first', 'Solder first and let it go cold to the hand; then the seals, threads and plastic.'))
+  if (methods.has('thread')) concerns.push(note('thread-seal', policy.threadSeal === 'both' ? 'Seal threads with tape and paste, the job\'s way.' : `Seal threads with ${policy.threadSeal}, the job's way.`))
+  const forms = new Set(chain.meetings.flatMap(meeting => (meeting.kind === 'thread' ? [meeting.form] : [])))
+  if (forms.size > 1) concerns.push(care('npt-bsp', 'NPT to BSP only by an adaptor made for both: 1/2 and 3/4 start together and then leak.'))
+  if (region === 'gb' && conditions.hidden) concerns.push(note('concealed', 'In Britain a hidden joint must still be reached by lifting a board, panel or duct cover. Local rules decide.'))
+  return [...new Map(concerns.map(concern => [`${concern.code} ${concern.text}`, concern])).values()]
+}
+
+function partsOf(chain: Chain, insertions: readonly Figure[]): Part[] {
+  const parts: Part[] = chain.items.map((item): Part => {
+    if (item.kind === 'fitting') return { kind: item.fitting.kind, name: item.fitting.name, size: item.fitting.size, quantity: 1 }
+    const [from, to] = item.between.map(at => insertions[at]!.value)
+    const part: Part = { kind: 'tail', name: `tail of ${item.tube.pipe.label}`, size: item.tube.pipe.nominal, quantity: 1 }
+    return typeof from === 'number' && typeof to === 'number' ? { ...part, length: TAIL_BARE + from + to } : part
+  })
+  for (const meeting of chain.meetings) {
+    if (meeting.kind !== 'socket') continue
+    const olive = metricBodyOf(classOf(meeting.tube.pipe)) === meeting.size
+    parts.push(...JOINT_METHODS[meeting.method].looseParts(meeting.tube).filter(({ kind }) => kind !== 'olive' || olive))
+  }
+  const merged = new Map<string, Part>()
+  for (const part of parts) {
+    const key = `${part.name} ${part.size} ${part.length ?? ''}`
+    const same = merged.get(key)
+    if (same) same.quantity += part.quantity
+    else merged.set(key, { ...part })
+  }
+  return [...merged.values()]
+}
+
+interface Weakest { bar: number, at: string, source: string }
+
+function weakestOf(chain: Chain, { conditions: { temperature } }: Situation): Weakest | null {
+  const elements = chain.meetings.flatMap((meeting): Weakest[] => {
+    if (meeting.kind !== 'socket') return []
+    const { pipe, temper } = meeting.tube
+    const socket = findSocket(meeting.method, pipe)
+    const tube = pipeRating(pipe, temperature, temper)
+    const joint = socket ? jointRating(socket, pipe, temperature) : { kind: 'none' as const }
+    return [
+      ...(tube.kind === 'rated' ? [{ bar: tube.bar, at: `${pipe.label} at ${tube.tempC} °C`, source: tube.source }] : []),
+      ...(joint.kind === 'rated' ? [{ bar: joint.bar, at: `${JOINT_METHODS[meeting.method].words} joint at ${joint.tempC} °C`, source: joint.source }] : []),
+    ]
+  })
+  return elements.reduce<Weakest | null>((least, element) => (least === null || element.bar < least.bar ? element : least), null)
+}
+
+function timeAndCost(chain: Chain, loose: number): Pick<Way, 'minutes' | 'cost'> {
+  const minutes = { work: 0, wait: 0 }
+  const cost = { low: loose * SMALL_PART_PRICE.low, high: loose * SMALL_PART_PRICE.high }
+  for (const meeting of chain.meetings) {
+    const method = methodOf(meeting)
+    const scale = meeting.kind === 'socket' ? meeting.tube.pipe.od / PRICE_OD : 1
+    minutes.work += MINUTES[method].work
+    // Joints cool side by side, so the longest wait counts once.
+    minutes.wait = Math.max(minutes.wait, MINUTES[method].wait)
+    cost.low += PRICE[method].low * scale
+    cost.high += PRICE[method].high * scale
+  }
+  return { minutes, cost }
+}
+
+const RANK: Readonly<Record<Verdict, number>> = { fits: 0, care: 1, held: 2 }
+
+function undoOf(chain: Chain): string {
+  const open = chain.meetings.find(meeting => meeting.kind === 'thread' || JOINT_METHODS[meeting.method].comesApart)
+  const which = open ?? chain.meetings[0]!
+  return which.kind === 'thread' ? 'unscrew' : JOINT_METHODS[which.method].undo
+}
+
+/** One way, whole, from a chain that no rule refuses. */
+export function assembleWay(chain: Chain, situation: Situation): Way {
+  const insertions = chain.meetings.map(meeting => insertionOf(meeting, situation))
+  const joints = chain.meetings.map((meeting, i): Joint => (meeting.kind === 'thread'
+    ? { method: 'thread', on: meeting.on, pipe: null, thread: { form: meeting.form, size: meeting.size, gender: 'male' }, insertion: insertions[i]! }
+    : { method: meeting.method, on: meeting.on, pipe: meeting.tube.pipe.id, insertion: insertions[i]! }))
+  const parts = partsOf(chain, insertions)
+  const concerns = concernsOf(chain, insertions, situation)
+  const verdict = concerns.reduce<Verdict>((worst, concern) => (concern.verdict !== 'note' && RANK[concern.verdict] > RANK[worst] ? concern.verdict : worst), 'fits')
+  const strip = ({ code, text }: Concern): Note => ({ code, text })
+  const deciding = concerns.filter(concern => concern.verdict === verdict).map(strip)
+  const weakest = weakestOf(chain, situation)
+  const { pressure } = situation.conditions
+  const working: WorkingLine[] = weakest
+    ? [
+        { text: `weakest: ${weakest.at}`, op: '+', value: weakest.bar, unit: 'bar', source: weakest.source },
+        { text: 'working pressure', op: '-', value: pressure, unit: 'bar' },
+        { text: 'margin', op: '=', value: weakest.bar - pressure, unit: 'bar' },
+      ]
+    : []
+  const loose = parts.filter(({ kind }) => kind === 'ring' || kind === 'liner' || kind === 'olive').reduce((count, { quantity }) => count + quantity, 0)
+  return {
+    id: chain.items.map(item => (item.kind === 'fitting' ? item.fitting.id : `tail.${item.tube.pipe.id}`)).join('+'),
+    verdict,
+    because: verdict === 'fits' ? [{ code: 'fits', text: 'Each end enters a fitting made for its own size.' }] : deciding,
+    joints,
+    parts,
+    ...timeAndCost(chain, loose),
+    undo: undoOf(chain),
+    margin: { bar: weakest ? weakest.bar - pressure : null, at: weakest?.at ?? 'no rating held' },
+    cautions: concerns.filter(concern => concern.verdict === 'note' || concern.verdict !== verdict).map(strip),
+    working,
+  }
+}
+
+/** Order of ways: verdict, joints, minutes, cost, id (contract). */
+export const compareWays = (one: Way, other: Way): number =>
+  RANK[one.verdict] - RANK[other.verdict]
+  || one.joints.length - other.joints.length
+  || one.minutes.work + one.minutes.wait - other.minutes.work - other.minutes.wait
+  || one.cost.low - other.cost.low
+  || (one.id < other.id ? -1 : one.id > other.id ? 1 : 0)

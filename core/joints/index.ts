@@ -1,0 +1,7 @@
+export { fillConditions, fillPolicy, fillSituation, toTube } from './defaults'
+export { findWays } from './ways'
+export { refuse } from './refuse'
+export { JOINT_METHODS } from './methods'
+export { MINUTES } from './ours'
+export { METHODS, SERVICES, THREAD_FORMS, THREAD_MATERIALS } from './types'
+export type { Conditions, End, Gender, Joint, Kit, Method, OfferedMethod, Part, Place, Policy, Refusal, RefusalCode, Service, Situation, Thread, Tube, Verdict, Way, WaysAnswer, WaysQuestion } from './types'

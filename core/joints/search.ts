@@ -1,0 +1,117 @@
+import { familiesOf, type SocketMethod } from '#core/catalogue'
+import { classOf, fittingsBetween, metricBodyOf, type Fitting, type Mouth, type SizeClass } from './fittings'
+import { refuse } from './refuse'
+import { toTube } from './defaults'
+import type { Place, Situation, Thread, Tube } from './types'
+
+/** What is offered to the next mouth of a chain. */
+export type Offer =
+  | { kind: 'tube', tube: Tube, on: Place }
+  | { kind: 'thread', thread: Omit<Thread, 'material'>, on: Place }
+
+/** One meeting in a chain, from a to b. */
+export type Meeting =
+  | { kind: 'socket', method: SocketMethod, size: SizeClass, tube: Tube, on: Place }
+  | { kind: 'thread', form: Thread['form'], size: string, on: Place, gender: Thread['gender'] }
+
+/** A thing that is bought or cut; a tail names the meetings at its two ends. */
+export type Item = { kind: 'fitting', fitting: Fitting } | { kind: 'tail', tube: Tube, between: [number, number] }
+
+export interface Chain { items: Item[], meetings: Meeting[] }
+
+/** Longest chain looked for (contract). */
+const MOST_FITTINGS = 3
+const MOST_JOINTS = 6
+
+/** Whether a tube enters a socket of this class: its own, or a metric body an old tube is made to enter by compression. */
+const enters = (tube: Tube, method: SocketMethod, size: SizeClass): boolean => {
+  const own = classOf(tube.pipe)
+  return familiesOf(method).includes(tube.pipe.family) && (own === size || (method === 'compression' && metricBodyOf(own) === size))
+}
+
+/** The joint made where an offer meets a mouth, or null where they do not mate or a rule refuses it. */
+function meet(offer: Offer, mouth: Mouth, situation: Situation): Meeting | null {
+  if (offer.kind === 'tube') {
+    if (mouth.kind !== 'socket' || !enters(offer.tube, mouth.method, mouth.size)) return null
+    const byConverter = metricBodyOf(mouth.size) !== null
+    if (refuse(mouth.method, offer.tube, situation, byConverter)) return null
+    return { kind: 'socket', method: mouth.method, size: mouth.size, tube: offer.tube, on: offer.on }
+  }
+  if (mouth.kind !== 'thread' || mouth.size !== offer.thread.size || mouth.gender === offer.thread.gender) return null
+  // A taper male in a parallel female is sound with sealant; the other way round is not.
+  const same = mouth.form === offer.thread.form || (offer.thread.form === 'bspp' && offer.thread.gender === 'female' && mouth.form === 'bspt')
+  return same ? { kind: 'thread', form: mouth.form, size: mouth.size, on: offer.on, gender: mouth.gender === 'male' ? 'female' : 'male' } : null
+}
+
+/** Copper tube for a tail of a class, where one is sold. */
+const TAIL_SERIES: Readonly<Record<string, string>> = { en: 'cu-en-x', cts: 'cu-l' }
+function tailOf(size: SizeClass): Tube | null {
+  const [system, nominal] = [size.slice(0, size.indexOf(':')), size.slice(size.indexOf(':') + 1)]
+  const series = TAIL_SERIES[system]
+  return series ? toTube({ pipe: `${series}-${nominal.replace('/', '_')}` }) : null
+}
+
+const spigotTube = (size: SizeClass): Tube => toTube({ pipe: `cu-en-x-${size.slice(size.indexOf(':') + 1)}` })
+
+/** Both mouths alike: turning it round gives the same chain. */
+const isSymmetric = ({ mouths: [first, second] }: Fitting): boolean =>
+  first.kind === 'socket' && second.kind === 'socket' && first.method === second.method && first.size === second.size
+
+/**
+ * Every chain of at most 3 fittings and 6 joints from one end to the other in which each meeting mates and no rule
+ * refuses it. A chain passes no fitting twice and a tail never returns to the size of either end.
+ */
+export function findChains(a: Offer, b: Offer, situation: Situation): Chain[] {
+  const ends = [a, b].flatMap(end => (end.kind === 'tube' ? [classOf(end.tube.pipe)] : []))
+  const fittings = fittingsBetween(ends)
+  const chains: Chain[] = []
+
+  const close = (open: Mouth, chain: Chain) => {
+    if (open.kind === 'spigot') return
+    const last = b.kind === 'thread' && open.kind === 'thread'
+      ? meet({ kind: 'thread', thread: { form: open.form, size: open.size, gender: open.gender }, on: 'b' }, { kind: 'thread', ...b.thread }, situation)
+      : meet(b, open, situation)
+    if (last && chain.meetings.length < MOST_JOINTS) chains.push({ items: chain.items, meetings: [...chain.meetings, last] })
+  }
+
+  const extend = (offer: Offer, chain: Chain, used: ReadonlySet<string>) => {
+    if (used.size === MOST_FITTINGS) return
+    for (const fitting of fittings) {
+      if (used.has(fitting.id)) continue
+      for (const [first, second] of [fitting.mouths, [fitting.mouths[1], fitting.mouths[0]]] as [Mouth, Mouth][]) {
+        const meeting = meet(offer, first, situation)
+        if (!meeting) continue
+        const next: Chain = { items: [...chain.items, { kind: 'fitting', fitting }], meetings: [...chain.meetings, meeting] }
+        if (next.meetings.length >= MOST_JOINTS) continue
+        close(second, next)
+        goOn(second, next, new Set([...used, fitting.id]))
+        if (isSymmetric(fitting)) break
+      }
+    }
+  }
+
+  const goOn = (open: Mouth, chain: Chain, used: ReadonlySet<string>) => {
+    if (open.kind === 'thread') return extend({ kind: 'thread', thread: open, on: 'between' }, chain, used)
+    if (open.kind === 'spigot') return extend({ kind: 'tube', tube: spigotTube(open.size), on: 'between' }, chain, used)
+    // A socket is followed by the spigot of another fitting, or by a tail of a size that neither end has.
+    for (const fitting of fittings) {
+      if (used.has(fitting.id) || used.size === MOST_FITTINGS) continue
+      const at = fitting.mouths.findIndex(mouth => mouth.kind === 'spigot')
+      const spigot = fitting.mouths[at]
+      if (!spigot || spigot.kind !== 'spigot') continue
+      const meeting = meet({ kind: 'tube', tube: spigotTube(spigot.size), on: 'between' }, open, situation)
+      if (!meeting) continue
+      const next: Chain = { items: [...chain.items, { kind: 'fitting', fitting }], meetings: [...chain.meetings, meeting] }
+      close(fitting.mouths[1 - at]!, next)
+      goOn(fitting.mouths[1 - at]!, next, new Set([...used, fitting.id]))
+    }
+    const tail = ends.includes(open.size) ? null : tailOf(open.size)
+    const into = tail && meet({ kind: 'tube', tube: tail, on: 'between' }, open, situation)
+    if (!tail || !into) return
+    const at = chain.meetings.length
+    extend({ kind: 'tube', tube: tail, on: 'between' }, { items: [...chain.items, { kind: 'tail', tube: tail, between: [at, at + 1] }], meetings: [...chain.meetings, into] }, used)
+  }
+
+  extend(a, { items: [], meetings: [] }, new Set())
+  return chains
+}

@@ -1,0 +1,128 @@
+import type { Figure, Note, WorkingLine } from '#core/base'
+import type { Pipe, Region, SocketMethod, ThreadForm } from '#core/catalogue'
+
+export const METHODS = ['solder', 'press', 'push-fit', 'compression', 'crimp', 'clamp', 'expansion', 'sliding-sleeve', 'ml-press', 'ml-compression', 'solvent-cement', 'thread', 'pe-compression', 'union'] as const
+export type Method = (typeof METHODS)[number]
+
+/** Methods joints are offered by: those with a socket table, and threads between fittings. */
+export type OfferedMethod = SocketMethod | 'thread'
+
+export const SERVICES = ['cold', 'hot', 'recirculation', 'heating', 'buried'] as const
+export type Service = (typeof SERVICES)[number]
+
+export const THREAD_FORMS = ['npt', 'bspt', 'bspp'] as const
+export const THREAD_MATERIALS = ['brass', 'steel', 'galvanised', 'stainless', 'plastic'] as const
+export type ThreadMaterial = (typeof THREAD_MATERIALS)[number]
+export type Gender = 'male' | 'female'
+
+export interface Thread { form: ThreadForm, size: string, gender: Gender, material: ThreadMaterial }
+
+export interface PipeEnd {
+  pipe: string
+  /** Measured wall, mm; wins over the catalogue's. */
+  wall?: number
+  temper?: 'hard' | 'soft'
+  pexType?: 'a' | 'b' | 'c'
+  barrier?: boolean
+}
+export type End = PipeEnd | { thread: Thread }
+
+export interface Conditions {
+  service: Service
+  drinking: boolean
+  /** degC */
+  temperature: number
+  /** bar gauge */
+  pressure: number
+  hidden: boolean
+  combustibles: boolean
+  wet: boolean
+  mustUndo: boolean
+  temporary: boolean
+  noFlame: boolean
+  /** mm the ends can be drawn apart along the pipe; null is enough, 0 not at all. */
+  play: number | null
+  room: 'open' | 'tight'
+}
+
+export interface Policy {
+  pushFitHidden: 'allowed' | 'reachable-only'
+  compressionHidden: 'never' | 'temporary-only' | 'allowed'
+  typeMDrinking: 'allowed' | 'refused'
+  reuseLimit: number
+  threadSeal: 'tape' | 'paste' | 'both'
+  insertFittings: 'brass' | 'composite' | 'either'
+}
+
+export interface Kit {
+  tools?: readonly { method: Method, sizes?: readonly string[] }[]
+  parts?: readonly { name: string, size: string, quantity: number }[]
+  measured?: readonly { method: Method, nominal: string, fitting: string, insertion?: number, takeOut?: number }[]
+}
+
+export interface WaysQuestion {
+  region: Region
+  a: End
+  b: End
+  conditions?: Partial<Conditions>
+  policy?: Partial<Policy>
+  kit?: Kit
+}
+
+/** A tube end as the rules see it. */
+export interface Tube {
+  pipe: Pipe
+  wall: number | null
+  temper: 'hard' | 'soft'
+  pexType: 'a' | 'b' | 'c'
+  /** undefined: nobody has said. */
+  barrier: boolean | undefined
+}
+
+/** Everything the rules of one question look at beside the tube. */
+export interface Situation {
+  region: Region
+  conditions: Conditions
+  policy: Policy
+  kit: Kit
+}
+
+export const REFUSAL_CODES = ['family', 'size', 'temper', 'pex-type', 'system', 'rating', 'service', 'drinking', 'flame', 'wet', 'hidden', 'room', 'play', 'undo', 'tool', 'policy', 'thread', 'metals', 'no-figure'] as const
+export type RefusalCode = (typeof REFUSAL_CODES)[number]
+
+export interface Refusal { method: Method, on: 'a' | 'b', code: RefusalCode, reason: string }
+export type Verdict = 'fits' | 'care' | 'held'
+export type Place = 'a' | 'b' | 'between'
+
+export interface Joint {
+  method: OfferedMethod
+  on: Place
+  pipe: string | null
+  thread?: { form: ThreadForm, size: string, gender: Gender }
+  insertion: Figure
+}
+
+export interface Part {
+  kind: 'coupling' | 'reducer' | 'adaptor' | 'converter' | 'transition' | 'tail' | 'ring' | 'liner' | 'olive'
+  name: string
+  size: string
+  quantity: number
+  /** Cut length of a tail, mm. */
+  length?: number
+}
+
+export interface Way {
+  id: string
+  verdict: Verdict
+  because: Note[]
+  joints: Joint[]
+  parts: Part[]
+  minutes: { work: number, wait: number }
+  cost: { low: number, high: number }
+  undo: string
+  margin: { bar: number | null, at: string }
+  cautions: Note[]
+  working: WorkingLine[]
+}
+
+export interface WaysAnswer { ways: Way[], refused: Refusal[], instead?: string[] }

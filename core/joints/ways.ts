@@ -1,0 +1,69 @@
+import { fail, ok, type Result } from '#core/base'
+import { findPipe, findSocket, seriesOf, threadMadeUp, type SocketMethod } from '#core/catalogue'
+import { assembleWay, compareWays } from './assemble'
+import { fillSituation, toTube } from './defaults'
+import { JOINT_METHODS } from './methods'
+import { FAMILY_WORDS, refusalsOn } from './refuse'
+import { findChains, type Offer } from './search'
+import type { End, Part, Refusal, RefusalCode, Situation, Tube, Way, WaysAnswer, WaysQuestion } from './types'
+
+function readEnd(end: End, on: 'a' | 'b'): Result<Offer> {
+  if ('thread' in end) {
+    if (!threadMadeUp(end.thread.form, end.thread.size)) return fail('unknown-id', `${on}.thread.size`, `${on}.thread.size: no thread of that size in the tables. Accepted: 1/8 to 2.`)
+    return ok({ kind: 'thread', thread: end.thread, on })
+  }
+  const pipe = findPipe(end.pipe, `${on}.pipe`)
+  if (!pipe.ok) return pipe
+  if (end.wall !== undefined && end.wall * 2 >= pipe.value.od) return fail('range', `${on}.wall`, `${on}.wall: a wall is less than half the outside diameter, ${pipe.value.od} mm.`)
+  return ok({ kind: 'tube', tube: toTube(end), on })
+}
+
+/** Whether the van has every fitting of a way; nothing said of parts means all are in stock. */
+function inStock(way: Way, { kit: { parts } }: Situation): boolean {
+  const wanted = way.parts.filter(({ kind }) => kind !== 'tail')
+  return parts === undefined || wanted.every((part: Part) => parts.some(have => have.name === part.name && have.size === part.size && have.quantity >= part.quantity))
+}
+
+/** The least change that would let a refusing code go. */
+const LEVERS: Partial<Record<RefusalCode, string>> = {
+  'flame': 'Allow a flame, with mat, extinguisher and a watch.',
+  'wet': 'Drain it and stop the drip, or freeze or plug the line.',
+  'hidden': 'Leave a panel to reach the joint, or book it as temporary.',
+  'room': 'Cut back to more open pipe, or make it up on the bench.',
+  'play': 'Free the pipe so that it draws back, or cut in with a slip coupling.',
+  'undo': 'Accept a joint that has to be cut out.',
+  'tool': 'Bring the tool, or the jaw of this size.',
+  'temper': 'Cut back to hard tube, or calibrate the end.',
+  'rating': 'Lower the pressure or the temperature, or change the pipe.',
+  'service': 'Bring the joint out of the ground, or use pipe made for this service.',
+  'drinking': 'Allow type M by the job\'s policy where the local code does, or use type L.',
+}
+
+function whatWouldChange(tubes: readonly (Tube | null)[], refused: readonly Refusal[]): string[] {
+  const levers = Object.keys(LEVERS).filter(code => refused.some(refusal => refusal.code === code)).map(code => LEVERS[code as RefusalCode]!)
+  const unserved = tubes.flatMap(tube => (tube && !(Object.keys(JOINT_METHODS) as SocketMethod[]).some(method => findSocket(method, tube.pipe))
+    ? [`No joint for ${FAMILY_WORDS[tube.pipe.family]} of this size is in the tables. Ask the pipe's maker, or cut back to another pipe.`]
+    : []))
+  if (unserved.length + levers.length > 0) return [...unserved, ...levers]
+  const systems = tubes.flatMap(tube => (tube ? [seriesOf(tube.pipe.series).sizing] : []))
+  return [systems.length > 1 && systems[0] === systems[1] ? 'Bring one pipe nearer the other\'s size first, with a reducing coupling on its own kind.' : 'Bring the pipes to thread sizes that meet: reduce the larger on its own kind first.']
+}
+
+/**
+ * Every way to join two ends within 3 fittings and 6 joints that no rule refuses, best first, and the methods that
+ * cannot be made directly on each end with the first reason. Lengths mm, pressures bar gauge, minutes and cost ours.
+ * Issues: `unknown-id` at a pipe or thread size, `range` at a wall.
+ */
+export function findWays(question: WaysQuestion): Result<WaysAnswer> {
+  const a = readEnd(question.a, 'a')
+  if (!a.ok) return a
+  const b = readEnd(question.b, 'b')
+  if (!b.ok) return b
+  const situation = fillSituation(question)
+  const tubes = [a.value, b.value].map(offer => (offer.kind === 'tube' ? offer.tube : null))
+  const refused = [...refusalsOn(tubes[0]!, 'a', situation), ...refusalsOn(tubes[1]!, 'b', situation)]
+  const plasticFemale = [question.a, question.b].some(end => 'thread' in end && end.thread.material === 'plastic' && end.thread.gender === 'female')
+  if (plasticFemale) return ok({ ways: [], refused, instead: ['A plastic female thread splits on a metal male. Change it for a metal-reinforced one, or use a male plastic adaptor in a metal coupling.'] })
+  const ways = findChains(a.value, b.value, situation).map(chain => assembleWay(chain, situation)).filter(way => inStock(way, situation)).sort(compareWays)
+  return ok(ways.length > 0 ? { ways, refused } : { ways, refused, instead: whatWouldChange(tubes, refused) })
+}

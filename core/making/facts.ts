@@ -1,0 +1,29 @@
+/** Figures of practice used in the steps. All are typical with their range unless a standard is named. */
+
+/** Turns past hand tight on a new metal joint by body size, mm. Trade practice; makers differ. */
+export function nutTurns(metricNominal: number): { lo: number, hi: number } {
+  if (metricNominal <= 15) return { lo: 0.75, hi: 1.25 }
+  if (metricNominal <= 22) return { lo: 0.75, hi: 1 }
+  if (metricNominal <= 28) return { lo: 0.5, hi: 1 }
+  return { lo: 0.5, hi: 0.75 }
+}
+/** On inch tube stops, and on plastic with a liner. */
+export const NUT_TURNS_INCH = { lo: 0.75, hi: 1.25 } as const
+export const NUT_TURNS_PLASTIC = { lo: 0.5, hi: 1.5 } as const
+
+/** Soldered joint: left alone until the solder sets, then cooled in air before water or a seal goes near, s. */
+export const SOLDER_SET_SECONDS = 30
+export const SOLDER_COOL_SECONDS = 300
+
+/** Wraps of thin tape by thread size. NPT by two lists of practice; BSP by British practice, half as many of thick tape. */
+export function tapeTurns(form: 'npt' | 'bspt', nominal: string): { lo: number, hi: number } {
+  if (form === 'bspt') return { lo: 6, hi: 15 }
+  const NPT: Readonly<Record<string, readonly [number, number]>> = {
+    '1/8': [2, 5], '1/4': [2, 5], '3/8': [2, 5], '1/2': [3, 6], '3/4': [3, 7], '1': [4, 8], '1-1/4': [4, 8], '1-1/2': [4, 9], '2': [4, 10],
+  }
+  const [lo, hi] = NPT[nominal] ?? [2, 10]
+  return { lo, hi }
+}
+
+/** Wire for a soldered joint: a length equal to the tube's outside diameter, rule of the trade, mm. */
+export const solderWire = (odMm: number): number => odMm

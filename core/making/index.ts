@@ -1,0 +1,5 @@
+export { makeCards } from './cards'
+export type { CardsQuestion, MakeCard } from './cards'
+export { makeJoint } from './make'
+export { MADE_METHODS, STEP_CODES } from './types'
+export type { Consumable, MadeMethod, MakeAnswer, MakeQuestion, Mark, Step, StepCode } from './types'

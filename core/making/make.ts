@@ -1,0 +1,76 @@
+import { fail, ok, type Note, type Result } from '#core/base'
+import { findPipe, findSocket, ringGauge, ringPosition, socketDepth, threadMadeUp } from '#core/catalogue'
+import { fillSituation, JOINT_METHODS, MINUTES, refuse, toTube, type Situation } from '#core/joints'
+import { solderWire } from './facts'
+import { needsLiner, STEPS, threadSteps, type Card } from './steps'
+import type { Consumable, MakeAnswer, MakeQuestion, Mark, Step } from './types'
+
+const withoutEmpty = (steps: readonly Step[]): Step[] => steps.map(step => Object.fromEntries(Object.entries(step).filter(([, value]) => value !== undefined)) as unknown as Step)
+
+const waitOf = (steps: readonly Step[]): number => steps.reduce((sum, { seconds }) => sum + (seconds ?? 0), 0)
+
+function consumablesFor({ question: { method }, pipe, fittingNominal }: Card): Consumable[] {
+  const items: Consumable[] = []
+  if (method === 'solder') items.push({ item: 'lead-free solder wire', quantity: solderWire(pipe.od), unit: 'mm' })
+  if (method === 'crimp') items.push({ item: `copper crimp ring ${pipe.nominal}`, quantity: 1, unit: 'piece' })
+  if (method === 'compression') items.push({ item: `olive ${fittingNominal}`, quantity: 1, unit: 'piece' })
+  if (needsLiner(method, pipe)) items.push({ item: `liner for ${pipe.label}`, quantity: 1, unit: 'piece' })
+  return items
+}
+
+function cautionsFor(card: Card, situation: Situation): Note[] {
+  const { method } = card.question
+  const { conditions } = situation
+  const cautions: Note[] = []
+  if (method !== 'thread') cautions.push(...JOINT_METHODS[method].concerns(toTube({ pipe: card.pipe.id }), situation).map(({ code, text }) => ({ code, text })))
+  if (card.insertion.fromEnd === null) cautions.push({ code: 'measure', text: 'No figure is held for this socket: measure how deep it is before you mark.' })
+  if (conditions.wet && method !== 'solder') cautions.push({ code: 'drips', text: 'Drips are tolerated, never flow or pressure. Wipe the end dry.' })
+  return cautions
+}
+
+function makeThread(question: MakeQuestion): Result<MakeAnswer> {
+  const form = question.region === 'us' ? 'npt' : 'bspt'
+  if (question.nominal === undefined) return fail('missing', 'nominal', 'nominal: the thread size, such as 1/2 or 3/4.')
+  const depth = threadMadeUp(form, question.nominal)
+  if (!depth) return fail('unknown-id', 'nominal', `nominal: no thread "${question.nominal.slice(0, 20)}" in the tables. Accepted: 1/8, 1/4, 3/8, 1/2, 3/4, 1, 1-1/4, 1-1/2, 2.`)
+  const { policy } = fillSituation(question)
+  return ok({
+    marks: [{ what: 'insertion', fromEnd: depth.value, lo: depth.lo, hi: depth.hi, source: depth.source }],
+    steps: threadSteps(question.nominal, form, policy.threadSeal),
+    consumables: policy.threadSeal === 'paste' ? [] : [{ item: `thread tape ${question.nominal}`, quantity: 1, unit: 'joint' }],
+    seconds: { work: MINUTES.thread.work * 60, wait: 0 },
+    cautions: [{ code: 'second-wrench', text: 'Two wrenches: never let the pull reach the joint beside it.' }],
+  })
+}
+
+/**
+ * One tube end going into one socket: marks in mm from the cut end, ordered steps, loose parts, seconds of work (ours)
+ * and of waiting. Issues: `missing` or `unknown-id` at `pipe` or `nominal`, `impossible` at `method` where it cannot
+ * take the pipe. Depths are the tables'; step times are typical.
+ */
+export function makeJoint(question: MakeQuestion): Result<MakeAnswer> {
+  if (question.method === 'thread') return makeThread(question)
+  if (question.pipe === undefined) return fail('missing', 'pipe', 'pipe: a catalogue id, such as cu-en-x-22.')
+  const found = findPipe(question.pipe, 'pipe')
+  if (!found.ok) return found
+  const pipe = found.value
+  const situation = fillSituation(question)
+  const refusal = refuse(question.method, toTube({ pipe: pipe.id }), { ...situation, conditions: fillSituation({ region: question.region }).conditions, policy: { ...situation.policy, typeMDrinking: 'allowed' } })
+  const socket = findSocket(question.method, pipe)
+  if (refusal || !socket) return fail('impossible', 'method', `method: ${question.method} cannot take ${pipe.label}. ${refusal?.reason ?? ''}`.trim())
+
+  const depth = socketDepth(socket)
+  const insertion: Mark = { what: 'insertion', fromEnd: depth.value, lo: depth.lo, hi: depth.hi, source: depth.source }
+  const card: Card = { pipe, insertion, fittingNominal: socket.fittingNominal, situation, question }
+  const steps = withoutEmpty(STEPS[question.method](card))
+  const ring = question.method === 'crimp' ? ringPosition(pipe.nominal) : null
+  const gauge = question.method === 'crimp' ? ringGauge(pipe.nominal) : null
+  return ok({
+    marks: [insertion, ...(ring ? [{ what: 'ring' as const, fromEnd: ring.value, lo: ring.lo, hi: ring.hi, source: ring.source }] : [])],
+    steps,
+    consumables: consumablesFor(card),
+    seconds: { work: MINUTES[question.method].work * 60, wait: waitOf(steps) },
+    ...(gauge ? { gauge: { go: gauge.goMm, noGo: gauge.noGoMm } } : {}),
+    cautions: cautionsFor(card, situation),
+  })
+}

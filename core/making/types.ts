@@ -1,0 +1,59 @@
+import type { Note } from '#core/base'
+import type { Region } from '#core/catalogue'
+import type { Conditions, Policy } from '#core/joints'
+
+export const STEP_CODES = ['cut', 'ream', 'deburr', 'clean', 'ring', 'nut', 'olive', 'liner', 'mark', 'flux', 'protect', 'assemble', 'heat', 'feed', 'wait', 'wipe', 'insert', 'press', 'expand', 'hold', 'lock', 'tug', 'tape', 'paste', 'tighten', 'prime', 'cement', 'cure', 'gauge', 'check', 'flush'] as const
+export type StepCode = (typeof STEP_CODES)[number]
+
+/** Methods that can be made step by step. */
+export const MADE_METHODS = ['solder', 'press', 'push-fit', 'compression', 'crimp', 'ml-press', 'pe-compression', 'thread'] as const
+export type MadeMethod = (typeof MADE_METHODS)[number]
+
+export interface MakeQuestion {
+  method: MadeMethod
+  /** Catalogue id of the tube; left out only for a thread. */
+  pipe?: string
+  /** Measured wall, mm. */
+  wall?: number
+  region: Region
+  orientation: 'horizontal' | 'vertical'
+  /** Thread size, only for a thread. */
+  nominal?: string
+  conditions?: Partial<Conditions>
+  policy?: Partial<Policy>
+  torch?: 'propane' | 'propylene'
+  tool?: string
+  /** degC */
+  ambient?: number
+}
+
+export interface Mark {
+  what: 'insertion' | 'ring' | 'half-coupling'
+  /** mm from the tube's cut end; null where no figure is held. */
+  fromEnd: number | null
+  lo: number | null
+  hi: number | null
+  source: string
+}
+
+export interface Step {
+  code: StepCode
+  do: string
+  why?: string
+  /** Time to wait or hold, s. */
+  seconds?: number
+  check?: string
+  caution?: string
+}
+
+export interface Consumable { item: string, quantity: number, unit: string }
+
+export interface MakeAnswer {
+  marks: Mark[]
+  steps: Step[]
+  consumables: Consumable[]
+  seconds: { work: number, wait: number }
+  /** Outside diameter of a finished ring, mm. */
+  gauge?: { go: number, noGo: number }
+  cautions: Note[]
+}

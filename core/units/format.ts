@@ -1,0 +1,41 @@
+import { MM_PER_INCH } from './parse-length'
+
+export type UnitSystem = 'metric' | 'inch'
+
+/** What a tape shows: whole inches and a fraction in lowest terms, to the nearest sixteenth. */
+export interface TapeReading {
+  whole: number
+  over: number
+  under: number
+}
+
+const MINUS = '\u2212'
+
+/** Figure with at most `digits` decimals, trailing zeros dropped, true minus sign. */
+export function formatDecimal(value: number, digits: number): string {
+  const text = String(Number(value.toFixed(digits)))
+  return text.startsWith('-') ? MINUS + text.slice(1) : text
+}
+
+/** mm for the hand: whole from 100 up, tenths below. */
+export const formatMm = (mm: number): string => formatDecimal(mm, Math.abs(mm) >= 100 ? 0 : 1)
+
+/** Inches as the tape reads them, rounded to the nearest 1/16. */
+export function toTape(mm: number): TapeReading {
+  const sixteenths = Math.round(Math.abs(mm) / MM_PER_INCH * 16)
+  let over = sixteenths % 16
+  let under = 16
+  while (over > 0 && over % 2 === 0) {
+    over /= 2
+    under /= 2
+  }
+  return { whole: Math.floor(sixteenths / 16), over, under: over === 0 ? 1 : under }
+}
+
+/** One line for a list or a file: `25 mm`, or `1 1/8 in` with the mm beside. */
+export function formatLength(mm: number, system: UnitSystem): string {
+  if (system === 'metric') return `${formatMm(mm)} mm`
+  const { whole, over, under } = toTape(mm)
+  const fraction = over ? `${over}/${under}` : ''
+  return `${[whole || (fraction ? '' : 0), fraction].filter(part => part !== '').join(' ')} in (${formatMm(mm)} mm)`
+}

@@ -1,0 +1,41 @@
+import { fileURLToPath } from 'node:url'
+
+const core = fileURLToPath(new URL('./core', import.meta.url))
+
+export default defineNuxtConfig({
+  modules: ['@nuxt/ui', '@pinia/nuxt', '@nuxt/eslint'],
+  // The pages are one shell that reads its job over HTTP: see docs/decisions/client-rendering.md.
+  ssr: false,
+  devtools: { enabled: false },
+  app: {
+    head: {
+      htmlAttrs: { lang: 'en-GB' },
+      title: 'Jolvet',
+      meta: [
+        { name: 'viewport', content: 'width=device-width, initial-scale=1' },
+        { name: 'description', content: 'What is this pipe, what joins it, how deep does it go.' },
+      ],
+      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }],
+    },
+  },
+  css: ['~/assets/css/main.css'],
+  ui: { fonts: false },
+  alias: { '#core': core },
+  compatibilityDate: '2026-01-01',
+  nitro: {
+    compressPublicAssets: true,
+    errorHandler: '~~/server/error-handler.ts',
+  },
+  vite: { worker: { format: 'es' } },
+  typescript: {
+    strict: true,
+    tsConfig: { include: ['../core/**/*.ts'] },
+  },
+  telemetry: { enabled: false },
+  icon: {
+    provider: 'none',
+    fallbackToApi: false,
+    serverBundle: { collections: ['lucide'] },
+    clientBundle: { scan: true, sizeLimitKb: 128 },
+  },
+})
