@@ -6,6 +6,8 @@ export default defineNuxtConfig({
   modules: ['@nuxt/ui', '@pinia/nuxt', '@nuxt/eslint'],
   // The pages are one shell that reads its job over HTTP: see docs/decisions/client-rendering.md.
   ssr: false,
+  // A component's tag is its file's name, whatever folder it lies in.
+  components: [{ path: '~/components', pathPrefix: false }],
   devtools: { enabled: false },
   app: {
     head: {

@@ -39,6 +39,9 @@ const running = (L) => {
   return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(L.data) ? pid : 0 // guards against pid reuse after kill -9
 }
 
+/** Whether this folder's database answers for itself now. */
+export const isRunning = (dir) => running(layout(dir)) !== 0
+
 export async function start({ dir, port } = {}) {
   const L = layout(dir)
   mkdirSync(L.dir, { recursive: true, mode: 0o700 })
@@ -50,7 +53,10 @@ export async function start({ dir, port } = {}) {
   }
   let conn = existsSync(L.conf) ? JSON.parse(readFileSync(L.conf, 'utf8')) : { host: '127.0.0.1', user: 'jolvet', password: randomBytes(18).toString('base64url'), database: 'jolvet' }
   const pid0 = running(L)
-  if (pid0 && await greets(conn.port)) return { ...conn, pid: pid0 }
+  if (pid0) { // never a second database on the same folder
+    for (const t0 = Date.now(); Date.now() - t0 < 30_000; await sleep(100)) if (await greets(conn.port)) return { ...conn, pid: pid0 }
+    throw new Error(`a database already runs on ${L.data} (pid ${pid0}) but does not answer; see ${L.log}`)
+  }
   conn.port = port ?? await freePort()
   writeFileSync(L.conf, JSON.stringify(conn), { mode: 0o600 })
   writeFileSync(L.init, [ // one statement per line

@@ -1,41 +1,66 @@
-// npm start: works on a fresh checkout; uses Node's own modules only until npm ci has run
-import { execFileSync, spawn } from 'node:child_process'
-import { createHash } from 'node:crypto'
-import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs'
-import path from 'node:path'
-import { hasMariadb, root, start, stop, url } from './db.mjs'
+// npm start: everything from a fresh checkout to an address, and a clean stop. Node's own modules only, until npm ci has run.
+import { spawn } from 'node:child_process'
+import net from 'node:net'
+import { start, stop, url } from './db.mjs'
+import { buildIfChanged, ensureMariadb, ensureModules, Halt, root, say, tsx } from './setup.mjs'
 
 process.chdir(root)
-const t0 = Date.now()
-const say = m => console.log(`[${((Date.now() - t0) / 1000).toFixed(1)}s] ${m}`)
-const run = (cmd, args, env = {}) => execFileSync(cmd, args, { stdio: 'inherit', env: { ...process.env, ...env } })
-const hash = s => createHash('sha256').update(s).digest('hex')
+const port = Number(process.env.PORT ?? 3000)
 
-const lock = hash(readFileSync('package-lock.json'))
-const stamp = 'node_modules/.jolvet-lock'
-if (!existsSync(stamp) || readFileSync(stamp, 'utf8') !== lock) {
-  say('npm ci'); run('npm', ['ci', '--no-audit', '--no-fund'], { NUXT_TELEMETRY_DISABLED: '1' }); writeFileSync(stamp, lock)
-}
-if (!hasMariadb()) {
-  if (process.platform !== 'linux' || process.getuid() !== 0 || !existsSync('/usr/bin/apt-get')) { console.error('MariaDB is missing. Install it (Debian: sudo apt-get install mariadb-server), then run npm start again.'); process.exit(1) }
-  say('apt-get install mariadb-server')
-  const apt = ['-o', 'DPkg::Lock::Timeout=300', '-o', 'Dpkg::Options::=--force-confold', '-y', '-q']
-  run('apt-get', [...apt, 'update'], { DEBIAN_FRONTEND: 'noninteractive' })
-  run('apt-get', [...apt, 'install', '--no-install-recommends', 'mariadb-server'], { DEBIAN_FRONTEND: 'noninteractive' })
-}
-const conn = await start(); say(`database on 127.0.0.1:${conn.port}`)
-const { runMigrations } = await import('./migrate.mjs'); await runMigrations(url(conn))
-const { seed } = await import('./seed.mjs'); await seed(url(conn)); say('migrated and seeded')
+const isFree = candidate => new Promise((resolve) => {
+  const server = net.createServer().once('error', () => resolve(false))
+  server.listen(candidate, '127.0.0.1', () => server.close(() => resolve(true)))
+})
 
-const files = d => existsSync(d) ? (statSync(d).isDirectory() ? readdirSync(d).flatMap(f => files(path.join(d, f))) : [d]) : []
-const src = hash(['app', 'core', 'server', 'public', 'nuxt.config.ts', 'package-lock.json'].flatMap(files).sort().map(f => f + hash(readFileSync(f))).join())
-const built = '.output/.jolvet-src'
-if (!existsSync(built) || readFileSync(built, 'utf8') !== src) {
-  say('nuxt build'); run(process.execPath, ['node_modules/nuxt/bin/nuxt.mjs', 'build'], { NUXT_TELEMETRY_DISABLED: '1' }); mkdirSync('.output', { recursive: true }); writeFileSync(built, src)
-}
-const port = process.env.PORT ?? '3000'
-const app = spawn(process.execPath, ['.output/server/index.mjs'], { stdio: 'inherit', env: { ...process.env, NODE_ENV: 'production', HOST: '127.0.0.1', PORT: port, DATABASE_URL: url(conn) } })
-say(`serving on http://127.0.0.1:${port}`)
+let ownDatabase = false
+let app
 let ending = false
-for (const sig of ['SIGINT', 'SIGTERM']) process.on(sig, () => { if (!ending) { ending = true; app.kill('SIGTERM') } })
-app.once('exit', async (code) => { await stop(); process.exit(ending ? 0 : code ?? 1) })
+
+async function end(code) {
+  if (ending) return
+  ending = true
+  if (app && app.exitCode === null) {
+    const gone = new Promise(resolve => app.once('exit', resolve))
+    app.kill('SIGTERM')
+    await gone
+  }
+  if (ownDatabase) await stop()
+  process.exit(code)
+}
+
+for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => end(0))
+
+try {
+  if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Halt(`PORT is "${process.env.PORT}". Give a number from 1 to 65535.`)
+  if (!await isFree(port)) throw new Halt(`Port ${port} is taken. Stop what uses it, or choose another: PORT=${port === 65535 ? 3000 : port + 1} npm start`)
+  await ensureModules()
+  let databaseUrl = process.env.DATABASE_URL
+  if (!databaseUrl) {
+    ensureMariadb()
+    const connection = await start()
+    ownDatabase = true
+    databaseUrl = url(connection)
+    say(`database on 127.0.0.1:${connection.port}, data in .data/mariadb`)
+  }
+  const { runMigrations } = await import('./migrate.mjs')
+  await runMigrations(databaseUrl)
+  tsx('scripts/demo.ts', ['--if-empty'], { DATABASE_URL: databaseUrl })
+  buildIfChanged()
+  app = spawn(process.execPath, ['.output/server/index.mjs'], {
+    stdio: ['ignore', 'ignore', 'inherit'],
+    // A process group of its own: Ctrl-C reaches this script, which stops the server before its database.
+    detached: true,
+    env: { ...process.env, NODE_ENV: 'production', HOST: '127.0.0.1', PORT: String(port), DATABASE_URL: databaseUrl },
+  })
+  app.once('exit', code => end(ending ? 0 : code ?? 1))
+  for (let i = 0; i < 200 && !ending; i++) {
+    if (await fetch(`http://127.0.0.1:${port}/api/health`).then(reply => reply.ok, () => false)) {
+      say(`Jolvet is at http://127.0.0.1:${port}  (Ctrl-C stops it)`)
+      break
+    }
+    await new Promise(resolve => setTimeout(resolve, 50))
+  }
+} catch (error) {
+  console.error(error instanceof Halt ? error.message : error)
+  await end(1)
+}

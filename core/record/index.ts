@@ -1,3 +1,5 @@
+export { nextAction, STATIONS } from './next-action'
+export type { NextAction, Station } from './next-action'
 export { findBody, findPatch, jobBody, jointBody, jointPatch, signoffBody, tickBody, timerBody } from './schema'
 export type { FindBody, JobBody, JointBody } from './schema'
 export { statusOf } from './types'

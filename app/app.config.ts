@@ -1,0 +1,38 @@
+// Nuxt UI in the marking-out language: ruled edges, no fill, no shadow, no rounding.
+export default defineAppConfig({
+  ui: {
+    button: {
+      slots: { base: 'rounded-none shadow-none font-bold justify-center text-[var(--ink)] disabled:border-dashed disabled:border-[var(--rule)] disabled:text-[var(--ink2)] disabled:opacity-100 aria-disabled:opacity-100' },
+      variants: {
+        size: {
+          md: { base: 'h-11 px-4 text-base gap-3' },
+          lg: { base: 'h-14 px-5 text-[17px] gap-3' },
+          xl: { base: 'min-h-16 px-5 text-[20px] gap-3' },
+        },
+        variant: {
+          solid: '!bg-[var(--paper)] hover:!bg-[var(--paper2)] border-2 border-[var(--ink)] !text-[var(--ink)] disabled:!bg-[var(--paper)] disabled:!text-[var(--ink2)]',
+          outline: '!bg-[var(--paper)] hover:!bg-[var(--paper2)] !ring-0 border border-[var(--rule)] font-normal !text-[var(--ink)]',
+        },
+      },
+      defaultVariants: { size: 'md', variant: 'solid', color: 'primary' },
+    },
+    modal: {
+      slots: {
+        overlay: 'bg-[var(--paper)]/70',
+        content: 'bg-[var(--paper)] rounded-none shadow-none ring-0 border border-[var(--rule)] border-t-[3px] border-t-[var(--ink)] max-w-[560px] divide-y-0',
+        title: 'text-[20px] font-bold text-[var(--ink)]',
+        description: 'text-[15px] text-[var(--ink2)]',
+      },
+    },
+    slideover: {
+      slots: {
+        overlay: 'bg-[var(--paper)]/60',
+        content: 'bg-[var(--paper)] rounded-none shadow-none ring-0 border-[var(--rule)] divide-y-0',
+        header: 'min-h-14 border-b border-[var(--rule)]',
+        title: 'text-[20px] font-bold text-[var(--ink)]',
+        description: 'text-[14px] text-[var(--ink2)]',
+      },
+      variants: { side: { right: { content: 'border-l max-w-[430px]' }, bottom: { content: 'border-t max-h-[80%]' } } },
+    },
+  },
+})

@@ -1,0 +1,32 @@
+<script setup lang="ts">
+import { formatMm, toTape, type UnitSystem } from '#core/units'
+
+/**
+ * A length for the hand: mm in a metric job; in an inch job what the tape shows, a whole and a stacked fraction to
+ * the nearest sixteenth. null shows a question mark: it has to be measured.
+ */
+const props = withDefaults(defineProps<{ mm: number | null, system: UnitSystem, withMm?: boolean }>(), { withMm: false })
+const tape = computed(() => (props.mm === null ? null : toTape(props.mm)))
+</script>
+
+<template>
+  <span class="tape">
+    <template v-if="mm === null">?</template>
+    <template v-else-if="system === 'metric'">{{ formatMm(mm) }}</template>
+    <template v-else-if="tape">
+      <span v-if="tape.whole > 0 || tape.over === 0">{{ tape.whole }}</span>
+      <span v-if="tape.over > 0" class="fraction" :class="{ alone: tape.whole === 0 }">
+        <span>{{ tape.over }}</span><span class="visually-hidden">/</span><span class="under">{{ tape.under }}</span>
+      </span>
+      <small v-if="withMm" class="note">{{ formatMm(mm) }}</small>
+    </template>
+  </span>
+</template>
+
+<style scoped>
+.tape { display: inline-flex; align-items: center; gap: .12em; }
+.fraction { display: inline-flex; flex-direction: column; align-items: center; font-size: max(13px, .6em); line-height: 1; }
+.fraction.alone { font-size: max(13px, .6em); }
+.under { border-top: .09em solid currentColor; padding-top: .05em; margin-top: .05em; }
+small { font-size: 14px; font-weight: 400; letter-spacing: 0; margin-left: 4px; }
+</style>

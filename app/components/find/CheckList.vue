@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import { COLOURS, FLEXES, HELD_BYS, INSTRUMENTS, SCRATCHES, type Instrument, type NextCheck } from '#core/identify'
+import type { FindRecord, JobRecord } from '#core/record'
+import type { AnswerName, Reading } from '~/composables/useFind'
+import { answerWords, CHECK_WORDS, inRegion, INSTRUMENT_WORDS } from '~/wording/en'
+import { formatReading, unitOf } from '~/drawing/reading'
+
+/** The checks a person can make, the most telling first, each a key and an answer; what is answered stays on top. */
+const props = defineProps<{ job: JobRecord, find: FindRecord, reading: Reading, next: readonly NextCheck[], spread: number }>()
+const emit = defineEmits<{ typed: [text: string], by: [by: Instrument], answer: [name: AnswerName, value: string | boolean | undefined] }>()
+
+type Choice = Exclude<AnswerName, 'traced'>
+const CHOICES: Readonly<Record<Choice, readonly (string | boolean)[]>> = { 'colour': COLOURS, 'scratch': SCRATCHES, 'held-by': HELD_BYS, 'magnet': [true, false], 'flex': FLEXES }
+const open = ref<Choice | null>('colour')
+const field = useTemplateRef<HTMLInputElement>('field')
+const list = useTemplateRef<HTMLElement>('list')
+
+const bitsOf = (name: Choice) => props.next.find(({ check }) => check === name)?.bits ?? 0
+const names = computed(() => (Object.keys(CHOICES) as Choice[]).sort((a, b) => Number(props.find.answers[b] !== undefined) - Number(props.find.answers[a] !== undefined) || bitsOf(b) - bitsOf(a)))
+const most = computed(() => Math.max(1, ...props.next.map(({ bits }) => bits)))
+const system = computed(() => (props.job.region === 'us' ? 'inch' as const : 'metric' as const))
+const words = (text: string) => inRegion(text, props.job.region)
+
+function pick(name: Choice, value: string | boolean) {
+  const same = props.find.answers[name] === value
+  emit('answer', name, same ? undefined : value)
+  if (!same) open.value = null
+}
+useKeys({ c: () => list.value?.querySelector('button')?.focus() })
+function pickByDigit(event: KeyboardEvent) {
+  const name = names.value[Number(event.key) - 1]
+  if (!/^[1-9]$/.test(event.key) || !name) return
+  event.preventDefault()
+  open.value = open.value === name ? null : name
+}
+function onInput(event: Event) {
+  emit('typed', (event.target as HTMLInputElement).value)
+}
+defineExpose({ focus: () => field.value?.focus() })
+</script>
+
+<template>
+  <section class="checks" aria-label="Checks">
+    <h2 class="zone-heading px-[18px] pt-3 pb-2">Checks, the most telling first <span class="right only-wide"><kbd>C</kbd></span></h2>
+    <div class="diameter" :class="{ 'row-selected': reading.state !== 'read' || true }">
+      <div class="flex items-center gap-2 t17"><StatusShape :status="reading.state === 'read' ? 'made' : reading.state === 'wrong' ? 'refused' : 'planned'" /><label for="diameter" class="w7">Outside diameter</label></div>
+      <div class="means" role="group" aria-label="Measured by">
+        <button v-for="by in INSTRUMENTS" :key="by" type="button" class="choice" :aria-pressed="find.by === by" :data-by="by" @click="emit('by', by)">{{ words(INSTRUMENT_WORDS[by]) }}</button>
+      </div>
+      <div class="flex items-baseline gap-2 field">
+        <input id="diameter" ref="field" class="plain-input t26 w7" :value="find.typed" inputmode="text" autocomplete="off" spellcheck="false" maxlength="200" :placeholder="find.by === 'tape-round' ? 'round it' : 'across'" :aria-invalid="reading.state === 'wrong'" aria-describedby="diameter-note" @input="onInput">
+        <span class="note t15 whitespace-nowrap">{{ unitOf(system) }} &#177; {{ formatReading(spread, system) }}</span>
+      </div>
+      <div id="diameter-note" class="t14 under" role="status">
+        <template v-if="reading.state === 'wrong'">
+          <p class="brick w6" data-test="diameter-error">{{ reading.message }}</p>
+          <button v-if="reading.guess" type="button" class="answer" data-test="diameter-guess" @click="reading.guess.by ? emit('by', reading.guess.by) : emit('typed', reading.guess.typed)">{{ reading.guess.words }}</button>
+        </template>
+        <p v-else-if="reading.state === 'read' && reading.working" class="note">{{ reading.working }}</p>
+        <p v-else class="note">{{ find.by === 'tape-round' ? 'Wrap a tape once round and type what it reads.' : system === 'inch' ? 'Type 7/8, 0.875 or 22.2 mm.' : 'Type 21.5, 21,5 mm or 7/8 in.' }}</p>
+      </div>
+    </div>
+    <ul ref="list" @keydown="pickByDigit">
+      <li v-for="(name, i) in names" :key="name">
+        <button type="button" class="check" :aria-expanded="open === name" :data-check="name" @click="open = open === name ? null : name">
+          <span class="flex items-center gap-2"><StatusShape :status="find.answers[name] === undefined ? 'planned' : 'made'" :size="14" /><span :class="{ w7: i === 0 }">{{ words(CHECK_WORDS[name]) }}</span><b v-if="find.answers[name] !== undefined" class="ml-auto">{{ answerWords(String(find.answers[name])) }}</b><kbd v-else class="ml-auto only-wide">{{ i + 1 }}</kbd></span>
+          <svg v-if="find.answers[name] === undefined" width="240" height="13" aria-hidden="true" class="ml-[22px] mt-1">
+            <rect x="0" y="2" :width="Math.max(3, bitsOf(name) / most * 170)" height="8" :fill="next[0]?.check === name ? 'url(#hatch-selected)' : 'var(--paper)'" :stroke="next[0]?.check === name ? 'var(--copper)' : 'var(--ink)'" stroke-width="1.25" />
+            <text :x="bitsOf(name) / most * 170 + 8" y="11" class="t13 note">{{ bitsOf(name) < 0.01 ? 'tells nothing more' : `${bitsOf(name).toFixed(2)} bits` }}</text>
+          </svg>
+        </button>
+        <div v-if="open === name" class="answers options" role="group" :aria-label="words(CHECK_WORDS[name])">
+          <button v-for="value in CHOICES[name]" :key="String(value)" type="button" class="answer" :aria-pressed="find.answers[name] === value" :data-answer="`${name}:${value}`" @click="pick(name, value)">{{ answerWords(String(value)) }}</button>
+        </div>
+      </li>
+    </ul>
+    <p class="note t13 px-[18px] py-2 only-wide">Bar: doubt the check takes away, in bits.</p>
+  </section>
+</template>
+
+<style scoped>
+.diameter { padding: 10px 18px 8px; border-bottom: 1px solid var(--hair); }
+.means { display: flex; gap: 12px; margin: 6px 0 0 22px; flex-wrap: wrap; }
+.field { margin: 6px 0 4px 22px; border-bottom: 2px solid var(--ink); }
+.field .plain-input { border: 0; min-width: 0; }
+.field:focus-within { outline: 2px solid var(--copper); outline-offset: 2px; }
+.field .plain-input:focus-visible { outline: none; }
+.field:has([aria-invalid="true"]) { border-color: var(--brick); }
+.under { margin-left: 22px; min-height: 40px; }
+li { border-bottom: 1px solid var(--hair); }
+.check { width: 100%; min-height: 44px; padding: 7px 18px 6px; font-size: 16px; }
+.check:hover { background: var(--paper2); }
+.options { padding: 2px 18px 10px 40px; }
+</style>

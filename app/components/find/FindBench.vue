@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
+import { getPipe } from '#core/catalogue'
+import type { JobRecord } from '#core/record'
+import { INSTRUMENT_WORDS, inRegion } from '~/wording/en'
+
+/** Find: checks at the left, the measured pipe among the known sizes, what it could be at the right, cautions below. */
+const props = defineProps<{ job: JobRecord }>()
+const store = useJobStore()
+const router = useRouter()
+const { find, reading, answer, sigma, change, setAnswer, addFind } = useFind(toRef(props, 'job'))
+const table = useTemplateRef<HTMLElement>('table')
+const { width } = useElementSize(table)
+const drawn = computed(() => Math.max(300, Math.min(640, Math.floor(width.value))))
+
+const system = computed(() => (props.job.region === 'us' ? 'inch' as const : 'metric' as const))
+const mm = computed(() => (reading.value.state === 'read' ? reading.value.mm : null))
+const lastMm = ref<number | null>(null)
+watch(reading, (now) => {
+  if (now.state === 'read') lastMm.value = now.mm
+  if (now.state === 'empty') lastMm.value = null
+}, { immediate: true })
+const leading = computed(() => (answer.value?.candidates[0] ? getPipe(answer.value.candidates[0].pipe) : null))
+const leadingName = computed(() => leading.value?.label.replace(/ × [\d.]+/, '').replace(/, (type|schedule|SDR|thin|heavy|sized|medium|copper).*/, ''))
+const isBare = computed(() => !find.value || (mm.value === null && Object.keys(find.value.answers).length === 0))
+
+async function toJoint() {
+  await store.flush()
+  await router.push({ path: `/jobs/${props.job.slug}/joint`, query: { from: find.value!.id } })
+}
+</script>
+
+<template>
+  <div v-if="!find" class="p-6 space-y-4 max-w-[560px]">
+    <PipeEnd :mm="null" :spread="0" :pipe="null" :system="system" :width="520" by="" />
+    <p class="t20 w7">Nothing found yet.</p>
+    <UButton data-test="first-find" @click="addFind">Measure the first pipe</UButton>
+  </div>
+  <template v-else>
+    <div class="finds" role="group" aria-label="Finds on this job">
+      <NuxtLink v-for="(one, i) in job.finds" :key="one.id" :to="{ query: { find: one.id } }" class="choice" :aria-current="one.id === find.id ? 'true' : undefined"><StatusShape :status="one.pipe ? 'made' : 'planned'" :size="13" class="inline" :label="one.pipe ? 'kept' : 'open'" /> {{ one.place || `find ${i + 1}` }}</NuxtLink>
+      <button type="button" class="choice" data-test="new-find" @click="addFind">+ another pipe</button>
+    </div>
+    <div class="bench">
+      <div class="left">
+        <CheckList :key="find.id" :job="job" :find="find" :reading="reading" :next="answer?.next ?? []" :spread="sigma" @typed="typed => change({ typed })" @by="by => change({ by })" @answer="setAnswer" />
+      </div>
+      <div ref="table" class="table">
+        <label class="place"><span class="note t13">where</span><input class="plain-input t15" :value="find.place" maxlength="120" placeholder="north wall, behind the oven" @input="change({ place: ($event.target as HTMLInputElement).value })"></label>
+        <PipeEnd :mm="lastMm" :spread="sigma" :pipe="leading" :system="system" :width="drawn" :by="inRegion(INSTRUMENT_WORDS[find.by], job.region)" />
+        <p v-if="reading.state === 'wrong' && lastMm !== null" class="t14 ochre w6 px-4">Drawn from the last figure that could be read.</p>
+        <SizeRuler :mm="lastMm" :spread="sigma" :region="job.region" :system="system" :width="drawn" :leading="leadingName" />
+      </div>
+      <div class="right">
+        <CandidateList v-if="answer && !isBare" :answer="answer" :find="find" :region="job.region" :system="system" :is-settled="find.pipe !== null" @keep="pipe => change({ pipe })" />
+        <p v-else class="p-6 note">Answer any check, in any order. What it could be stands here, likeliest first.</p>
+        <div v-if="find.pipe" class="px-6 pb-4"><UButton data-test="to-joint" @click="toJoint">Join this pipe</UButton></div>
+      </div>
+    </div>
+    <HazardBand v-if="answer && answer.cautions.length && !isBare" :cautions="answer.cautions" :find="find" @traced="value => setAnswer('traced', value)" />
+  </template>
+</template>
+
+<style scoped>
+.finds { display: flex; gap: 22px; padding: 4px 18px; border-bottom: 1px solid var(--hair); overflow-x: auto; white-space: nowrap; align-items: center; min-height: 36px; }
+.bench { flex: 1; display: grid; grid-template-columns: 300px minmax(0, 1fr) 420px; }
+.left { border-right: 1px solid var(--hair); }
+.right { border-left: 1px solid var(--rule); }
+.table { padding-top: 10px; min-width: 0; overflow: hidden; }
+.place { display: flex; gap: 10px; align-items: baseline; padding: 0 18px 6px; }
+.place .plain-input { border-bottom: 1px solid var(--rule); }
+@media (max-width: 1100px) { .bench { grid-template-columns: 280px minmax(0, 1fr) 320px; } }
+@media (max-width: 899px) {
+  .finds { padding: 0 12px; gap: 16px; }
+  .bench { display: flex; flex-direction: column; }
+  .table { order: 0; }
+  .right { order: 1; border: 0; border-top: 1px solid var(--rule); }
+  .left { order: -1; border: 0; border-bottom: 1px solid var(--rule); }
+}
+</style>

@@ -1,0 +1,47 @@
+<script setup lang="ts">
+import type { JobRecord } from '#core/record'
+import { REGION_WORDS } from '~/wording/en'
+
+/** Top strip: where you are, what units, whether it is saved, light or cellar. */
+defineProps<{ job?: JobRecord, title?: string }>()
+const store = useJobStore()
+const { theme, flip } = useTheme()
+const keysOpen = useState('keys-open', () => false)
+useKeys({ '\\': flip, '?': () => { keysOpen.value = true } })
+</script>
+
+<template>
+  <header class="top">
+    <NuxtLink to="/" class="home" aria-label="Jolvet, all jobs"><JolvetMark /></NuxtLink>
+    <template v-if="job">
+      <h1 class="name">{{ job.name }}<i>{{ job.place }}</i></h1>
+      <span class="only-wide t14 w6 region">{{ REGION_WORDS[job.region] }}</span>
+    </template>
+    <h1 v-else class="name">Jolvet<i>{{ title }}</i></h1>
+    <span class="right">
+      <span v-if="store.problem" class="brick t14 w6 problem" role="alert"><StatusShape status="refused" /> {{ store.problem }}</span>
+      <span v-else class="t13 note only-wide" role="status">{{ store.unsaved ? 'saving' : job ? 'saved' : '' }}</span>
+      <button type="button" class="flip" :aria-label="theme === 'cellar' ? 'Light paper' : 'Cellar, dark'" @click="flip">
+        <span class="only-wide t14">{{ theme === 'cellar' ? 'light' : 'cellar' }} <kbd>\</kbd></span>
+        <svg class="only-narrow" width="20" height="20" viewBox="-10 -10 20 20" aria-hidden="true"><circle r="7" class="l-edge" /><path d="M0-7A7 7 0 0 0 0 7Z" fill="var(--ink)" /></svg>
+      </button>
+      <button type="button" class="flip only-wide t14" @click="keysOpen = true">keys <kbd>?</kbd></button>
+    </span>
+    <KeysSheet />
+  </header>
+</template>
+
+<style scoped>
+.top { height: 44px; border-bottom: 1px solid var(--rule); display: flex; align-items: center; padding: 0 18px; gap: 16px; white-space: nowrap; }
+.home { display: grid; place-items: center; min-height: 44px; }
+.name { font-size: 16px; letter-spacing: -.01em; overflow: hidden; text-overflow: ellipsis; }
+.name i { font-style: normal; font-weight: 400; color: var(--ink2); margin-left: 6px; }
+.region { border-bottom: 2px solid var(--copper); }
+.right { margin-left: auto; display: flex; align-items: center; gap: 16px; min-width: 0; }
+.problem { display: inline-flex; gap: 6px; align-items: center; overflow: hidden; text-overflow: ellipsis; }
+.flip { min-height: 44px; min-width: 44px; display: grid; place-items: center; }
+@media (max-width: 899px) {
+  .top { height: 48px; padding: 0 12px; gap: 10px; }
+  .problem { white-space: normal; font-size: 13px; line-height: 1.1; max-width: 180px; }
+}
+</style>

@@ -1,0 +1,18 @@
+<script setup lang="ts">
+/** Every key of the app; each has a visible control too. */
+const open = useState('keys-open', () => false)
+const KEYS = [
+  ['1 3 7 9', 'Find, Joint, Make, Hand over'], ['J K', 'next, previous row'], ['Enter', 'open or take'], ['Space', 'tick the step'], ['N', 'new'], ['C', 'the checks'], ['S', 'the conditions'],
+  ['W', 'working'], ['Y', 'it is water'], ['\\', 'light or cellar'], ['?', 'this list'], ['Esc', 'close'],
+] as const
+</script>
+
+<template>
+  <UModal v-model:open="open" title="Keys" description="Off while a field has focus.">
+    <template #body>
+      <dl class="grid grid-cols-[110px_1fr] gap-y-2">
+        <template v-for="[key, what] in KEYS" :key="key"><dt><kbd v-for="one in key.split(' ')" :key="one" class="mr-1">{{ one }}</kbd></dt><dd>{{ what }}</dd></template>
+      </dl>
+    </template>
+  </UModal>
+</template>

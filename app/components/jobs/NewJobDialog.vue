@@ -1,0 +1,43 @@
+<script setup lang="ts">
+import type { Region } from '#core/catalogue'
+import { REGION_WORDS } from '~/wording/en'
+
+/** A new job: its name, where, and which country's sizes. */
+const open = defineModel<boolean>('open', { required: true })
+const store = useJobStore()
+const router = useRouter()
+const name = ref('')
+const place = ref('')
+const region = ref<Region>('gb')
+const problem = ref<string | null>(null)
+
+async function start() {
+  if (name.value.trim() === '') {
+    problem.value = 'A job needs a name, such as its street or building.'
+    return
+  }
+  const answer = await store.createJob({ name: name.value, place: place.value, region: region.value })
+  if (!answer.ok) {
+    problem.value = answer.error.message
+    return
+  }
+  open.value = false
+  name.value = ''
+  place.value = ''
+  await router.push(`/jobs/${answer.value.slug}/find`)
+}
+</script>
+
+<template>
+  <UModal v-model:open="open" title="New job" description="Its country decides sizes, threads and units.">
+    <template #body>
+      <form class="space-y-4" @submit.prevent="start">
+        <label class="block"><span class="t14 note">Name</span><input v-model="name" class="plain-input t20" maxlength="80" :aria-invalid="problem !== null" aria-describedby="new-job-problem" autofocus @input="problem = null"></label>
+        <label class="block"><span class="t14 note">What is done there</span><input v-model="place" class="plain-input t17" maxlength="120"></label>
+        <div role="group" aria-label="Sizes" class="flex gap-5"><button v-for="(words, id) in REGION_WORDS" :key="id" type="button" class="choice" :aria-pressed="region === id" @click="region = id">{{ words }}</button></div>
+        <p id="new-job-problem" class="brick min-h-5" role="alert">{{ problem }}</p>
+        <UButton type="submit">Start the job</UButton>
+      </form>
+    </template>
+  </UModal>
+</template>

@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import type { End, Way } from '#core/joints'
+import { formatDecimal, type UnitSystem } from '#core/units'
+import { layOutWay } from '~/drawing/joint-layout'
+import { materialOf } from '~/drawing/materials'
+
+/**
+ * A way cut through: both ends facing each other with the fittings between, along and across at one scale.
+ * Compact draws the same without dimensions, for a row.
+ */
+const props = withDefaults(defineProps<{ way: Way, a: End, b: End, system: UnitSystem, width: number, height?: number, compact?: boolean }>(), { height: 246, compact: false })
+
+const layout = computed(() => layOutWay(props.way, props.a, props.b))
+const room = computed(() => (props.compact ? props.height - 2 : props.height - 116))
+const k = computed(() => {
+  const fit = Math.min((props.width - 16) / layout.value.length, room.value / (2.3 * layout.value.radius))
+  return props.compact ? fit : Math.max(0.2, Math.floor(fit * 10) / 10)
+})
+const shift = computed(() => (props.compact ? 0 : Math.max(8, (props.width - layout.value.length * k.value) / 2)))
+const cy = computed(() => (props.compact ? props.height / 2 : 70 + room.value / 2))
+const top = computed(() => cy.value - layout.value.radius * 1.15 * k.value)
+const dims = computed(() => layout.value.depths.map(depth => ({ ...depth, isEnd: depth.joint.on !== 'between', x1: depth.from * k.value, x2: depth.to * k.value })))
+const text = computed(() => props.way.joints.map(({ method, on, insertion }) => `${method} ${on === 'between' ? 'between' : `at ${on}`}, ${insertion.value === null ? 'depth to be measured' : `${formatDecimal(insertion.value, 1)} mm deep`}`).join('; '))
+
+/** A wavy break across a tube that is drawn shorter than it is. */
+const breakPath = (x: number, r: number) => `M${x} ${cy.value - r - 5}q-5 ${r * 0.5} 0 ${r + 5}t0 ${r + 5}M${x + 7} ${cy.value - r - 5}q-5 ${r * 0.5} 0 ${r + 5}t0 ${r + 5}`
+</script>
+
+<template>
+  <svg :width="width" :height="height" :viewBox="`0 0 ${width} ${height}`" :role="compact ? undefined : 'img'" :aria-label="compact ? undefined : 'The way, cut through'" :aria-hidden="compact ? true : undefined">
+    <desc v-if="!compact">{{ text }}</desc>
+    <text v-if="!compact" :x="width - 10" y="16" class="end t13 note">1 mm drawn {{ k }}; bodies typical{{ layout.hasTail ? ', tail broken' : '' }}</text>
+    <g :transform="`translate(${shift} 0)`">
+      <g v-for="(body, i) in layout.bodies" :key="`body${i}`">
+        <FittingMouth v-for="(mouth, m) in body.mouths" :key="m" :mouth="mouth" :k="k" :cy="cy" />
+        <template v-for="side in [-1, 1]" :key="side">
+          <rect :x="(body.mouths.find(({ opens }) => opens === 'left')?.to ?? body.from) * k" :y="side < 0 ? cy - body.radius * k : cy + body.bore * k" :width="((body.mouths.find(({ opens }) => opens === 'right')?.from ?? body.to) - (body.mouths.find(({ opens }) => opens === 'left')?.to ?? body.from)) * k" :height="(body.radius - body.bore) * k" fill="var(--paper)" />
+          <rect :x="(body.mouths.find(({ opens }) => opens === 'left')?.to ?? body.from) * k" :y="side < 0 ? cy - body.radius * k : cy + body.bore * k" :width="((body.mouths.find(({ opens }) => opens === 'right')?.from ?? body.to) - (body.mouths.find(({ opens }) => opens === 'left')?.to ?? body.from)) * k" :height="(body.radius - body.bore) * k" fill="url(#hatch-brass)" stroke="var(--ink)" :stroke-width="compact ? 1 : 1.5" />
+        </template>
+      </g>
+      <g v-for="(tube, i) in layout.tubes" :key="`tube${i}`">
+        <WallBand :family="tube.pipe.family" :x="tube.from * k" :y="cy - tube.pipe.od / 2 * k" :width="(tube.to - tube.from) * k" :height="Math.max(compact ? 1 : 2, (tube.pipe.wall ?? 1) * k)" />
+        <WallBand :family="tube.pipe.family" :x="tube.from * k" :y="cy + tube.pipe.od / 2 * k - Math.max(compact ? 1 : 2, (tube.pipe.wall ?? 1) * k)" :width="(tube.to - tube.from) * k" :height="Math.max(compact ? 1 : 2, (tube.pipe.wall ?? 1) * k)" />
+        <path v-if="tube.on !== 'b'" :d="`M${tube.to * k} ${cy - tube.pipe.od / 2 * k}V${cy + tube.pipe.od / 2 * k}`" class="l-thin" />
+        <path v-if="tube.on !== 'a'" :d="`M${tube.from * k} ${cy - tube.pipe.od / 2 * k}V${cy + tube.pipe.od / 2 * k}`" class="l-thin" />
+        <path v-if="tube.broken" :d="breakPath((tube.from + tube.to) / 2 * k, tube.pipe.od / 2 * k)" class="l-thin" stroke="var(--ink)" />
+        <rect v-if="compact && materialOf(tube.pipe.family).hatch" :x="tube.from * k" :y="cy - tube.pipe.od / 2 * k" :width="(tube.to - tube.from) * k" :height="tube.pipe.od * k" :fill="`url(#${materialOf(tube.pipe.family).hatch})`" opacity=".55" />
+      </g>
+      <path v-for="(thread, i) in layout.threads" :key="`thread${i}`" :d="Array.from({ length: 9 }, (_, n) => `${n ? 'L' : 'M'}${(thread.from + (thread.to - thread.from) * n / 8) * k} ${cy - thread.radius * k + (n % 2 ? 3 : 0)}`).join('') + Array.from({ length: 9 }, (_, n) => `${n ? 'L' : 'M'}${(thread.from + (thread.to - thread.from) * n / 8) * k} ${cy + thread.radius * k - (n % 2 ? 3 : 0)}`).join('')" class="l-thin" />
+      <template v-if="!compact">
+        <path :d="`M0 ${cy}H${layout.length * k}`" class="l-centre" />
+        <g v-for="dim in dims" :key="dim.at">
+          <path :d="`M${dim.x1} ${top - 2}V${dim.isEnd ? 50 : 60}M${dim.x2} ${top - 2}V${dim.isEnd ? 50 : 60}`" :class="dim.isEnd ? 'l-sel' : 'l-dim2'" :stroke-width="1" />
+          <path :d="`M${dim.x1 - 5} ${dim.isEnd ? 56 : 66}H${dim.x2 + 5}`" :class="dim.isEnd ? 'l-sel' : 'l-dim2'" />
+          <path :d="`M${dim.x1 - 5} ${(dim.isEnd ? 56 : 66) + 5}l10 -10M${dim.x2 - 5} ${(dim.isEnd ? 56 : 66) + 5}l10 -10`" :stroke="dim.isEnd ? 'var(--copper)' : 'var(--ink2)'" stroke-width="1.75" />
+          <foreignObject :x="(dim.x1 + dim.x2) / 2 - 60" :y="dim.isEnd ? 2 : 36" width="120" :height="dim.isEnd ? 50 : 26">
+            <div class="figure" :class="dim.isEnd ? 'copper t40 w7' : 't17 w7'"><TapeFigure :mm="dim.joint.insertion.value" :system="system" /></div>
+          </foreignObject>
+        </g>
+      </template>
+    </g>
+  </svg>
+</template>
+
+<style scoped>
+.figure { display: flex; justify-content: center; align-items: flex-end; height: 100%; line-height: 1; }
+</style>

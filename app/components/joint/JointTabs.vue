@@ -1,0 +1,21 @@
+<script setup lang="ts">
+import { statusOf, type JobRecord } from '#core/record'
+import { STATUS_WORDS } from '~/wording/en'
+import { endLabel } from '~/wording/way'
+
+/** The job's joints in one line; the one on the table is underlined. */
+defineProps<{ job: JobRecord, current: string | undefined, canAdd?: boolean }>()
+const emit = defineEmits<{ add: [] }>()
+</script>
+
+<template>
+  <nav class="tabs" aria-label="Joints of this job">
+    <NuxtLink v-for="joint in job.joints" :key="joint.id" :to="{ query: { joint: joint.id } }" class="choice" :aria-current="joint.id === current ? 'true' : undefined" :data-joint="joint.number" :title="`${endLabel(joint.a)} to ${endLabel(joint.b)}`"><StatusShape :status="statusOf(joint)" :size="14" :label="STATUS_WORDS[statusOf(joint)]" class="inline" /> J{{ joint.number }} <span v-if="joint.id === current" class="only-wide font-normal">{{ joint.place }}</span></NuxtLink>
+    <button v-if="canAdd" type="button" class="choice" data-test="new-joint" @click="emit('add')">+ another joint <kbd>N</kbd></button>
+  </nav>
+</template>
+
+<style scoped>
+.tabs { display: flex; gap: 20px; padding: 4px 18px; border-bottom: 1px solid var(--hair); overflow-x: auto; white-space: nowrap; align-items: center; min-height: 36px; }
+@media (max-width: 899px) { .tabs { padding: 0 12px; gap: 16px; } }
+</style>

@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import type { End, Way } from '#core/joints'
+import type { Region } from '#core/catalogue'
+import { formatDecimal, type UnitSystem } from '#core/units'
+import { inRegion } from '~/wording/en'
+import { wayTitle } from '~/wording/way'
+
+/** One way as a row: verdict, its chain drawn small, both depths, minutes with the waiting apart, cost, how it comes apart. */
+const props = defineProps<{ way: Way, a: End, b: End, region: Region, system: UnitSystem, selected: boolean, taken: boolean, index: number }>()
+const emit = defineEmits<{ look: [] }>()
+const CURRENCY: Record<Region, string> = { gb: '\u00a3', eu: '\u20ac', us: '$' }
+const first = computed(() => props.way.joints[0]!)
+const last = computed(() => props.way.joints.at(-1)!)
+const isTypical = (source: string) => source.startsWith('typical')
+const range = (way: Way, at: 'first' | 'last') => {
+  const { lo, hi, source } = (at === 'first' ? way.joints[0]! : way.joints.at(-1)!).insertion
+  return isTypical(source) && lo !== null && hi !== null && lo !== hi ? `${formatDecimal(lo, 1)} to ${formatDecimal(hi, 1)}` : ''
+}
+</script>
+
+<template>
+  <button type="button" class="way" :class="{ 'row-selected': selected }" :aria-pressed="selected" :data-way="way.id" @click="emit('look')">
+    <VerdictShape :verdict="way.verdict" />
+    <span class="chain">
+      <b :class="selected ? 't17' : 't15'">{{ index + 1 }}&ensp;{{ wayTitle(way, region) }}<span v-if="taken" class="copper"> taken</span></b>
+      <JointSection :way="way" :a="a" :b="b" :system="system" :width="300" :height="26" compact class="only-wide" />
+      <span v-if="way.verdict !== 'fits'" class="ochre w6 t13">{{ inRegion(way.because[0]!.text, region) }}</span>
+    </span>
+    <span class="cell"><b :class="{ open: first.insertion.value === null }"><TapeFigure :mm="first.insertion.value" :system="system" /></b><i>{{ range(way, 'first') || 'first end' }}</i></span>
+    <span class="cell"><b :class="{ open: last.insertion.value === null }"><TapeFigure :mm="last.insertion.value" :system="system" /></b><i>{{ range(way, 'last') || 'other end' }}</i></span>
+    <span class="cell"><b>{{ formatDecimal(way.minutes.work, 1) }}</b><i>min{{ way.minutes.wait ? `, + ${formatDecimal(way.minutes.wait, 0)} cool` : '' }}</i></span>
+    <span class="cell wide"><b class="money">{{ CURRENCY[region] }}{{ way.cost.low.toFixed(0) }} to {{ way.cost.high.toFixed(0) }}</b><i>{{ way.undo }}</i></span>
+  </button>
+</template>
+
+<style scoped>
+.way { display: grid; grid-template-columns: 24px minmax(0, 1fr) 76px 76px 84px 118px; gap: 0 14px; width: 100%; padding: 7px 18px 6px; border-bottom: 1px solid var(--hair); align-items: start; min-height: 60px; }
+.way:hover { background: var(--paper2); }
+.chain { display: flex; flex-direction: column; gap: 3px; min-width: 0; }
+.cell { display: flex; flex-direction: column; }
+.cell b { font-size: 20px; line-height: 1.1; }
+.cell .money { font-size: 17px; line-height: 1.3; }
+.row-selected .cell b:not(.money) { font-size: 24px; }
+.cell i { font-style: normal; font-size: 13px; color: var(--ink2); white-space: nowrap; }
+.open { color: var(--ochre); }
+@media (max-width: 899px) {
+  .way { grid-template-columns: 56px 56px minmax(0, 1fr) 24px; grid-template-rows: auto auto; padding: 8px 12px; }
+  .chain { grid-column: 1 / 4; grid-row: 1; }
+  .way > svg { grid-column: 4; grid-row: 1; }
+  .cell { grid-row: 2; }
+  .cell.wide { display: none; }
+}
+</style>

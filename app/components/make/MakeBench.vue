@@ -1,0 +1,123 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
+import { getPipe } from '#core/catalogue'
+import { statusOf, type JobRecord } from '#core/record'
+import { formatDecimal } from '#core/units'
+import { inRegion, methodWords, STATUS_WORDS } from '~/wording/en'
+import { endLabel, wayTitle } from '~/wording/way'
+import { formatReading, unitOf } from '~/drawing/reading'
+
+/** Make: the pipe end to scale above, cautions, the steps to tick, the wait, the gauge, and the sign-off. */
+const props = defineProps<{ job: JobRecord }>()
+const { joints, joint, isSigned, cards, card, chosen, current, left, depth, stepsOf, tickOf, openSteps, typedDepth, tick, setTimer, setDepth, setOrientation, sign } = useMake(toRef(props, 'job'))
+const router = useRouter()
+const { showDepth } = useWorking()
+const drawing = useTemplateRef<HTMLElement>('drawing')
+const { width } = useElementSize(drawing)
+const narrow = useNarrow()
+const system = computed(() => (props.job.region === 'us' ? 'inch' as const : 'metric' as const))
+const isSigning = ref(false)
+
+const steps = computed(() => stepsOf(card.value))
+const cautions = computed(() => (card.value?.answer.ok ? card.value.answer.value.cautions : []))
+const gauge = computed(() => (card.value?.answer.ok ? card.value.answer.value.gauge : undefined))
+const consumables = computed(() => (card.value?.answer.ok ? card.value.answer.value.consumables : []))
+const waitStep = computed(() => {
+  const now = steps.value[current.value]
+  return now?.seconds === undefined ? null : { step: current.value, seconds: now.seconds, label: inRegion(now.do, props.job.region) }
+})
+const timerOf = (step: number) => joint.value?.timers.find(timer => timer.entry === card.value?.entry && timer.step === step)
+const next = computed(() => joints.value.find(one => one.id !== joint.value?.id && statusOf(one) !== 'made'))
+const what = (pipe: string | null, size?: string) => (pipe ? getPipe(pipe).label : `${size} thread`)
+const caution = ref(0)
+const quantity = (n: number, unit: string) => (unit === 'mm' ? (system.value === 'inch' ? `${formatReading(n, 'inch')} in` : `${formatDecimal(n, 0)} mm`) : `${n} ${unit}`)
+
+function tickCurrent() {
+  if (!isSigned.value && current.value >= 0) void tick(current.value)
+}
+async function afterSigning() {
+  await (next.value ? router.push({ query: { joint: next.value.id } }) : router.push(`/jobs/${props.job.slug}/handover`))
+}
+useKeys({
+  ' ': tickCurrent,
+  'j': () => { chosen.value = Math.min(cards.value.length - 1, (card.value?.entry ?? 0) + 1) },
+  'k': () => { chosen.value = Math.max(0, (card.value?.entry ?? 0) - 1) },
+  'w': () => { if (card.value) showDepth(`Depth: ${methodWords(card.value.joint.method)}`, card.value.joint.insertion, depth.value.isMeasured ? depth.value.mm : null) },
+})
+</script>
+
+<template>
+  <div v-if="!joint || !card" class="p-6 space-y-4">
+    <p class="t20 w7">Nothing to make yet.</p>
+    <p>Take a way on Joint and its steps stand here.</p>
+    <UButton :to="`/jobs/${job.slug}/joint`">Choose a joint</UButton>
+  </div>
+  <template v-else>
+    <JointTabs :job="{ ...job, joints }" :current="joint.id" />
+    <div class="top">
+      <div ref="drawing" class="drawing"><MakeStrip v-if="width > 0" :card="card" :mm="depth.mm" :is-measured="depth.isMeasured" :system="system" :width="Math.floor(width)" :height="narrow ? 190 : 250" :done="isSigned" /></div>
+      <div class="about">
+        <p class="t40 w7 flex items-center gap-3">J{{ joint.number }} <StatusShape :status="statusOf(joint)" :size="28" :label="STATUS_WORDS[statusOf(joint)]" /></p>
+        <p class="t17 w7">{{ endLabel(joint.a) }} to {{ endLabel(joint.b) }}</p>
+        <p class="note t14">{{ joint.place }}; {{ wayTitle(joint.way!, job.region) }}</p>
+        <p class="t14"><button type="button" class="figure-button w7" data-test="depth-working" @click="showDepth(`Depth: ${methodWords(card.joint.method)}`, card.joint.insertion, depth.isMeasured ? depth.mm : null)">{{ depth.mm === null ? 'no figure held' : `${formatDecimal(depth.mm, 1)} mm deep` }}</button> <span class="note">{{ depth.isMeasured ? 'your own measure' : card.joint.insertion.source.startsWith('typical') && card.joint.insertion.lo !== null ? `typical ${formatDecimal(card.joint.insertion.lo, 1)} to ${formatDecimal(card.joint.insertion.hi ?? 0, 1)}` : card.joint.insertion.source }}</span></p>
+        <label class="measure"><span class="t14 note">your measure, {{ unitOf(system) }}</span><input class="plain-input t17 w7" :value="typedDepth(card.entry)" :disabled="isSigned" maxlength="40" autocomplete="off" :aria-invalid="depth.problem !== null" aria-describedby="depth-problem" data-test="measured-depth" @input="setDepth(($event.target as HTMLInputElement).value)"></label>
+        <p id="depth-problem" class="brick t13" role="alert">{{ depth.problem }}</p>
+      </div>
+    </div>
+    <aside v-if="cautions.length" class="cautions" aria-label="Cautions">
+      <template v-for="(one, i) in cautions" :key="one.code"><p v-if="!narrow ? i < 3 : i === caution % cautions.length" :data-caution="one.code"><StatusShape status="held" :size="20" /> <span>{{ inRegion(one.text, job.region) }}</span></p></template>
+      <button v-if="narrow && cautions.length > 1" type="button" class="note whitespace-nowrap min-h-11" @click="caution++">{{ caution % cautions.length + 1 }} of {{ cautions.length }}</button>
+    </aside>
+    <div class="entries" role="group" aria-label="Ends of this joint">
+      <button v-for="one in cards" :key="one.entry" type="button" class="choice" :aria-pressed="one.entry === card.entry" :data-entry="one.entry" @click="chosen = one.entry"><StatusShape :status="openSteps(one) === 0 ? 'made' : openSteps(one) < stepsOf(one).length ? 'dry-fitted' : 'planned'" :size="14" class="inline" /> {{ one.entry + 1 }} of {{ cards.length }}: {{ what(one.joint.pipe, one.joint.thread?.size) }}, {{ methodWords(one.joint.method) }}</button>
+      <button v-if="cards.some(({ joint: one }) => one.method === 'solder')" type="button" class="choice" :disabled="isSigned" data-test="orientation" @click="setOrientation(joint.orientation === 'horizontal' ? 'vertical' : 'horizontal')">the pipe runs {{ joint.orientation }}; turn</button>
+    </div>
+    <div class="bench">
+      <StepList :steps="steps" :current="current" :tick-of="step => tickOf(card!.entry, step)" :locked="isSigned" :region="job.region" @tick="tick">
+        <template #wait="{ step }"><WaitTimer v-if="narrow && waitStep && waitStep.step === step" :timer="timerOf(step)" :seconds="waitStep.seconds" :label="waitStep.label" :locked="isSigned" @start="setTimer(step, true)" @stop="setTimer(step, false)" @early="tick(step)" /></template>
+      </StepList>
+      <div class="side">
+        <WaitTimer v-if="!narrow && waitStep" :timer="timerOf(waitStep.step)" :seconds="waitStep.seconds" :label="waitStep.label" :locked="isSigned" @start="setTimer(waitStep.step, true)" @stop="setTimer(waitStep.step, false)" @early="tick(waitStep.step)" />
+        <div v-if="gauge" class="flex gap-4 items-center">
+          <svg width="96" height="46" viewBox="0 0 96 46" aria-hidden="true"><path d="M2 2H26V14H18V32H26V44H2ZM94 2H70V12H80V34H70V44H94Z" fill="var(--paper2)" stroke="var(--ink)" stroke-width="1.5" /><circle cx="48" cy="23" r="14" class="l-edge" /><circle cx="48" cy="23" r="10" class="l-thin" /></svg>
+          <p class="t15"><b>Gauge, finished ring.</b> Go {{ formatReading(gauge.go, system) }} slips over all round. No-go {{ formatReading(gauge.noGo, system) }} stops. {{ unitOf(system) }}</p>
+        </div>
+        <div v-if="consumables.length"><h2 class="zone-heading">Take for this end</h2><ul class="t15"><li v-for="one in consumables" :key="one.item">{{ inRegion(one.item, job.region) }}: <b>{{ quantity(one.quantity, one.unit) }}</b></li></ul></div>
+        <p v-if="isSigned" class="t17 w7 flex gap-2 items-center"><StatusShape status="made" :size="20" /> Signed {{ joint.signoffs.at(-1)!.initials }}, {{ new Date(joint.signoffs.at(-1)!.at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' }) }}</p>
+        <template v-else-if="!narrow">
+          <UButton v-if="current >= 0" size="xl" block data-test="tick-current" @click="tickCurrent">Done: step {{ current + 1 }} <kbd>Space</kbd></UButton>
+          <UButton v-else-if="left > 0" size="xl" block data-test="next-entry" @click="chosen = null">Next end</UButton>
+          <UButton size="xl" block :disabled="left > 0 || depth.mm === null" data-test="open-sign" @click="isSigning = true">Sign J{{ joint.number }}<span v-if="next">, then J{{ next.number }}</span><span v-if="left > 0" class="t15 font-normal">{{ left }} step{{ left === 1 ? '' : 's' }} to go</span></UButton>
+        </template>
+        <p class="note t13">Local code, the fitting's own paper and a licensed person come first.</p>
+      </div>
+    </div>
+    <div v-if="narrow && !isSigned" class="thumb">
+      <UButton v-if="left > 0" size="xl" class="flex-1" data-test="tick-current" @click="current >= 0 ? tickCurrent() : chosen = null">{{ current >= 0 ? `Done: step ${current + 1}` : 'Next end' }}</UButton>
+      <UButton size="xl" :class="left > 0 ? '' : 'flex-1'" :variant="left > 0 ? 'outline' : 'solid'" :disabled="left > 0 || depth.mm === null" data-test="open-sign" @click="isSigning = true">Sign J{{ joint.number }}</UButton>
+    </div>
+    <SignDialog v-model:open="isSigning" :name="`J${joint.number}`" :sign="sign" @signed="afterSigning" />
+  </template>
+</template>
+
+<style scoped>
+.top { display: grid; grid-template-columns: minmax(0, 1fr) 290px; border-bottom: 3px solid var(--ochre); }
+.drawing { min-width: 0; overflow: hidden; }
+.about { padding: 10px 18px; display: flex; flex-direction: column; gap: 5px; }
+.measure { display: grid; grid-template-columns: auto 1fr; gap: 10px; align-items: baseline; }
+.cautions { display: flex; gap: 26px; padding: 8px 18px; border-bottom: 1px solid var(--rule); min-height: 50px; align-items: center; }
+.cautions p { display: flex; gap: 8px; align-items: center; flex: 1; font-size: 15px; line-height: 1.25; }
+.entries { display: flex; gap: 22px; padding: 4px 18px; border-bottom: 1px solid var(--hair); overflow-x: auto; white-space: nowrap; }
+.bench { flex: 1; display: grid; grid-template-columns: minmax(0, 1fr) 520px; }
+.side { border-left: 1px solid var(--rule); padding: 16px 24px; display: flex; flex-direction: column; gap: 16px; }
+.thumb { position: sticky; bottom: 0; background: var(--paper); border-top: 1px solid var(--rule); display: flex; gap: 12px; padding: 10px 12px; }
+@media (max-width: 1100px) { .bench { grid-template-columns: minmax(0, 1fr) 380px; } }
+@media (max-width: 899px) {
+  .top { grid-template-columns: 1fr; }
+  .about { padding: 6px 12px 8px; }
+  .cautions, .entries { padding: 4px 12px; }
+  .bench { display: flex; flex-direction: column; }
+  .side { border-left: 0; padding: 12px; }
+}
+</style>

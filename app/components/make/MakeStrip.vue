@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import { getPipe } from '#core/catalogue'
+import type { MakeCard } from '#core/making'
+import { formatMm, type UnitSystem } from '#core/units'
+import { materialOf } from '~/drawing/materials'
+import type { Mouth } from '~/drawing/joint-layout'
+
+/** The pipe end to scale with its insertion mark as the one big dimension, facing the mouth it goes into. */
+const props = defineProps<{ card: MakeCard, mm: number | null, isMeasured: boolean, system: UnitSystem, width: number, height: number, done: boolean }>()
+
+const pipe = computed(() => (props.card.joint.pipe ? getPipe(props.card.joint.pipe) : null))
+const narrow = computed(() => props.width < 600)
+const od = computed(() => pipe.value?.od ?? 21)
+const depth = computed(() => props.mm ?? od.value)
+const endX = computed(() => (narrow.value ? props.width * 0.66 : Math.min(props.width * 0.52, 540)))
+const k = computed(() => {
+  const across = (narrow.value ? 104 : 160) / od.value
+  const along = (endX.value - 60) / depth.value
+  return Math.max(0.5, Math.floor(Math.min(across, along) * 10) / 10)
+})
+const cy = computed(() => (narrow.value ? props.height / 2 + 8 : props.height / 2 + 6))
+const r = computed(() => od.value / 2 * k.value)
+const markX = computed(() => endX.value - depth.value * k.value)
+const colour = computed(() => (props.done ? 'var(--ink)' : 'var(--copper)'))
+const size = computed(() => (narrow.value ? 64 : 100))
+/** The figure stands on the pipe where it fits between mark and end, else beside it with a leader. */
+const figureWidth = computed(() => Math.max(depth.value * k.value, narrow.value ? 120 : 190))
+const ring = computed(() => (props.card.answer.ok ? props.card.answer.value.marks.find(({ what }) => what === 'ring') : undefined))
+const mouth = computed<Mouth>(() => ({
+  method: props.card.joint.method, from: 0, to: depth.value, opens: 'left', radius: od.value / 2, bore: (pipe.value?.bore ?? od.value * 0.8) / 2, on: props.card.joint.on,
+}))
+const socketX = computed(() => endX.value + (narrow.value ? 34 : 96))
+const hatch = computed(() => (pipe.value ? materialOf(pipe.value.family) : null))
+const words = computed(() => (props.mm === null ? 'depth not known: measure the socket' : `insertion mark ${formatMm(props.mm)} mm from the end`))
+</script>
+
+<template>
+  <svg :width="width" :height="height" :viewBox="`0 0 ${width} ${height}`" role="img" :aria-label="`Pipe end, ${words}`">
+    <path :d="`M0 ${cy}H${width}`" class="l-centre" />
+    <rect x="0" :y="cy - r" :width="endX" :height="2 * r" fill="var(--paper)" />
+    <rect x="0" :y="cy - r" :width="markX" :height="2 * r" fill="var(--paper2)" />
+    <template v-if="pipe && hatch">
+      <WallBand :family="pipe.family" :x="0" :y="cy - r" :width="endX" :height="9" />
+      <WallBand :family="pipe.family" :x="0" :y="cy + r - 9" :width="endX" :height="9" />
+    </template>
+    <path :d="`M0 ${cy - r}H${endX}V${cy + r}H0`" class="l-edge" style="stroke-width: 3" />
+    <rect v-if="ring?.fromEnd" :x="endX - (ring.fromEnd + 9) * k" :y="cy - r - 7" :width="9 * k" :height="2 * r + 14" fill="url(#hatch-band)" stroke="var(--copper)" stroke-width="2" />
+    <path :d="`M${markX} ${cy - r - 12}V${cy + r + 12}`" class="l-sel3" :style="{ stroke: colour }" />
+    <text :x="Math.max(6, markX)" :y="cy - r - 20" :class="markX > 90 ? 'mid' : ''" class="t15 w6">{{ card.joint.method === 'thread' ? 'made up to here' : 'mark, right round' }}</text>
+    <path :d="`M${markX} ${cy + r - 18}H${endX}`" class="l-sel" :style="{ stroke: colour }" />
+    <path :d="`M${markX - 6} ${cy + r - 12}l12 -12M${endX - 6} ${cy + r - 12}l12 -12`" :stroke="colour" stroke-width="2" />
+    <foreignObject :x="(markX + endX) / 2 - figureWidth / 2" :y="cy - size * 0.62" :width="figureWidth" :height="size * 1.15">
+      <div class="big w7" :style="{ fontSize: `${size}px`, color: colour }" data-test="depth-figure"><span class="halo-box"><TapeFigure :mm="mm" :system="system" /></span></div>
+    </foreignObject>
+    <text :x="endX + 8" :y="cy + r - 12" class="t17 w7" :style="{ fill: colour }">{{ system === 'inch' ? 'in' : 'mm' }}</text>
+    <g v-if="!narrow || width > 340">
+      <path :d="`M${endX + 6} ${cy}H${socketX - 8}m-9 -5l9 5l-9 5`" class="l-sel" />
+      <text v-if="!narrow" :x="(endX + socketX) / 2" :y="cy - 14" class="mid t17 w7 copper">{{ card.joint.method === 'thread' ? 'screw' : 'push' }}</text>
+      <g :transform="`translate(${socketX} 0)`">
+        <FittingMouth :mouth="mouth" :k="k" :cy="cy" />
+        <template v-for="side in [-1, 1]" :key="side">
+          <rect :x="depth * k" :y="side < 0 ? cy - r * 1.24 : cy + r * 0.74" width="46" :height="r * 0.5" fill="var(--paper)" />
+          <rect :x="depth * k" :y="side < 0 ? cy - r * 1.24 : cy + r * 0.74" width="46" :height="r * 0.5" fill="url(#hatch-brass)" stroke="var(--ink)" stroke-width="1.5" />
+        </template>
+        <g v-if="!narrow">
+          <path :d="`M0 ${cy + r * 0.32}H${depth * k}`" class="l-dim" />
+          <path :d="`M-5 ${cy + r * 0.32 + 5}l10 -10M${depth * k - 5} ${cy + r * 0.32 + 5}l10 -10`" stroke="var(--ink)" stroke-width="1.75" />
+          <text :x="depth * k / 2" :y="cy + r * 0.32 - 8" class="mid t15 halo">to the stop</text>
+        </g>
+      </g>
+    </g>
+    <text :x="narrow ? 8 : width - 12" :y="height - 6" :class="narrow ? '' : 'end'" class="t13 note">1 mm drawn {{ k }}{{ isMeasured ? '; your own measure' : '' }}</text>
+  </svg>
+</template>
+
+<style scoped>
+.big { display: flex; justify-content: center; align-items: center; height: 100%; line-height: 1; letter-spacing: -.03em; }
+.halo-box { background: color-mix(in srgb, var(--paper) 82%, transparent); padding: 0 .06em; }
+</style>

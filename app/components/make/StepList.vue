@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import type { Step } from '#core/making'
+import type { Region } from '#core/catalogue'
+import type { TickRecord } from '#core/record'
+import { inRegion } from '~/wording/en'
+
+/** The steps in order, for gloves: a wide tick zone at the left, the step to do now large, with why and its check. */
+const props = defineProps<{ steps: readonly Step[], current: number, tickOf: (step: number) => TickRecord | undefined, locked: boolean, region: Region }>()
+const emit = defineEmits<{ tick: [step: number] }>()
+const clock = (iso: string) => new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
+const words = (text: string) => inRegion(text, props.region)
+</script>
+
+<template>
+  <ol class="steps">
+    <li v-for="(step, i) in steps" :key="i" :class="{ now: i === current, done: tickOf(i) }" :data-step="step.code">
+      <button type="button" class="tick" role="checkbox" :aria-checked="Boolean(tickOf(i))" :aria-label="`${i + 1} ${words(step.do)}`" :disabled="locked" :data-tick="i" @click="emit('tick', i)">
+        <svg v-if="i === current && !tickOf(i)" width="44" height="44" viewBox="-8.5 -8.5 17 17" aria-hidden="true"><circle r="7" fill="var(--paper)" stroke="var(--copper)" stroke-width="1.4" stroke-dasharray="2.2 1.4" /></svg>
+        <StatusShape v-else :status="tickOf(i) ? 'made' : 'planned'" :size="30" />
+      </button>
+      <div class="text">
+        <p :class="i === current ? 't26 w7' : 't20'"><span class="n">{{ i + 1 }}</span> {{ words(step.do) }}</p>
+        <template v-if="i === current">
+          <p v-if="step.caution" class="t17 brick w7 flex gap-2 items-center"><StatusShape status="stop" :size="20" /> {{ words(step.caution) }}</p>
+          <p v-if="step.why" class="t17">{{ words(step.why) }}</p>
+          <p v-if="step.check" class="t17 w6">Check: {{ words(step.check) }}</p>
+          <slot name="wait" :step="i" />
+        </template>
+      </div>
+      <time v-if="tickOf(i)" class="note t17" :datetime="tickOf(i)!.at">{{ clock(tickOf(i)!.at) }}</time>
+    </li>
+  </ol>
+</template>
+
+<style scoped>
+li { display: grid; grid-template-columns: 76px 1fr auto; border-bottom: 1px solid var(--hair); min-height: 52px; align-items: center; }
+li.now { background: var(--paper2); border: 2px solid var(--copper); border-width: 2px 0; }
+li.done .text { color: var(--ink2); }
+.tick { height: 100%; min-height: 52px; display: grid; place-items: center; border-right: 1px solid var(--hair); }
+.tick:hover { background: var(--paper2); }
+.tick:focus-visible { outline-offset: -3px; }
+.text { padding: 8px 18px; display: flex; flex-direction: column; gap: 5px; }
+.n { min-width: 1.4em; display: inline-block; }
+time { padding-right: 18px; }
+@media (max-width: 899px) { li { grid-template-columns: 62px 1fr auto; } .text { padding: 8px 12px; } .text .t26 { font-size: 22px; line-height: 1.15; } }
+</style>

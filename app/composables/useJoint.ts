@@ -1,0 +1,66 @@
+import { fillConditions, findWays, type Conditions, type End, type Way, type WaysAnswer } from '#core/joints'
+import type { JobRecord, JointBody, JointRecord } from '#core/record'
+
+const BLANK: Omit<JointBody, 'a' | 'findA' | 'place'> = { b: null, conditions: {}, orientation: 'horizontal', wayId: null, depths: {} }
+
+/** The joint on the screen: its ends and conditions, every way to make it, and the one looked at. */
+export function useJoint(job: Ref<JobRecord | undefined>) {
+  const route = useRoute()
+  const router = useRouter()
+  const store = useJobStore()
+
+  const joint = computed<JointRecord | undefined>(() => {
+    const joints = job.value?.joints ?? []
+    return joints.find(({ id }) => id === route.query.joint) ?? joints.find(({ way }) => way === null) ?? joints.at(-1)
+  })
+  const isSigned = computed(() => (joint.value?.signoffs.length ?? 0) > 0)
+  const conditions = computed(() => fillConditions(joint.value?.conditions))
+
+  const asked = computed(() => (job.value && joint.value?.a && joint.value.b
+    ? { region: job.value.region, a: joint.value.a, b: joint.value.b, conditions: joint.value.conditions, policy: job.value.policy }
+    : null))
+  const answer = computed<WaysAnswer | null>(() => {
+    const result = asked.value ? findWays(asked.value) : null
+    return result?.ok ? result.value : null
+  })
+
+  const lookedAt = ref<string | null>(null)
+  watch(() => joint.value?.id, () => { lookedAt.value = null })
+  const way = computed<Way | null>(() => {
+    const ways = answer.value?.ways ?? []
+    return ways.find(({ id }) => id === (lookedAt.value ?? joint.value?.wayId)) ?? ways[0] ?? null
+  })
+
+  async function addJoint(from?: { find: string, end: End, place: string }) {
+    if (!job.value) return
+    const made = await store.createJoint(job.value.slug, { ...BLANK, place: from?.place ?? '', a: from?.end ?? null, findA: from?.find ?? null })
+    if (made.ok) await router.replace({ query: { joint: made.value.id } })
+  }
+
+  /** A find kept on Find becomes end a of a new joint, once: the address then names the joint. */
+  watch([() => route.query.from, job], async ([from, now]) => {
+    if (typeof from !== 'string' || !now) return
+    const find = now.finds.find(({ id }) => id === from)
+    const begun = now.joints.find(one => one.findA === from && one.b === null)
+    if (begun) await router.replace({ query: { joint: begun.id } })
+    else if (find?.pipe) await addJoint({ find: find.id, end: { pipe: find.pipe }, place: find.place })
+  }, { immediate: true })
+
+  const change = (changes: Partial<JointBody>) => { if (job.value && joint.value) store.changeJoint(job.value.slug, joint.value.id, changes) }
+  const setCondition = <K extends keyof Conditions>(name: K, value: Conditions[K]) => {
+    const next: Partial<Conditions> = { ...joint.value!.conditions, [name]: value }
+    // A service brings its own temperature and drinking water, unless they were set by hand.
+    if (name === 'service') {
+      delete next.temperature
+      delete next.drinking
+    }
+    change({ conditions: next })
+  }
+  async function take(wayId: string) {
+    change({ wayId })
+    await store.flush()
+    await router.push({ path: `/jobs/${job.value!.slug}/make`, query: { joint: joint.value!.id } })
+  }
+
+  return { joint, isSigned, conditions, answer, way, lookedAt, addJoint, change, setCondition, take }
+}

@@ -1,0 +1,52 @@
+import { makeCards, type MakeCard, type Step } from '#core/making'
+import { statusOf, type JobRecord, type JointRecord } from '#core/record'
+import { parseLength } from '#core/units'
+
+/** The joint being made: one card for each entry of its way, the steps done, the depth in use. */
+export function useMake(job: Ref<JobRecord | undefined>) {
+  const route = useRoute()
+  const store = useJobStore()
+
+  const joints = computed(() => (job.value?.joints ?? []).filter(({ way }) => way !== null))
+  const joint = computed<JointRecord | undefined>(() => joints.value.find(({ id }) => id === route.query.joint)
+    ?? joints.value.find(one => statusOf(one) === 'dry-fitted') ?? joints.value.find(one => statusOf(one) === 'planned') ?? joints.value.at(-1))
+  const isSigned = computed(() => (joint.value?.signoffs.length ?? 0) > 0)
+
+  const cards = computed<MakeCard[]>(() => (joint.value?.way && job.value
+    ? makeCards({ joints: joint.value.way.joints, region: job.value.region, orientation: joint.value.orientation, conditions: joint.value.conditions, policy: job.value.policy })
+    : []))
+  const stepsOf = (card: MakeCard | undefined): readonly Step[] => (card?.answer.ok ? card.answer.value.steps : [])
+  const tickOf = (entry: number, step: number) => joint.value?.ticks.find(tick => tick.entry === entry && tick.step === step)
+  const openSteps = (card: MakeCard) => stepsOf(card).filter((_, step) => !tickOf(card.entry, step)).length
+
+  const chosen = ref<number | null>(null)
+  watch(() => joint.value?.id, () => { chosen.value = null })
+  const card = computed(() => cards.value[chosen.value ?? cards.value.findIndex(one => openSteps(one) > 0)] ?? cards.value.at(-1))
+  const current = computed(() => stepsOf(card.value).findIndex((_, step) => !tickOf(card.value!.entry, step)))
+  const left = computed(() => cards.value.reduce((sum, one) => sum + openSteps(one), 0))
+
+  /** Depth in use for an entry, mm: the user's own measure where it can be read, else the table's. */
+  const typedDepth = (entry: number): string => joint.value?.depths[String(entry)] ?? ''
+  const measured = (entry: number) => {
+    const typed = typedDepth(entry).trim()
+    return typed ? parseLength(typed, job.value?.region === 'us' ? 'inch' : 'metric', 'measured depth') : null
+  }
+  const depth = computed<{ mm: number | null, isMeasured: boolean, problem: string | null }>(() => {
+    if (!card.value) return { mm: null, isMeasured: false, problem: null }
+    const own = measured(card.value.entry)
+    if (own?.ok) return { mm: own.value.mm, isMeasured: true, problem: null }
+    return { mm: card.value.joint.insertion.value, isMeasured: false, problem: own ? own.error.message : null }
+  })
+
+  const place = (step: number) => ({ entry: card.value!.entry, step })
+  const tick = (step: number) => store.setTick(job.value!.slug, joint.value!.id, place(step), !tickOf(card.value!.entry, step))
+  const setTimer = (step: number, running: boolean) => store.setTimer(job.value!.slug, joint.value!.id, place(step), running)
+  const setDepth = (typed: string) => {
+    const { [String(card.value!.entry)]: _, ...others } = joint.value!.depths
+    store.changeJoint(job.value!.slug, joint.value!.id, { depths: typed.trim() === '' ? others : { ...others, [String(card.value!.entry)]: typed } })
+  }
+  const setOrientation = (orientation: JointRecord['orientation']) => store.changeJoint(job.value!.slug, joint.value!.id, { orientation })
+  const sign = (initials: string) => store.sign(job.value!.slug, joint.value!.id, initials)
+
+  return { joints, joint, isSigned, cards, card, chosen, current, left, depth, stepsOf, tickOf, openSteps, typedDepth, tick, setTimer, setDepth, setOrientation, sign }
+}

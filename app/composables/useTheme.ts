@@ -1,0 +1,10 @@
+import { usePreferredDark, useStorage } from '@vueuse/core'
+
+/** Light paper or the cellar. Follows the system until it is flipped by hand on this device. */
+export function useTheme() {
+  const system = usePreferredDark()
+  const chosen = useStorage<'light' | 'cellar' | 'system'>('jolvet-theme', 'system')
+  const theme = computed(() => (chosen.value === 'system' ? (system.value ? 'cellar' : 'light') : chosen.value))
+  const flip = () => { chosen.value = theme.value === 'cellar' ? 'light' : 'cellar' }
+  return { theme, flip }
+}

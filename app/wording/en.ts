@@ -1,0 +1,44 @@
+import type { Region } from '#core/catalogue'
+import type { CheckName, Instrument } from '#core/identify'
+import type { Method, RefusalCode, Service, Verdict } from '#core/joints'
+import type { JointStatus, Station } from '#core/record'
+
+/** Words of the screen, in one place; trade words follow the job's region. */
+export const STATION_WORDS: Readonly<Record<Station, string>> = { find: 'Find', joint: 'Joint', make: 'Make', handover: 'Hand over' }
+
+export const STATUS_WORDS: Readonly<Record<JointStatus, string>> = { 'planned': 'planned', 'dry-fitted': 'begun', 'made': 'made' }
+
+export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = { fits: 'fits', care: 'with care', held: 'held' }
+
+export const INSTRUMENT_WORDS: Readonly<Record<Instrument, string>> = { 'calliper': 'calliper', 'tape-round': 'tape round', 'rule': 'rule', 'gauge': 'gauge' }
+
+export const CHECK_WORDS: Readonly<Record<CheckName, string>> = {
+  'outside-diameter': 'Outside diameter', 'wall': 'Wall at the cut', 'bore': 'Bore at the cut', 'colour': 'Colour, wiped clean', 'stripe': 'Stripe along it', 'flex': 'Flexes in the hand',
+  'magnet': 'Magnet', 'scratch': 'Scratch it with a key', 'held-by': 'What holds the joints', 'lagging': 'Lagging', 'warm': 'Warm to the hand', 'traced': 'Traced to water',
+}
+
+export const ANSWER_WORDS: Readonly<Record<string, string>> = {
+  'true': 'holds', 'false': 'does not', 'copper-ring': 'copper ring', 'pinch-ring': 'pinch ring', 'expansion-ring': 'expansion ring', 'metal-sleeve': 'metal sleeve',
+  'bright-silver': 'bright silver', 'dull-silver': 'dull silver', 'cement': 'cement', 'wiped': 'wiped lead',
+}
+export const answerWords = (answer: string): string => ANSWER_WORDS[answer] ?? answer
+
+const METHOD_WORDS: Readonly<Record<Method, string>> = {
+  'solder': 'solder', 'press': 'press', 'push-fit': 'push-fit', 'compression': 'compression', 'crimp': 'crimp', 'clamp': 'clamp', 'expansion': 'expansion', 'sliding-sleeve': 'sliding sleeve',
+  'ml-press': 'multilayer press', 'ml-compression': 'multilayer compression', 'solvent-cement': 'solvent cement', 'thread': 'thread', 'pe-compression': 'PE compression', 'union': 'union',
+}
+export const methodWords = (method: Method): string => METHOD_WORDS[method]
+
+export const REFUSAL_WORDS: Readonly<Record<RefusalCode, string>> = {
+  'family': 'other pipe', 'size': 'size', 'temper': 'temper', 'pex-type': 'PEX kind', 'system': 'system', 'rating': 'rating', 'service': 'service', 'drinking': 'drinking water', 'flame': 'flame', 'wet': 'wet',
+  'hidden': 'hidden', 'room': 'room', 'play': 'play', 'undo': 'undo', 'tool': 'tool', 'policy': 'policy', 'thread': 'thread', 'metals': 'metals', 'no-figure': 'no figure',
+}
+
+export const SERVICE_WORDS: Readonly<Record<Service, string>> = { cold: 'cold', hot: 'hot', recirculation: 'recirculating', heating: 'heating', buried: 'buried' }
+
+export const REGION_WORDS: Readonly<Record<Region, string>> = { gb: 'GB metric', eu: 'EU metric', us: 'US inch' }
+
+/** American trade words for British ones, in text that is shown in a US job. */
+const US_WORDS: readonly (readonly [RegExp, string])[] = [[/\bolive\b/g, 'ferrule'], [/\bspanner/g, 'wrench'], [/\btap\b/g, 'faucet'], [/\badaptor/g, 'adapter'], [/\bcalliper/g, 'caliper'], [/\bColour/g, 'Color'], [/\bcolour/g, 'color']]
+
+export const inRegion = (text: string, region: Region): string => (region === 'us' ? US_WORDS.reduce((words, [from, to]) => words.replace(from, to), text) : text)

@@ -1,0 +1,44 @@
+import type { JobRecord } from './types'
+
+export const STATIONS = ['find', 'joint', 'make', 'handover'] as const
+export type Station = (typeof STATIONS)[number]
+
+/** What to do next on a job: the station, words before the figure, the figure in mm or a count, and a line below. */
+export interface NextAction {
+  station: Station
+  words: string
+  mm?: number
+  below: string
+  held: boolean
+  done: boolean
+  /** Record the action is about. */
+  id?: string
+}
+
+const day = (iso: string): string => new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' })
+
+/** The next thing a hand can do: what is begun first, then what is ready, then what is to be chosen, then found. */
+export function nextAction(job: JobRecord): NextAction {
+  const made = job.joints.filter(joint => joint.signoffs.length > 0).length
+  const rest = { held: false, done: false }
+  if (job.handedOver) return { station: 'handover', words: `Handed over ${day(job.handedOver)}.`, below: `${made} joint${made === 1 ? '' : 's'} made.`, held: false, done: true }
+  const open = job.joints.filter(joint => joint.signoffs.length === 0)
+  const ready = open.find(joint => joint.way && joint.ticks.length > 0) ?? open.find(joint => joint.way)
+  if (ready?.way) {
+    const first = ready.way.joints.findIndex((_, entry) => !ready.ticks.some(tick => tick.entry === entry && tick.code === 'mark'))
+    const depth = ready.way.joints[Math.max(first, 0)]?.insertion.value ?? null
+    return { ...rest, station: 'make', words: `Make J${ready.number}: ${depth === null ? 'measure the socket' : 'mark at'}`, ...(depth === null ? {} : { mm: depth }), below: ready.place, id: ready.id }
+  }
+  const toChoose = open.find(joint => !joint.way)
+  if (toChoose) return { ...rest, station: 'joint', words: `Choose how to make J${toChoose.number}`, below: toChoose.place, id: toChoose.id }
+  const unsettled = job.finds.find(find => find.pipe === null)
+  if (unsettled) {
+    const isTraced = unsettled.answers.traced === 'water'
+    return { ...rest, station: 'find', words: 'Settle what this pipe is', below: isTraced ? unsettled.place : `${unsettled.place}. Rule out gas first.`, held: !isTraced, id: unsettled.id }
+  }
+  if (job.joints.length > 0) return { ...rest, station: 'handover', words: 'Hand over the register', below: `${made} joint${made === 1 ? '' : 's'} made, none open.` }
+  const found = job.finds.at(-1)
+  return found
+    ? { ...rest, station: 'joint', words: 'Join the pipe you found', below: found.place, id: found.id }
+    : { ...rest, station: 'find', words: 'Measure the first pipe', below: 'Nothing found yet.' }
+}

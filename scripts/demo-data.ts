@@ -1,0 +1,89 @@
+import type { Region } from '#core/catalogue'
+import type { Conditions, End, Policy } from '#core/joints'
+import type { FindBody } from '#core/record'
+
+export interface DemoJoint {
+  place: string
+  a: End
+  b: End
+  /** Index of the find that end a came from. */
+  find?: number
+  conditions: Partial<Conditions>
+  orientation?: 'horizontal' | 'vertical'
+  /** Name of the fitting whose way is taken; none while undefined. */
+  way?: string
+  /** Steps ticked so far. */
+  ticks?: number
+  /** UTC as the database keeps it. */
+  signed?: { initials: string, at: string }
+}
+
+export interface DemoJob {
+  name: string
+  place: string
+  region: Region
+  year?: number
+  policy: Partial<Policy>
+  handedOver?: string
+  finds: FindBody[]
+  joints: DemoJoint[]
+}
+
+/** Our own made-up jobs. */
+export const DEMO_JOBS: readonly DemoJob[] = [
+  {
+    name: 'Kiln Lane bakehouse',
+    place: 'dough sinks and proving-room loop',
+    region: 'gb',
+    year: 1958,
+    policy: { compressionHidden: 'temporary-only' },
+    finds: [
+      { place: 'north wall, stub behind the oven', typed: '21.5', by: 'calliper', answers: { colour: 'copper', flex: 'rigid', magnet: false, traced: 'water' }, pipe: 'cu-bs-imp-3_4' },
+      { place: 'incoming main, under the step', typed: '25,1 mm', by: 'calliper', answers: { colour: 'blue', flex: 'springy', magnet: false, traced: 'water' }, pipe: 'pe-en-25' },
+    ],
+    joints: [
+      { place: 'main entry, under the step', a: { pipe: 'pe-en-25' }, b: { pipe: 'cu-en-x-22' }, find: 1, conditions: { service: 'cold' }, way: 'PE x copper compression adaptor', signed: { initials: 'WY', at: '2026-11-23 08:40:00.000' } },
+      { place: 'cold to sink 1, floor tee', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-15' }, conditions: { service: 'cold' }, way: 'solder reducing coupling', signed: { initials: 'WY', at: '2026-11-23 10:15:00.000' } },
+      { place: 'hot to sink 1, at the riser', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' }, conditions: { service: 'hot', combustibles: true }, orientation: 'vertical', way: 'press coupling', ticks: 5 },
+      { place: 'old stub to the loop, north wall', a: { pipe: 'cu-bs-imp-3_4' }, b: { pipe: 'ml-en-20', barrier: true }, find: 0, conditions: { service: 'heating', combustibles: true } },
+      { place: 'loop return, header valve', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'ml-en-20', barrier: true }, conditions: { service: 'heating' }, way: 'press coupling' },
+    ],
+  },
+  {
+    name: 'Boat-shed wash-down',
+    place: 'wash basins and rinse bench',
+    region: 'us',
+    policy: { typeMDrinking: 'refused' },
+    finds: [
+      { place: 'riser beside the racks', typed: '1.05', by: 'calliper', answers: { colour: 'grey', magnet: true, flex: 'rigid' }, pipe: 'st-40-3_4' },
+      { place: 'stub to the basins', typed: '7/8 in', by: 'calliper', answers: { colour: 'copper', flex: 'rigid', traced: 'water' }, pipe: 'cu-l-3_4' },
+    ],
+    joints: [
+      { place: 'basin stub to the PEX main', a: { pipe: 'cu-l-3_4' }, b: { pipe: 'pex-cts-3_4', pexType: 'b' }, find: 1, conditions: { service: 'cold' }, way: 'press x crimp adaptor', signed: { initials: 'OL', at: '2026-11-20 15:05:00.000' } },
+      { place: 'main to basin 1', a: { pipe: 'pex-cts-3_4', pexType: 'b' }, b: { pipe: 'pex-cts-1_2', pexType: 'b' }, conditions: { service: 'cold' }, way: 'crimp reducing coupling', ticks: 3 },
+      { place: 'rinse bench stub', a: { pipe: 'cu-l-1_2' }, b: { pipe: 'pex-cts-1_2', pexType: 'b' }, conditions: { service: 'cold', wet: true }, way: 'push-fit coupling' },
+    ],
+  },
+  {
+    name: 'Glaze kiln room',
+    place: 'old pipe at the north wall',
+    region: 'gb',
+    year: 1962,
+    policy: {},
+    finds: [{ place: 'low on the north wall', typed: '21.5', by: 'calliper', answers: {}, pipe: null }],
+    joints: [],
+  },
+  {
+    name: 'Net loft drying coil',
+    place: 'flow and return, 22 copper',
+    region: 'gb',
+    policy: {},
+    handedOver: '2026-11-19 16:30:00.000',
+    finds: [{ place: 'boiler room', typed: '22', by: 'calliper', answers: { colour: 'copper', flex: 'rigid', traced: 'water' }, pipe: 'cu-en-x-22' }],
+    joints: [
+      { place: 'flow, at the header', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' }, find: 0, conditions: { service: 'heating' }, way: 'press coupling', signed: { initials: 'WY', at: '2026-11-18 11:20:00.000' } },
+      { place: 'return, at the header', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' }, conditions: { service: 'heating' }, way: 'press coupling', signed: { initials: 'WY', at: '2026-11-18 11:35:00.000' } },
+      { place: 'drain-off branch', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-15' }, conditions: { service: 'heating' }, way: 'solder reducing coupling', signed: { initials: 'OL', at: '2026-11-18 14:10:00.000' } },
+    ],
+  },
+]

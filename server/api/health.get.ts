@@ -1,0 +1,4 @@
+import { route } from '~~/server/http/route'
+import { pingDatabase } from '~~/server/services/health'
+
+export default route(pingDatabase)

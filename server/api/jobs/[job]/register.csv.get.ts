@@ -1,0 +1,11 @@
+import { setResponseHeaders } from 'h3'
+import { param } from '~~/server/http/param'
+import { route } from '~~/server/http/route'
+import { getJob } from '~~/server/services/jobs'
+import { registerCsv } from '~~/server/services/register'
+
+export default route(async (event) => {
+  const job = await getJob(param(event, 'job'))
+  setResponseHeaders(event, { 'Content-Type': 'text/csv; charset=utf-8', 'Content-Disposition': `attachment; filename="${job.slug}-register.csv"` })
+  return registerCsv(job)
+})

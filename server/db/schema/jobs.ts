@@ -1,0 +1,14 @@
+import { int, json, mysqlTable, smallint, varchar, datetime } from 'drizzle-orm/mysql-core'
+
+export const jobs = mysqlTable('jobs', {
+  id: varchar({ length: 40 }).primaryKey(),
+  slug: varchar({ length: 80 }).notNull().unique(),
+  name: varchar({ length: 80 }).notNull(),
+  place: varchar({ length: 120 }).notNull(),
+  region: varchar({ length: 4 }).notNull(),
+  year: smallint(),
+  policy: json().notNull(),
+  handedOver: datetime('handed_over', { mode: 'string', fsp: 3 }),
+  position: int().notNull(),
+  version: int().notNull().default(1),
+})

@@ -1,0 +1,46 @@
+import { datetime, int, json, mysqlTable, unique, varchar } from 'drizzle-orm/mysql-core'
+import { jobs } from './jobs'
+
+export const joints = mysqlTable('joints', {
+  id: varchar({ length: 40 }).primaryKey(),
+  jobId: varchar('job_id', { length: 40 }).notNull().references(() => jobs.id, { onDelete: 'cascade' }),
+  number: int().notNull(),
+  place: varchar({ length: 120 }).notNull(),
+  a: json('end_a'),
+  b: json('end_b'),
+  findA: varchar('find_a', { length: 40 }),
+  conditions: json().notNull(),
+  orientation: varchar({ length: 12 }).notNull(),
+  wayId: varchar('way_id', { length: 400 }),
+  way: json(),
+  depths: json().notNull(),
+  version: int().notNull().default(1),
+  updatedAt: datetime('updated_at', { mode: 'string', fsp: 3 }).notNull(),
+}, table => [unique('joints_job_number').on(table.jobId, table.number)])
+
+/** A step ticked done. Unticking removes the row; a sign-off closes the joint to both. */
+export const ticks = mysqlTable('ticks', {
+  jointId: varchar('joint_id', { length: 40 }).notNull().references(() => joints.id, { onDelete: 'cascade' }),
+  entry: int().notNull(),
+  step: int().notNull(),
+  code: varchar({ length: 20 }).notNull(),
+  at: datetime({ mode: 'string', fsp: 3 }).notNull(),
+}, table => [unique('ticks_step').on(table.jointId, table.entry, table.step)])
+
+/** A wait that was started. It runs by the clock, so a sleeping screen loses nothing. */
+export const timers = mysqlTable('timers', {
+  jointId: varchar('joint_id', { length: 40 }).notNull().references(() => joints.id, { onDelete: 'cascade' }),
+  entry: int().notNull(),
+  step: int().notNull(),
+  seconds: int().notNull(),
+  startedAt: datetime('started_at', { mode: 'string', fsp: 3 }).notNull(),
+}, table => [unique('timers_step').on(table.jointId, table.entry, table.step)])
+
+/** Sign-offs are only ever added. */
+export const signoffs = mysqlTable('signoffs', {
+  id: varchar({ length: 40 }).primaryKey(),
+  jointId: varchar('joint_id', { length: 40 }).notNull().references(() => joints.id, { onDelete: 'cascade' }),
+  initials: varchar({ length: 8 }).notNull(),
+  marks: json().notNull(),
+  at: datetime({ mode: 'string', fsp: 3 }).notNull(),
+})

@@ -1,0 +1,50 @@
+import Papa from 'papaparse'
+import { getPipe } from '#core/catalogue'
+import { statusOf, type JobRecord, type JointRecord } from '#core/record'
+import { formatDecimal } from '#core/units'
+
+/** Version of the exported register; it rises when a column changes its meaning. */
+const REGISTER_VERSION = 1
+
+export interface RegisterRow {
+  joint: string
+  where: string
+  pipes: string
+  methods: string
+  marksMm: string
+  measured: string
+  status: string
+  madeBy: string
+  at: string
+}
+
+const endLabel = (end: JointRecord['a']): string => (end === null ? '' : 'pipe' in end ? getPipe(end.pipe).label : `${end.thread.size} ${end.thread.form.toUpperCase()} ${end.thread.gender}`)
+
+function toRow(joint: JointRecord): RegisterRow {
+  const signed = joint.signoffs.at(-1)
+  return {
+    joint: `J${joint.number}`,
+    where: joint.place,
+    pipes: `${endLabel(joint.a)} to ${endLabel(joint.b)}`,
+    methods: [...new Set(joint.way?.joints.map(({ method }) => method) ?? [])].join(', '),
+    marksMm: signed?.marks.map(({ mm }) => (mm === null ? '?' : formatDecimal(mm, 1))).join(', ') ?? '',
+    measured: signed?.marks.some(({ measured }) => measured) ? 'yes' : signed ? 'no' : '',
+    status: statusOf(joint),
+    madeBy: signed?.initials ?? '',
+    at: signed?.at ?? '',
+  }
+}
+
+const COLUMNS: readonly (keyof RegisterRow)[] = ['joint', 'where', 'pipes', 'methods', 'marksMm', 'measured', 'status', 'madeBy', 'at']
+
+/** The register of a job as CSV (RFC 4180, UTF-8), one row a joint that a way was taken for. */
+export const registerCsv = (job: JobRecord): string =>
+  Papa.unparse({ fields: [...COLUMNS], data: job.joints.filter(joint => joint.way).map(toRow) }, { newline: '\r\n', escapeFormulae: true })
+
+/** The register of a job as JSON, with the job it belongs to and the format's version. */
+export const registerJson = (job: JobRecord) => ({
+  format: 'jolvet-register',
+  version: REGISTER_VERSION,
+  job: { name: job.name, place: job.place, region: job.region },
+  joints: job.joints.filter(joint => joint.way).map(joint => ({ ...toRow(joint), ends: { a: joint.a, b: joint.b }, conditions: joint.conditions, parts: joint.way?.parts ?? [], signoffs: joint.signoffs })),
+})
