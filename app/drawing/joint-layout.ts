@@ -19,7 +19,7 @@ export interface ChainLayout {
 }
 
 const LOOSE: ReadonlySet<Part['kind']> = new Set(['ring', 'liner', 'olive'])
-/** Length of tube drawn bare at each end and of a broken tail, in diameters of the larger tube. */
+/** Length of tube drawn bare at each end, unless told otherwise, and of a broken tail, in diameters of the larger tube. */
 const BARE = 2.1
 const TAIL = 2
 /** A depth that nobody knows is drawn this many diameters long. */
@@ -47,12 +47,12 @@ function bringsMale(part: Part, joint: Joint): boolean {
 const leftEnters = (left: Part, joint: Joint): boolean => (left.kind === 'tail' || (joint.thread ? bringsMale(left, joint) : left.name.includes('spigot')))
 
 /** A whole way laid out along the pipe, from end a at the left to end b at the right, depths to scale and bodies typical. */
-export function layOutWay(way: Way, a: End, b: End): ChainLayout {
+export function layOutWay(way: Way, a: End, b: End, bareDiameters = BARE): ChainLayout {
   const items = way.parts.filter(({ kind }) => !LOOSE.has(kind))
   const { joints } = way
   const widest = Math.max(...joints.map(radiusOf))
   const layout: ChainLayout = { length: 0, radius: widest, tubes: [], threads: [], bodies: [], depths: [], hasTail: items.some(({ kind }) => kind === 'tail') }
-  const bare = BARE * 2 * widest
+  const bare = bareDiameters * 2 * widest
   const endRadius = (joint: Joint) => radiusOf(joint)
 
   let x = bare

@@ -11,7 +11,8 @@ export const isChoice = (name: string): name is ChoiceName => name in ANSWERS
 /** A reading's error and what the pipe's own make adds to it, as one mixture of a good and a spoilt reading. */
 export interface Spread { centre: number, sigma: number }
 
-const RANGES: Readonly<Record<LengthName, { lo: number, hi: number }>> = { 'outside-diameter': DIAMETER_RANGE, 'wall': WALL_RANGE, 'bore': BORE_RANGE }
+/** Where an unknown pipe's reading may lie, mm. */
+export const RANGES: Readonly<Record<LengthName, { lo: number, hi: number }>> = { 'outside-diameter': DIAMETER_RANGE, 'wall': WALL_RANGE, 'bore': BORE_RANGE }
 
 /** Density of an unknown pipe's answer, 1/mm. */
 export const unknownDensity = (name: LengthName): number => 1 / (RANGES[name].hi - RANGES[name].lo)

@@ -1,5 +1,5 @@
 import type { Pipe } from '#core/catalogue'
-import { ANSWERS, density, shareOf, spreadOf, unknownDensity, type Spread } from './likelihood'
+import { ANSWERS, density, RANGES, shareOf, spreadOf, type Spread } from './likelihood'
 import { INSTRUMENTS, type Check, type ChoiceName, type Instrument, type LengthName, type NextCheck } from './types'
 
 /** One pipe still standing and its weight; `pipe` null is none of the catalogue's. */
@@ -33,12 +33,25 @@ function choiceBits(name: ChoiceName, standing: readonly Standing[]): number {
   return entropyOf(overall) - leftOpen
 }
 
-/** The same for a length, summed over readings a step apart. */
+/** Shares of the readings a step apart that a spread gives within a range; they sum to 1. */
+function readingShares(spread: Spread, first: number, last: number): [bin: number, share: number][] {
+  const from = Math.max(first, Math.floor((spread.centre - REACH * spread.sigma) / STEP))
+  const to = Math.min(last, Math.ceil((spread.centre + REACH * spread.sigma) / STEP))
+  const shares: [number, number][] = []
+  let sum = 0
+  for (let bin = from; bin <= to; bin++) {
+    const share = density(bin * STEP, spread)
+    sum += share
+    shares.push([bin, share])
+  }
+  return shares.map(([bin, share]) => [bin, share / sum])
+}
+
+/** The same for a length, summed over readings a step apart within the range an unknown pipe is spread over. */
 function lengthBits(name: LengthName, by: Instrument | undefined, standing: readonly Standing[]): number {
-  const flat = unknownDensity(name) * STEP
+  const [first, last] = [Math.ceil(RANGES[name].lo / STEP), Math.floor(RANGES[name].hi / STEP)]
+  const bins = last - first + 1
   let flatWeight = 0
-  let leftOpen = 0
-  const overall = new Map<number, number>()
   const readings = new Map<string, { spread: Spread, weight: number }>()
   for (const { pipe, weight } of standing) {
     const spread = pipe && spreadOf(pipe, name, by)
@@ -46,31 +59,24 @@ function lengthBits(name: LengthName, by: Instrument | undefined, standing: read
       flatWeight += weight
       continue
     }
+    // Pipes of one diameter and make read alike, so they are walked once.
     const key = `${spread.centre} ${spread.sigma}`
     const same = readings.get(key)
     if (same) same.weight += weight
     else readings.set(key, { spread, weight })
   }
+  let leftOpen = flatWeight * log2(bins)
+  const overall = new Map<number, number>()
   for (const { spread, weight } of readings.values()) {
-    const first = Math.floor((spread.centre - REACH * spread.sigma) / STEP)
-    const last = Math.ceil((spread.centre + REACH * spread.sigma) / STEP)
-    for (let bin = first; bin <= last; bin++) {
-      const share = density(bin * STEP, spread) * STEP
-      if (share < 1e-12) continue
+    for (const [bin, share] of readingShares(spread, first, last)) {
       overall.set(bin, (overall.get(bin) ?? 0) + weight * share)
       leftOpen -= weight * share * log2(share)
     }
   }
-  // Readings that only an unknown pipe gives lie outside the bins walked.
-  const bins = 1 / flat
-  let readingEntropy = 0
-  for (const share of overall.values()) {
-    const all = share + flatWeight * flat
-    readingEntropy -= all * log2(all)
-  }
-  const outside = Math.max(0, bins - overall.size)
-  readingEntropy -= outside * flatWeight * flat * log2(flatWeight * flat)
-  return readingEntropy - leftOpen - flatWeight * log2(bins)
+  const flat = flatWeight / bins
+  let readingEntropy = -(bins - overall.size) * flat * log2(flat)
+  for (const share of overall.values()) readingEntropy -= (share + flat) * log2(share + flat)
+  return readingEntropy - leftOpen
 }
 
 const CHOICES: readonly ChoiceName[] = ['scratch', 'held-by', 'colour', 'magnet', 'flex', 'stripe']

@@ -31,5 +31,5 @@ export const makeCards = ({ joints, region, orientation, conditions, policy }: C
     orientation,
     conditions,
     policy,
-  }),
+  }, joint.pipe === null ? undefined : joint.insertion),
 }))

@@ -1,4 +1,4 @@
-import { fail, ok, type Note, type Result } from '#core/base'
+import { fail, ok, type Figure, type Note, type Result } from '#core/base'
 import { findPipe, findSocket, ringGauge, ringPosition, socketDepth, threadMadeUp } from '#core/catalogue'
 import { fillSituation, JOINT_METHODS, MINUTES, refuse, toTube, type Situation } from '#core/joints'
 import { solderWire } from './facts'
@@ -46,22 +46,23 @@ function makeThread(question: MakeQuestion): Result<MakeAnswer> {
 /**
  * One tube end going into one socket: marks in mm from the cut end, ordered steps, loose parts, seconds of work (ours)
  * and of waiting. Issues: `missing` or `unknown-id` at `pipe` or `nominal`, `impossible` at `method` where it cannot
- * take the pipe. Depths are the tables'; step times are typical.
+ * take the pipe. Depths are the tables'; step times are typical. `mouth` is the depth of the very mouth a way put
+ * the tube into, such as a measured fitting or a converter of the tube's own size; it wins over the tables.
  */
-export function makeJoint(question: MakeQuestion): Result<MakeAnswer> {
+export function makeJoint(question: MakeQuestion, mouth?: Figure): Result<MakeAnswer> {
   if (question.method === 'thread') return makeThread(question)
   if (question.pipe === undefined) return fail('missing', 'pipe', 'pipe: a catalogue id, such as cu-en-x-22.')
   const found = findPipe(question.pipe, 'pipe')
   if (!found.ok) return found
   const pipe = found.value
   const situation = fillSituation(question)
-  const refusal = refuse(question.method, toTube({ pipe: pipe.id }), { ...situation, conditions: fillSituation({ region: question.region }).conditions, policy: { ...situation.policy, typeMDrinking: 'allowed' } })
+  const refusal = refuse(question.method, toTube({ pipe: pipe.id }), { ...situation, conditions: fillSituation({ region: question.region }).conditions, policy: { ...situation.policy, typeMDrinking: 'allowed' } }, mouth !== undefined)
   const socket = findSocket(question.method, pipe)
-  if (refusal || !socket) return fail('impossible', 'method', `method: ${question.method} cannot take ${pipe.label}. ${refusal?.reason ?? ''}`.trim())
+  const depth = mouth ?? (socket && socketDepth(socket))
+  if (refusal || !depth) return fail('impossible', 'method', `method: ${question.method} cannot take ${pipe.label}. ${refusal?.reason ?? ''}`.trim())
 
-  const depth = socketDepth(socket)
   const insertion: Mark = { what: 'insertion', fromEnd: depth.value, lo: depth.lo, hi: depth.hi, source: depth.source }
-  const card: Card = { pipe, insertion, fittingNominal: socket.fittingNominal, situation, question }
+  const card: Card = { pipe, insertion, fittingNominal: socket?.fittingNominal ?? pipe.nominal, situation, question }
   const steps = withoutEmpty(STEPS[question.method](card))
   const ring = question.method === 'crimp' ? ringPosition(pipe.nominal) : null
   const gauge = question.method === 'crimp' ? ringGauge(pipe.nominal) : null

@@ -1,19 +1,20 @@
 <script setup lang="ts">
 import { getPipe, type Region } from '#core/catalogue'
-import type { Candidate, IdentifyAnswer } from '#core/identify'
+import { COLOURS, FLEXES, HELD_BYS, SCRATCHES, type Candidate, type IdentifyAnswer } from '#core/identify'
 import type { FindRecord } from '#core/record'
 import { formatDecimal, type UnitSystem } from '#core/units'
 import { materialOf } from '~/drawing/materials'
 import { formatReading, unitOf } from '~/drawing/reading'
-import { CHECK_WORDS, inRegion } from '~/wording/en'
+import type { AnswerName } from '~/composables/useFind'
+import { answerWords, CHECK_WORDS, inRegion } from '~/wording/en'
 
 /** What the pipe could be, likeliest first, with what speaks for and against; one of them is kept as an end. */
 const props = defineProps<{ answer: IdentifyAnswer, find: FindRecord, region: Region, system: UnitSystem, isSettled: boolean }>()
-const emit = defineEmits<{ keep: [pipe: string | null] }>()
+const emit = defineEmits<{ keep: [pipe: string | null], answer: [name: AnswerName, value: string | boolean] }>()
 const { show } = useWorking()
 
 /** Under 1 in 100 is shown as refused; more than these would be a list nobody reads. */
-const MOST = 5
+const MOST = 4
 const shown = computed<Candidate[]>(() => props.answer.candidates.slice(0, MOST))
 const inHundred = (probability: number) => (probability < 0.005 ? 'under 1' : String(Math.round(probability * 100)))
 const sizes = (id: string) => {
@@ -22,6 +23,7 @@ const sizes = (id: string) => {
   return `${part('outside', od)}, ${part('wall', wall)}, ${part('bore', bore)} ${unitOf(props.system)}`
 }
 const words = (text: string) => inRegion(text, props.region)
+const CHOICES: Readonly<Record<string, readonly (string | boolean)[]>> = { 'colour': COLOURS, 'scratch': SCRATCHES, 'held-by': HELD_BYS, 'magnet': [true, false], 'flex': FLEXES }
 
 function explain(candidate: Candidate) {
   const { standard, typical } = getPipe(candidate.pipe)
@@ -42,9 +44,9 @@ function explain(candidate: Candidate) {
         <div class="flex items-baseline gap-2">
           <StatusShape v-if="candidate.probability < 0.005" status="refused" class="self-center" />
           <b :class="i === 0 ? 't20' : 't17'">{{ candidate.label }}</b>
-          <button type="button" class="figure-button ml-auto whitespace-nowrap" :aria-label="`${inHundred(candidate.probability)} in 100, working`" @click="explain(candidate)"><b :class="i === 0 ? 't26' : 't17'">{{ inHundred(candidate.probability) }}</b></button><span class="note t14">in 100</span>
+          <button type="button" class="figure-button ml-auto whitespace-nowrap" :aria-label="`${inHundred(candidate.probability)} in 100, working`" @click="explain(candidate)"><b :class="i === 0 ? 't26' : 't17'">{{ inHundred(candidate.probability) }}</b></button><span class="note t14 whitespace-nowrap">in 100</span>
         </div>
-        <svg width="100%" height="11" aria-hidden="true"><path d="M0 6H2000" class="l-hair" /><rect v-if="candidate.probability >= 0.005" x="1" y="2" :width="`${candidate.probability * 99}%`" height="8" :fill="i === 0 ? `url(#${materialOf(getPipe(candidate.pipe).family).hatch ?? 'hatch-thin'})` : 'var(--paper)'" stroke="var(--ink)" stroke-width="1.25" /></svg>
+        <svg width="100%" height="11" aria-hidden="true" style="overflow: hidden"><path d="M0 6H2000" class="l-hair" /><rect v-if="candidate.probability >= 0.005" x="1" y="2" :width="`${candidate.probability * 99}%`" height="8" :fill="i === 0 ? `url(#${materialOf(getPipe(candidate.pipe).family).hatch ?? 'hatch-thin'})` : 'var(--paper)'" stroke="var(--ink)" stroke-width="1.25" /></svg>
         <p class="note t13">{{ sizes(candidate.pipe) }}</p>
         <p v-if="candidate.for.length && i < 3" class="t14 why"><span class="note">for</span><span>{{ candidate.for.map(({ text }) => text).join(' ') }}</span></p>
         <p v-if="candidate.against.length && i < 3" class="t14 why"><span class="note">against</span><span>{{ candidate.against.map(({ text }) => text).join(' ') }}</span></p>
@@ -56,6 +58,9 @@ function explain(candidate: Candidate) {
     <template v-if="!isSettled && answer.next[0]">
       <h3 class="zone-heading mt-3">The most telling check left <span class="right"><b class="copper t17">{{ formatDecimal(answer.next[0].bits, 2) }}</b> of {{ formatDecimal(answer.entropy, 2) }} bits</span></h3>
       <p class="t20 w7">{{ words(CHECK_WORDS[answer.next[0].check]) }}</p>
+      <div v-if="CHOICES[answer.next[0].check]" class="answers mt-2" role="group" :aria-label="words(CHECK_WORDS[answer.next[0].check])">
+        <button v-for="value in CHOICES[answer.next[0].check]" :key="String(value)" type="button" class="answer" :data-settle="String(value)" @click="emit('answer', answer.next[0]!.check as AnswerName, value)">{{ answerWords(String(value)) }}</button>
+      </div>
     </template>
   </section>
 </template>

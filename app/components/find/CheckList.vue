@@ -11,7 +11,7 @@ const emit = defineEmits<{ typed: [text: string], by: [by: Instrument], answer: 
 
 type Choice = Exclude<AnswerName, 'traced'>
 const CHOICES: Readonly<Record<Choice, readonly (string | boolean)[]>> = { 'colour': COLOURS, 'scratch': SCRATCHES, 'held-by': HELD_BYS, 'magnet': [true, false], 'flex': FLEXES }
-const open = ref<Choice | null>('colour')
+const open = ref<Choice | null>(null)
 const field = useTemplateRef<HTMLInputElement>('field')
 const list = useTemplateRef<HTMLElement>('list')
 
@@ -42,7 +42,7 @@ defineExpose({ focus: () => field.value?.focus() })
 <template>
   <section class="checks" aria-label="Checks">
     <h2 class="zone-heading px-[18px] pt-3 pb-2">Checks, the most telling first <span class="right only-wide"><kbd>C</kbd></span></h2>
-    <div class="diameter" :class="{ 'row-selected': reading.state !== 'read' || true }">
+    <div class="diameter row-selected">
       <div class="flex items-center gap-2 t17"><StatusShape :status="reading.state === 'read' ? 'made' : reading.state === 'wrong' ? 'refused' : 'planned'" /><label for="diameter" class="w7">Outside diameter</label></div>
       <div class="means" role="group" aria-label="Measured by">
         <button v-for="by in INSTRUMENTS" :key="by" type="button" class="choice" :aria-pressed="find.by === by" :data-by="by" @click="emit('by', by)">{{ words(INSTRUMENT_WORDS[by]) }}</button>

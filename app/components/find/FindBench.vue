@@ -52,7 +52,7 @@ async function toJoint() {
         <SizeRuler :mm="lastMm" :spread="sigma" :region="job.region" :system="system" :width="drawn" :leading="leadingName" />
       </div>
       <div class="right">
-        <CandidateList v-if="answer && !isBare" :answer="answer" :find="find" :region="job.region" :system="system" :is-settled="find.pipe !== null" @keep="pipe => change({ pipe })" />
+        <CandidateList v-if="answer && !isBare" :answer="answer" :find="find" :region="job.region" :system="system" :is-settled="find.pipe !== null" @keep="pipe => change({ pipe })" @answer="setAnswer" />
         <p v-else class="p-6 note">Answer any check, in any order. What it could be stands here, likeliest first.</p>
         <div v-if="find.pipe" class="px-6 pb-4"><UButton data-test="to-joint" @click="toJoint">Join this pipe</UButton></div>
       </div>

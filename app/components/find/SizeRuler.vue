@@ -9,6 +9,8 @@ const props = defineProps<{ mm: number | null, spread: number, region: Region, s
 const MARGIN = 16
 /** Half the window of the close ruler, in spreads of the instrument, with a least width in mm. */
 const LEAST_HALF = 0.7
+/** Width of a letter of the small names, px. */
+const LETTER = 6.9
 
 const known = computed(() => {
   const byDiameter = new Map<number, string[]>()
@@ -48,13 +50,16 @@ function ticks(range: { lo: number, hi: number }, atMost: number) {
 const names = computed(() => {
   const inside = known.value.filter(({ od }) => od > near.value.lo && od < near.value.hi)
   const nearest = [...inside].sort((a, b) => Math.abs(a.od - (props.mm ?? 0)) - Math.abs(b.od - (props.mm ?? 0)))
-  const placed: { od: number, label: string, x: number, row: number, more: number }[] = []
-  const ROOM = 118
+  const placed: { od: number, label: string, text: string, x: number, left: number, right: number, row: number, toLeft: boolean }[] = []
   for (const { od, labels } of nearest) {
     const x = scale(near.value, od)
-    const row = [0, 1, 2].find(candidate => placed.every(other => other.row !== candidate || Math.abs(other.x - x) > ROOM))
+    const text = labels.length > 1 ? `${labels[0]}, ${labels.length - 1} more` : labels[0]!
+    const room = text.length * LETTER + 10
+    const toLeft = x + room > props.width
+    const [left, right] = toLeft ? [x - room, x] : [x, x + room]
+    const row = [0, 1, 2].find(candidate => placed.every(other => other.row !== candidate || other.right < left || other.left > right))
     if (row === undefined) continue
-    placed.push({ od, label: labels[0]!, x, row, more: labels.length - 1 })
+    placed.push({ od, label: labels[0]!, text, x, left, right, row, toLeft })
   }
   return placed
 })
@@ -89,8 +94,8 @@ const summary = computed(() => (props.mm === null
       </g>
       <g v-for="name in names" :key="name.od">
         <path :d="`M${name.x} ${BASE - 14 - name.row * 38}V${BASE}`" :class="name.label === leading ? 'l-sel3' : 'l-edge'" />
-        <text :x="name.x + (name.x > width * 0.62 ? -6 : 6)" :y="BASE - 22 - name.row * 38" :class="[name.x > width * 0.62 ? 'end' : '', name.label === leading ? 'copper' : '']" class="halo t17 w7">{{ formatReading(name.od, system) }}</text>
-        <text :x="name.x + (name.x > width * 0.62 ? -6 : 6)" :y="BASE - 7 - name.row * 38" :class="name.x > width * 0.62 ? 'end' : ''" class="halo t13">{{ name.label }}{{ name.more ? `, ${name.more} more` : '' }}</text>
+        <text :x="name.x + (name.toLeft ? -6 : 6)" :y="BASE - 22 - name.row * 38" :class="[name.toLeft ? 'end' : '', name.label === leading ? 'copper' : '']" class="halo t17 w7">{{ formatReading(name.od, system) }}</text>
+        <text :x="name.x + (name.toLeft ? -6 : 6)" :y="BASE - 7 - name.row * 38" :class="name.toLeft ? 'end' : ''" class="halo t13">{{ name.text }}</text>
       </g>
       <path :d="`M${scale(near, mm)} ${BASE + 34}l-7 11h14z`" fill="var(--copper)" />
       <text :x="MARGIN" :y="BASE + 52" class="t14"><tspan class="w7">measured {{ formatReading(mm, system) }}</tspan><tspan>, true size likely {{ formatReading(mm - 2 * spread, system) }} to {{ formatReading(mm + 2 * spread, system) }}</tspan></text>

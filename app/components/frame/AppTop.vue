@@ -22,10 +22,10 @@ useKeys({ '\\': flip, '?': () => { keysOpen.value = true } })
       <span v-if="store.problem" class="brick t14 w6 problem" role="alert"><StatusShape status="refused" /> {{ store.problem }}</span>
       <span v-else class="t13 note only-wide" role="status">{{ store.unsaved ? 'saving' : job ? 'saved' : '' }}</span>
       <button type="button" class="flip" :aria-label="theme === 'cellar' ? 'Light paper' : 'Cellar, dark'" @click="flip">
-        <span class="only-wide t14">{{ theme === 'cellar' ? 'light' : 'cellar' }} <kbd>\</kbd></span>
+        <span class="word t14"><span>{{ theme === 'cellar' ? 'light' : 'cellar' }}</span> <kbd>\</kbd></span>
         <svg class="only-narrow" width="20" height="20" viewBox="-10 -10 20 20" aria-hidden="true"><circle r="7" class="l-edge" /><path d="M0-7A7 7 0 0 0 0 7Z" fill="var(--ink)" /></svg>
       </button>
-      <button type="button" class="flip only-wide t14" @click="keysOpen = true">keys <kbd>?</kbd></button>
+      <button type="button" class="flip keys t14" @click="keysOpen = true"><span>keys</span> <kbd>?</kbd></button>
     </span>
     <KeysSheet />
   </header>
@@ -39,9 +39,11 @@ useKeys({ '\\': flip, '?': () => { keysOpen.value = true } })
 .region { border-bottom: 2px solid var(--copper); }
 .right { margin-left: auto; display: flex; align-items: center; gap: 16px; min-width: 0; }
 .problem { display: inline-flex; gap: 6px; align-items: center; overflow: hidden; text-overflow: ellipsis; }
-.flip { min-height: 44px; min-width: 44px; display: grid; place-items: center; }
+.flip { min-height: 44px; min-width: 44px; display: flex; align-items: center; justify-content: center; gap: 6px; }
+.word { display: flex; align-items: center; gap: 6px; }
 @media (max-width: 899px) {
   .top { height: 48px; padding: 0 12px; gap: 10px; }
+  .keys, .word { display: none; }
   .problem { white-space: normal; font-size: 13px; line-height: 1.1; max-width: 180px; }
 }
 </style>

@@ -17,7 +17,7 @@ useKeys(Object.fromEntries(props.stations.map(station => [String(station.key), (
     <ol>
       <li v-for="station in stations" :key="station.id">
         <NuxtLink :to="station.to" :aria-current="station.state === 'here' ? 'step' : undefined" :data-station="station.id">
-          <span class="only-wide"><span v-if="station.state !== 'here'" class="note">{{ station.key }} </span><b v-if="station.state !== 'here'">{{ station.name }} </b><span :class="station.state === 'here' ? 'w6' : 'note'">{{ station.count }}</span><span v-if="station.state === 'here'" class="visually-hidden">{{ station.name }}</span></span>
+          <span class="label"><span v-if="station.state !== 'here'" class="note">{{ station.key }}</span><b v-if="station.state !== 'here'">{{ station.name }}</b><span v-else class="visually-hidden">{{ station.name }}</span><span :class="station.state === 'here' ? 'w6' : 'note'">{{ station.count }}</span></span>
           <span class="only-narrow">{{ station.name }}</span>
         </NuxtLink>
       </li>
@@ -33,10 +33,12 @@ ol { position: absolute; inset: 0; display: flex; }
 li { flex: 1; min-width: 0; }
 a { height: 100%; display: flex; align-items: flex-end; justify-content: center; padding-bottom: 4px; font-size: 13px; white-space: nowrap; }
 a:hover { text-decoration: underline; }
+.label { display: flex; gap: 5px; }
 a:focus-visible { outline-offset: -3px; }
 @media (max-width: 899px) {
   .stage { height: 52px; }
   .stage :deep(.pipe) { top: 2px; }
   a { padding-bottom: 3px; }
+  .label { display: none; }
 }
 </style>

@@ -75,6 +75,7 @@ li { border-bottom: 2px solid var(--hair); }
 .next { display: flex; flex-direction: column; padding: 8px 18px 6px 0; margin-left: calc(25% * var(--station) + 3%); }
 .next.late { margin: 0 calc(25% * (3 - var(--station)) + 3%) 0 0; text-align: right; align-items: flex-end; }
 .words { font-size: 20px; font-weight: 700; display: flex; align-items: flex-end; gap: 10px; line-height: 1.1; }
+.figure :deep(.fraction) { font-size: .44em; }
 .figure { font-size: 54px; line-height: .85; letter-spacing: -.03em; }
 .foot { display: flex; align-items: center; gap: 26px; padding: 12px 18px; margin-top: auto; }
 .legend { margin-left: auto; display: flex !important; gap: 18px; font-size: 14px; }

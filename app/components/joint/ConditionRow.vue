@@ -18,13 +18,13 @@ useKeys({ s: () => row.value?.querySelector('button')?.focus() })
 <template>
   <div ref="row" class="conditions" role="group" aria-label="Conditions">
     <div class="services" role="group" aria-label="Service">
-      <button v-for="service in SERVICES" :key="service" type="button" class="choice" :aria-pressed="conditions.service === service" :data-service="service" @click="emit('set', 'service', service as Service)"><ServiceLine :service="service" class="inline" /> {{ SERVICE_WORDS[service] }}<template v-if="conditions.service === service"> {{ formatDecimal(conditions.temperature, 0) }} &#176;C, {{ formatDecimal(conditions.pressure, 1) }} bar</template></button>
+      <button v-for="service in SERVICES" :key="service" type="button" class="choice" :aria-pressed="conditions.service === service" :data-service="service" @click="emit('set', 'service', service as Service)"><ServiceLine :service="service" class="inline" /> {{ SERVICE_WORDS[service] }}<span v-if="conditions.service === service" class="ml-1">{{ formatDecimal(conditions.temperature, 0) }} &#176;C, {{ formatDecimal(conditions.pressure, 1) }} bar</span></button>
+      <span class="ml-auto note t13 only-wide"><kbd>S</kbd> switches</span>
     </div>
     <div class="levers">
       <LeverSwitch v-for="[name, words] in shown" :key="name" :label="words" :model-value="conditions[name]" :data-condition="name" @update:model-value="value => emit('set', name, value)" />
       <LeverSwitch label="tight room" :model-value="conditions.room === 'tight'" data-condition="room" @update:model-value="value => emit('set', 'room', value ? 'tight' : 'open')" />
       <button v-if="shown.length < FLAGS.length" type="button" class="choice" data-test="more-conditions" @click="all = true">{{ FLAGS.length - shown.length }} more</button>
-      <span class="ml-auto note t13 only-wide"><kbd>S</kbd> switches</span>
     </div>
   </div>
 </template>

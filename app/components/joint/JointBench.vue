@@ -44,7 +44,7 @@ const set = (name: keyof Conditions, value: Conditions[keyof Conditions]) => set
         <label class="place"><span class="note t13">J{{ joint.number }}, where</span><input class="plain-input t15" :value="joint.place" :disabled="isSigned" maxlength="120" placeholder="old stub, north wall" @input="change({ place: ($event.target as HTMLInputElement).value })"></label>
         <button type="button" class="endpick text-right" data-end="b" :disabled="isSigned" @click="pickEnd('b')"><span class="note t13">other end</span><b class="t17">{{ joint.b ? endLabel(joint.b) : 'choose the pipe' }}</b></button>
       </div>
-      <JointSection v-if="way && joint.a && joint.b && width > 0" :way="way" :a="joint.a" :b="joint.b" :system="system" :width="Math.floor(width)" :height="narrow ? 200 : 236" />
+      <JointSection v-if="way && joint.a && joint.b && width > 0" :way="way" :a="joint.a" :b="joint.b" :system="system" :width="Math.floor(width)" :height="narrow ? 196 : 214" />
       <svg v-else :width="Math.floor(width)" height="150" role="img" aria-label="No way yet">
         <path :d="`M0 50H${width * 0.4}M0 105H${width * 0.4}M${width * 0.4} 50V105M${width * 0.6} 50H${width}M${width * 0.6} 105H${width}M${width * 0.6} 50V105`" class="l-hidden" />
         <rect v-if="answer" :x="width * 0.4" y="50" :width="width * 0.2" height="55" fill="url(#hatch-brick)" />

@@ -10,7 +10,7 @@ import { materialOf } from '~/drawing/materials'
  */
 const props = withDefaults(defineProps<{ way: Way, a: End, b: End, system: UnitSystem, width: number, height?: number, compact?: boolean }>(), { height: 246, compact: false })
 
-const layout = computed(() => layOutWay(props.way, props.a, props.b))
+const layout = computed(() => layOutWay(props.way, props.a, props.b, props.compact ? 4 : undefined))
 const room = computed(() => (props.compact ? props.height - 2 : props.height - 116))
 const k = computed(() => {
   const fit = Math.min((props.width - 16) / layout.value.length, room.value / (2.3 * layout.value.radius))

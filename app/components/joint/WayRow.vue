@@ -22,8 +22,8 @@ const range = (way: Way, at: 'first' | 'last') => {
   <button type="button" class="way" :class="{ 'row-selected': selected }" :aria-pressed="selected" :data-way="way.id" @click="emit('look')">
     <VerdictShape :verdict="way.verdict" />
     <span class="chain">
-      <b :class="selected ? 't17' : 't15'">{{ index + 1 }}&ensp;{{ wayTitle(way, region) }}<span v-if="taken" class="copper"> taken</span></b>
-      <JointSection :way="way" :a="a" :b="b" :system="system" :width="300" :height="26" compact class="only-wide" />
+      <b :class="selected ? 't17' : 't15'" class="leading-tight">{{ index + 1 }}&ensp;{{ wayTitle(way, region) }}<span v-if="taken" class="copper"> taken</span></b>
+      <JointSection :way="way" :a="a" :b="b" :system="system" :width="300" :height="22" compact class="only-wide" />
       <span v-if="way.verdict !== 'fits'" class="ochre w6 t13">{{ inRegion(way.because[0]!.text, region) }}</span>
     </span>
     <span class="cell"><b :class="{ open: first.insertion.value === null }"><TapeFigure :mm="first.insertion.value" :system="system" /></b><i>{{ range(way, 'first') || 'first end' }}</i></span>
@@ -34,14 +34,14 @@ const range = (way: Way, at: 'first' | 'last') => {
 </template>
 
 <style scoped>
-.way { display: grid; grid-template-columns: 24px minmax(0, 1fr) 76px 76px 84px 118px; gap: 0 14px; width: 100%; padding: 7px 18px 6px; border-bottom: 1px solid var(--hair); align-items: start; min-height: 60px; }
+.way { display: grid; grid-template-columns: 24px minmax(0, 1fr) 66px 66px 78px 100px; gap: 0 12px; width: 100%; padding: 6px 18px 5px; border-bottom: 1px solid var(--hair); align-items: start; min-height: 60px; }
 .way:hover { background: var(--paper2); }
 .chain { display: flex; flex-direction: column; gap: 3px; min-width: 0; }
 .cell { display: flex; flex-direction: column; }
 .cell b { font-size: 20px; line-height: 1.1; }
 .cell .money { font-size: 17px; line-height: 1.3; }
 .row-selected .cell b:not(.money) { font-size: 24px; }
-.cell i { font-style: normal; font-size: 13px; color: var(--ink2); white-space: nowrap; }
+.cell i { font-style: normal; font-size: 13px; line-height: 1.2; color: var(--ink2); }
 .open { color: var(--ochre); }
 @media (max-width: 899px) {
   .way { grid-template-columns: 56px 56px minmax(0, 1fr) 24px; grid-template-rows: auto auto; padding: 8px 12px; }

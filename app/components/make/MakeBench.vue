@@ -55,7 +55,7 @@ useKeys({
   <template v-else>
     <JointTabs :job="{ ...job, joints }" :current="joint.id" />
     <div class="top">
-      <div ref="drawing" class="drawing"><MakeStrip v-if="width > 0" :card="card" :mm="depth.mm" :is-measured="depth.isMeasured" :system="system" :width="Math.floor(width)" :height="narrow ? 190 : 250" :done="isSigned" /></div>
+      <div ref="drawing" class="drawing"><MakeStrip v-if="width > 0" :card="card" :mm="depth.mm" :is-measured="depth.isMeasured" :system="system" :width="Math.floor(width)" :height="narrow ? 186 : 232" :done="isSigned" /></div>
       <div class="about">
         <p class="t40 w7 flex items-center gap-3">J{{ joint.number }} <StatusShape :status="statusOf(joint)" :size="28" :label="STATUS_WORDS[statusOf(joint)]" /></p>
         <p class="t17 w7">{{ endLabel(joint.a) }} to {{ endLabel(joint.b) }}</p>
@@ -88,7 +88,7 @@ useKeys({
         <template v-else-if="!narrow">
           <UButton v-if="current >= 0" size="xl" block data-test="tick-current" @click="tickCurrent">Done: step {{ current + 1 }} <kbd>Space</kbd></UButton>
           <UButton v-else-if="left > 0" size="xl" block data-test="next-entry" @click="chosen = null">Next end</UButton>
-          <UButton size="xl" block :disabled="left > 0 || depth.mm === null" data-test="open-sign" @click="isSigning = true">Sign J{{ joint.number }}<span v-if="next">, then J{{ next.number }}</span><span v-if="left > 0" class="t15 font-normal">{{ left }} step{{ left === 1 ? '' : 's' }} to go</span></UButton>
+          <UButton size="xl" block :disabled="left > 0 || depth.mm === null" data-test="open-sign" @click="isSigning = true"><span>Sign J{{ joint.number }}{{ next ? `, then J${next.number}` : '' }}</span><span v-if="left > 0" class="t15 font-normal">{{ left }} step{{ left === 1 ? '' : 's' }} to go</span></UButton>
         </template>
         <p class="note t13">Local code, the fitting's own paper and a licensed person come first.</p>
       </div>

@@ -22,9 +22,10 @@ const cy = computed(() => (narrow.value ? props.height / 2 + 8 : props.height / 
 const r = computed(() => od.value / 2 * k.value)
 const markX = computed(() => endX.value - depth.value * k.value)
 const colour = computed(() => (props.done ? 'var(--ink)' : 'var(--copper)'))
-const size = computed(() => (narrow.value ? 64 : 100))
-/** The figure stands on the pipe where it fits between mark and end, else beside it with a leader. */
-const figureWidth = computed(() => Math.max(depth.value * k.value, narrow.value ? 120 : 190))
+const letters = computed(() => (props.mm === null ? 1 : props.system === 'inch' ? 1.4 : formatMm(props.mm).length))
+/** The figure stands on the pipe between mark and end, as large as it fits there. */
+const size = computed(() => Math.max(narrow.value ? 40 : 56, Math.min(narrow.value ? 72 : 112, depth.value * k.value / (letters.value * 0.58))))
+const figureWidth = computed(() => depth.value * k.value)
 const ring = computed(() => (props.card.answer.ok ? props.card.answer.value.marks.find(({ what }) => what === 'ring') : undefined))
 const mouth = computed<Mouth>(() => ({
   method: props.card.joint.method, from: 0, to: depth.value, opens: 'left', radius: od.value / 2, bore: (pipe.value?.bore ?? od.value * 0.8) / 2, on: props.card.joint.on,
@@ -49,8 +50,8 @@ const words = computed(() => (props.mm === null ? 'depth not known: measure the 
     <text :x="Math.max(6, markX)" :y="cy - r - 20" :class="markX > 90 ? 'mid' : ''" class="t15 w6">{{ card.joint.method === 'thread' ? 'made up to here' : 'mark, right round' }}</text>
     <path :d="`M${markX} ${cy + r - 18}H${endX}`" class="l-sel" :style="{ stroke: colour }" />
     <path :d="`M${markX - 6} ${cy + r - 12}l12 -12M${endX - 6} ${cy + r - 12}l12 -12`" :stroke="colour" stroke-width="2" />
-    <foreignObject :x="(markX + endX) / 2 - figureWidth / 2" :y="cy - size * 0.62" :width="figureWidth" :height="size * 1.15">
-      <div class="big w7" :style="{ fontSize: `${size}px`, color: colour }" data-test="depth-figure"><span class="halo-box"><TapeFigure :mm="mm" :system="system" /></span></div>
+    <foreignObject :x="(markX + endX) / 2 - figureWidth / 2" :y="cy - r + 10" :width="figureWidth" :height="2 * r - 34">
+      <div class="big w7" :style="{ fontSize: `${size}px`, color: colour }" data-test="depth-figure"><TapeFigure :mm="mm" :system="system" /></div>
     </foreignObject>
     <text :x="endX + 8" :y="cy + r - 12" class="t17 w7" :style="{ fill: colour }">{{ system === 'inch' ? 'in' : 'mm' }}</text>
     <g v-if="!narrow || width > 340">
@@ -75,5 +76,5 @@ const words = computed(() => (props.mm === null ? 'depth not known: measure the 
 
 <style scoped>
 .big { display: flex; justify-content: center; align-items: center; height: 100%; line-height: 1; letter-spacing: -.03em; }
-.halo-box { background: color-mix(in srgb, var(--paper) 82%, transparent); padding: 0 .06em; }
+foreignObject { overflow: visible; }
 </style>

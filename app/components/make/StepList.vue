@@ -9,17 +9,22 @@ const props = defineProps<{ steps: readonly Step[], current: number, tickOf: (st
 const emit = defineEmits<{ tick: [step: number] }>()
 const clock = (iso: string) => new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
 const words = (text: string) => inRegion(text, props.region)
+
+/** The step to do now is brought into sight when it changes, never moved when it is seen already. */
+const list = useTemplateRef<HTMLElement>('list')
+watch(() => [props.current, props.steps], () => { list.value?.querySelector('.now')?.scrollIntoView({ block: 'nearest' }) }, { flush: 'post' })
+onMounted(() => list.value?.querySelector('.now')?.scrollIntoView({ block: 'nearest' }))
 </script>
 
 <template>
-  <ol class="steps">
+  <ol ref="list" class="steps">
     <li v-for="(step, i) in steps" :key="i" :class="{ now: i === current, done: tickOf(i) }" :data-step="step.code">
       <button type="button" class="tick" role="checkbox" :aria-checked="Boolean(tickOf(i))" :aria-label="`${i + 1} ${words(step.do)}`" :disabled="locked" :data-tick="i" @click="emit('tick', i)">
         <svg v-if="i === current && !tickOf(i)" width="44" height="44" viewBox="-8.5 -8.5 17 17" aria-hidden="true"><circle r="7" fill="var(--paper)" stroke="var(--copper)" stroke-width="1.4" stroke-dasharray="2.2 1.4" /></svg>
         <StatusShape v-else :status="tickOf(i) ? 'made' : 'planned'" :size="30" />
       </button>
       <div class="text">
-        <p :class="i === current ? 't26 w7' : 't20'"><span class="n">{{ i + 1 }}</span> {{ words(step.do) }}</p>
+        <p class="do" :class="i === current ? 't26 w7' : tickOf(i) ? 't15' : 't20'"><span>{{ i + 1 }}</span><span>{{ words(step.do) }}</span></p>
         <template v-if="i === current">
           <p v-if="step.caution" class="t17 brick w7 flex gap-2 items-center"><StatusShape status="stop" :size="20" /> {{ words(step.caution) }}</p>
           <p v-if="step.why" class="t17">{{ words(step.why) }}</p>
@@ -27,7 +32,7 @@ const words = (text: string) => inRegion(text, props.region)
           <slot name="wait" :step="i" />
         </template>
       </div>
-      <time v-if="tickOf(i)" class="note t17" :datetime="tickOf(i)!.at">{{ clock(tickOf(i)!.at) }}</time>
+      <time v-if="tickOf(i)" class="note t15" :datetime="tickOf(i)!.at">{{ clock(tickOf(i)!.at) }}</time>
     </li>
   </ol>
 </template>
@@ -40,7 +45,10 @@ li.done .text { color: var(--ink2); }
 .tick:hover { background: var(--paper2); }
 .tick:focus-visible { outline-offset: -3px; }
 .text { padding: 8px 18px; display: flex; flex-direction: column; gap: 5px; }
-.n { min-width: 1.4em; display: inline-block; }
+.do { display: grid; grid-template-columns: 1.4em 1fr; }
+li.now { scroll-margin: 80px; }
+li.done:not(.now) { min-height: 44px; }
+li.done:not(.now) .tick { min-height: 44px; }
 time { padding-right: 18px; }
 @media (max-width: 899px) { li { grid-template-columns: 62px 1fr auto; } .text { padding: 8px 12px; } .text .t26 { font-size: 22px; line-height: 1.15; } }
 </style>

@@ -1,0 +1,35 @@
+// Debian's headless Chromium under selenium, at an exact page size.
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+import { Builder } from 'selenium-webdriver'
+import { Options, ServiceBuilder } from 'selenium-webdriver/chrome.js'
+import logging from 'selenium-webdriver/lib/logging.js'
+
+const FLAGS = ['--headless=new', '--disable-dev-shm-usage', '--disable-gpu', '--disable-quic', '--force-device-scale-factor=1', '--hide-scrollbars', '--no-first-run', '--no-default-browser-check',
+  '--disable-background-networking', '--disable-component-update', '--disable-sync', '--disable-extensions', '--lang=en-GB']
+
+/** Opens a browser with a profile of its own; `setSize` sets the page itself, `close` takes the profile away. */
+export async function openBrowser({ width = 1280, height = 800 } = {}) {
+  const profile = mkdtempSync(path.join(tmpdir(), 'jolvet-browser-'))
+  const options = new Options()
+  options.setChromeBinaryPath(process.env.CHROMIUM ?? '/usr/bin/chromium')
+  options.addArguments(...FLAGS, `--user-data-dir=${profile}`)
+  // Chromium's own sandbox does not start as root.
+  if (process.getuid?.() === 0) options.addArguments('--no-sandbox')
+  const preferences = new logging.Preferences()
+  preferences.setLevel(logging.Type.BROWSER, logging.Level.ALL)
+  options.setLoggingPrefs(preferences)
+  const driver = await new Builder().forBrowser('chrome').setChromeOptions(options).setChromeService(new ServiceBuilder(process.env.CHROMEDRIVER ?? '/usr/bin/chromedriver')).build()
+  const setSize = (w, h) => driver.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', { width: w, height: h, deviceScaleFactor: 1, mobile: w < 600 })
+  await setSize(width, height)
+  return {
+    driver,
+    setSize,
+    setTheme: dark => driver.sendDevToolsCommand('Emulation.setEmulatedMedia', { features: [{ name: 'prefers-color-scheme', value: dark ? 'dark' : 'light' }] }),
+    close: async () => {
+      await driver.quit()
+      rmSync(profile, { recursive: true, force: true, maxRetries: 5 })
+    },
+  }
+}

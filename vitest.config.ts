@@ -1,0 +1,16 @@
+import { fileURLToPath } from 'node:url'
+import { defineConfig } from 'vitest/config'
+
+const alias = {
+  '#core': fileURLToPath(new URL('./core', import.meta.url)),
+  '~': fileURLToPath(new URL('./app', import.meta.url)),
+}
+
+export default defineConfig({
+  test: {
+    projects: [
+      { resolve: { alias }, test: { name: 'core', environment: 'node', include: ['core/**/*.test.ts'] } },
+      { resolve: { alias }, test: { name: 'app', environment: 'node', include: ['app/**/*.test.ts'] } },
+    ],
+  },
+})
