@@ -1,7 +1,39 @@
 // @ts-check
 import withNuxt from './.nuxt/eslint.config.mjs'
 
-// eslint-flat-config-utils needs Object.groupBy, which Node 20 lacks
-Object.groupBy ??= (items, key) => { const o = Object.create(null); let i = 0; for (const it of items) (o[key(it, i++)] ??= []).push(it); return o }
+// eslint-flat-config-utils needs Object.groupBy, which Node 20 lacks.
+Object.groupBy ??= (items, key) => {
+  const groups = Object.create(null)
+  let i = 0
+  for (const item of items) (groups[key(item, i++)] ??= []).push(item)
+  return groups
+}
 
-export default withNuxt()
+/** Folders of core in the order of their dependence: each imports only folders before it. */
+const ORDER = ['base', 'units', 'catalogue', 'identify', 'joints', 'making', 'line', 'cutting', 'supports', 'flow', 'heat', 'sequence', 'proof', 'ask', 'record']
+const ban = (files, pairs) => ({ files, rules: { 'no-restricted-imports': ['error', { patterns: pairs.map(([regex, message]) => ({ regex, message })) }] } })
+const APP = ['^(~|@)/|^(\\.\\./)+app/|^#(imports|components|app|build)', 'app/ is not importable here']
+const SERVER = ['^(~~|@@)/server|^(\\.\\./)+server/|^(drizzle-orm|mysql2|h3|nitropack)(/|$)', 'the data layer stays in server/']
+const UI = ['^(vue|pinia|nuxt|@vue|@nuxt|@vueuse|@pinia)(/|$)', 'no interface code here']
+const EDGE = ['^#core/[^/]+/|^(\\.\\./)+core/|^(~~|@@)/core', 'write #core/<folder>: its index only']
+
+const boundaries = [
+  ...ORDER.map((name, i) => ban([`core/${name}/**/*.ts`], [APP, SERVER, UI, ['^node:', 'core does no I/O'],
+    [`^#core/(?!(${[...ORDER.slice(0, i), ...(name === 'record' ? ['contract'] : [])].join('|') || '-'})$)|^(\\.\\./)+(${ORDER.join('|')})(/|$)`, `core/${name}: only #core/<a folder before it>`]])),
+  // A test stands beside its module and may read it by its public name.
+  ban(['core/**/*.test.ts'], [APP, SERVER, UI]),
+  ban(['core/*.ts'], [APP, SERVER, UI]),
+  ban(['app/**/*.{ts,vue}'], [SERVER, EDGE]),
+  ban(['app/drawing/**/*.ts'], [SERVER, EDGE, UI]),
+  ban(['server/**/*.ts'], [APP, UI, EDGE]),
+  ban(['server/api/**/*.ts'], [APP, UI, EDGE, ['^(drizzle-orm|mysql2)(/|$)|/db(/|$)', 'api calls a service']]),
+  { files: ['core/**/*.ts'], rules: { 'no-restricted-properties': ['error', { object: 'Date', property: 'now' }, { object: 'Math', property: 'random' }] } },
+]
+
+const SIZE = { skipBlankLines: true, skipComments: true }
+
+export default withNuxt(
+  { files: ['**/*.{ts,vue,mjs}'], ignores: ['**/*.test.ts', 'core/catalogue/tables/**'], rules: { 'max-lines': ['error', { max: 300, ...SIZE }] } },
+  { files: ['**/*.test.ts'], rules: { 'max-lines': ['error', { max: 600, ...SIZE }] } },
+  ...boundaries,
+)

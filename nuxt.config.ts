@@ -1,6 +1,13 @@
 import { fileURLToPath } from 'node:url'
+import type { NitroConfig } from 'nitropack/types'
 
 const core = fileURLToPath(new URL('./core', import.meta.url))
+
+/** Named, so that its own type is checked: the config's has only a part of it. */
+const nitro = {
+  compressPublicAssets: true,
+  errorHandler: '~~/server/error-handler.ts',
+} satisfies NitroConfig
 
 export default defineNuxtConfig({
   modules: ['@nuxt/ui', '@pinia/nuxt', '@nuxt/eslint'],
@@ -24,10 +31,7 @@ export default defineNuxtConfig({
   ui: { fonts: false },
   alias: { '#core': core },
   compatibilityDate: '2026-01-01',
-  nitro: {
-    compressPublicAssets: true,
-    errorHandler: '~~/server/error-handler.ts',
-  },
+  nitro: nitro as object,
   vite: { worker: { format: 'es' } },
   typescript: {
     strict: true,

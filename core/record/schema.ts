@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { schemas } from '../contract'
+import { schemas } from '#core/contract'
 
 /*
  * What is saved of a job, as it goes over HTTP. Times are ISO 8601 in UTC; lengths mm. Texts a person typed are

@@ -12,6 +12,12 @@ const CONNECT_TIMEOUT_MS = 5000
 
 let database: Database | undefined
 
+/**
+ * One use case as one transaction. Reads see what others committed before each statement: after waiting for a row's
+ * lock, the snapshot that the default level keeps would still be the one from before the wait.
+ */
+export const inTransaction = <T>(work: (tx: Transaction) => Promise<T>): Promise<T> => useDatabase().transaction(work, { isolationLevel: 'read committed' })
+
 /** The one pool of this process, at `DATABASE_URL`. */
 export function useDatabase(): Database {
   if (database) return database

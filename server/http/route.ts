@@ -4,24 +4,26 @@ import { toIssue } from '#core/contract'
 import { Problem } from './problem'
 
 /** Largest body read, bytes: a job's longest form is far under it. */
-export const MOST_BYTES = 256 * 1024
+const MOST_BYTES = 256 * 1024
 
-/** The body as text. A body over the limit is refused as soon as the limit is passed. */
-export async function readText(event: H3Event, most = MOST_BYTES): Promise<string> {
-  const tooLarge = new Problem(413, { code: 'too-many', path: '', message: `That is more than ${Math.round(most / 1024)} kB. Send less at once.` })
-  if (Number(event.node.req.headers['content-length'] ?? 0) > most) throw tooLarge
+/** Read and dropped at most before the connection is cut, bytes: a sender that is cut off early never sees why. */
+const MOST_DROPPED = 32 * 1024 * 1024
+
+/** The body as text. Over the limit it is dropped as it comes and refused with 413. */
+async function readText(event: H3Event, most: number): Promise<string> {
   const chunks: Buffer[] = []
   let bytes = 0
   for await (const chunk of event.node.req as AsyncIterable<Buffer>) {
     bytes += chunk.length
-    if (bytes > most) throw tooLarge
-    chunks.push(chunk)
+    if (bytes <= most) chunks.push(chunk)
+    else if (bytes > MOST_DROPPED) break
   }
+  if (bytes > most) throw new Problem(413, { code: 'too-many', path: '', message: `That is more than ${Math.round(most / 1024)} kB. Send less at once.` })
   return Buffer.concat(chunks).toString('utf8')
 }
 
 /** The body as JSON. Problem 400 where it is not readable. */
-export async function readJson(event: H3Event, most?: number): Promise<unknown> {
+export async function readJson(event: H3Event, most = MOST_BYTES): Promise<unknown> {
   const text = await readText(event, most)
   try {
     return JSON.parse(text)

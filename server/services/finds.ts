@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { and, eq, sql } from 'drizzle-orm'
 import { findPipe } from '#core/catalogue'
 import type { FindBody, FindRecord } from '#core/record'
-import { useDatabase, type Transaction } from '../db/client'
+import { inTransaction, type Transaction } from '../db/client'
 import { finds } from '../db/schema'
 import { invalid, notFound, Problem } from '../http/problem'
 import { findJobRow, toFind } from './jobs'
@@ -22,7 +22,7 @@ async function readFind(tx: Transaction, jobId: string, id: string): Promise<Fin
 
 export async function createFind(slug: string, body: FindBody): Promise<FindRecord> {
   checkPipe(body.pipe)
-  return useDatabase().transaction(async (tx) => {
+  return inTransaction(async (tx) => {
     const job = await findJobRow(tx, slug)
     const id = randomUUID()
     const now = nowForDatabase()
@@ -34,7 +34,7 @@ export async function createFind(slug: string, body: FindBody): Promise<FindReco
 /** Changes the given fields where `version` is still the saved one. Problem 409 with the saved find otherwise. */
 export async function updateFind(slug: string, id: string, { version, ...changes }: Partial<FindBody> & { version: number }): Promise<FindRecord> {
   checkPipe(changes.pipe)
-  return useDatabase().transaction(async (tx) => {
+  return inTransaction(async (tx) => {
     const job = await findJobRow(tx, slug)
     const [head] = await tx.update(finds).set({ ...changes, version: sql`${finds.version} + 1`, updatedAt: nowForDatabase() })
       .where(and(eq(finds.id, id), eq(finds.jobId, job.id), eq(finds.version, version)))

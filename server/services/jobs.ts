@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { asc, count, eq, inArray, max } from 'drizzle-orm'
 import type { FindRecord, JobBody, JobRecord, JointRecord, MarkRecord } from '#core/record'
 import type { Conditions, End, Policy, Way } from '#core/joints'
-import { useDatabase, type Database, type Transaction } from '../db/client'
+import { inTransaction, useDatabase, type Database, type Transaction } from '../db/client'
 import { finds, jobs, joints, signoffs, ticks, timers } from '../db/schema'
 import { notFound } from '../http/problem'
 import { toIso } from './time'
@@ -92,8 +92,7 @@ const slugOf = (name: string): string => name.toLowerCase().normalize('NFKD').re
 
 /** A new job at the end of the list; a name used before gets a number. */
 export async function createJob(body: JobBody): Promise<JobRecord> {
-  const db = useDatabase()
-  const slug = await db.transaction(async (tx) => {
+  const slug = await inTransaction(async (tx) => {
     const [last] = await tx.select({ position: max(jobs.position) }).from(jobs)
     const base = slugOf(body.name)
     let free = base

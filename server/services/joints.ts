@@ -5,7 +5,7 @@ import { findWays, type Policy, type Way } from '#core/joints'
 import { makeCards, type MakeCard } from '#core/making'
 import type { JobRecord, JointBody, JointRecord, MarkRecord } from '#core/record'
 import { parseLength } from '#core/units'
-import { useDatabase, type Transaction } from '../db/client'
+import { inTransaction, type Transaction } from '../db/client'
 import { joints, signoffs, ticks, timers } from '../db/schema'
 import { invalid, notFound, Problem } from '../http/problem'
 import { findJobRow, loadJoints, lockJobRow } from './jobs'
@@ -47,7 +47,7 @@ const SIGNED = new Problem(409, { code: 'impossible', path: 'joint', message: 'T
 
 export async function createJoint(slug: string, body: JointBody): Promise<JointRecord> {
   checkEnds(body)
-  return useDatabase().transaction(async (tx) => {
+  return inTransaction(async (tx) => {
     const job = await lockJobRow(tx, slug)
     const [last] = await tx.select({ number: max(joints.number) }).from(joints).where(eq(joints.jobId, job.id))
     const id = randomUUID()
@@ -65,7 +65,7 @@ const REMAKES = ['a', 'b', 'conditions', 'wayId'] as const
  */
 export async function updateJoint(slug: string, id: string, { version, ...changes }: Partial<JointBody> & { version: number }): Promise<JointRecord> {
   checkEnds(changes)
-  return useDatabase().transaction(async (tx) => {
+  return inTransaction(async (tx) => {
     const job = await findJobRow(tx, slug)
     const before = await readJoint(tx, job, id)
     if (before.version !== version) throw new Problem(409, { code: 'impossible', path: 'version', message: 'Someone else changed this joint meanwhile. Both entries are kept until you pick one.' }, { saved: before })
@@ -109,7 +109,7 @@ interface StepPlace { entry: number, step: number }
 
 /** Ticks a step done, or takes the tick back. Doing either twice changes nothing. */
 export async function setTick(slug: string, id: string, { entry, step }: StepPlace, done: boolean): Promise<JointRecord> {
-  return useDatabase().transaction(async (tx) => {
+  return inTransaction(async (tx) => {
     const job = await findJobRow(tx, slug)
     const joint = await readJoint(tx, job, id)
     if (isSigned(joint)) throw SIGNED
@@ -122,7 +122,7 @@ export async function setTick(slug: string, id: string, { entry, step }: StepPla
 
 /** Starts the wait of a step, or stops it. A running wait is not started again. */
 export async function setTimer(slug: string, id: string, { entry, step }: StepPlace, running: boolean): Promise<JointRecord> {
-  return useDatabase().transaction(async (tx) => {
+  return inTransaction(async (tx) => {
     const job = await findJobRow(tx, slug)
     const joint = await readJoint(tx, job, id)
     if (isSigned(joint)) throw SIGNED
@@ -148,7 +148,7 @@ function marksOf(job: JobRow, joint: JointRecord): MarkRecord[] {
 
 /** Signs a joint off once every step is ticked. A new entry each time; nothing signed is changed. */
 export async function signJoint(slug: string, id: string, initials: string): Promise<JointRecord> {
-  return useDatabase().transaction(async (tx) => {
+  return inTransaction(async (tx) => {
     const job = await findJobRow(tx, slug)
     const joint = await readJoint(tx, job, id)
     if (isSigned(joint)) throw SIGNED

@@ -15,8 +15,10 @@ const { show } = useWorking()
 
 /** Under 1 in 100 is shown as refused; more than these would be a list nobody reads. */
 const MOST = 4
+/** Below this it is shown as refused, without an offer to keep it. */
+const LEAST = 0.005
 const shown = computed<Candidate[]>(() => props.answer.candidates.slice(0, MOST))
-const inHundred = (probability: number) => (probability < 0.005 ? 'under 1' : String(Math.round(probability * 100)))
+const inHundred = (probability: number) => (probability < LEAST ? 'under 1' : String(Math.round(probability * 100)))
 const sizes = (id: string) => {
   const { od, wall, bore } = getPipe(id)
   const part = (name: string, mm: number | null) => `${name} ${mm === null ? '?' : formatReading(mm, props.system)}`
@@ -42,15 +44,15 @@ function explain(candidate: Candidate) {
     <ol>
       <li v-for="(candidate, i) in shown" :key="candidate.pipe" :data-candidate="candidate.pipe" :class="{ kept: find.pipe === candidate.pipe }">
         <div class="flex items-baseline gap-2">
-          <StatusShape v-if="candidate.probability < 0.005" status="refused" class="self-center" />
+          <StatusShape v-if="candidate.probability < LEAST" status="refused" class="self-center" />
           <b :class="i === 0 ? 't20' : 't17'">{{ candidate.label }}</b>
-          <button type="button" class="figure-button ml-auto whitespace-nowrap" :aria-label="`${inHundred(candidate.probability)} in 100, working`" @click="explain(candidate)"><b :class="i === 0 ? 't26' : 't17'">{{ inHundred(candidate.probability) }}</b></button><span class="note t14 whitespace-nowrap">in 100</span>
+          <button type="button" class="figure-button ml-auto whitespace-nowrap" @click="explain(candidate)"><b :class="i === 0 ? 't26' : 't17'">{{ inHundred(candidate.probability) }}</b><span class="visually-hidden"> in 100, show the working</span></button><span class="note t14 whitespace-nowrap">in 100</span>
         </div>
-        <svg width="100%" height="11" aria-hidden="true" style="overflow: hidden"><path d="M0 6H2000" class="l-hair" /><rect v-if="candidate.probability >= 0.005" x="1" y="2" :width="`${candidate.probability * 99}%`" height="8" :fill="i === 0 ? `url(#${materialOf(getPipe(candidate.pipe).family).hatch ?? 'hatch-thin'})` : 'var(--paper)'" stroke="var(--ink)" stroke-width="1.25" /></svg>
+        <svg width="100%" height="11" aria-hidden="true" style="overflow: hidden"><path d="M0 6H2000" class="l-hair" /><rect v-if="candidate.probability >= LEAST" x="1" y="2" :width="`${candidate.probability * 99}%`" height="8" :fill="i === 0 ? `url(#${materialOf(getPipe(candidate.pipe).family).hatch ?? 'hatch-thin'})` : 'var(--paper)'" stroke="var(--ink)" stroke-width="1.25" /></svg>
         <p class="note t13">{{ sizes(candidate.pipe) }}</p>
-        <p v-if="candidate.for.length && i < 3" class="t14 why"><span class="note">for</span><span>{{ candidate.for.map(({ text }) => text).join(' ') }}</span></p>
+        <p v-if="candidate.for.length && candidate.probability >= LEAST" class="t14 why"><span class="note">for</span><span>{{ candidate.for.map(({ text }) => text).join(' ') }}</span></p>
         <p v-if="candidate.against.length && i < 3" class="t14 why"><span class="note">against</span><span>{{ candidate.against.map(({ text }) => text).join(' ') }}</span></p>
-        <button v-if="find.pipe !== candidate.pipe && i < 3" type="button" class="link-verb t14" :data-keep="candidate.pipe" @click="emit('keep', candidate.pipe)">Keep as {{ candidate.label }}</button>
+        <button v-if="find.pipe !== candidate.pipe && candidate.probability >= LEAST" type="button" class="link-verb t14" :data-keep="candidate.pipe" @click="emit('keep', candidate.pipe)">Keep as {{ candidate.label }}</button>
         <p v-else-if="find.pipe === candidate.pipe" class="verd w7 t14">Kept as this. <button type="button" class="underline font-normal note" @click="emit('keep', null)">not this</button></p>
       </li>
     </ol>

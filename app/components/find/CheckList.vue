@@ -87,6 +87,7 @@ defineExpose({ focus: () => field.value?.focus() })
 .field .plain-input:focus-visible { outline: none; }
 .field:has([aria-invalid="true"]) { border-color: var(--brick); }
 .under { margin-left: 22px; min-height: 40px; }
+@media (max-width: 899px) { .under { min-height: 22px; } .diameter { padding: 4px 12px; } }
 li { border-bottom: 1px solid var(--hair); }
 .check { width: 100%; min-height: 44px; padding: 7px 18px 6px; font-size: 16px; }
 .check:hover { background: var(--paper2); }

@@ -56,14 +56,15 @@ async function toJoint() {
         <p v-else class="p-6 note">Answer any check, in any order. What it could be stands here, likeliest first.</p>
         <div v-if="find.pipe" class="px-6 pb-4"><UButton data-test="to-joint" @click="toJoint">Join this pipe</UButton></div>
       </div>
+      <HazardBand v-if="answer && answer.cautions.length && !isBare" class="hazards" :cautions="answer.cautions" :find="find" @traced="value => setAnswer('traced', value)" />
     </div>
-    <HazardBand v-if="answer && answer.cautions.length && !isBare" :cautions="answer.cautions" :find="find" @traced="value => setAnswer('traced', value)" />
   </template>
 </template>
 
 <style scoped>
 .finds { display: flex; gap: 22px; padding: 4px 18px; border-bottom: 1px solid var(--hair); overflow-x: auto; white-space: nowrap; align-items: center; min-height: 36px; }
-.bench { flex: 1; display: grid; grid-template-columns: 300px minmax(0, 1fr) 420px; }
+.bench { flex: 1; display: grid; grid-template-columns: 300px minmax(0, 1fr) 420px; grid-template-rows: 1fr auto; }
+.hazards { grid-column: 1 / -1; position: sticky; bottom: 0; background: var(--paper); }
 .left { border-right: 1px solid var(--hair); }
 .right { border-left: 1px solid var(--rule); }
 .table { padding-top: 10px; min-width: 0; overflow: hidden; }
@@ -73,8 +74,13 @@ async function toJoint() {
 @media (max-width: 899px) {
   .finds { padding: 0 12px; gap: 16px; }
   .bench { display: flex; flex-direction: column; }
-  .table { order: 0; }
-  .right { order: 1; border: 0; border-top: 1px solid var(--rule); }
-  .left { order: -1; border: 0; border-bottom: 1px solid var(--rule); }
+  .left, .left :deep(.checks) { display: contents; }
+  .left :deep(.zone-heading) { order: 3; }
+  .left :deep(.diameter) { order: 0; }
+  .table { order: 1; }
+  .place { padding: 4px 12px; }
+  .hazards { order: 1; position: static; }
+  .right { order: 2; border: 0; }
+  .left :deep(ul) { order: 4; border-top: 1px solid var(--rule); }
 }
 </style>

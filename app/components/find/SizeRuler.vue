@@ -43,7 +43,7 @@ function ticks(range: { lo: number, hi: number }, atMost: number) {
   const step = steps.find(candidate => (range.hi - range.lo) / unit / candidate <= atMost) ?? 50
   const digits = step >= 1 ? 0 : step >= 0.1 ? 1 : 2
   const first = Math.ceil(range.lo / unit / step)
-  return Array.from({ length: Math.floor(range.hi / unit / step) - first + 1 }, (_, i) => (first + i) * step).map(value => ({ mm: value * unit, text: value.toFixed(digits) }))
+  return Array.from({ length: Math.floor(range.hi / unit / step) - first + 1 }, (_, i) => (first + i) * step).map(value => ({ mm: value * unit, text: value.toFixed(digits) })).filter(({ mm }) => scale(range, mm) > MARGIN - 4 + 12 && scale(range, mm) < props.width - MARGIN - 8)
 }
 
 /** Names in the close window, nearest first, laid out left and right without running into each other. */
@@ -64,13 +64,15 @@ const names = computed(() => {
   return placed
 })
 const BASE = 226
+/** Narrow screens keep the close ruler only. */
+const cropped = computed(() => (props.width < 480 && props.mm !== null ? 96 : 0))
 const summary = computed(() => (props.mm === null
   ? 'No diameter measured yet.'
   : `Measured ${formatReading(props.mm, props.system)} ${unitOf(props.system)}. Known diameters near it: ${names.value.map(({ od, label }) => `${formatReading(od, props.system)} ${label}`).join('; ') || 'none'}.`))
 </script>
 
 <template>
-  <svg :width="width" height="282" :viewBox="`0 0 ${width} 282`" role="img" aria-label="Diameter ruler">
+  <svg :width="width" :height="282 - cropped" :viewBox="`0 ${cropped} ${width} ${282 - cropped}`" role="img" aria-label="Diameter ruler" style="overflow: hidden">
     <desc>{{ summary }}</desc>
     <text :x="MARGIN - 4" y="14" class="t13 note">known outside diameters, {{ unitOf(system) }}</text>
     <rect :x="MARGIN" y="38" :width="inner" height="32" fill="var(--paper2)" />

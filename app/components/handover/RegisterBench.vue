@@ -37,7 +37,7 @@ useKeys({ j: () => move(1), k: () => move(-1) })
             <td>{{ joint.place }}</td>
             <td class="only-wide-cell">{{ endLabel(joint.a) }} to {{ endLabel(joint.b) }}</td>
             <td>{{ methods(joint) }}</td>
-            <td class="num t17 w7"><span class="inline-flex gap-2 items-center" :class="{ note: statusOf(joint) !== 'made' }"><template v-for="(mark, n) in marks(joint)" :key="n"><span v-if="n">,</span><TapeFigure :mm="mark.mm" :system="system" /></template></span><span v-if="marks(joint).some(({ measured }) => measured)" class="t13 note"> measured</span></td>
+            <td class="num t17 w7"><span class="inline-flex gap-[6px] items-center" :class="{ note: statusOf(joint) !== 'made' }"><span v-for="(mark, n) in marks(joint)" :key="n" class="inline-flex items-center"><TapeFigure :mm="mark.mm" :system="system" />{{ n < marks(joint).length - 1 ? ',' : '' }}</span></span><span v-if="marks(joint).some(({ measured }) => measured)" class="t13 note"> measured</span></td>
             <td>{{ joint.signoffs.at(-1)?.initials ?? STATUS_WORDS[statusOf(joint)] }}</td>
             <td class="num">{{ joint.signoffs.length ? time(joint.signoffs.at(-1)!.at) : '' }}</td>
           </tr>

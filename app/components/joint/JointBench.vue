@@ -2,6 +2,7 @@
 import { useElementSize } from '@vueuse/core'
 import type { Conditions } from '#core/joints'
 import type { JobRecord } from '#core/record'
+import { SERVICE_WORDS } from '~/wording/en'
 import { endLabel } from '~/wording/way'
 
 /** Joint: two ends facing each other, the conditions, every way that works and every one refused. */
@@ -51,6 +52,7 @@ const set = (name: keyof Conditions, value: Conditions[keyof Conditions]) => set
         <text :x="width / 2" y="86" class="mid t40 w7 halo">?</text>
       </svg>
       <ConditionRow v-if="!isSigned" :conditions="conditions" @set="set" />
+      <p v-else class="signed"><StatusShape status="made" /> Signed for {{ SERVICE_WORDS[conditions.service] }}, {{ conditions.temperature }} &#176;C, {{ conditions.pressure }} bar. The list shows what else would have done.</p>
       <p v-if="!joint.a || !joint.b" class="p-5 t17">Choose {{ joint.a ? 'the other end' : joint.b ? 'the first end' : 'both ends' }} from the finds or the catalogue; the ways to join them stand here.</p>
       <template v-else-if="answer">
         <div v-if="ways.length === 0" class="p-5 space-y-2" data-test="no-way">
@@ -83,6 +85,7 @@ const set = (name: keyof Conditions, value: Conditions[keyof Conditions]) => set
 .endpick:disabled { border-bottom-style: dashed; border-color: var(--rule); }
 .place { display: flex; flex-direction: column; }
 .place .plain-input { border-bottom: 1px solid var(--rule); }
+.signed { display: flex; gap: 8px; align-items: center; padding: 8px 18px; border: 0 solid var(--rule); border-width: 1px 0; font-size: 14px; }
 .more { width: 100%; min-height: 44px; padding: 0 18px; border-bottom: 1px solid var(--hair); color: var(--ink2); text-decoration: underline; }
 .thumb { position: sticky; bottom: 0; background: var(--paper); border-top: 1px solid var(--rule); display: flex; gap: 12px; padding: 10px 12px; }
 @media (max-width: 1100px) { .bench { grid-template-columns: minmax(0, 1fr) 340px; } }

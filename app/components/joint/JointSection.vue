@@ -54,7 +54,7 @@ const breakPath = (x: number, r: number) => `M${x} ${cy.value - r - 5}q-5 ${r * 
           <path :d="`M${dim.x1 - 5} ${dim.isEnd ? 56 : 66}H${dim.x2 + 5}`" :class="dim.isEnd ? 'l-sel' : 'l-dim2'" />
           <path :d="`M${dim.x1 - 5} ${(dim.isEnd ? 56 : 66) + 5}l10 -10M${dim.x2 - 5} ${(dim.isEnd ? 56 : 66) + 5}l10 -10`" :stroke="dim.isEnd ? 'var(--copper)' : 'var(--ink2)'" stroke-width="1.75" />
           <foreignObject :x="(dim.x1 + dim.x2) / 2 - 60" :y="dim.isEnd ? 2 : 36" width="120" :height="dim.isEnd ? 50 : 26">
-            <div class="figure" :class="dim.isEnd ? 'copper t40 w7' : 't17 w7'"><TapeFigure :mm="dim.joint.insertion.value" :system="system" /></div>
+            <div class="figure" :class="dim.isEnd ? 'copper t40 w7' : 't17 w7'"><TapeFigure :mm="dim.joint.insertion.value" :system="system" :with-mm="dim.isEnd" /></div>
           </foreignObject>
         </g>
       </template>

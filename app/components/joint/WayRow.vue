@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { End, Way } from '#core/joints'
+import type { End, Joint, Way } from '#core/joints'
 import type { Region } from '#core/catalogue'
 import { formatDecimal, type UnitSystem } from '#core/units'
 import { inRegion } from '~/wording/en'
@@ -12,9 +12,11 @@ const CURRENCY: Record<Region, string> = { gb: '\u00a3', eu: '\u20ac', us: '$' }
 const first = computed(() => props.way.joints[0]!)
 const last = computed(() => props.way.joints.at(-1)!)
 const isTypical = (source: string) => source.startsWith('typical')
-const range = (way: Way, at: 'first' | 'last') => {
-  const { lo, hi, source } = (at === 'first' ? way.joints[0]! : way.joints.at(-1)!).insertion
-  return isTypical(source) && lo !== null && hi !== null && lo !== hi ? `${formatDecimal(lo, 1)} to ${formatDecimal(hi, 1)}` : ''
+/** Under a depth: its range in mm where makers differ, else the mm beside the inches, else which end it is. */
+function below({ insertion: { value, lo, hi, source } }: Joint, end: string): string {
+  const unit = props.system === 'inch' ? ' mm' : ''
+  if (isTypical(source) && lo !== null && hi !== null && lo !== hi) return `${formatDecimal(lo, 1)} to ${formatDecimal(hi, 1)}${unit}`
+  return props.system === 'inch' && value !== null ? `${formatDecimal(value, 1)} mm` : end
 }
 </script>
 
@@ -26,19 +28,21 @@ const range = (way: Way, at: 'first' | 'last') => {
       <JointSection :way="way" :a="a" :b="b" :system="system" :width="300" :height="22" compact class="only-wide" />
       <span v-if="way.verdict !== 'fits'" class="ochre w6 t13">{{ inRegion(way.because[0]!.text, region) }}</span>
     </span>
-    <span class="cell"><b :class="{ open: first.insertion.value === null }"><TapeFigure :mm="first.insertion.value" :system="system" /></b><i>{{ range(way, 'first') || 'first end' }}</i></span>
-    <span class="cell"><b :class="{ open: last.insertion.value === null }"><TapeFigure :mm="last.insertion.value" :system="system" /></b><i>{{ range(way, 'last') || 'other end' }}</i></span>
+    <span class="cell" :class="system"><b :class="{ open: first.insertion.value === null }"><TapeFigure :mm="first.insertion.value" :system="system" /></b><i>{{ below(first, 'first end') }}</i></span>
+    <span class="cell" :class="system"><b :class="{ open: last.insertion.value === null }"><TapeFigure :mm="last.insertion.value" :system="system" /></b><i>{{ below(last, 'other end') }}</i></span>
     <span class="cell"><b>{{ formatDecimal(way.minutes.work, 1) }}</b><i>min{{ way.minutes.wait ? `, + ${formatDecimal(way.minutes.wait, 0)} cool` : '' }}</i></span>
     <span class="cell wide"><b class="money">{{ CURRENCY[region] }}{{ way.cost.low.toFixed(0) }} to {{ way.cost.high.toFixed(0) }}</b><i>{{ way.undo }}</i></span>
   </button>
 </template>
 
 <style scoped>
-.way { display: grid; grid-template-columns: 24px minmax(0, 1fr) 66px 66px 78px 100px; gap: 0 12px; width: 100%; padding: 6px 18px 5px; border-bottom: 1px solid var(--hair); align-items: start; min-height: 60px; }
+.way { display: grid; grid-template-columns: 24px minmax(0, 1fr) 74px 74px 74px 100px; gap: 0 12px; width: 100%; padding: 6px 18px 5px; border-bottom: 1px solid var(--hair); align-items: start; min-height: 60px; }
 .way:hover { background: var(--paper2); }
 .chain { display: flex; flex-direction: column; gap: 3px; min-width: 0; }
 .cell { display: flex; flex-direction: column; }
 .cell b { font-size: 20px; line-height: 1.1; }
+.cell.inch b { font-size: 26px; }
+.cell.inch i { white-space: nowrap; letter-spacing: -.02em; }
 .cell .money { font-size: 17px; line-height: 1.3; }
 .row-selected .cell b:not(.money) { font-size: 24px; }
 .cell i { font-style: normal; font-size: 13px; line-height: 1.2; color: var(--ink2); }

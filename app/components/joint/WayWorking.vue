@@ -32,12 +32,12 @@ function showMargin() {
       <tbody>
         <tr v-for="(joint, i) in way.joints" :key="i">
           <td>{{ methodWords(joint.method) }}, {{ place(i) }}</td>
-          <td class="v"><button type="button" class="figure-button" :data-depth="i" :aria-label="`${joint.insertion.value === null ? 'unknown' : formatDecimal(joint.insertion.value, 1)} mm, working`" @click="showDepth(`Depth: ${methodWords(joint.method)}, ${place(i)}`, joint.insertion)"><TapeFigure :mm="joint.insertion.value" :system="system" /></button></td>
-          <td class="src">{{ joint.insertion.source.startsWith('typical') && joint.insertion.lo !== joint.insertion.hi ? `typical ${formatDecimal(joint.insertion.lo ?? 0, 1)} to ${formatDecimal(joint.insertion.hi ?? 0, 1)}` : joint.insertion.source }}</td>
+          <td class="v"><button type="button" class="figure-button" :data-depth="i" @click="showDepth(`Depth: ${methodWords(joint.method)}, ${place(i)}`, joint.insertion)"><TapeFigure :mm="joint.insertion.value" :system="system" /><span class="visually-hidden">, show the working</span></button></td>
+          <td class="src">{{ joint.insertion.source.startsWith('typical') && joint.insertion.lo !== joint.insertion.hi ? `typical ${formatDecimal(joint.insertion.lo ?? 0, 1)} to ${formatDecimal(joint.insertion.hi ?? 0, 1)}${system === 'inch' ? ' mm' : ''}` : joint.insertion.source }}</td>
         </tr>
         <tr class="sub"><td>hands on</td><td class="v">{{ formatDecimal(way.minutes.work, 1) }}</td><td class="src">minutes, ours</td></tr>
         <tr v-if="way.minutes.wait"><td>wait till cold</td><td class="v">{{ formatDecimal(way.minutes.wait, 0) }}</td><td class="src">minutes, ours</td></tr>
-        <tr class="sub"><td>margin: {{ way.margin.at }}</td><td class="v"><button type="button" class="figure-button" aria-label="Margin, working" @click="showMargin">{{ way.margin.bar === null ? '?' : formatDecimal(way.margin.bar, 1) }}</button></td><td class="src">bar over the line</td></tr>
+        <tr class="sub"><td>margin: {{ way.margin.at }}</td><td class="v"><button type="button" class="figure-button" @click="showMargin">{{ way.margin.bar === null ? '?' : formatDecimal(way.margin.bar, 1) }}<span class="visually-hidden"> bar, show the working</span></button></td><td class="src">bar over the line</td></tr>
       </tbody>
     </table>
     <h3 class="zone-heading mt-3">To order</h3>
@@ -56,6 +56,7 @@ function showMargin() {
 .sum { width: 100%; margin-top: 6px; }
 .sum td { padding: 3px 0; vertical-align: baseline; }
 .sum .v { text-align: right; font-weight: 700; font-size: 17px; padding: 3px 10px; white-space: nowrap; }
+.sum .v :deep(.fraction) { font-size: 15px; }
 .sum .src { font-size: 13px; color: var(--ink2); width: 132px; }
 .sub td { border-top: 1px solid var(--rule); }
 .take { display: flex; gap: 12px; margin-top: 14px; align-items: center; }

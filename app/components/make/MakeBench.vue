@@ -115,7 +115,8 @@ useKeys({
 @media (max-width: 1100px) { .bench { grid-template-columns: minmax(0, 1fr) 380px; } }
 @media (max-width: 899px) {
   .top { grid-template-columns: 1fr; }
-  .about { padding: 6px 12px 8px; }
+  .about { padding: 4px 12px 6px; gap: 2px; }
+  .about .t40 { font-size: 26px; }
   .cautions, .entries { padding: 4px 12px; }
   .bench { display: flex; flex-direction: column; }
   .side { border-left: 0; padding: 12px; }

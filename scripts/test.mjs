@@ -1,0 +1,55 @@
+// npm test: everything on a fresh machine, ended by one line "N passed, N failed". Names as arguments run only those stages.
+import { spawnSync } from 'node:child_process'
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
+import { buildIfChanged, ensureChromium, ensureMariadb, ensureModules, Halt, root, say } from './setup.mjs'
+
+process.chdir(root)
+const REPORTS = 'node_modules/.cache/jolvet-test'
+const node = (script, ...args) => [process.execPath, [script, ...args]]
+const vitest = (name, ...args) => node('node_modules/vitest/vitest.mjs', 'run', ...args, '--reporter=default', '--reporter=json', `--outputFile.json=${REPORTS}/${name}.json`)
+
+/** Stages in order; those with a report count their tests, the others count as one. */
+const STAGES = [
+  { name: 'lint', command: node('node_modules/eslint/bin/eslint.js', '.') },
+  { name: 'types', command: node('node_modules/nuxt/bin/nuxt.mjs', 'typecheck') },
+  { name: 'core types', command: node('node_modules/typescript/bin/tsc', '-p', 'core') },
+  { name: 'unit', command: vitest('unit'), hasReport: true },
+  { name: 'api', command: vitest('api', '-c', 'vitest.server.config.ts', '--project', 'api'), hasReport: true, needsServer: true },
+  { name: 'e2e', command: vitest('e2e', '-c', 'vitest.server.config.ts', '--project', 'e2e'), hasReport: true, needsServer: true },
+]
+
+let passed = 0
+let failed = 0
+try {
+  ensureModules()
+  const wanted = process.argv.slice(2)
+  const stages = STAGES.filter(({ name }) => wanted.length === 0 || wanted.includes(name))
+  if (stages.some(({ needsServer }) => needsServer)) {
+    ensureMariadb()
+    ensureChromium()
+    buildIfChanged()
+  }
+  mkdirSync(REPORTS, { recursive: true })
+  for (const { name, command, hasReport } of stages) {
+    say(name)
+    const report = `${REPORTS}/${name}.json`
+    rmSync(report, { force: true })
+    const { status } = spawnSync(...command, { stdio: 'inherit', env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1', SE_OFFLINE: 'true' } })
+    if (hasReport && existsSync(report)) {
+      const { numPassedTests, numFailedTests, numFailedTestSuites } = JSON.parse(readFileSync(report, 'utf8'))
+      passed += numPassedTests
+      // A file that could not even load has no failed test of its own.
+      failed += numFailedTests || (status === 0 ? 0 : Math.max(1, numFailedTestSuites))
+    } else if (status === 0) {
+      passed++
+    } else {
+      failed++
+    }
+  }
+} catch (error) {
+  console.error(error instanceof Halt ? error.message : error)
+  failed++
+}
+say('done')
+console.log(`${passed} passed, ${failed} failed`)
+process.exitCode = failed === 0 ? 0 : 1

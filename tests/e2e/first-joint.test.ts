@@ -1,0 +1,139 @@
+import { Key } from 'selenium-webdriver'
+import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest'
+import { start, stop } from '../../scripts/db.mjs'
+import { App } from './pages/app'
+
+// The path of a first visit: a pipe is found, joined, made and handed over, surviving a reload at every step.
+let app: App
+const base = () => inject('baseUrl')
+
+beforeAll(async () => { app = await App.open(base()) })
+afterAll(() => app.close())
+
+const register = async () => (await fetch(`${base()}/api/jobs/kiln-lane-bakehouse/register.json`)).json() as Promise<{ joints: { joint: string, marksMm: string, madeBy: string, status: string }[] }>
+
+describe('a first joint, end to end', () => {
+  it('opens on the demo jobs with what to do next, and goes into Kiln Lane', async () => {
+    await app.go('/')
+    await app.waitForText('[data-job="kiln-lane-bakehouse"]', /Make J3[\s\S]*22\.5/)
+    await app.waitForText('[data-job="glaze-kiln-room"]', /Rule out gas first/)
+    await app.waitForText('[data-job="net-loft-drying-coil"]', /Handed over 19 Nov/)
+    await app.click('[data-job="kiln-lane-bakehouse"]')
+    await app.find('[data-station="find"]')
+    await app.press('1')
+    await app.find('[data-test="new-find"]')
+  })
+
+  it('finds 22 copper from a typed diameter and a colour', async () => {
+    await app.click('[data-test="new-find"]')
+    await app.waitForValue('#diameter', '')
+    await app.type('#diameter', '22,0 mm')
+    await app.click('[data-by="calliper"]')
+    await app.waitForText('[data-candidate="cu-en-x-22"]', /in 100/)
+    await app.click('[data-check="colour"]')
+    await app.click('[data-answer="colour:copper"]')
+    await app.waitForText('[data-candidate]', /22 × 0\.9 copper/)
+    expect(await app.text('svg[aria-label="Diameter ruler"]')).toContain('measured 22')
+    await app.find('[data-caution="gas"]')
+    await app.press('y')
+    await app.driver.wait(async () => await app.count('[data-caution="gas"]') === 0, 5000, 'gas stays')
+    await app.saved()
+    await app.reload()
+    expect(await app.value('#diameter')).toBe('22,0 mm')
+    await app.click('[data-keep="cu-en-x-22"]')
+    await app.click('[data-test="to-joint"]')
+  })
+
+  it('joins it to 15 copper: ways that work with their depths, and why others are refused', async () => {
+    await app.click('[data-end="b"]')
+    await app.click('[data-series="cu-en-x"]')
+    await app.click('[data-pipe="cu-en-x-15"]')
+    await app.waitForText('[data-way]', /reducing coupling 22 x 15/)
+    await app.click('[data-condition="wet"]')
+    await app.waitForText('[data-refused="solder-a"]', /will not take/)
+    await app.click('[data-condition="wet"]')
+    await app.click('[data-service="hot"]')
+    await app.click('[data-condition="combustibles"]')
+    await app.saved()
+    await app.reload()
+    expect(await (await app.find('[data-condition="combustibles"]')).getAttribute('aria-checked')).toBe('true')
+    await app.click('[data-way^="solder.en:22~solder.en:15"]')
+    await app.waitForText('[data-depth="0"]', /15\.4/)
+    await app.waitForText('[data-depth="1"]', /10\.6/)
+    await app.waitForText('[data-note="fire"]', /60 minutes/)
+    await app.click('[data-depth="0"]')
+    await app.waitForText('[role="dialog"]', /EN 1254-1/)
+    await app.press(Key.ESCAPE)
+    await app.driver.wait(async () => await app.count('[role="dialog"]') === 0, 5000, 'the working stays open')
+    await app.click('[data-test="take-way"]')
+  })
+
+  it('makes it: the mark on the drawing, steps ticked, a cool-down by the clock, initials', async () => {
+    await app.waitForText('[data-test="depth-figure"]', /15\.4/)
+    await app.find('[data-caution="fire"]')
+    for (const entry of [0, 1]) {
+      await app.click(`[data-entry="${entry}"]`)
+      const steps = await app.count('[data-step]')
+      for (let step = 0; step < steps; step++) {
+        const code = await (await app.find('[data-step].now')).getAttribute('data-step')
+        if (code === 'wait' && entry === 0) {
+          await app.click('[data-test="start-wait"]')
+          await app.waitForText('[data-test="clock"]', /^4:5\d$/)
+          await app.reload()
+          await app.waitForText('[data-test="clock"]', /^4:[45]\d$/)
+          await app.click('[data-test="early"]')
+        } else if (step % 2 === 0) {
+          await app.click('[data-test="tick-current"]')
+        } else {
+          await app.click(`[data-tick="${step}"]`)
+        }
+        await app.driver.wait(async () => await (await app.find(`[data-tick="${step}"]`)).getAttribute('aria-checked') === 'true', 5000, `step ${step} is not ticked`)
+      }
+    }
+    await app.reload()
+    await app.click('[data-test="open-sign"]')
+    await app.type('[data-test="initials"]', 'QZ')
+    await app.click('[data-test="sign"]')
+    await app.driver.wait(async () => (await register()).joints.some(joint => joint.madeBy === 'QZ'), 10_000, 'not signed')
+  })
+
+  it('stands in the register with depth, method, time and hands, after the database was restarted too', async () => {
+    const dir = inject('databaseFolder')
+    const { port } = await start({ dir })
+    await stop({ dir })
+    await start({ dir, port })
+    await app.go('/jobs/kiln-lane-bakehouse/handover')
+    await app.waitForText('[data-register="6"]', /15\.4,\s*10\.6/)
+    await app.waitForText('[data-register="6"]', /solder[\s\S]*QZ/)
+    const joint = (await register()).joints.find(({ madeBy }) => madeBy === 'QZ')!
+    expect(joint).toMatchObject({ joint: 'J6', marksMm: '15.4, 10.6', status: 'made' })
+    const csv = await (await fetch(await (await app.find('[data-test="export-csv"]')).getAttribute('href') ?? '')).text()
+    expect(csv).toContain('"15.4, 10.6",no,made,QZ')
+    expect(await app.errors()).toEqual([])
+  })
+})
+
+describe('bad input at the pipe', () => {
+  it.each([['abc', /not a length/], ['-3', /more than 0/], ['0', /more than 0/], ['1e9', /not a length/], ['0.875', /0\.875 in is 22\.2\d mm/], ['200', /200[\s\S]*63\.66 across/]])('%s is said in words and kept as typed', async (typed, words) => {
+    await app.go('/jobs/glaze-kiln-room/find')
+    await app.type('#diameter', typed)
+    await app.waitForText('#diameter-note', words)
+    expect(await app.value('#diameter')).toBe(typed)
+    await app.saved()
+    await app.reload()
+    expect(await app.value('#diameter')).toBe(typed)
+  })
+
+  it('an empty field leaves the drawing bare; a right one brings it back', async () => {
+    await app.go('/jobs/glaze-kiln-room/find')
+    await app.type('#diameter', '21.5')
+    await app.waitForText('[data-candidate]', /old copper/)
+    await app.saved()
+  })
+
+  it('a job that is not there says so and leads back', async () => {
+    await app.go('/jobs/nowhere/find')
+    await app.waitForText('main', /no job "nowhere"[\s\S]*All jobs/)
+    await app.errors()
+  })
+})

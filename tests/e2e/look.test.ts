@@ -1,0 +1,64 @@
+import { Key } from 'selenium-webdriver'
+import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest'
+import { App } from './pages/app'
+
+// Every main view at the desk and on the phone, light and cellar: no serious finding, nothing wider than the page, no console error.
+let app: App
+beforeAll(async () => { app = await App.open(inject('baseUrl')) })
+afterAll(() => app.close())
+
+const SIZES = [[1280, 800], [390, 844]] as const
+const kiln = '/jobs/kiln-lane-bakehouse'
+const VIEWS = ['/', `${kiln}/find`, `${kiln}/joint`, `${kiln}/make`, `${kiln}/handover`, '/jobs/boat-shed-wash-down/joint', '/jobs/boat-shed-wash-down/make']
+
+describe.each([['light', false], ['cellar', true]] as const)('%s', (name, dark) => {
+  it.each(VIEWS)('%s', async (path) => {
+    await app.setTheme(dark)
+    for (const [width, height] of SIZES) {
+      await app.setSize(width, height)
+      await app.go(path)
+      await app.find('main *')
+      await app.driver.wait(() => app.driver.executeScript('return document.querySelectorAll("main svg").length > 0'), 10_000, 'nothing drawn')
+      expect(await app.axe(), `${path} ${width}`).toEqual([])
+      const wide = await app.driver.executeScript<number>('return document.documentElement.scrollWidth - window.innerWidth')
+      expect(wide, `${path} scrolls sideways at ${width}`).toBeLessThanOrEqual(0)
+    }
+    expect(await app.driver.executeScript('return document.documentElement.dataset.theme')).toBe(name)
+    expect(await app.errors()).toEqual([])
+  })
+})
+
+describe('by keyboard alone', () => {
+  it('goes from the jobs to a way taken', async () => {
+    await app.setSize(1280, 800)
+    await app.go('/')
+    await app.find('[data-job]')
+    await app.press('j')
+    await app.press('k')
+    await app.press(Key.ENTER)
+    await app.find('[data-step]')
+    await app.press('3')
+    await app.find('[data-way]')
+    await app.press('j')
+    await app.waitForText('section[aria-label="Working"]', /Working of way 2/)
+    await app.press('?')
+    await app.waitForText('[role="dialog"]', /light or cellar/)
+    await app.press(Key.ESCAPE)
+    await app.driver.wait(async () => await app.count('[role="dialog"]') === 0, 5000, 'keys stay open')
+    await app.press('9')
+    await app.find('[data-register]')
+  })
+
+  it('reaches every control by Tab with a visible focus', async () => {
+    await app.go(`${kiln}/joint`)
+    await app.find('[data-way]')
+    const reached = new Set<string>()
+    for (let i = 0; i < 60; i++) {
+      await app.press(Key.TAB)
+      const at = await app.driver.executeScript<{ name: string, seen: boolean }>('const e = document.activeElement; return { name: e.dataset.way ? "way" : e.dataset.end ? "end" : e.dataset.condition ? "condition" : e.dataset.test ?? "", seen: getComputedStyle(e).outlineStyle !== "none" || e === document.body }')
+      expect(at.seen).toBe(true)
+      reached.add(at.name)
+    }
+    expect([...reached]).toEqual(expect.arrayContaining(['way', 'end', 'condition', 'take-way']))
+  })
+})

@@ -1,0 +1,101 @@
+import { createRequire } from 'node:module'
+import { readFileSync } from 'node:fs'
+import { By, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver'
+import { openBrowser } from '../../../scripts/browser.mjs'
+
+const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
+
+/** The app in a browser, as a user meets it: by what is written, by keys, by taps. */
+export class App {
+  private constructor(readonly driver: WebDriver, readonly base: string, private readonly browser: Awaited<ReturnType<typeof openBrowser>>) {}
+
+  static async open(base: string, size?: { width: number, height: number }): Promise<App> {
+    const browser = await openBrowser(size)
+    return new App(browser.driver, base, browser)
+  }
+
+  close = () => this.browser.close()
+  setSize = (width: number, height: number) => this.browser.setSize(width, height)
+  setTheme = (dark: boolean) => this.browser.setTheme(dark)
+
+  async go(path: string) {
+    await this.driver.get(this.base + path)
+    await this.ready()
+  }
+
+  async reload() {
+    await this.driver.navigate().refresh()
+    await this.ready()
+  }
+
+  private ready = () => this.driver.wait(() => this.driver.executeScript('return document.documentElement.dataset.ready === "true" && document.querySelector("main") !== null'), 15_000, 'the page did not get ready')
+
+  /** The first element of a selector, once it is there. */
+  find = (css: string): Promise<WebElement> => this.driver.wait(until.elementLocated(By.css(css)), 10_000, `nothing at ${css}`)
+  count = async (css: string): Promise<number> => (await this.driver.findElements(By.css(css))).length
+
+  /** Clicks once the element is there and seen; a slide of the page meanwhile is waited out. */
+  async click(css: string) {
+    await this.driver.wait(async () => {
+      try {
+        const element = await this.driver.findElement(By.css(css))
+        await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', element)
+        await element.click()
+        return true
+      } catch {
+        return false
+      }
+    }, 10_000, `cannot click ${css}`)
+  }
+
+  /** Types over what a field holds; a field that is drawn anew meanwhile is looked up again. */
+  async type(css: string, text: string) {
+    await this.driver.wait(async () => {
+      try {
+        const field = await this.driver.findElement(By.css(css))
+        await field.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.DELETE, text)
+        return true
+      } catch {
+        return false
+      }
+    }, 10_000, `cannot type into ${css}`)
+  }
+
+  waitForValue = (css: string, value: string) => this.driver.wait(async () => {
+    try {
+      return await (await this.driver.findElement(By.css(css))).getAttribute('value') === value
+    } catch {
+      return false
+    }
+  }, 10_000, `${css} never held "${value}"`)
+
+  press = (...keys: string[]) => this.driver.actions().sendKeys(...keys).perform()
+  text = async (css: string): Promise<string> => (await this.find(css)).getText()
+  value = async (css: string): Promise<string> => (await (await this.find(css)).getAttribute('value')) ?? ''
+
+  async waitForText(css: string, pattern: RegExp) {
+    await this.driver.wait(async () => {
+      try {
+        return pattern.test(await (await this.driver.findElement(By.css(css))).getText())
+      } catch {
+        return false
+      }
+    }, 10_000, `${css} never read ${pattern}`)
+  }
+
+  /** Waits until the server has all that was typed. */
+  saved = () => this.driver.wait(async () => !(await this.driver.findElements(By.css('[role="alert"].problem'))).length && (await this.driver.executeScript('return [...document.querySelectorAll("[role=status]")].every(e => e.textContent.trim() !== "saving")')), 10_000, 'never saved')
+
+  /** Serious and critical findings of axe, as rule and selector. */
+  async axe(): Promise<string[]> {
+    await this.driver.executeScript(AXE)
+    const found = await this.driver.executeAsyncScript<{ id: string, impact: string, nodes: { target: string[], failureSummary: string }[] }[]>(
+      'const done = arguments[0]; axe.run(document, { resultTypes: ["violations"] }).then(r => done(r.violations))')
+    return found.filter(({ impact }) => impact === 'serious' || impact === 'critical').flatMap(({ id, nodes }) => nodes.map(({ target }) => `${id} ${target.join(' ')}`))
+  }
+
+  /** What the console called an error since the last call. */
+  async errors(): Promise<string[]> {
+    return (await this.driver.manage().logs().get('browser')).filter(entry => entry.level.name === 'SEVERE').map(entry => entry.message)
+  }
+}
