@@ -27,7 +27,8 @@ const check = z.discriminatedUnion('check', [
 ])
 
 const CHECK_NAMES = check.options.map(option => option.shape.check.value)
-const canDo = z.enum([...CHECK_NAMES, ...INSTRUMENTS.map(by => `outside-diameter:${by}` as const)] as [string, ...string[]])
+/** A person may also be able to read a print; nothing is proposed for it, since its answer is not weighed. */
+const canDo = z.enum([...CHECK_NAMES, 'print', ...INSTRUMENTS.map(by => `outside-diameter:${by}` as const)] as [string, ...string[]])
 
 const identifyQuestion = z.strictObject({
   region: region.optional(),

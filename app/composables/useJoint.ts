@@ -9,7 +9,10 @@ export function useJoint(job: Ref<JobRecord | undefined>) {
   const router = useRouter()
   const store = useJobStore()
 
+  /** A find is being turned into a joint: no other joint stands on the table meanwhile. */
+  const isStarting = computed(() => typeof route.query.from === 'string')
   const joint = computed<JointRecord | undefined>(() => {
+    if (isStarting.value) return undefined
     const joints = job.value?.joints ?? []
     return joints.find(({ id }) => id === route.query.joint) ?? joints.find(({ way }) => way === null) ?? joints.at(-1)
   })
@@ -44,6 +47,7 @@ export function useJoint(job: Ref<JobRecord | undefined>) {
     const begun = now.joints.find(one => one.findA === from && one.b === null)
     if (begun) await router.replace({ query: { joint: begun.id } })
     else if (find?.pipe) await addJoint({ find: find.id, end: { pipe: find.pipe }, place: find.place })
+    else await router.replace({ query: {} })
   }, { immediate: true })
 
   const change = (changes: Partial<JointBody>) => { if (job.value && joint.value) store.changeJoint(job.value.slug, joint.value.id, changes) }
@@ -62,5 +66,5 @@ export function useJoint(job: Ref<JobRecord | undefined>) {
     await router.push({ path: `/jobs/${job.value!.slug}/make`, query: { joint: joint.value!.id } })
   }
 
-  return { joint, isSigned, conditions, answer, way, lookedAt, addJoint, change, setCondition, take }
+  return { joint, isStarting, isSigned, conditions, answer, way, lookedAt, addJoint, change, setCondition, take }
 }

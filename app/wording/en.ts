@@ -39,6 +39,6 @@ export const SERVICE_WORDS: Readonly<Record<Service, string>> = { cold: 'cold', 
 export const REGION_WORDS: Readonly<Record<Region, string>> = { gb: 'GB metric', eu: 'EU metric', us: 'US inch' }
 
 /** American trade words for British ones, in text that is shown in a US job. */
-const US_WORDS: readonly (readonly [RegExp, string])[] = [[/\bolive\b/g, 'ferrule'], [/\bspanner/g, 'wrench'], [/\btap\b/g, 'faucet'], [/\badaptor/g, 'adapter'], [/\bcalliper/g, 'caliper'], [/\bColour/g, 'Color'], [/\bcolour/g, 'color']]
+const US_WORDS: readonly (readonly [RegExp, string])[] = [[/\ban olive\b/g, 'a ferrule'], [/\bolive\b/g, 'ferrule'], [/\bOlive\b/g, 'Ferrule'], [/\bspanner/g, 'wrench'], [/\btap\b/g, 'faucet'], [/\badaptor/g, 'adapter'], [/\bcalliper/g, 'caliper'], [/\bColour/g, 'Color'], [/\bcolour/g, 'color']]
 
 export const inRegion = (text: string, region: Region): string => (region === 'us' ? US_WORDS.reduce((words, [from, to]) => words.replace(from, to), text) : text)

@@ -50,9 +50,12 @@ function toPipe(row: PipeRow): Pipe {
   }
 }
 
+/** By code unit, so that the order is the same on every machine. */
+const compareText = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0)
+
 /** Every pipe of the catalogue, by family, series, outside diameter, wall. */
 export const PIPES: readonly Pipe[] = TABLES.flat().map(toPipe).sort((a, b) =>
-  a.family.localeCompare(b.family) || a.series.localeCompare(b.series) || a.od - b.od || (a.wall ?? 0) - (b.wall ?? 0))
+  compareText(a.family, b.family) || compareText(a.series, b.series) || a.od - b.od || (a.wall ?? 0) - (b.wall ?? 0))
 
 const BY_ID = new Map(PIPES.map(pipe => [pipe.id, pipe]))
 

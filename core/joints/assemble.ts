@@ -17,7 +17,7 @@ function insertionOf(meeting: Meeting, { kit }: Situation): Figure {
   // A converter made for the old size has a mouth of its own, which no table holds.
   const own = classOf(meeting.tube.pipe) === meeting.size && metricBodyOf(meeting.size) !== null
   if (!socket || own) return UNKNOWN_DEPTH
-  const measured = kit.measured?.find(fitting => fitting.method === meeting.method && fitting.nominal === socket.fittingNominal && fitting.insertion !== undefined)
+  const measured = kit.measured?.find(fitting => fitting.method === meeting.method && (fitting.nominal === socket.fittingNominal || fitting.nominal === meeting.tube.pipe.nominal) && fitting.insertion !== undefined)
   if (measured?.insertion !== undefined) return { value: measured.insertion, lo: measured.insertion, hi: measured.insertion, source: 'measured' }
   return socketDepth(socket)
 }
@@ -46,26 +46,26 @@ function concernsOf(chain: Chain, insertions: readonly Figure[], situation: Situ
   return [...new Map(concerns.map(concern => [`${concern.code} ${concern.text}`, concern])).values()]
 }
 
+/** Fittings and tails in the order of the chain, one line each, then the loose parts counted together. */
 function partsOf(chain: Chain, insertions: readonly Figure[]): Part[] {
-  const parts: Part[] = chain.items.map((item): Part => {
+  const inLine: Part[] = chain.items.map((item): Part => {
     if (item.kind === 'fitting') return { kind: item.fitting.kind, name: item.fitting.name, size: item.fitting.size, quantity: 1 }
     const [from, to] = item.between.map(at => insertions[at]!.value)
     const part: Part = { kind: 'tail', name: `tail of ${item.tube.pipe.label}`, size: item.tube.pipe.nominal, quantity: 1 }
     return typeof from === 'number' && typeof to === 'number' ? { ...part, length: TAIL_BARE + from + to } : part
   })
+  const loose = new Map<string, Part>()
   for (const meeting of chain.meetings) {
     if (meeting.kind !== 'socket') continue
     const olive = metricBodyOf(classOf(meeting.tube.pipe)) === meeting.size
-    parts.push(...JOINT_METHODS[meeting.method].looseParts(meeting.tube).filter(({ kind }) => kind !== 'olive' || olive))
+    for (const part of JOINT_METHODS[meeting.method].looseParts(meeting.tube)) {
+      if (part.kind === 'olive' && !olive) continue
+      const same = loose.get(`${part.name} ${part.size}`)
+      if (same) same.quantity += part.quantity
+      else loose.set(`${part.name} ${part.size}`, { ...part })
+    }
   }
-  const merged = new Map<string, Part>()
-  for (const part of parts) {
-    const key = `${part.name} ${part.size} ${part.length ?? ''}`
-    const same = merged.get(key)
-    if (same) same.quantity += part.quantity
-    else merged.set(key, { ...part })
-  }
-  return [...merged.values()]
+  return [...inLine, ...loose.values()]
 }
 
 interface Weakest { bar: number, at: string, source: string }

@@ -53,13 +53,17 @@ function tailOf(size: SizeClass): Tube | null {
 
 const spigotTube = (size: SizeClass): Tube => toTube({ pipe: `cu-en-x-${size.slice(size.indexOf(':') + 1)}` })
 
+/** A fitting stands once in a chain; a converter may stand at both ends. */
+const isSpent = (fitting: Fitting, used: readonly Fitting[]): boolean => fitting.kind !== 'converter' && used.includes(fitting)
+
 /** Both mouths alike: turning it round gives the same chain. */
 const isSymmetric = ({ mouths: [first, second] }: Fitting): boolean =>
   first.kind === 'socket' && second.kind === 'socket' && first.method === second.method && first.size === second.size
 
 /**
  * Every chain of at most 3 fittings and 6 joints from one end to the other in which each meeting mates and no rule
- * refuses it. A chain passes no fitting twice and a tail never returns to the size of either end.
+ * refuses it. A chain passes no fitting twice, but for a converter that both ends need, and a tail never returns to
+ * the size of either end.
  */
 export function findChains(a: Offer, b: Offer, situation: Situation): Chain[] {
   const ends = [a, b].flatMap(end => (end.kind === 'tube' ? [classOf(end.tube.pipe)] : []))
@@ -74,28 +78,28 @@ export function findChains(a: Offer, b: Offer, situation: Situation): Chain[] {
     if (last && chain.meetings.length < MOST_JOINTS) chains.push({ items: chain.items, meetings: [...chain.meetings, last] })
   }
 
-  const extend = (offer: Offer, chain: Chain, used: ReadonlySet<string>) => {
-    if (used.size === MOST_FITTINGS) return
+  const extend = (offer: Offer, chain: Chain, used: readonly Fitting[]) => {
+    if (used.length === MOST_FITTINGS) return
     for (const fitting of fittings) {
-      if (used.has(fitting.id)) continue
+      if (isSpent(fitting, used)) continue
       for (const [first, second] of [fitting.mouths, [fitting.mouths[1], fitting.mouths[0]]] as [Mouth, Mouth][]) {
         const meeting = meet(offer, first, situation)
         if (!meeting) continue
         const next: Chain = { items: [...chain.items, { kind: 'fitting', fitting }], meetings: [...chain.meetings, meeting] }
         if (next.meetings.length >= MOST_JOINTS) continue
         close(second, next)
-        goOn(second, next, new Set([...used, fitting.id]))
+        goOn(second, next, [...used, fitting])
         if (isSymmetric(fitting)) break
       }
     }
   }
 
-  const goOn = (open: Mouth, chain: Chain, used: ReadonlySet<string>) => {
+  const goOn = (open: Mouth, chain: Chain, used: readonly Fitting[]) => {
     if (open.kind === 'thread') return extend({ kind: 'thread', thread: open, on: 'between' }, chain, used)
     if (open.kind === 'spigot') return extend({ kind: 'tube', tube: spigotTube(open.size), on: 'between' }, chain, used)
     // A socket is followed by the spigot of another fitting, or by a tail of a size that neither end has.
     for (const fitting of fittings) {
-      if (used.has(fitting.id) || used.size === MOST_FITTINGS) continue
+      if (isSpent(fitting, used) || used.length === MOST_FITTINGS) continue
       const at = fitting.mouths.findIndex(mouth => mouth.kind === 'spigot')
       const spigot = fitting.mouths[at]
       if (!spigot || spigot.kind !== 'spigot') continue
@@ -103,7 +107,7 @@ export function findChains(a: Offer, b: Offer, situation: Situation): Chain[] {
       if (!meeting) continue
       const next: Chain = { items: [...chain.items, { kind: 'fitting', fitting }], meetings: [...chain.meetings, meeting] }
       close(fitting.mouths[1 - at]!, next)
-      goOn(fitting.mouths[1 - at]!, next, new Set([...used, fitting.id]))
+      goOn(fitting.mouths[1 - at]!, next, [...used, fitting])
     }
     const tail = ends.includes(open.size) ? null : tailOf(open.size)
     const into = tail && meet({ kind: 'tube', tube: tail, on: 'between' }, open, situation)
@@ -112,6 +116,6 @@ export function findChains(a: Offer, b: Offer, situation: Situation): Chain[] {
     extend({ kind: 'tube', tube: tail, on: 'between' }, { items: [...chain.items, { kind: 'tail', tube: tail, between: [at, at + 1] }], meetings: [...chain.meetings, into] }, used)
   }
 
-  extend(a, { items: [], meetings: [] }, new Set())
+  extend(a, { items: [], meetings: [] }, [])
   return chains
 }

@@ -20,8 +20,10 @@ function readEnd(end: End, on: 'a' | 'b'): Result<Offer> {
 
 /** Whether the van has every fitting of a way; nothing said of parts means all are in stock. */
 function inStock(way: Way, { kit: { parts } }: Situation): boolean {
-  const wanted = way.parts.filter(({ kind }) => kind !== 'tail')
-  return parts === undefined || wanted.every((part: Part) => parts.some(have => have.name === part.name && have.size === part.size && have.quantity >= part.quantity))
+  if (parts === undefined) return true
+  const same = (one: Part) => (other: { name: string, size: string }) => other.name === one.name && other.size === one.size
+  const count = (list: readonly { name: string, size: string, quantity: number }[], one: Part) => list.filter(same(one)).reduce((sum, { quantity }) => sum + quantity, 0)
+  return way.parts.filter(({ kind }) => kind !== 'tail').every(part => count(parts, part) >= count(way.parts, part))
 }
 
 /** The least change that would let a refusing code go. */

@@ -45,6 +45,7 @@ describe('a first joint, end to end', () => {
   })
 
   it('joins it to 15 copper: ways that work with their depths, and why others are refused', async () => {
+    await app.waitForText('[data-end="a"]', /22 × 0\.9 copper/)
     await app.click('[data-end="b"]')
     await app.click('[data-series="cu-en-x"]')
     await app.click('[data-pipe="cu-en-x-15"]')

@@ -76,10 +76,11 @@ td:first-child { padding-left: 10px; width: 34px; }
   .side { border-left: 0; border-top: 1px solid var(--rule); padding: 12px; }
   .table { padding: 12px; }
   thead { display: none; }
-  tr { display: grid; grid-template-columns: 96px 1fr 28px; padding: 8px 0; border-bottom: 1px solid var(--hair); align-items: baseline; }
+  tr { display: grid; grid-template-columns: 104px 1fr 28px; padding: 8px 0 8px 14px; border-bottom: 1px solid var(--hair); align-items: baseline; }
   td { height: auto; border: 0; padding: 0 8px 0 0; }
   td:nth-child(1) { grid-column: 3; grid-row: 1; padding: 0; }
-  td:nth-child(6) { grid-column: 1; grid-row: 1 / 3; text-align: left; }
+  td:nth-child(6) { grid-column: 1; grid-row: 1 / 4; text-align: left; white-space: normal; }
+  td:nth-child(6) span { flex-wrap: wrap; }
   td:nth-child(2) { grid-column: 2; grid-row: 1; }
   td:nth-child(3) { grid-column: 2; grid-row: 2; }
   td:nth-child(5), td:nth-child(7), td:nth-child(8) { grid-column: 2; font-size: 14px; color: var(--ink2); text-align: left; }

@@ -32,7 +32,7 @@ useKeys({
       <h2 class="t26">{{ jobs.length === 1 ? 'One job' : `${jobs.length} jobs` }}</h2>
       <p v-if="jobs.length" class="t17 only-wide">The next thing to do stands over each gap.</p>
     </div>
-    <div class="heads only-wide"><span v-for="station in STATIONS" :key="station">{{ STATION_WORDS[station] }}</span></div>
+    <div class="heads"><span v-for="station in STATIONS" :key="station">{{ STATION_WORDS[station] }}</span></div>
     <div v-if="isLoaded && jobs.length === 0" class="p-6 space-y-3"><StagePipe :stations="[]" /><p>No job yet. Start one.</p></div>
     <ul ref="list">
       <li v-for="(row, i) in rows" :key="row.job.id" :class="{ 'row-selected': i === at }">
@@ -55,7 +55,7 @@ useKeys({
     <div class="foot">
       <UButton data-test="new-job" @click="isNewOpen = true">New job <kbd>N</kbd></UButton>
       <span class="note only-wide"><kbd>J</kbd> <kbd>K</kbd> down, up &ensp;<kbd>Enter</kbd> open</span>
-      <span class="legend only-wide">
+      <span class="legend">
         <span><StatusShape status="planned" /> planned</span><span><StatusShape status="dry-fitted" /> begun</span><span><StatusShape status="made" /> made</span><span><StatusShape status="held" /> held</span>
       </span>
     </div>
@@ -66,7 +66,7 @@ useKeys({
 <style scoped>
 .jobs { flex: 1; display: flex; flex-direction: column; }
 .title { height: 56px; display: flex; align-items: baseline; gap: 16px; padding: 16px 18px 0; border-bottom: 1px solid var(--rule); }
-.heads { display: grid !important; grid-template-columns: repeat(4, 1fr); margin-left: 292px; height: 40px; align-items: center; text-align: center; font-size: 14px; font-weight: 600; }
+.heads { display: grid; grid-template-columns: repeat(4, 1fr); margin-left: 292px; height: 40px; align-items: center; text-align: center; font-size: 14px; font-weight: 600; }
 li { border-bottom: 2px solid var(--hair); }
 .job { display: grid; grid-template-columns: 292px 1fr; min-height: 128px; }
 .job:hover { background: var(--paper2); }
@@ -78,7 +78,7 @@ li { border-bottom: 2px solid var(--hair); }
 .figure :deep(.fraction) { font-size: .44em; }
 .figure { font-size: 54px; line-height: .85; letter-spacing: -.03em; }
 .foot { display: flex; align-items: center; gap: 26px; padding: 12px 18px; margin-top: auto; }
-.legend { margin-left: auto; display: flex !important; gap: 18px; font-size: 14px; }
+.legend { margin-left: auto; display: flex; gap: 18px; font-size: 14px; }
 .legend span { display: inline-flex; gap: 6px; align-items: center; }
 @media (max-width: 899px) {
   .job { grid-template-columns: 1fr; }
@@ -88,6 +88,6 @@ li { border-bottom: 2px solid var(--hair); }
   .foot { position: sticky; bottom: 0; background: var(--paper); border-top: 1px solid var(--rule); }
   .words { font-size: 17px; }
   .figure { font-size: 40px; }
-  .legend { display: none !important; }
+  .heads, .legend { display: none; }
 }
 </style>

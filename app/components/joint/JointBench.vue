@@ -7,7 +7,7 @@ import { endLabel } from '~/wording/way'
 
 /** Joint: two ends facing each other, the conditions, every way that works and every one refused. */
 const props = defineProps<{ job: JobRecord }>()
-const { joint, isSigned, conditions, answer, way, lookedAt, addJoint, change, setCondition, take } = useJoint(toRef(props, 'job'))
+const { joint, isStarting, isSigned, conditions, answer, way, lookedAt, addJoint, change, setCondition, take } = useJoint(toRef(props, 'job'))
 const table = useTemplateRef<HTMLElement>('table')
 const { width } = useElementSize(table)
 const narrow = useNarrow()
@@ -23,11 +23,12 @@ function setEnd(pipe: string, find: string | null) {
   change(picking.value === 'a' ? { a: { pipe }, findA: find } : { b: { pipe } })
 }
 
-/** Ways shown before the rest is asked for; a list is read from its top. */
-const FIRST = 6
+/** Ways shown before the rest is asked for: the first few, the shortest chains, and the one taken. */
+const FIRST = 5
 const all = ref(false)
 const ways = computed(() => answer.value?.ways ?? [])
-const shown = computed(() => (all.value ? ways.value : ways.value.slice(0, FIRST)))
+const fewest = computed(() => Math.min(...ways.value.map(({ joints }) => joints.length)))
+const shown = computed(() => ways.value.map((one, index) => ({ one, index })).filter(({ one, index }) => all.value || index < FIRST || one.joints.length === fewest.value || one.id === joint.value?.wayId || one.id === way.value?.id))
 const at = computed(() => ways.value.findIndex(({ id }) => id === way.value?.id))
 const look = (index: number) => { lookedAt.value = ways.value[Math.min(ways.value.length - 1, Math.max(0, index))]?.id ?? null }
 const isWorkingOpen = ref(false)
@@ -37,7 +38,8 @@ const set = (name: keyof Conditions, value: Conditions[keyof Conditions]) => set
 
 <template>
   <JointTabs :job="job" :current="joint?.id" can-add @add="addJoint()" />
-  <div v-if="!joint" class="p-6 space-y-4"><p class="t20 w7">No joint yet.</p><UButton data-test="first-joint" @click="addJoint()">Start the first joint</UButton></div>
+  <p v-if="isStarting" class="p-6 note">Starting the joint.</p>
+  <div v-else-if="!joint" class="p-6 space-y-4"><p class="t20 w7">No joint yet.</p><UButton data-test="first-joint" @click="addJoint()">Start the first joint</UButton></div>
   <div v-else class="bench">
     <div ref="table" class="table">
       <div class="ends">
@@ -60,8 +62,8 @@ const set = (name: keyof Conditions, value: Conditions[keyof Conditions]) => set
           <p class="note">What would have to change:</p>
           <ul><li v-for="text in answer.instead" :key="text" class="t17">{{ text }}</li></ul>
         </div>
-        <WayRow v-for="(one, i) in shown" :key="one.id" :way="one" :a="joint.a" :b="joint.b" :region="job.region" :system="system" :selected="one.id === way?.id" :taken="one.id === joint.wayId" :index="i" @look="lookedAt = one.id" />
-        <button v-if="ways.length > shown.length" type="button" class="more" data-test="more-ways" @click="all = true">{{ ways.length - shown.length }} more ways, none better</button>
+        <WayRow v-for="{ one, index } in shown" :key="one.id" :way="one" :a="joint.a" :b="joint.b" :region="job.region" :system="system" :selected="one.id === way?.id" :taken="one.id === joint.wayId" :index="index" @look="lookedAt = one.id" />
+        <button v-if="ways.length > shown.length" type="button" class="more" data-test="more-ways" @click="all = true">{{ ways.length - shown.length }} more ways, with more joints or more care</button>
         <RefusedList :refused="answer.refused" :region="job.region" :end-words="{ a: endLabel(joint.a), b: endLabel(joint.b) }" />
       </template>
     </div>

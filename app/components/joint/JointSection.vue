@@ -11,9 +11,9 @@ import { materialOf } from '~/drawing/materials'
 const props = withDefaults(defineProps<{ way: Way, a: End, b: End, system: UnitSystem, width: number, height?: number, compact?: boolean }>(), { height: 246, compact: false })
 
 const layout = computed(() => layOutWay(props.way, props.a, props.b, props.compact ? 4 : undefined))
-const room = computed(() => (props.compact ? props.height - 2 : props.height - 116))
+const room = computed(() => (props.compact ? props.height - 2 : props.height - 88))
 const k = computed(() => {
-  const fit = Math.min((props.width - 16) / layout.value.length, room.value / (2.3 * layout.value.radius))
+  const fit = Math.min((props.width - 16) / layout.value.length, room.value / (2.15 * layout.value.radius))
   return props.compact ? fit : Math.max(0.2, Math.floor(fit * 10) / 10)
 })
 const shift = computed(() => (props.compact ? 0 : Math.max(8, (props.width - layout.value.length * k.value) / 2)))

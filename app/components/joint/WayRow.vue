@@ -26,7 +26,7 @@ function below({ insertion: { value, lo, hi, source } }: Joint, end: string): st
     <span class="chain">
       <b :class="selected ? 't17' : 't15'" class="leading-tight">{{ index + 1 }}&ensp;{{ wayTitle(way, region) }}<span v-if="taken" class="copper"> taken</span></b>
       <JointSection :way="way" :a="a" :b="b" :system="system" :width="300" :height="22" compact class="only-wide" />
-      <span v-if="way.verdict !== 'fits'" class="ochre w6 t13">{{ inRegion(way.because[0]!.text, region) }}</span>
+      <span v-if="way.verdict !== 'fits'" class="ochre w6 t13">{{ inRegion(way.because[0]!.text.split(/[.:] /)[0]!, region) }}</span>
     </span>
     <span class="cell" :class="system"><b :class="{ open: first.insertion.value === null }"><TapeFigure :mm="first.insertion.value" :system="system" /></b><i>{{ below(first, 'first end') }}</i></span>
     <span class="cell" :class="system"><b :class="{ open: last.insertion.value === null }"><TapeFigure :mm="last.insertion.value" :system="system" /></b><i>{{ below(last, 'other end') }}</i></span>

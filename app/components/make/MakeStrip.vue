@@ -23,10 +23,12 @@ const r = computed(() => od.value / 2 * k.value)
 const markX = computed(() => endX.value - depth.value * k.value)
 const colour = computed(() => (props.done ? 'var(--ink)' : 'var(--copper)'))
 const letters = computed(() => (props.mm === null ? 1 : props.system === 'inch' ? 1.4 : formatMm(props.mm).length))
-/** The figure stands on the pipe between mark and end, as large as it fits there. */
-const size = computed(() => Math.max(narrow.value ? 40 : 56, Math.min(narrow.value ? 72 : 112, depth.value * k.value / (letters.value * 0.58))))
+/** The figure stands on the pipe between mark and end, as large as it fits there; a stacked fraction is taller than wide. */
+const size = computed(() => Math.max(narrow.value ? 40 : 56, Math.min(narrow.value ? 72 : 112, depth.value * k.value / (letters.value * 0.58), props.system === 'inch' ? (2 * r.value - 56) / 1.25 : 112)))
 const figureWidth = computed(() => depth.value * k.value)
 const ring = computed(() => (props.card.answer.ok ? props.card.answer.value.marks.find(({ what }) => what === 'ring') : undefined))
+/** A copper ring is about this wide, mm; it is drawn to stand where it goes, not to be measured. */
+const RING_WIDTH = 8
 const mouth = computed<Mouth>(() => ({
   method: props.card.joint.method, from: 0, to: depth.value, opens: 'left', radius: od.value / 2, bore: (pipe.value?.bore ?? od.value * 0.8) / 2, on: props.card.joint.on,
 }))
@@ -45,7 +47,9 @@ const words = computed(() => (props.mm === null ? 'depth not known: measure the 
       <WallBand :family="pipe.family" :x="0" :y="cy + r - 9" :width="endX" :height="9" />
     </template>
     <path :d="`M0 ${cy - r}H${endX}V${cy + r}H0`" class="l-edge" style="stroke-width: 3" />
-    <rect v-if="ring?.fromEnd" :x="endX - (ring.fromEnd + 9) * k" :y="cy - r - 7" :width="9 * k" :height="2 * r + 14" fill="url(#hatch-band)" stroke="var(--copper)" stroke-width="2" />
+    <g v-if="ring?.fromEnd">
+      <rect v-for="side in [cy - r - 9, cy + r]" :key="side" :x="endX - (ring.fromEnd + RING_WIDTH) * k" :y="side" :width="RING_WIDTH * k" height="9" fill="var(--copper)" />
+    </g>
     <path :d="`M${markX} ${cy - r - 12}V${cy + r + 12}`" class="l-sel3" :style="{ stroke: colour }" />
     <text :x="Math.max(6, markX)" :y="cy - r - 20" :class="markX > 90 ? 'mid' : ''" class="t15 w6">{{ card.joint.method === 'thread' ? 'made up to here' : 'mark, right round' }}</text>
     <path :d="`M${markX} ${cy + r - 18}H${endX}`" class="l-sel" :style="{ stroke: colour }" />
@@ -53,7 +57,7 @@ const words = computed(() => (props.mm === null ? 'depth not known: measure the 
     <foreignObject :x="(markX + endX) / 2 - figureWidth / 2" :y="cy - r + 10" :width="figureWidth" :height="2 * r - 34">
       <div class="big w7" :style="{ fontSize: `${size}px`, color: colour }" data-test="depth-figure"><TapeFigure :mm="mm" :system="system" /></div>
     </foreignObject>
-    <text :x="endX + 8" :y="cy + r - 12" class="t17 w7" :style="{ fill: colour }">{{ system === 'inch' ? 'in' : 'mm' }}</text>
+    <text :x="endX + 8" :y="cy + r - 12" class="t17 w7" :style="{ fill: colour }">{{ system === 'inch' ? 'in' : 'mm' }}<tspan v-if="system === 'inch' && mm !== null" class="t14" font-weight="400" fill="var(--ink2)">&#160;{{ formatMm(mm) }} mm</tspan></text>
     <g v-if="!narrow || width > 340">
       <path :d="`M${endX + 6} ${cy}H${socketX - 8}m-9 -5l9 5l-9 5`" class="l-sel" />
       <text v-if="!narrow" :x="(endX + socketX) / 2" :y="cy - 14" class="mid t17 w7 copper">{{ card.joint.method === 'thread' ? 'screw' : 'push' }}</text>

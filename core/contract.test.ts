@@ -1,0 +1,47 @@
+import { describe, expect, it } from 'vitest'
+import { answer, ask, jsonSchemas, VERBS } from '#core/contract'
+
+const wrong = (verb: string, question: unknown) => {
+  const result = ask(verb, question)
+  if (result.ok) throw new Error('it was answered')
+  return result.error
+}
+
+describe('a bad question', () => {
+  it.each([
+    ['ways', { region: 'gb', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' }, conditions: { wet: 'yes' } }, 'type', 'conditions.wet'],
+    ['ways', { region: 'gb', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' }, conditions: { temperature: 900 } }, 'range', 'conditions.temperature'],
+    ['ways', { region: 'gb', a: 5, b: { pipe: 'cu-en-x-22' } }, 'type', 'a'],
+    ['ways', { region: 'gb', a: { thread: { form: 'npt', size: '1/2', gender: 'female', material: 'wood' } }, b: { pipe: 'cu-en-x-22' } }, 'unknown-id', 'a.thread.material'],
+    ['ways', { region: 'gb', a: { thread: { form: 'npt', size: '7', gender: 'female', material: 'brass' } }, b: { pipe: 'cu-en-x-22' } }, 'unknown-id', 'a.thread.size'],
+    ['ways', { region: 'gb', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22', pexType: 'd' } }, 'unknown-id', 'b.pexType'],
+    ['identify', {}, 'missing', 'checks'],
+    ['identify', { checks: [{ value: 22 }] }, 'missing', 'checks.0.check'],
+    ['identify', { checks: [], year: 12 }, 'range', 'year'],
+    ['identify', { checks: Array.from({ length: 51 }, () => ({ check: 'magnet', value: true })) }, 'too-many', 'checks'],
+    ['make', { method: 'glue', pipe: 'cu-en-x-22', region: 'gb', orientation: 'horizontal' }, 'unknown-id', 'method'],
+    ['make', { method: 'press', pipe: 'cu-en-x-22', region: 'gb' }, 'missing', 'orientation'],
+    ['pipes', null, 'type', ''],
+    ['toString', {}, 'verb', ''],
+  ])('%s %j', (verb, question, code, path) => {
+    expect(wrong(verb, question)).toMatchObject({ code, path })
+  })
+
+  it('names the field and what is accepted', () => {
+    for (const [verb, question, names] of [
+      ['pipes', { region: 'fr' }, /region.*us, gb, eu/], ['identify', { checks: [{ check: 'colour', value: 'pink' }] }, /checks\.0\.value.*copper/], ['ways', { region: 'gb', a: { pipe: 'x' }, b: { pipe: 'x' } }, /a\.pipe.*cu-en-x-22/],
+    ] as const) expect(wrong(verb, question).message).toMatch(names)
+  })
+})
+
+describe('answers', () => {
+  it('are the same for the same question', () => {
+    const question = { region: 'gb', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'ml-en-20' } }
+    expect(JSON.stringify(ask('ways', question))).toBe(JSON.stringify(ask('ways', question)))
+  })
+  it('come one for each question of an array', () => {
+    const result = answer('pipes', [{ series: 'cu-m' }, { nope: 1 }])
+    expect(result).toMatchObject({ ok: true, value: [{ pipes: expect.any(Array) }, { error: { code: 'unknown-field', path: 'nope' } }] })
+  })
+  it('have a schema for every verb', () => expect(Object.keys(jsonSchemas())).toEqual(Object.keys(VERBS)))
+})

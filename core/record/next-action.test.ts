@@ -1,0 +1,43 @@
+import { describe, expect, it } from 'vitest'
+import { findWays } from '#core/joints'
+import { nextAction, statusOf, type JobRecord, type JointRecord } from '#core/record'
+
+const answer = findWays({ region: 'gb', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-15' } })
+const way = answer.ok ? answer.value.ways.find(({ parts }) => parts[0]!.name.startsWith('solder'))! : null!
+const joint = (changes: Partial<JointRecord> = {}): JointRecord => ({
+  id: 'j', number: 1, place: 'riser', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-15' }, findA: null, conditions: {}, orientation: 'horizontal', wayId: null, depths: {}, version: 1, way: null, ticks: [], timers: [], signoffs: [], updatedAt: '', ...changes,
+})
+const job = (changes: Partial<JobRecord> = {}): JobRecord => ({ id: 'x', slug: 'x', name: 'x', place: '', region: 'gb', year: null, policy: {}, handedOver: null, version: 1, finds: [], joints: [], ...changes })
+const signed = { id: 's', initials: 'AB', at: '2026-11-23T10:00:00.000Z', marks: [] }
+
+describe('nextAction', () => {
+  it('starts with a measure', () => expect(nextAction(job())).toMatchObject({ station: 'find', done: false }))
+  it('holds a find until gas is ruled out', () => {
+    const find = { id: 'f', place: 'wall', typed: '21.5', by: 'calliper' as const, answers: {}, pipe: null, version: 1, updatedAt: '' }
+    expect(nextAction(job({ finds: [find] }))).toMatchObject({ station: 'find', held: true, id: 'f' })
+    expect(nextAction(job({ finds: [{ ...find, answers: { traced: 'water' } }] }))).toMatchObject({ held: false })
+    expect(nextAction(job({ finds: [{ ...find, pipe: 'cu-en-x-22' }] }))).toMatchObject({ station: 'joint' })
+  })
+  it('puts what is begun before what is ready, and that before what is to be chosen', () => {
+    const choose = joint({ id: 'choose', number: 1 })
+    const ready = joint({ id: 'ready', number: 2, way })
+    const begun = joint({ id: 'begun', number: 3, way, ticks: [{ entry: 0, step: 0, code: 'cut', at: '' }] })
+    expect(nextAction(job({ joints: [choose, ready, begun] }))).toMatchObject({ station: 'make', id: 'begun' })
+    expect(nextAction(job({ joints: [choose, ready] }))).toMatchObject({ station: 'make', id: 'ready', mm: 15.4 })
+    expect(nextAction(job({ joints: [choose] }))).toMatchObject({ station: 'joint', id: 'choose' })
+  })
+  it('gives the depth of the first end not yet marked', () => {
+    const marked = joint({ way, ticks: [{ entry: 0, step: 4, code: 'mark', at: '' }] })
+    expect(nextAction(job({ joints: [marked] })).mm).toBe(10.6)
+  })
+  it('ends with handing over', () => {
+    expect(nextAction(job({ joints: [joint({ way, signoffs: [signed] })] }))).toMatchObject({ station: 'handover', done: false })
+    expect(nextAction(job({ handedOver: '2026-11-19T16:30:00.000Z' }))).toMatchObject({ done: true, words: 'Handed over 19 Nov.' })
+  })
+})
+
+describe('statusOf', () => {
+  it('goes from planned over begun to made', () => {
+    expect([joint(), joint({ ticks: [{ entry: 0, step: 0, code: 'cut', at: '' }] }), joint({ signoffs: [signed] })].map(statusOf)).toEqual(['planned', 'dry-fitted', 'made'])
+  })
+})
