@@ -4,4 +4,7 @@ import { formatDecimal, MM_PER_INCH, type UnitSystem } from '#core/units'
 export const formatReading = (mm: number, system: UnitSystem): string =>
   (system === 'inch' ? (mm / MM_PER_INCH).toFixed(3) : formatDecimal(mm, 2))
 
+/** The mm beside a reading in inches; nothing beside one in mm. */
+export const mmBeside = (mm: number, system: UnitSystem): string => (system === 'inch' ? ` (${formatDecimal(mm, 2)} mm)` : '')
+
 export const unitOf = (system: UnitSystem): string => (system === 'inch' ? 'in' : 'mm')

@@ -15,7 +15,7 @@ export const SERIES: readonly Series[] = [
   { id: 'cu-m', family: 'copper', standard: 'ASTM B88', regions: US, sizing: 'cts', words: 'copper, type M', plastic: false, odToleranceMm: 0.04 },
   { id: 'cu-en-x', family: 'copper', standard: 'EN 1057', regions: METRIC, sizing: 'en-od', words: 'copper', plastic: false, odToleranceMm: 0.05 },
   { id: 'cu-en-y', family: 'copper', standard: 'EN 1057', regions: METRIC, sizing: 'en-od', words: 'copper, heavy', plastic: false, odToleranceMm: 0.05 },
-  { id: 'cu-en-10', family: 'copper', standard: 'EN 1057', regions: METRIC, sizing: 'en-od', words: 'copper', plastic: false, odToleranceMm: 0.05 },
+  { id: 'cu-en-10', family: 'copper', standard: 'EN 1057', regions: METRIC, sizing: 'en-od', words: 'copper, 1 mm wall', plastic: false, odToleranceMm: 0.05 },
   { id: 'cu-bs-imp', family: 'copper', standard: 'BS 659', regions: GB, sizing: 'bs-bore', words: 'old copper, sized by bore', plastic: false, odToleranceMm: 0.06 },
   { id: 'pex-cts', family: 'pex', standard: 'ASTM F876', regions: US, sizing: 'cts', words: 'PEX', plastic: true, odToleranceMm: 0.1 },
   { id: 'pert-cts', family: 'pert', standard: 'ASTM F2769', regions: US, sizing: 'cts', words: 'PE-RT', plastic: true, odToleranceMm: 0.1 },

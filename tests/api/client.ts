@@ -1,9 +1,11 @@
 import { inject } from 'vitest'
+import type { Issue } from '#core/base'
 
-export interface Reply { status: number, body: any }
+/** What came back: the answer a test expects, or `{error}` with the saved record beside a clash. */
+export interface Reply<T> { status: number, body: T & { error: Issue, saved: T } }
 
 /** A call to the server under test; a string body goes as it is. */
-export async function call(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<Reply> {
+export async function call<T = object>(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<Reply<T>> {
   const reply = await fetch(inject('baseUrl') + path, {
     method, // Each call has its own connection: a test that blocks meanwhile would find a kept one closed.
     headers: { 'Content-Type': 'application/json', 'Connection': 'close', ...headers }, ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
@@ -13,6 +15,6 @@ export async function call(method: string, path: string, body?: unknown, headers
   return { status: reply.status, body: isJson && text ? JSON.parse(text) : text }
 }
 
-export const get = (path: string) => call('GET', path)
-export const post = (path: string, body: unknown) => call('POST', path, body)
-export const patch = (path: string, body: unknown) => call('PATCH', path, body)
+export const get = <T = object>(path: string) => call<T>('GET', path)
+export const post = <T = object>(path: string, body: unknown) => call<T>('POST', path, body)
+export const patch = <T = object>(path: string, body: unknown) => call<T>('PATCH', path, body)

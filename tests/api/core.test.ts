@@ -24,9 +24,9 @@ describe('POST /api/core/VERB and the command line', () => {
   })
 
   it('lists its verbs with their schemas', async () => {
-    const { body } = await get('/api/core')
+    const { body } = await get<{ verbs: Record<string, { properties: Record<string, { enum: string[] }> }> }>('/api/core')
     expect(Object.keys(body.verbs)).toEqual(['pipes', 'identify', 'ways', 'make'])
-    expect(body.verbs.ways.properties.region.enum).toEqual(['us', 'gb', 'eu'])
+    expect(body.verbs.ways!.properties.region!.enum).toEqual(['us', 'gb', 'eu'])
   })
 
   // status on HTTP, code, path; the command line ends with 2 and the same error.
@@ -58,10 +58,10 @@ describe('POST /api/core/VERB and the command line', () => {
   })
 
   it('answers an array in order, each its own', async () => {
-    const { body } = await post('/api/core/pipes', [{ series: 'cu-l' }, { series: 'x' }, {}])
-    expect(body[0].pipes).toHaveLength(9)
-    expect(body[1].error).toMatchObject({ code: 'unknown-id', path: 'series' })
-    expect(body[2].pipes).toHaveLength(176)
+    const { body } = await post<{ pipes: unknown[], error: unknown }[]>('/api/core/pipes', [{ series: 'cu-l' }, { series: 'x' }, {}])
+    expect(body[0]!.pipes).toHaveLength(9)
+    expect(body[1]!.error).toMatchObject({ code: 'unknown-id', path: 'series' })
+    expect(body[2]!.pipes).toHaveLength(176)
     expect((await post('/api/core/pipes', [])).body).toEqual([])
     expect((await post('/api/core/pipes', Array.from({ length: 1001 }, () => ({ series: 'x' })))).body.error.code).toBe('too-many')
   })

@@ -11,7 +11,7 @@ const value = (line: Working['lines'][number]) => `${formatDecimal(line.value, 2
 </script>
 
 <template>
-  <USlideover :open="open" :side="narrow ? 'bottom' : 'right'" :title="working?.title ?? 'Working'" :description="working?.source ? `Source: ${working.source}` : 'How the figure came about'" @update:open="value => { if (!value) close() }">
+  <USlideover :transition="false" :open="open" :side="narrow ? 'bottom' : 'right'" :title="working?.title ?? 'Working'" :description="working?.source ? `Source: ${working.source}` : 'How the figure came about'" @update:open="value => { if (!value) close() }">
     <template #body>
       <div v-if="working" class="space-y-4">
         <table v-if="working.lines.length" class="w-full">

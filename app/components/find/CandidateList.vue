@@ -4,7 +4,7 @@ import { COLOURS, FLEXES, HELD_BYS, SCRATCHES, type Candidate, type IdentifyAnsw
 import type { FindRecord } from '#core/record'
 import { formatDecimal, type UnitSystem } from '#core/units'
 import { materialOf } from '~/drawing/materials'
-import { formatReading, unitOf } from '~/drawing/reading'
+import { formatReading, mmBeside, unitOf } from '~/drawing/reading'
 import type { AnswerName } from '~/composables/useFind'
 import { answerWords, CHECK_WORDS, inRegion } from '~/wording/en'
 
@@ -22,7 +22,7 @@ const inHundred = (probability: number) => (probability < LEAST ? 'under 1' : St
 const sizes = (id: string) => {
   const { od, wall, bore } = getPipe(id)
   const part = (name: string, mm: number | null) => `${name} ${mm === null ? '?' : formatReading(mm, props.system)}`
-  return `${part('outside', od)}, ${part('wall', wall)}, ${part('bore', bore)} ${unitOf(props.system)}`
+  return `${part('outside', od)}, ${part('wall', wall)}, ${part('bore', bore)} ${unitOf(props.system)}${mmBeside(od, props.system).replace('(', '(outside ')}`
 }
 const words = (text: string) => inRegion(text, props.region)
 const CHOICES: Readonly<Record<string, readonly (string | boolean)[]>> = { 'colour': COLOURS, 'scratch': SCRATCHES, 'held-by': HELD_BYS, 'magnet': [true, false], 'flex': FLEXES }

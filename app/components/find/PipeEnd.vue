@@ -2,7 +2,7 @@
 import type { Pipe } from '#core/catalogue'
 import type { UnitSystem } from '#core/units'
 import { materialOf } from '~/drawing/materials'
-import { formatReading, unitOf } from '~/drawing/reading'
+import { formatReading, mmBeside, unitOf } from '~/drawing/reading'
 
 /** The pipe's end at a stated scale: the measured circle, the wall dashed until it is seen, the diameter as its dimension. */
 const props = defineProps<{ mm: number | null, spread: number, pipe: Pipe | null, system: UnitSystem, width: number, by: string }>()
@@ -43,13 +43,13 @@ const ring = (outer: number, inside: number) => `M${cx.value - outer} ${cy.value
       <path :d="`M${cx} ${cy - r}H${cx + r + 20}M${cx} ${cy + r}H${cx + r + 20}M${cx + r + 14} ${cy - r}V${cy + r}`" class="l-dim" />
       <path :d="`M${cx + r + 9} ${cy - r + 5}l10 -10M${cx + r + 9} ${cy + r + 5}l10 -10`" stroke="var(--ink)" stroke-width="1.75" />
       <text :x="cx + r + 34" :y="cy + 14" class="t64 w7">{{ figure }}</text>
-      <text :x="cx + r + 34" :y="cy + 38" class="t14">{{ unitOf(system) }}<tspan v-if="mm !== null">, {{ by }} &#177; {{ formatReading(spread, system) }}</tspan></text>
+      <text :x="cx + r + 34" :y="cy + 38" class="t14">{{ unitOf(system) }}<tspan v-if="mm !== null">{{ mmBeside(mm, system) }}, {{ by }} &#177; {{ formatReading(spread, system) }}</tspan></text>
     </template>
     <template v-else>
     <path :d="`M${cx - r} ${y}H${Math.min(cx - gap, cx - 20)}M${Math.max(cx + gap, cx + 20)} ${y}H${cx + r}`" class="l-dim" />
     <path :d="`M${cx - r - 5} ${y + 5}l10 -10M${cx + r - 5} ${y + 5}l10 -10`" stroke="var(--ink)" stroke-width="1.75" />
     <text :x="cx" :y="y + 22" class="mid halo t64 w7">{{ figure }}</text>
-    <text :x="Math.max(cx + gap, cx + r) + 12" :y="y + 5" class="t14">{{ unitOf(system) }}<tspan v-if="mm !== null">, {{ by }} &#177; {{ formatReading(spread, system) }}</tspan></text>
+    <text :x="Math.max(cx + gap, cx + r) + 12" :y="y + 5" class="t14">{{ unitOf(system) }}<tspan v-if="mm !== null">{{ mmBeside(mm, system) }}, {{ by }} &#177; {{ formatReading(spread, system) }}</tspan></text>
     </template>
     <g v-if="mm !== null && pipe?.bore && !narrow">
       <path :d="`M${cx + r * 0.66} ${cy - r * 0.66}L${cx + r + 22} ${cy - 66}`" class="l-dim2" />

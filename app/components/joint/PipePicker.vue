@@ -27,7 +27,7 @@ function pick(pipe: string, find: string | null = null) {
 </script>
 
 <template>
-  <USlideover v-model:open="open" :side="narrow ? 'bottom' : 'right'" :title="on === 'a' ? 'The first end' : 'The other end'" :description="`Lengths in ${unitOf(system)}. A socket goes by the outside diameter.`" :ui="{ content: narrow ? '' : 'max-w-[560px]' }">
+  <USlideover :transition="false" v-model:open="open" :side="narrow ? 'bottom' : 'right'" :title="on === 'a' ? 'The first end' : 'The other end'" :description="`Lengths in ${unitOf(system)}. A socket goes by the outside diameter.`" :ui="{ content: narrow ? '' : 'max-w-[560px]' }">
     <template #body>
       <div v-if="finds.length" class="mb-4">
         <h3 class="zone-heading mb-1">Found on this job</h3>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Way } from '#core/joints'
+import { MINUTES, type Way } from '#core/joints'
 import type { Region } from '#core/catalogue'
 import { formatDecimal, type UnitSystem } from '#core/units'
 import { inRegion, methodWords, VERDICT_WORDS } from '~/wording/en'
@@ -20,6 +20,17 @@ const SCHOOLS: Readonly<Record<string, { name: string, one: string, other: strin
 const schools = computed(() => [...props.way.because, ...props.way.cautions].flatMap(({ code }) => (SCHOOLS[code] ? [SCHOOLS[code]] : [])).slice(0, 2))
 const notes = computed(() => [...(props.way.verdict === 'fits' ? [] : props.way.because), ...props.way.cautions])
 
+const CURRENCY: Record<Region, string> = { gb: '\u00a3', eu: '\u20ac', us: '$' }
+
+function showMinutes() {
+  show({
+    title: `Minutes of way ${props.index + 1}`,
+    source: 'ours: the middle of what is met at one reachable end of 15 to 22 mm, cutting and marking counted in',
+    lines: [...props.way.joints.map(joint => ({ text: methodWords(joint.method), op: '+' as const, value: MINUTES[joint.method].work, unit: 'min' })), { text: 'hands on', op: '=' as const, value: props.way.minutes.work, unit: 'min' }],
+    notes: props.way.minutes.wait ? [`Then ${formatDecimal(props.way.minutes.wait, 0)} minutes to cool, once: joints cool side by side.`] : [],
+  })
+}
+
 function showMargin() {
   show({ title: `Margin of way ${props.index + 1}`, source: 'Each pipe and joint at the next temperature its table has; the least decides.', lines: props.way.working, notes: props.way.working.length ? [] : ['No rating is held for any part of it. Read the fitting\'s own.'] })
 }
@@ -35,8 +46,9 @@ function showMargin() {
           <td class="v"><button type="button" class="figure-button" :data-depth="i" @click="showDepth(`Depth: ${methodWords(joint.method)}, ${place(i)}`, joint.insertion)"><TapeFigure :mm="joint.insertion.value" :system="system" /><span class="visually-hidden">, show the working</span></button></td>
           <td class="src">{{ joint.insertion.source.startsWith('typical') && joint.insertion.lo !== joint.insertion.hi ? `typical ${formatDecimal(joint.insertion.lo ?? 0, 1)} to ${formatDecimal(joint.insertion.hi ?? 0, 1)}${system === 'inch' ? ' mm' : ''}` : joint.insertion.source }}</td>
         </tr>
-        <tr class="sub"><td>hands on</td><td class="v">{{ formatDecimal(way.minutes.work, 1) }}</td><td class="src">minutes, ours</td></tr>
+        <tr class="sub"><td>hands on</td><td class="v"><button type="button" class="figure-button" @click="showMinutes">{{ formatDecimal(way.minutes.work, 1) }}<span class="visually-hidden"> minutes, show the working</span></button></td><td class="src">minutes, ours</td></tr>
         <tr v-if="way.minutes.wait"><td>wait till cold</td><td class="v">{{ formatDecimal(way.minutes.wait, 0) }}</td><td class="src">minutes, ours</td></tr>
+        <tr><td>parts, a guess</td><td class="v">{{ way.cost.low.toFixed(0) }} to {{ way.cost.high.toFixed(0) }}</td><td class="src">{{ CURRENCY[region] }}, ours</td></tr>
         <tr class="sub"><td>margin: {{ way.margin.at }}</td><td class="v"><button type="button" class="figure-button" @click="showMargin">{{ way.margin.bar === null ? '?' : formatDecimal(way.margin.bar, 1) }}<span class="visually-hidden"> bar, show the working</span></button></td><td class="src">bar over the line</td></tr>
       </tbody>
     </table>
