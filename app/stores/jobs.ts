@@ -4,7 +4,7 @@ import { useApi, type Answer } from '~/composables/useApi'
 
 /** Pause after the last keystroke before it is sent, ms. */
 const SAVE_AFTER_MS = 300
-/** Pause before a write that found no server is tried again, ms. */
+/** Pause before a call that found no server is tried again, ms. */
 const RETRY_AFTER_MS = 2000
 
 type Kind = 'finds' | 'joints'
@@ -45,15 +45,28 @@ export const useJobStore = defineStore('jobs', () => {
     else list.push(whole)
   }
 
+  /** Reads until a server answers; meanwhile it is said why nothing comes. */
+  async function read<T>(url: string): Promise<Answer<T>> {
+    for (;;) {
+      const answer = await api.get<T>(url)
+      if (answer.ok || !answer.away) {
+        problem.value = null
+        return answer
+      }
+      problem.value = `Waiting: ${answer.error.message}`
+      await new Promise(resolve => setTimeout(resolve, RETRY_AFTER_MS))
+    }
+  }
+
   async function load() {
-    const answer = await api.get<{ jobs: JobRecord[] }>('/api/jobs')
-    problem.value = answer.ok ? null : answer.error.message
+    const answer = await read<{ jobs: JobRecord[] }>('/api/jobs')
     if (answer.ok) jobs.value = answer.value.jobs
+    else problem.value = answer.error.message
     isLoaded.value = answer.ok
   }
 
   async function loadJob(slug: string): Promise<Answer<JobRecord>> {
-    const answer = await api.get<JobRecord>(`/api/jobs/${slug}`)
+    const answer = await read<JobRecord>(`/api/jobs/${slug}`)
     if (answer.ok) putJob(answer.value)
     return answer
   }
@@ -74,8 +87,8 @@ export const useJobStore = defineStore('jobs', () => {
         timer = setTimeout(flush, RETRY_AFTER_MS)
         break
       } else {
-        problem.value = answer.error.message
         await loadJob(slug)
+        problem.value = answer.error.message
       }
     }
     unsaved.value = waiting.size

@@ -4,7 +4,7 @@ import { COLOURS, FLEXES, HELD_BYS, SCRATCHES, type Candidate, type IdentifyAnsw
 import type { FindRecord } from '#core/record'
 import { formatDecimal, type UnitSystem } from '#core/units'
 import { materialOf } from '~/drawing/materials'
-import { formatReading, mmBeside, unitOf } from '~/drawing/reading'
+import { formatReading, mmBeside, unitOf } from '~/reading/format'
 import type { AnswerName } from '~/composables/useFind'
 import { answerWords, CHECK_WORDS, inRegion } from '~/wording/en'
 

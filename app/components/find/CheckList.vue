@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { COLOURS, FLEXES, HELD_BYS, INSTRUMENTS, SCRATCHES, type Instrument, type NextCheck } from '#core/identify'
 import type { FindRecord, JobRecord } from '#core/record'
-import type { AnswerName, Reading } from '~/composables/useFind'
+import type { AnswerName } from '~/composables/useFind'
+import type { Reading } from '~/reading/diameter'
 import { answerWords, CHECK_WORDS, inRegion, INSTRUMENT_WORDS } from '~/wording/en'
-import { formatReading, unitOf } from '~/drawing/reading'
+import { formatReading, unitOf } from '~/reading/format'
 
 /** The checks a person can make, the most telling first, each a key and an answer; what is answered stays on top. */
 const props = defineProps<{ job: JobRecord, find: FindRecord, reading: Reading, next: readonly NextCheck[], spread: number }>()

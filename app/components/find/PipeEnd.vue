@@ -2,7 +2,7 @@
 import type { Pipe } from '#core/catalogue'
 import type { UnitSystem } from '#core/units'
 import { materialOf } from '~/drawing/materials'
-import { formatReading, mmBeside, unitOf } from '~/drawing/reading'
+import { formatReading, mmBeside, unitOf } from '~/reading/format'
 
 /** The pipe's end at a stated scale: the measured circle, the wall dashed until it is seen, the diameter as its dimension. */
 const props = defineProps<{ mm: number | null, spread: number, pipe: Pipe | null, system: UnitSystem, width: number, by: string }>()

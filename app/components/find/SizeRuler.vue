@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { PIPES, type Region } from '#core/catalogue'
 import { MM_PER_INCH, type UnitSystem } from '#core/units'
-import { formatReading, unitOf } from '~/drawing/reading'
+import { formatReading, unitOf } from '~/reading/format'
 
 /** A measured diameter among the known ones: the whole range, and a window round the measure with what each size is. */
 const props = defineProps<{ mm: number | null, spread: number, region: Region, system: UnitSystem, width: number, leading?: string }>()

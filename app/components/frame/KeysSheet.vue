@@ -8,7 +8,7 @@ const KEYS = [
 </script>
 
 <template>
-  <UModal :transition="false" v-model:open="open" title="Keys" description="Off while a field has focus.">
+  <UModal v-model:open="open" :transition="false" title="Keys" description="Off while a field has focus.">
     <template #body>
       <dl class="grid grid-cols-[110px_1fr] gap-y-2">
         <template v-for="[key, what] in KEYS" :key="key"><dt><kbd v-for="one in key.split(' ')" :key="one" class="mr-1">{{ one }}</kbd></dt><dd>{{ what }}</dd></template>

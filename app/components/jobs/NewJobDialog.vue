@@ -29,7 +29,7 @@ async function start() {
 </script>
 
 <template>
-  <UModal :transition="false" v-model:open="open" title="New job" description="Its country decides sizes, threads and units.">
+  <UModal v-model:open="open" :transition="false" title="New job" description="Its country decides sizes, threads and units.">
     <template #body>
       <form class="space-y-4" @submit.prevent="start">
         <label class="block"><span class="t14 note">Name</span><input v-model="name" class="plain-input t20" maxlength="80" :aria-invalid="problem !== null" aria-describedby="new-job-problem" autofocus @input="problem = null"></label>

@@ -70,7 +70,7 @@ const set = (name: keyof Conditions, value: Conditions[keyof Conditions]) => set
     <aside v-if="!narrow" class="working"><WayWorking v-if="way" :way="way" :region="job.region" :system="system" :index="at" :is-signed="isSigned" :taken="way.id === joint.wayId" @take="take(way.id)"><NuxtLink v-if="joint.wayId" :to="{ path: `/jobs/${job.slug}/make`, query: { joint: joint.id } }" class="link-verb">Make J{{ joint.number }}</NuxtLink></WayWorking></aside>
     <template v-else-if="way">
       <div class="thumb"><UButton size="xl" class="flex-1" :disabled="isSigned || way.id === joint.wayId" data-test="take-way" @click="take(way.id)">{{ way.id === joint.wayId ? `Way ${at + 1} is taken` : `Take way ${at + 1}` }}</UButton><UButton size="xl" variant="outline" @click="isWorkingOpen = true">Working</UButton></div>
-      <USlideover :transition="false" v-model:open="isWorkingOpen" side="bottom" title="Working" description="Depths, order list, cautions"><template #body><WayWorking :way="way" :region="job.region" :system="system" :index="at" :is-signed="isSigned" :taken="way.id === joint.wayId" @take="take(way.id)" /></template></USlideover>
+      <USlideover v-model:open="isWorkingOpen" :transition="false" side="bottom" title="Working" description="Depths, order list, cautions"><template #body><WayWorking :way="way" :region="job.region" :system="system" :index="at" :is-signed="isSigned" :taken="way.id === joint.wayId" @take="take(way.id)" /></template></USlideover>
     </template>
     <PipePicker v-model:open="isPicking" :job="job" :on="picking" @pick="setEnd" />
   </div>

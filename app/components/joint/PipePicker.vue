@@ -2,7 +2,7 @@
 import { findSocket, PIPES, SERIES, type Pipe } from '#core/catalogue'
 import { JOINT_METHODS } from '#core/joints'
 import type { JobRecord } from '#core/record'
-import { formatReading, unitOf } from '~/drawing/reading'
+import { formatReading, unitOf } from '~/reading/format'
 
 /** One pipe out of the job's finds or the catalogue; nominal, outside, wall and bore always together. */
 const props = defineProps<{ job: JobRecord, on: 'a' | 'b' }>()
@@ -27,7 +27,7 @@ function pick(pipe: string, find: string | null = null) {
 </script>
 
 <template>
-  <USlideover :transition="false" v-model:open="open" :side="narrow ? 'bottom' : 'right'" :title="on === 'a' ? 'The first end' : 'The other end'" :description="`Lengths in ${unitOf(system)}. A socket goes by the outside diameter.`" :ui="{ content: narrow ? '' : 'max-w-[560px]' }">
+  <USlideover v-model:open="open" :transition="false" :side="narrow ? 'bottom' : 'right'" :title="on === 'a' ? 'The first end' : 'The other end'" :description="`Lengths in ${unitOf(system)}. A socket goes by the outside diameter.`" :ui="{ content: narrow ? '' : 'max-w-[560px]' }">
     <template #body>
       <div v-if="finds.length" class="mb-4">
         <h3 class="zone-heading mb-1">Found on this job</h3>

@@ -5,7 +5,7 @@ import { statusOf, type JobRecord } from '#core/record'
 import { formatDecimal } from '#core/units'
 import { inRegion, methodWords, STATUS_WORDS } from '~/wording/en'
 import { endLabel, wayTitle } from '~/wording/way'
-import { formatReading, unitOf } from '~/drawing/reading'
+import { formatReading, unitOf } from '~/reading/format'
 
 /** Make: the pipe end to scale above, cautions, the steps to tick, the wait, the gauge, and the sign-off. */
 const props = defineProps<{ job: JobRecord }>()
@@ -70,7 +70,7 @@ useKeys({
       <button v-if="narrow && cautions.length > 1" type="button" class="note whitespace-nowrap min-h-11" @click="caution++">{{ caution % cautions.length + 1 }} of {{ cautions.length }}</button>
     </aside>
     <div class="entries" role="group" aria-label="Ends of this joint">
-      <button v-for="one in cards" :key="one.entry" type="button" class="choice" :aria-pressed="one.entry === card.entry" :data-entry="one.entry" @click="chosen = one.entry"><StatusShape :status="openSteps(one) === 0 ? 'made' : openSteps(one) < stepsOf(one).length ? 'dry-fitted' : 'planned'" :size="14" class="inline" /> {{ one.entry + 1 }} of {{ cards.length }}: {{ what(one.joint.pipe, one.joint.thread?.size) }}, {{ methodWords(one.joint.method) }}</button>
+      <button v-for="one in cards" :key="one.entry" type="button" class="choice" :aria-pressed="one.entry === card.entry" :data-entry="one.entry" :data-done="openSteps(one) === 0" @click="chosen = one.entry"><StatusShape :status="openSteps(one) === 0 ? 'made' : openSteps(one) < stepsOf(one).length ? 'dry-fitted' : 'planned'" :size="14" class="inline" /> {{ one.entry + 1 }} of {{ cards.length }}: {{ what(one.joint.pipe, one.joint.thread?.size) }}, {{ methodWords(one.joint.method) }}</button>
       <button v-if="cards.some(({ joint: one }) => one.method === 'solder')" type="button" class="choice" :disabled="isSigned" data-test="orientation" @click="setOrientation(joint.orientation === 'horizontal' ? 'vertical' : 'horizontal')">the pipe runs {{ joint.orientation }}; turn</button>
     </div>
     <div class="bench">

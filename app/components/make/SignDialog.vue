@@ -22,7 +22,7 @@ async function submit() {
 </script>
 
 <template>
-  <UModal :transition="false" v-model:open="open" :title="`Sign ${name}`" description="A sign-off is a new entry. What is signed stays as it was made.">
+  <UModal v-model:open="open" :transition="false" :title="`Sign ${name}`" description="A sign-off is a new entry. What is signed stays as it was made.">
     <template #body>
       <form class="space-y-4" @submit.prevent="submit">
         <label class="block"><span class="t14 note">Your initials</span><input v-model="initials" class="plain-input t40 w7" maxlength="8" autocomplete="off" :aria-invalid="problem !== null" aria-describedby="sign-problem" data-test="initials" @input="problem = null"></label>

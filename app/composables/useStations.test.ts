@@ -1,0 +1,31 @@
+import { describe, expect, it } from 'vitest'
+import type { JobRecord } from '#core/record'
+import { STATION_KEY, stationViews } from './useStations'
+
+const job: JobRecord = {
+  id: '1', slug: 'yard', name: 'Yard', place: '', region: 'gb', year: null, policy: {}, handedOver: null, version: 1,
+  finds: [{ id: 'f', place: '', typed: '22', by: 'calliper', answers: {}, pipe: null, version: 1, updatedAt: '' }],
+  joints: [],
+}
+
+describe('stationViews', () => {
+  it('keeps each station\'s place in the order of the whole work', () => {
+    expect(STATION_KEY).toEqual({ find: 1, joint: 3, make: 7, handover: 9 })
+    expect(stationViews(job, 'find').map(({ key }) => key)).toEqual([1, 3, 7, 9])
+  })
+  it('holds Find until every open find is traced to water', () => {
+    expect(stationViews(job, 'joint')[0]).toMatchObject({ held: true, state: 'ahead', count: '1 find' })
+    const traced = { ...job, finds: [{ ...job.finds[0]!, answers: { traced: 'water' as const } }] }
+    expect(stationViews(traced, 'joint')[0]).toMatchObject({ held: false })
+    const kept = { ...job, finds: [{ ...job.finds[0]!, pipe: 'cu-en-x-22' }] }
+    expect(stationViews(kept, 'joint')[0]).toMatchObject({ held: false, state: 'behind' })
+  })
+  it('says nothing is there instead of counting noughts', () => {
+    expect(stationViews(job, 'find').slice(1).map(({ count }) => count)).toEqual(['none yet', 'none yet', 'none yet'])
+  })
+  it('marks where you are and leads to the others', () => {
+    const views = stationViews(job, 'make', 'J7')
+    expect(views.find(({ state }) => state === 'here')).toMatchObject({ id: 'make', count: 'J7' })
+    expect(views.map(({ to }) => to)).toEqual(['/jobs/yard/find', '/jobs/yard/joint', '/jobs/yard/make', '/jobs/yard/handover'])
+  })
+})

@@ -1,0 +1,28 @@
+import type { Region } from '#core/catalogue'
+import { DIAMETER_RANGE, type Instrument } from '#core/identify'
+import type { FindRecord } from '#core/record'
+import { formatDecimal, MM_PER_INCH, parseLength } from '#core/units'
+
+/** Circumference over diameter, for a tape put round the pipe. */
+const girthToDiameter = (girthMm: number): number => girthMm / Math.PI
+
+/** What the typed diameter comes to: mm, or what is wrong with it and what it could have been. */
+export type Reading =
+  | { state: 'empty' }
+  | { state: 'read', mm: number, working: string | null }
+  | { state: 'wrong', message: string, guess?: { typed: string, by?: Instrument, words: string } }
+
+/** Reads a find's diameter by the job's own unit and instrument; a figure that no pipe has is questioned with what it could have been. */
+export function readDiameter(find: Pick<FindRecord, 'typed' | 'by'>, region: Region): Reading {
+  if (find.typed.trim() === '') return { state: 'empty' }
+  const parsed = parseLength(find.typed, region === 'us' ? 'inch' : 'metric', 'outside diameter')
+  if (!parsed.ok) return { state: 'wrong', message: parsed.error.message }
+  const girth = find.by === 'tape-round'
+  const mm = girth ? girthToDiameter(parsed.value.mm) : parsed.value.mm
+  if (mm >= DIAMETER_RANGE.lo && mm <= DIAMETER_RANGE.hi) return { state: 'read', mm, working: girth ? `${formatDecimal(parsed.value.mm, 1)} round it \u00f7 3.1416 = ${formatDecimal(mm, 2)}` : null }
+  const inches = parsed.value.mm * MM_PER_INCH
+  if (mm < 4 && parsed.value.unit === 'mm' && inches >= 4 && inches <= 120) return { state: 'wrong', message: `${formatDecimal(mm, 3)} mm is thinner than any pipe.`, guess: { typed: `${find.typed.trim().replace(/\s*mm$/, '')} in`, words: `${formatDecimal(parsed.value.mm, 3)} in is ${formatDecimal(inches, 2)} mm` } }
+  const across = girthToDiameter(mm)
+  if (mm > 120 && across <= 120 && !girth) return { state: 'wrong', message: `No supply pipe is ${formatDecimal(mm, 0)} across. 4 to 120 mm is accepted.`, guess: { typed: find.typed, by: 'tape-round', words: `${formatDecimal(mm, 1)} round it is ${formatDecimal(across, 2)} across` } }
+  return { state: 'wrong', message: `${formatDecimal(mm, 2)} mm is outside what supply pipe measures. 4 to 120 mm (5/32 to 4 3/4 in) is accepted.` }
+}
