@@ -41,8 +41,12 @@ export function useJoint(job: Ref<JobRecord | undefined>) {
   }
 
   /** A find kept on Find becomes end a of a new joint, once: the address then names the joint. */
+  let startedFrom: string | undefined
   watch([() => route.query.from, job], async ([from, now]) => {
-    if (typeof from !== 'string' || !now) return
+    if (typeof from !== 'string') startedFrom = undefined
+    // The job is read anew while its joint is being written: that is no second wish for one.
+    if (typeof from !== 'string' || !now || startedFrom === from) return
+    startedFrom = from
     const find = now.finds.find(({ id }) => id === from)
     const begun = now.joints.find(one => one.findA === from && one.b === null)
     if (begun) await router.replace({ query: { joint: begun.id } })

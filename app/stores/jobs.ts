@@ -22,19 +22,27 @@ export const useJobStore = defineStore('jobs', () => {
   const problem = ref<string | null>(null)
   const waiting = new Map<string, Waiting>()
   const unsaved = ref(0)
+  /** Counts what the server has taken, so that an answer begun before it is not put over it. */
+  let writes = 0
   let timer: ReturnType<typeof setTimeout> | undefined
   let sending: Promise<void> | undefined
 
   const jobOf = (slug: string) => jobs.value.find(job => job.slug === slug)
   const recordOf = (slug: string, kind: Kind, id: string): FindRecord | JointRecord | undefined => jobOf(slug)?.[kind].find(record => record.id === id)
 
+  /** Puts a job as it was read; what was typed since is laid over it. */
   function putJob(job: JobRecord) {
+    for (const { slug, kind, id, changes } of waiting.values()) {
+      const record = slug === job.slug ? job[kind].find(one => one.id === id) : undefined
+      if (record) Object.assign(record, changes)
+    }
     const at = jobs.value.findIndex(({ slug }) => slug === job.slug)
     if (at >= 0) jobs.value[at] = job
     else jobs.value.push(job)
   }
 
   function putRecord(slug: string, kind: Kind, record: FindRecord | JointRecord) {
+    writes++
     const list = jobOf(slug)?.[kind] as (FindRecord | JointRecord)[] | undefined
     if (!list) return
     const at = list.findIndex(({ id }) => id === record.id)
@@ -58,15 +66,26 @@ export const useJobStore = defineStore('jobs', () => {
     }
   }
 
+  /** Reads again while something was written meanwhile. */
+  async function readUnchanged<T>(url: string): Promise<Answer<T>> {
+    for (;;) {
+      const before = writes
+      const answer = await read<T>(url)
+      if (!answer.ok || before === writes) return answer
+    }
+  }
+
   async function load() {
-    const answer = await read<{ jobs: JobRecord[] }>('/api/jobs')
-    if (answer.ok) jobs.value = answer.value.jobs
-    else problem.value = answer.error.message
+    const answer = await readUnchanged<{ jobs: JobRecord[] }>('/api/jobs')
+    if (answer.ok) {
+      jobs.value = []
+      answer.value.jobs.forEach(putJob)
+    } else problem.value = answer.error.message
     isLoaded.value = answer.ok
   }
 
   async function loadJob(slug: string): Promise<Answer<JobRecord>> {
-    const answer = await read<JobRecord>(`/api/jobs/${slug}`)
+    const answer = await readUnchanged<JobRecord>(`/api/jobs/${slug}`)
     if (answer.ok) putJob(answer.value)
     return answer
   }

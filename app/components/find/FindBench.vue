@@ -9,6 +9,7 @@ const props = defineProps<{ job: JobRecord }>()
 const store = useJobStore()
 const router = useRouter()
 const { find, reading, answer, sigma, change, setAnswer, addFind } = useFind(toRef(props, 'job'))
+const narrow = useNarrow()
 const table = useTemplateRef<HTMLElement>('table')
 const { width } = useElementSize(table)
 const drawn = computed(() => Math.max(300, Math.min(640, Math.floor(width.value))))
@@ -32,7 +33,7 @@ async function toJoint() {
 
 <template>
   <div v-if="!find" class="p-6 space-y-4 max-w-[560px]">
-    <PipeEnd :mm="null" :spread="0" :pipe="null" :system="system" :width="520" by="" />
+    <PipeEnd :mm="null" :spread="0" :pipe="null" :system="system" :width="narrow ? 340 : 520" by="" />
     <p class="t20 w7">Nothing found yet.</p>
     <UButton data-test="first-find" @click="addFind">Measure the first pipe</UButton>
   </div>

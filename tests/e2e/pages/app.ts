@@ -1,5 +1,7 @@
 import { createRequire } from 'node:module'
-import { readFileSync } from 'node:fs'
+import { readFileSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
 import { By, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver'
 import { openBrowser } from '../../../scripts/browser.mjs'
 
@@ -30,58 +32,51 @@ export class App {
 
   private ready = () => this.driver.wait(() => this.driver.executeScript('return document.documentElement.dataset.ready === "true" && document.querySelector("main") !== null'), 15_000, 'the page did not get ready')
 
+  /** Waits for something to be so; a wait that fails leaves a picture of the page and says where. */
+  private async until(isSo: () => Promise<boolean>, orElse: string, longest = 10_000) {
+    try {
+      await this.driver.wait(async () => {
+        try {
+          return await isSo()
+        } catch {
+          // Drawn anew meanwhile, or covered for a moment: look again.
+          return false
+        }
+      }, longest)
+    } catch {
+      const picture = path.join(tmpdir(), `jolvet-failed-${Date.now()}.png`)
+      writeFileSync(picture, await this.driver.takeScreenshot(), 'base64')
+      throw new Error(`${orElse} at ${await this.driver.getCurrentUrl()}; the page: ${picture}`)
+    }
+  }
+
   /** The first element of a selector, once it is there. */
   find = (css: string): Promise<WebElement> => this.driver.wait(until.elementLocated(By.css(css)), 10_000, `nothing at ${css}`)
   count = async (css: string): Promise<number> => (await this.driver.findElements(By.css(css))).length
 
-  /** Clicks once the element is there and seen; a slide of the page meanwhile is waited out. */
-  async click(css: string) {
-    await this.driver.wait(async () => {
-      try {
-        const element = await this.driver.findElement(By.css(css))
-        await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', element)
-        await element.click()
-        return true
-      } catch {
-        return false
-      }
-    }, 10_000, `cannot click ${css}`)
-  }
+  /** Clicks once the element is there and seen. */
+  click = (css: string) => this.until(async () => {
+    const element = await this.driver.findElement(By.css(css))
+    await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', element)
+    await element.click()
+    return true
+  }, `cannot click ${css}`)
 
-  /** Types over what a field holds; a field that is drawn anew meanwhile is looked up again. */
-  async type(css: string, text: string) {
-    await this.driver.wait(async () => {
-      try {
-        const field = await this.driver.findElement(By.css(css))
-        await field.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.DELETE, text)
-        return true
-      } catch {
-        return false
-      }
-    }, 10_000, `cannot type into ${css}`)
-  }
+  /** Types over what a field holds. */
+  type = (css: string, text: string) => this.until(async () => {
+    const field = await this.driver.findElement(By.css(css))
+    await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', field)
+    await field.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.DELETE, text)
+    return true
+  }, `cannot type into ${css}`)
 
-  waitForValue = (css: string, value: string) => this.driver.wait(async () => {
-    try {
-      return await (await this.driver.findElement(By.css(css))).getAttribute('value') === value
-    } catch {
-      return false
-    }
-  }, 10_000, `${css} never held "${value}"`)
+  waitForValue = (css: string, value: string) => this.until(async () => await (await this.driver.findElement(By.css(css))).getAttribute('value') === value, `${css} never held "${value}"`)
 
   press = (...keys: string[]) => this.driver.actions().sendKeys(...keys).perform()
   text = async (css: string): Promise<string> => (await this.find(css)).getText()
   value = async (css: string): Promise<string> => (await (await this.find(css)).getAttribute('value')) ?? ''
 
-  async waitForText(css: string, pattern: RegExp) {
-    await this.driver.wait(async () => {
-      try {
-        return pattern.test(await (await this.driver.findElement(By.css(css))).getText())
-      } catch {
-        return false
-      }
-    }, 10_000, `${css} never read ${pattern}`)
-  }
+  waitForText = (css: string, pattern: RegExp) => this.until(async () => pattern.test(await (await this.driver.findElement(By.css(css))).getText()), `${css} never read ${pattern}`)
 
   /** Waits until the server has all that was typed. */
   saved = () => this.driver.wait(async () => !(await this.driver.findElements(By.css('[role="alert"].problem'))).length && (await this.driver.executeScript('return [...document.querySelectorAll("[role=status]")].every(e => e.textContent.trim() !== "saving")')), 10_000, 'never saved')
