@@ -59,7 +59,7 @@ describe('a new job on the phone, in inches', () => {
 describe('no way is right', () => {
   it('says so, with what would have to change', async () => {
     await app.setSize(1280, 800)
-    await app.go('/jobs/kiln-lane-bakehouse/joint')
+    await app.go('/jobs/rope-walk/joint')
     await app.click('[data-test="new-joint"]')
     for (const [end, series, pipe] of [['a', 'pe-en', 'pe-en-25'], ['b', 'cu-en-x', 'cu-en-x-22']]) {
       await app.click(`[data-end="${end}"]`)

@@ -54,7 +54,7 @@ const words = computed(() => (props.mm === null ? 'depth not known: measure the 
     <text :x="Math.max(6, markX)" :y="cy - r - 20" :class="markX > 90 ? 'mid' : ''" class="t15 w6">{{ card.joint.method === 'thread' ? 'made up to here' : 'mark, right round' }}</text>
     <path :d="`M${markX} ${cy + r - 18}H${endX}`" class="l-sel" :style="{ stroke: colour }" />
     <path :d="`M${markX - 6} ${cy + r - 12}l12 -12M${endX - 6} ${cy + r - 12}l12 -12`" :stroke="colour" stroke-width="2" />
-    <foreignObject :x="(markX + endX) / 2 - figureWidth / 2" :y="cy - r + 10" :width="figureWidth" :height="2 * r - 34">
+    <foreignObject :x="(markX + endX) / 2 - figureWidth / 2" :y="cy - r + 10" :width="figureWidth" :height="Math.max(1, 2 * r - 34)">
       <div class="big w7" :style="{ fontSize: `${size}px`, color: colour }" data-test="depth-figure"><TapeFigure :mm="mm" :system="system" /></div>
     </foreignObject>
     <text :x="endX + 8" :y="cy + r - 12" class="t17 w7" :style="{ fill: colour }">{{ system === 'inch' ? 'in' : 'mm' }}<tspan v-if="system === 'inch' && mm !== null" class="t14" font-weight="400" fill="var(--ink2)">&#160;{{ formatMm(mm) }} mm</tspan></text>
