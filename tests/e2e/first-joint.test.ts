@@ -114,7 +114,7 @@ describe('a first joint, end to end', () => {
     const joint = (await register()).joints.find(({ madeBy }) => madeBy === 'QZ')!
     expect(joint).toMatchObject({ marksMm: '15.4, 10.6', status: 'made' })
     const row = `[data-register="${joint.joint.slice(1)}"]`
-    await app.waitForText(row, /15\.4,\s*10\.6/)
+    await app.waitForText(row, /15\.4\s*,\s*10\.6/)
     await app.waitForText(row, /solder[\s\S]*QZ/)
     const csv = await (await fetch(await (await app.find('[data-test="export-csv"]')).getAttribute('href') ?? '')).text()
     expect(csv).toContain('"15.4, 10.6",no,made,QZ')
