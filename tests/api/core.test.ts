@@ -72,6 +72,12 @@ describe('POST /api/core/VERB and the command line', () => {
     expect((await get('/api/health')).body).toEqual({ ok: true })
   })
 
+  it('answers an unknown route as data, without a stack', async () => {
+    const reply = await get('/api/nowhere')
+    expect(reply).toMatchObject({ status: 404, body: { error: { code: 'unknown-id' } } })
+    expect(JSON.stringify(reply.body)).not.toContain('stack')
+  })
+
   it('takes writes from its own pages only', async () => {
     expect((await call('POST', '/api/core/pipes', {}, { Origin: 'http://elsewhere.example' })).status).toBe(403)
   })
