@@ -1,6 +1,4 @@
-import { MM_PER_INCH } from './parse-length'
-
-export type UnitSystem = 'metric' | 'inch'
+import { MM_PER_INCH, type UnitSystem } from './system'
 
 /** What a tape shows: whole inches and a fraction in lowest terms, to the nearest sixteenth. */
 export interface TapeReading {

@@ -1,4 +1,6 @@
 export { formatDecimal, formatLength, formatMm, toTape } from './format'
-export type { TapeReading, UnitSystem } from './format'
-export { MM_PER_INCH, parseLength } from './parse-length'
+export type { TapeReading } from './format'
+export { parseLength } from './parse-length'
 export type { ParsedLength } from './parse-length'
+export { MM_PER_INCH } from './system'
+export type { UnitSystem } from './system'

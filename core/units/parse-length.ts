@@ -1,8 +1,5 @@
 import { fail, ok, type Result } from '#core/base'
-import type { UnitSystem } from './format'
-
-/** Exact by definition (international inch, 1959). */
-export const MM_PER_INCH = 25.4
+import { MM_PER_INCH, type UnitSystem } from './system'
 
 /** A length as it was typed and as it was understood. `unit` is what the figure was written in. */
 export interface ParsedLength {
