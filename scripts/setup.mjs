@@ -57,8 +57,13 @@ export function ensureChromium() {
 }
 
 /** Runs a TypeScript script of ours. */
-export const tsx = (script, args = [], env = {}) =>
-  run(process.execPath, ['node_modules/tsx/dist/cli.mjs', '--tsconfig', 'scripts/tsconfig.json', script, ...args], env)
+export function tsx(script, args = [], env = {}) {
+  try {
+    run(process.execPath, ['node_modules/tsx/dist/cli.mjs', '--tsconfig', 'scripts/tsconfig.json', script, ...args], env)
+  } catch {
+    throw new Halt(`${script} did not finish. Its own message stands above.`)
+  }
+}
 
 const files = entry => (existsSync(entry) ? (statSync(entry).isDirectory() ? readdirSync(entry).flatMap(name => files(path.join(entry, name))) : [entry]) : [])
 
@@ -69,7 +74,11 @@ export function buildIfChanged() {
   const stamp = '.output/.jolvet-source'
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === digest) return
   say('building (about a minute)')
-  run(process.execPath, ['node_modules/nuxt/bin/nuxt.mjs', 'build', '--logLevel', 'silent'], { NUXT_TELEMETRY_DISABLED: '1' })
+  try {
+    run(process.execPath, ['node_modules/nuxt/bin/nuxt.mjs', 'build', '--logLevel', 'silent'], { NUXT_TELEMETRY_DISABLED: '1' })
+  } catch {
+    throw new Halt('The build did not finish. Its own message stands above.')
+  }
   mkdirSync('.output', { recursive: true })
   writeFileSync(stamp, digest)
 }

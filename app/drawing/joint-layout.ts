@@ -5,7 +5,8 @@ import type { End, Joint, OfferedMethod, Part, Way } from '#core/joints'
 export interface TubeRun { kind: 'tube', from: number, to: number, pipe: Pipe, broken: boolean, on: 'a' | 'b' | 'tail' }
 export interface ThreadRun { kind: 'thread', from: number, to: number, radius: number }
 export interface Mouth { method: OfferedMethod, from: number, to: number, opens: 'left' | 'right', radius: number, bore: number, on: Joint['on'] }
-export interface Body { kind: 'body', from: number, to: number, mouths: Mouth[], radius: number, bore: number }
+/** A fitting; its web is the solid part between its mouths. */
+export interface Body { kind: 'body', from: number, to: number, web: { from: number, to: number }, mouths: Mouth[], radius: number, bore: number }
 export interface Depth { from: number, to: number, joint: Joint, at: number }
 
 export interface ChainLayout {
@@ -71,7 +72,7 @@ export function layOutWay(way: Way, a: End, b: End, bareDiameters = BARE): Chain
     // A mouth is on this item where the neighbour enters it; otherwise this item's own male end reaches into the neighbour.
     const takesLeft = i === 0 || leftEnters(items[i - 1]!, left)
     const takesRight = i === items.length - 1 || !leftEnters(item, right)
-    const web = 0.35 * widest
+    const webLength = 0.35 * widest
     const from = x
     let at = x
     if (takesLeft) {
@@ -79,7 +80,8 @@ export function layOutWay(way: Way, a: End, b: End, bareDiameters = BARE): Chain
       layout.depths.push({ from: at, to: at + leftDepth, joint: left, at: i })
       at += leftDepth
     }
-    at += web
+    const web = { from: at, to: at + webLength }
+    at = web.to
     if (takesRight) {
       mouths.push({ method: right.method, from: at, to: at + rightDepth, opens: 'right', radius: radiusOf(right), bore: boreOf(right), on: right.on })
       layout.depths.push({ from: at, to: at + rightDepth, joint: right, at: i + 1 })
@@ -93,7 +95,7 @@ export function layOutWay(way: Way, a: End, b: End, bareDiameters = BARE): Chain
       if (left.thread) layout.threads.push({ kind: 'thread', from: from - leftDepth, to: from, radius: radiusOf(left) })
       else layout.tubes.push({ kind: 'tube', from: from - leftDepth, to: from, pipe: getPipe(left.pipe!), broken: false, on: 'tail' })
     }
-    layout.bodies.push({ kind: 'body', from, to: at, mouths, radius: Math.max(radiusOf(left) * (1 + 2 * WALL[left.method]), radiusOf(right) * (1 + 2 * WALL[right.method])), bore: Math.min(boreOf(left), boreOf(right)) * 0.95 })
+    layout.bodies.push({ kind: 'body', from, to: at, web, mouths, radius: Math.max(radiusOf(left) * (1 + 2 * WALL[left.method]), radiusOf(right) * (1 + 2 * WALL[right.method])), bore: Math.min(boreOf(left), boreOf(right)) * 0.95 })
     x = at
   })
   const first = joints[0]!
@@ -103,6 +105,12 @@ export function layOutWay(way: Way, a: End, b: End, bareDiameters = BARE): Chain
   layout.length = x + bare
   layout.radius = Math.max(...layout.bodies.map(({ radius }) => radius), ...layout.tubes.map(({ pipe }) => pipe.od / 2))
   return layout
+}
+
+/** The crests of a thread along a line, as a path; px. */
+export function crestsPath(from: number, to: number, y: number, depth: number): string {
+  const CRESTS = 9
+  return Array.from({ length: CRESTS }, (_, i) => `${i ? 'L' : 'M'}${from + (to - from) * i / (CRESTS - 1)} ${y + (i % 2 ? depth : 0)}`).join('')
 }
 
 export const wallOf = (method: OfferedMethod): number => WALL[method]

@@ -22,7 +22,7 @@ function cautionsFor(card: Card, situation: Situation): Note[] {
   const { method } = card.question
   const { conditions } = situation
   const cautions: Note[] = []
-  if (method !== 'thread') cautions.push(...JOINT_METHODS[method].concerns(toTube({ pipe: card.pipe.id }), situation).map(({ code, text }) => ({ code, text })))
+  if (method !== 'thread') cautions.push(...JOINT_METHODS[method].concerns(toTube({ pipe: card.pipe.id, wall: card.question.wall }), situation).map(({ code, text }) => ({ code, text })))
   if (card.insertion.fromEnd === null) cautions.push({ code: 'measure', text: 'No figure is held for this socket: measure how deep it is before you mark.' })
   if (conditions.wet && method !== 'solder') cautions.push({ code: 'drips', text: 'Drips are tolerated, never flow or pressure. Wipe the end dry.' })
   return cautions

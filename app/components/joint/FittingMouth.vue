@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import type { Mouth } from '~/drawing/joint-layout'
-import { wallOf } from '~/drawing/joint-layout'
+import { crestsPath, wallOf, type Mouth } from '~/drawing/joint-layout'
 
 /** One mouth of a fitting cut through, upper and lower half alike; px from the drawing's left edge and the centre line. */
 const props = defineProps<{ mouth: Mouth, k: number, cy: number }>()
@@ -49,7 +48,7 @@ const isInside = computed(() => props.mouth.method === 'crimp' || props.mouth.me
         <path :d="`M${at(0.42)} ${r}L${at(0.52)} ${r + Math.max(3, t * 0.55)}L${at(0.64)} ${r}Z`" fill="url(#hatch-selected)" stroke="var(--ink)" stroke-width="1" />
         <circle v-if="mouth.method === 'pe-compression'" :cx="at(0.74)" :cy="r + Math.max(2, t * 0.25)" :r="Math.max(2, t * 0.28)" fill="var(--ink)" />
       </template>
-      <path v-else-if="mouth.method === 'thread'" :d="Array.from({ length: 8 }, (_, i) => `${i ? 'L' : 'M'}${at(i / 7)} ${r + (i % 2 ? Math.min(3, t * 0.4) : 0)}`).join('')" class="l-thin" />
+      <path v-else-if="mouth.method === 'thread'" :d="crestsPath(x, x + w, r, Math.min(3, t * 0.4))" class="l-thin" />
     </template>
   </g>
 </template>

@@ -52,8 +52,7 @@ const words = computed(() => (props.mm === null ? 'depth not known: measure the 
     </g>
     <path :d="`M${markX} ${cy - r - 12}V${cy + r + 12}`" class="l-sel3" :style="{ stroke: colour }" />
     <text :x="Math.max(6, markX)" :y="cy - r - 20" :class="markX > 90 ? 'mid' : ''" class="t15 w6">{{ card.joint.method === 'thread' ? 'made up to here' : 'mark, right round' }}</text>
-    <path :d="`M${markX} ${cy + r - 18}H${endX}`" class="l-sel" :style="{ stroke: colour }" />
-    <path :d="`M${markX - 6} ${cy + r - 12}l12 -12M${endX - 6} ${cy + r - 12}l12 -12`" :stroke="colour" stroke-width="2" />
+    <DimensionLine :x1="markX" :x2="endX" :y="cy + r - 18" :tone="done ? 'ink' : 'copper'" />
     <foreignObject :x="(markX + endX) / 2 - figureWidth / 2" :y="cy - r + 10" :width="figureWidth" :height="Math.max(1, 2 * r - 34)">
       <div class="big w7" :style="{ fontSize: `${size}px`, color: colour }" data-test="depth-figure"><TapeFigure :mm="mm" :system="system" /></div>
     </foreignObject>
@@ -68,8 +67,7 @@ const words = computed(() => (props.mm === null ? 'depth not known: measure the 
           <rect :x="depth * k" :y="side < 0 ? cy - r * 1.24 : cy + r * 0.74" width="46" :height="r * 0.5" fill="url(#hatch-brass)" stroke="var(--ink)" stroke-width="1.5" />
         </template>
         <g v-if="!narrow">
-          <path :d="`M0 ${cy + r * 0.32}H${depth * k}`" class="l-dim" />
-          <path :d="`M-5 ${cy + r * 0.32 + 5}l10 -10M${depth * k - 5} ${cy + r * 0.32 + 5}l10 -10`" stroke="var(--ink)" stroke-width="1.75" />
+          <DimensionLine :x1="0" :x2="depth * k" :y="cy + r * 0.32" />
           <text :x="depth * k / 2" :y="cy + r * 0.32 - 8" class="mid t15 halo">to the stop</text>
         </g>
       </g>
