@@ -1,3 +1,4 @@
+import { ref } from 'vue'
 import { defineStore } from 'pinia'
 import type { FindBody, FindRecord, JobBody, JobRecord, JointBody, JointRecord } from '#core/record'
 import { useApi, type Answer } from '~/composables/useApi'

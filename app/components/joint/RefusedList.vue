@@ -11,8 +11,8 @@ const shown = computed(() => (all.value ? props.refused : telling.value))
 </script>
 
 <template>
-  <section class="refused" aria-label="Refused, and why">
-    <h2 class="zone-heading">Refused, and why <span class="right"><button type="button" class="underline min-h-[32px]" data-test="all-refused" @click="all = !all">{{ all ? 'fewer' : `${refused.length - telling.length} more for other pipe` }}</button></span></h2>
+  <section class="refused" aria-label="Refused straight on the pipe, and why">
+    <h2 class="zone-heading">Refused straight on the pipe, and why <span class="right"><button type="button" class="underline min-h-[32px]" data-test="all-refused" @click="all = !all">{{ all ? 'fewer' : `${refused.length - telling.length} more for other pipe` }}</button></span></h2>
     <p v-if="shown.length === 0" class="note t14">Nothing that is made for these pipes is refused here.</p>
     <ul>
       <li v-for="refusal in shown" :key="refusal.on + refusal.method" :data-refused="`${refusal.method}-${refusal.on}`">

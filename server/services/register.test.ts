@@ -1,0 +1,39 @@
+import Papa from 'papaparse'
+import { describe, expect, it } from 'vitest'
+import { findWays } from '#core/joints'
+import type { JobRecord, JointRecord } from '#core/record'
+import { registerCsv, registerJson } from './register'
+
+const answer = findWays({ region: 'gb', a: { pipe: 'pe-en-25' }, b: { pipe: 'cu-en-x-22' } })
+const way = answer.ok ? answer.value.ways[0]! : null!
+const joint = (changes: Partial<JointRecord> = {}): JointRecord => ({
+  id: 'j', number: 1, place: 'entry', a: { pipe: 'pe-en-25' }, b: { pipe: 'cu-en-x-22' }, findA: null, conditions: {}, orientation: 'horizontal', wayId: way.id, depths: {}, version: 1, way, ticks: [], timers: [], signoffs: [], updatedAt: '', ...changes,
+})
+const job = (...joints: JointRecord[]): JobRecord => ({ id: '1', slug: 'yard', name: 'Yard', place: 'mill', region: 'gb', year: null, policy: {}, handedOver: null, version: 1, finds: [], joints })
+const rows = (of: JobRecord) => Papa.parse<Record<string, string>>(registerCsv(of), { header: true }).data
+
+describe('the register as CSV', () => {
+  it('reads back what was written', () => {
+    expect(rows(job(joint()))).toEqual([{ joint: 'J1', where: 'entry', pipes: '25 × 2.3 PE to 22 × 0.9 copper', methods: 'pe-compression, compression', marksMm: '', measured: '', status: 'planned', madeBy: '', at: '' }])
+  })
+  it('keeps commas, quotes, line breaks and other scripts in their own cell', () => {
+    for (const place of ['a, b', 'the "old" stub', 'two\r\nlines', 'Küche, 台所', '']) expect(rows(job(joint({ place })))[0]!.where).toBe(place)
+  })
+  it('disarms what a spreadsheet would run', () => {
+    for (const place of ['=1+1', '+1', '-1', '@x']) expect(rows(job(joint({ place })))[0]!.where).toBe(`'${place}`)
+  })
+  it('leaves out joints without a way, and gives the last sign-off', () => {
+    const marks = [{ entry: 0, method: 'pe-compression', pipe: 'pe-en-25', mm: 55.5, measured: false }, { entry: 1, method: 'compression', pipe: 'cu-en-x-22', mm: 21.25, measured: true }]
+    const signed = joint({ number: 2, signoffs: [{ id: 's', initials: 'AB', at: '2026-11-23T08:40:00.000Z', marks }] })
+    expect(rows(job(joint({ way: null, wayId: null }), signed))).toMatchObject([{ joint: 'J2', marksMm: '55.5, 21.3', measured: 'yes', status: 'made', madeBy: 'AB', at: '2026-11-23T08:40:00.000Z' }])
+  })
+})
+
+describe('the register as JSON', () => {
+  it('says its format and version, and holds ends, parts and sign-offs whole', () => {
+    const out = registerJson(job(joint()))
+    expect(out).toMatchObject({ format: 'jolvet-register', version: 1, job: { name: 'Yard', region: 'gb' } })
+    expect(out.joints[0]).toMatchObject({ ends: { a: { pipe: 'pe-en-25' } }, parts: [{ name: 'PE x copper compression adaptor' }, { name: 'PE liner' }], signoffs: [] })
+    expect(JSON.parse(JSON.stringify(out))).toEqual(out)
+  })
+})

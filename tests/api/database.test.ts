@@ -1,0 +1,86 @@
+import { execFileSync, spawnSync } from 'node:child_process'
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+import mysql from 'mysql2/promise'
+import { afterAll, describe, expect, it } from 'vitest'
+import { freePort, isRunning, start, stop, url } from '../../scripts/db.mjs'
+import { runMigrations } from '../../scripts/migrate.mjs'
+import { tsx } from '../../scripts/setup.mjs'
+
+// The private database and the start, on folders of their own.
+const dir = mkdtempSync(path.join(tmpdir(), 'jolvet-db-'))
+afterAll(async () => {
+  await stop({ dir })
+  rmSync(dir, { recursive: true, force: true })
+})
+
+const query = async <T>(sql: string): Promise<T[]> => {
+  const connection = await mysql.createConnection(url(await start({ dir })))
+  try {
+    return (await connection.query(sql))[0] as T[]
+  } finally {
+    await connection.end()
+  }
+}
+
+describe('the private database', () => {
+  it('starts on loopback, and a second start finds the first', async () => {
+    const one = await start({ dir })
+    const two = await start({ dir })
+    expect(two).toMatchObject({ port: one.port, pid: one.pid, host: '127.0.0.1' })
+    expect(isRunning(dir)).toBe(true)
+    expect(readFileSync(`/proc/${one.pid}/cmdline`, 'utf8')).toContain('--bind-address=127.0.0.1')
+  })
+
+  it('keeps what was committed when it is killed', async () => {
+    const { pid } = await start({ dir })
+    await query('create table kept (n int)')
+    await query('insert into kept values (1), (2)')
+    process.kill(pid, 'SIGKILL')
+    await new Promise(resolve => setTimeout(resolve, 300))
+    expect(isRunning(dir)).toBe(false)
+    expect(await query<{ n: number }>('select n from kept order by n')).toEqual([{ n: 1 }, { n: 2 }])
+  })
+
+  it('takes the migrations once and again', async () => {
+    const connection = url(await start({ dir }))
+    await runMigrations(connection)
+    await runMigrations(connection)
+    const tables = (await query<Record<string, string>>('show tables')).flatMap(row => Object.values(row))
+    expect(tables).toEqual(expect.arrayContaining(['jobs', 'finds', 'joints', 'ticks', 'timers', 'signoffs']))
+  })
+
+  it('loads the demo into an empty database only, and puts it back when asked, leaving other jobs', async () => {
+    const env = { DATABASE_URL: url(await start({ dir })) }
+    const names = async () => (await query<{ name: string }>('select name from jobs order by position')).map(({ name }) => name)
+    tsx('scripts/demo.ts', ['--if-empty'], env)
+    expect(await names()).toHaveLength(4)
+    await query('insert into jobs (id, slug, name, place, region, policy, position) values (\'own\', \'own\', \'My own yard\', \'\', \'gb\', \'{}\', 99)')
+    await query('delete from joints')
+    tsx('scripts/demo.ts', ['--if-empty'], env)
+    expect(await query('select id from joints')).toEqual([])
+    tsx('scripts/demo.ts', ['--replace'], env)
+    expect(await names()).toHaveLength(5)
+    expect(await names()).toContain('My own yard')
+    expect((await query('select id from joints')).length).toBeGreaterThan(10)
+  })
+})
+
+describe('npm start', () => {
+  const begin = (env: Record<string, string>) => spawnSync(process.execPath, ['scripts/start.mjs'], { encoding: 'utf8', timeout: 20_000, env: { ...process.env, ...env } })
+
+  it('says that a port is no port, and that one is taken, with what to do', async () => {
+    const none = begin({ PORT: 'http' })
+    expect([none.status, none.stderr]).toEqual([1, expect.stringContaining('PORT is "http". Give a number from 1 to 65535.')])
+    const { port } = await start({ dir })
+    const taken = begin({ PORT: String(port) })
+    expect(taken.status).toBe(1)
+    expect(taken.stderr).toMatch(new RegExp(`Port ${port} is taken.*PORT=\\d+ npm start`))
+  })
+
+  it('gives each test a port that is free', async () => {
+    expect(await freePort()).not.toBe(await start({ dir }).then(({ port }) => port))
+    expect(execFileSync(process.execPath, ['scripts/db.mjs', 'status'], { encoding: 'utf8' })).toMatch(/running/)
+  })
+})
