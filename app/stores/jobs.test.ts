@@ -94,7 +94,7 @@ describe('what is typed', () => {
     reply = ({ method }) => (method === 'PATCH' ? failure(409, { error: { code: 'impossible', path: 'version', message: 'Someone else changed this find.' } }) : job({ finds: [find({ typed: '15', version: 4 })] }))
     store.changeFind('yard', 'f', { typed: '21.5' })
     await vi.advanceTimersByTimeAsync(400)
-    expect(store.problem).toBe('Someone else changed this find.')
+    expect(store.problem).toBe('Someone else changed this find. You had typed: 21.5.')
     expect(store.jobOf('yard')!.finds[0]).toMatchObject({ typed: '15', version: 4 })
   })
 

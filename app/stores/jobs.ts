@@ -11,6 +11,12 @@ const RETRY_AFTER_MS = 2000
 type Kind = 'finds' | 'joints'
 interface Waiting { slug: string, kind: Kind, id: string, changes: Record<string, unknown> }
 
+/** What was typed into changes that were refused, so that it can be typed again. */
+function typedIn(changes: Record<string, unknown>): string {
+  const typed = Object.values(changes).filter((value): value is string => typeof value === 'string' && value.trim() !== '')
+  return typed.length > 0 ? ` You had typed: ${typed.join(', ')}.` : ''
+}
+
 /**
  * The jobs as the screen sees them. Changes show at once, are sent in order and stay in line until the server has
  * them; a refused one is said in words and the saved record is read again.
@@ -108,7 +114,7 @@ export const useJobStore = defineStore('jobs', () => {
         break
       } else {
         await loadJob(slug)
-        problem.value = answer.error.message
+        problem.value = `${answer.error.message}${typedIn(changes)}`
       }
     }
     unsaved.value = waiting.size

@@ -39,7 +39,7 @@ export async function updateFind(slug: string, id: string, { version, ...changes
     const [head] = await tx.update(finds).set({ ...changes, version: sql`${finds.version} + 1`, updatedAt: nowForDatabase() })
       .where(and(eq(finds.id, id), eq(finds.jobId, job.id), eq(finds.version, version)))
     const saved = await readFind(tx, job.id, id)
-    if (head.affectedRows === 0) throw new Problem(409, { code: 'impossible', path: 'version', message: 'Someone else changed this find meanwhile. Both entries are kept until you pick one.' }, { saved })
+    if (head.affectedRows === 0) throw new Problem(409, { code: 'impossible', path: 'version', message: 'Someone else changed this find meanwhile. What is saved now is shown.' }, { saved })
     return saved
   })
 }

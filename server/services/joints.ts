@@ -68,7 +68,7 @@ export async function updateJoint(slug: string, id: string, { version, ...change
   return inTransaction(async (tx) => {
     const job = await findJobRow(tx, slug)
     const before = await readJoint(tx, job, id)
-    if (before.version !== version) throw new Problem(409, { code: 'impossible', path: 'version', message: 'Someone else changed this joint meanwhile. Both entries are kept until you pick one.' }, { saved: before })
+    if (before.version !== version) throw new Problem(409, { code: 'impossible', path: 'version', message: 'Someone else changed this joint meanwhile. What is saved now is shown.' }, { saved: before })
     if (isSigned(before)) throw SIGNED
     const after = { ...before, ...changes }
     let way = before.way
@@ -86,11 +86,8 @@ export async function updateJoint(slug: string, id: string, { version, ...change
       await tx.delete(ticks).where(eq(ticks.jointId, id))
       await tx.delete(timers).where(eq(timers.jointId, id))
     }
-    const [head] = await tx.update(joints).set({ ...changes, wayId: after.wayId, way, ...(isOther && !('depths' in changes) ? { depths: {} } : {}), version: sql`${joints.version} + 1`, updatedAt: nowForDatabase() })
-      .where(and(eq(joints.id, id), eq(joints.version, version)))
-    const saved = await readJoint(tx, job, id)
-    if (head.affectedRows === 0) throw new Problem(409, { code: 'impossible', path: 'version', message: 'Someone else changed this joint meanwhile. Both entries are kept until you pick one.' }, { saved })
-    return saved
+    await tx.update(joints).set({ ...changes, wayId: after.wayId, way, ...(isOther && !('depths' in changes) ? { depths: {} } : {}), version: sql`${joints.version} + 1`, updatedAt: nowForDatabase() }).where(eq(joints.id, id))
+    return readJoint(tx, job, id)
   })
 }
 
@@ -154,7 +151,8 @@ export async function signJoint(slug: string, id: string, initials: string): Pro
     if (isSigned(joint)) throw SIGNED
     const cards = cardsOf(job, joint)
     if (cards.length === 0) throw invalid({ code: 'missing', path: 'wayId', message: 'Take a way to join it first.' })
-    const open = cards.reduce((left, { answer }) => left + (answer.ok ? answer.value.steps.length : 0), 0) - joint.ticks.length
+    const isTicked = (entry: number, step: number) => joint.ticks.some(tick => tick.entry === entry && tick.step === step)
+    const open = cards.reduce((left, { entry, answer }) => left + (answer.ok ? answer.value.steps.filter((_, step) => !isTicked(entry, step)).length : 1), 0)
     if (open > 0) throw invalid({ code: 'impossible', path: 'ticks', message: `${open} step${open === 1 ? '' : 's'} to go before it is signed.` })
     await tx.insert(signoffs).values({ id: randomUUID(), jointId: id, initials, marks: marksOf(job, joint), at: nowForDatabase() })
     return readJoint(tx, job, id)
