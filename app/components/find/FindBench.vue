@@ -3,6 +3,7 @@ import { useElementSize } from '@vueuse/core'
 import { getPipe } from '#core/catalogue'
 import type { JobRecord } from '#core/record'
 import { INSTRUMENT_WORDS, inRegion } from '~/wording/en'
+import { shortName } from '~/wording/pipe'
 
 /** Find: checks at the left, the measured pipe among the known sizes, what it could be at the right, cautions below. */
 const props = defineProps<{ job: JobRecord }>()
@@ -22,7 +23,7 @@ watch(reading, (now) => {
   if (now.state === 'empty') lastMm.value = null
 }, { immediate: true })
 const leading = computed(() => (answer.value?.candidates[0] ? getPipe(answer.value.candidates[0].pipe) : null))
-const leadingName = computed(() => leading.value?.label.replace(/ × [\d.]+/, '').replace(/, (type|schedule|SDR|thin|heavy|sized|medium|copper).*/, ''))
+const leadingName = computed(() => leading.value && shortName(leading.value))
 const isBare = computed(() => !find.value || (mm.value === null && Object.keys(find.value.answers).length === 0))
 
 async function toJoint() {
@@ -50,7 +51,7 @@ async function toJoint() {
         <label class="place"><span class="note t13">where</span><input class="plain-input t15" :value="find.place" maxlength="120" placeholder="north wall, behind the oven" @input="change({ place: ($event.target as HTMLInputElement).value })"></label>
         <PipeEnd :mm="lastMm" :spread="sigma" :pipe="leading" :system="system" :width="drawn" :by="inRegion(INSTRUMENT_WORDS[find.by], job.region)" />
         <p v-if="reading.state === 'wrong' && lastMm !== null" class="t14 ochre w6 px-4">Drawn from the last figure that could be read.</p>
-        <SizeRuler :mm="lastMm" :spread="sigma" :region="job.region" :system="system" :width="drawn" :leading="leadingName" />
+        <SizeRuler :mm="lastMm" :spread="sigma" :region="job.region" :system="system" :width="drawn" :leading="leadingName ?? undefined" />
       </div>
       <div class="right">
         <CandidateList v-if="answer && !isBare" :answer="answer" :find="find" :region="job.region" :system="system" :is-settled="find.pipe !== null" @keep="pipe => change({ pipe })" @answer="setAnswer" />

@@ -2,6 +2,7 @@
 import { PIPES, type Region } from '#core/catalogue'
 import { MM_PER_INCH, type UnitSystem } from '#core/units'
 import { formatReading, unitOf } from '~/reading/format'
+import { shortName } from '~/wording/pipe'
 
 /** A measured diameter among the known ones: the whole range, and a window round the measure with what each size is. */
 const props = defineProps<{ mm: number | null, spread: number, region: Region, system: UnitSystem, width: number, leading?: string }>()
@@ -17,7 +18,7 @@ const known = computed(() => {
   for (const pipe of PIPES) {
     if (!pipe.regions.includes(props.region)) continue
     const labels = byDiameter.get(pipe.od) ?? []
-    const name = `${pipe.label.replace(/ × [\d.]+/, '').replace(/, (type|schedule|SDR|thin|heavy|sized|medium|copper).*/, '')}`
+    const name = shortName(pipe)
     if (!labels.includes(name)) labels.push(name)
     byDiameter.set(pipe.od, labels)
   }

@@ -36,7 +36,7 @@ function below({ insertion: { value, lo, hi, source } }: Joint, end: string): st
 </template>
 
 <style scoped>
-.way { display: grid; grid-template-columns: 24px minmax(0, 1fr) 74px 74px 74px 100px; gap: 0 12px; width: 100%; padding: 6px 18px 5px; border-bottom: 1px solid var(--hair); align-items: start; min-height: 60px; }
+.way { display: grid; grid-template-columns: 24px minmax(0, 1fr) 80px 80px 72px 98px; gap: 0 10px; width: 100%; padding: 6px 18px 5px; border-bottom: 1px solid var(--hair); align-items: start; min-height: 60px; }
 .way:hover { background: var(--paper2); }
 .chain { display: flex; flex-direction: column; gap: 3px; min-width: 0; }
 .cell { display: flex; flex-direction: column; }
