@@ -117,6 +117,6 @@ describe('reasons', () => {
   })
   it('say how far a measure is off, in mm', () => {
     const [text] = reasonsFor(getPipe('cu-en-x-22'), [{ check: 'outside-diameter', value: 22.1, by: 'calliper' }], [0.01]).for
-    expect(text!.text).toBe('22 mm outside, 0.1 under what was measured.')
+    expect(text!.text).toBe('22 mm outside, 0.1 under the measure.')
   })
 })

@@ -23,7 +23,7 @@ function words(check: Check, pipe: Pipe): string | null {
       if (known === null) return null
       const off = check.value - known
       const name = check.check === 'outside-diameter' ? 'outside' : check.check
-      return Math.abs(off) < 0.005 ? `${formatDecimal(known, 2)} mm ${name}, as measured.` : `${formatDecimal(known, 2)} mm ${name}, ${formatDecimal(Math.abs(off), 2)} ${off < 0 ? 'over' : 'under'} what was measured.`
+      return Math.abs(off) < 0.005 ? `${formatDecimal(known, 2)} mm ${name}, as measured.` : `${formatDecimal(known, 2)} mm ${name}, ${formatDecimal(Math.abs(off), 2)} ${off < 0 ? 'over' : 'under'} the measure.`
     }
     case 'colour': return `Seen ${said(check.value)}.`
     case 'stripe': return check.value === 'none' ? 'No stripe.' : `${said(check.value)} stripe.`
