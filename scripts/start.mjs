@@ -33,7 +33,7 @@ for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => end(0))
 try {
   if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Halt(`PORT is "${process.env.PORT}". Give a number from 1 to 65535.`)
   if (!await isFree(port)) throw new Halt(`Port ${port} is taken. Stop what uses it, or choose another: PORT=${port === 65535 ? 3000 : port + 1} npm start`)
-  await ensureModules()
+  ensureModules()
   let databaseUrl = process.env.DATABASE_URL
   if (!databaseUrl) {
     ensureMariadb()

@@ -1,9 +1,7 @@
 import { identifyPipe, INSTRUMENT_ERROR, type Check, type IdentifyAnswer } from '#core/identify'
 import type { FindBody, FindRecord, JobRecord } from '#core/record'
+import { CHOICES, type AnswerName } from '~/reading/answers'
 import { readDiameter, type Reading } from '~/reading/diameter'
-
-/** Checks of the screen answered with a word, in no order: the order is by what they would tell. */
-export type AnswerName = keyof FindBody['answers']
 
 /** The find on the screen: what was typed and answered, what it may be, and what would settle it. */
 export function useFind(job: Ref<JobRecord | undefined>) {
@@ -22,7 +20,7 @@ export function useFind(job: Ref<JobRecord | undefined>) {
     const answered = Object.entries(find.value.answers).filter(([, value]) => value !== undefined).map(([check, value]) => ({ check, value }) as Check)
     return reading.value.state === 'read' ? [{ check: 'outside-diameter', value: reading.value.mm, by: find.value.by }, ...answered] : answered
   })
-  const question = computed(() => ({ region: job.value?.region, year: job.value?.year ?? undefined, checks: checks.value, can: ['scratch', 'held-by', 'colour', 'magnet', 'flex', 'outside-diameter'] }))
+  const question = computed(() => ({ region: job.value?.region, year: job.value?.year ?? undefined, checks: checks.value, can: [...Object.keys(CHOICES), 'outside-diameter'] }))
 
   /** The last answer that could be worked out stays while something is wrong with what is typed. */
   const answer = ref<IdentifyAnswer>()
@@ -41,5 +39,5 @@ export function useFind(job: Ref<JobRecord | undefined>) {
     if (made.ok) await router.replace({ query: { find: made.value.id } })
   }
 
-  return { find, reading, answer, checks, sigma: computed(() => (find.value ? INSTRUMENT_ERROR[find.value.by] : 0)), change, setAnswer, addFind }
+  return { find, reading, answer, sigma: computed(() => (find.value ? INSTRUMENT_ERROR[find.value.by] : 0)), change, setAnswer, addFind }
 }

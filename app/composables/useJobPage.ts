@@ -1,4 +1,3 @@
-import type { UnitSystem } from '#core/units'
 import type { JobRecord } from '#core/record'
 
 /** The job in the address: loaded once, then kept by the store. */
@@ -8,7 +7,6 @@ export function useJobPage() {
   const slug = computed(() => String(route.params.job))
   const job = computed<JobRecord | undefined>(() => store.jobOf(slug.value))
   const missing = ref<string | null>(null)
-  const system = computed<UnitSystem>(() => (job.value?.region === 'us' ? 'inch' : 'metric'))
 
   watch(slug, async (name) => {
     missing.value = null
@@ -17,5 +15,5 @@ export function useJobPage() {
   }, { immediate: true })
 
   useHead({ title: () => (job.value ? `${job.value.name}: Jolvet` : 'Jolvet') })
-  return { store, slug, job, missing, system }
+  return { slug, job, missing }
 }

@@ -1,5 +1,5 @@
 import { fillConditions, findWays, type Conditions, type End, type Way, type WaysAnswer } from '#core/joints'
-import type { JobRecord, JointBody, JointRecord } from '#core/record'
+import { isMade, type JobRecord, type JointBody, type JointRecord } from '#core/record'
 
 const BLANK: Omit<JointBody, 'a' | 'findA' | 'place'> = { b: null, conditions: {}, orientation: 'horizontal', wayId: null, depths: {} }
 
@@ -16,7 +16,7 @@ export function useJoint(job: Ref<JobRecord | undefined>) {
     const joints = job.value?.joints ?? []
     return joints.find(({ id }) => id === route.query.joint) ?? joints.find(({ way }) => way === null) ?? joints.at(-1)
   })
-  const isSigned = computed(() => (joint.value?.signoffs.length ?? 0) > 0)
+  const isSigned = computed(() => joint.value !== undefined && isMade(joint.value))
   const conditions = computed(() => fillConditions(joint.value?.conditions))
 
   const asked = computed(() => (job.value && joint.value?.a && joint.value.b

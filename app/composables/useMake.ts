@@ -1,5 +1,6 @@
+import { unitSystemOf } from '#core/catalogue'
 import { makeCards, type MakeCard, type Step } from '#core/making'
-import { statusOf, type JobRecord, type JointRecord } from '#core/record'
+import { isMade, statusOf, type JobRecord, type JointRecord } from '#core/record'
 import { parseLength } from '#core/units'
 
 /** The joint being made: one card for each entry of its way, the steps done, the depth in use. */
@@ -10,7 +11,7 @@ export function useMake(job: Ref<JobRecord | undefined>) {
   const joints = computed(() => (job.value?.joints ?? []).filter(({ way }) => way !== null))
   const joint = computed<JointRecord | undefined>(() => joints.value.find(({ id }) => id === route.query.joint)
     ?? joints.value.find(one => statusOf(one) === 'dry-fitted') ?? joints.value.find(one => statusOf(one) === 'planned') ?? joints.value.at(-1))
-  const isSigned = computed(() => (joint.value?.signoffs.length ?? 0) > 0)
+  const isSigned = computed(() => joint.value !== undefined && isMade(joint.value))
 
   const cards = computed<MakeCard[]>(() => (joint.value?.way && job.value
     ? makeCards({ joints: joint.value.way.joints, region: job.value.region, orientation: joint.value.orientation, conditions: joint.value.conditions, policy: job.value.policy })
@@ -29,7 +30,7 @@ export function useMake(job: Ref<JobRecord | undefined>) {
   const typedDepth = (entry: number): string => joint.value?.depths[String(entry)] ?? ''
   const measured = (entry: number) => {
     const typed = typedDepth(entry).trim()
-    return typed ? parseLength(typed, job.value?.region === 'us' ? 'inch' : 'metric', 'measured depth') : null
+    return typed ? parseLength(typed, unitSystemOf(job.value!.region), 'measured depth') : null
   }
   const depth = computed<{ mm: number | null, isMeasured: boolean, problem: string | null }>(() => {
     if (!card.value) return { mm: null, isMeasured: false, problem: null }

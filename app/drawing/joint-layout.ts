@@ -1,5 +1,5 @@
 import { getPipe, type Pipe } from '#core/catalogue'
-import type { End, Joint, OfferedMethod, Part, Way } from '#core/joints'
+import { isLoose, type End, type Joint, type OfferedMethod, type Part, type Way } from '#core/joints'
 
 /** A stretch of the drawing along the pipe, mm from its left edge; radii in mm. */
 export interface TubeRun { kind: 'tube', from: number, to: number, pipe: Pipe, broken: boolean, on: 'a' | 'b' | 'tail' }
@@ -19,7 +19,6 @@ export interface ChainLayout {
   hasTail: boolean
 }
 
-const LOOSE: ReadonlySet<Part['kind']> = new Set(['ring', 'liner', 'olive'])
 /** Length of tube drawn bare at each end, unless told otherwise, and of a broken tail, in diameters of the larger tube. */
 const BARE = 2.1
 const TAIL = 2
@@ -49,7 +48,7 @@ const leftEnters = (left: Part, joint: Joint): boolean => (left.kind === 'tail' 
 
 /** A whole way laid out along the pipe, from end a at the left to end b at the right, depths to scale and bodies typical. */
 export function layOutWay(way: Way, a: End, b: End, bareDiameters = BARE): ChainLayout {
-  const items = way.parts.filter(({ kind }) => !LOOSE.has(kind))
+  const items = way.parts.filter(part => !isLoose(part))
   const { joints } = way
   const widest = Math.max(...joints.map(radiusOf))
   const layout: ChainLayout = { length: 0, radius: widest, tubes: [], threads: [], bodies: [], depths: [], hasTail: items.some(({ kind }) => kind === 'tail') }

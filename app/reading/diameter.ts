@@ -1,4 +1,4 @@
-import type { Region } from '#core/catalogue'
+import { unitSystemOf, type Region } from '#core/catalogue'
 import { DIAMETER_RANGE, type Instrument } from '#core/identify'
 import type { FindRecord } from '#core/record'
 import { formatDecimal, MM_PER_INCH, parseLength } from '#core/units'
@@ -15,7 +15,7 @@ export type Reading =
 /** Reads a find's diameter by the job's own unit and instrument; a figure that no pipe has is questioned with what it could have been. */
 export function readDiameter(find: Pick<FindRecord, 'typed' | 'by'>, region: Region): Reading {
   if (find.typed.trim() === '') return { state: 'empty' }
-  const parsed = parseLength(find.typed, region === 'us' ? 'inch' : 'metric', 'outside diameter')
+  const parsed = parseLength(find.typed, unitSystemOf(region), 'outside diameter')
   if (!parsed.ok) return { state: 'wrong', message: parsed.error.message }
   const girth = find.by === 'tape-round'
   const mm = girth ? girthToDiameter(parsed.value.mm) : parsed.value.mm

@@ -36,6 +36,8 @@ export const REFUSAL_WORDS: Readonly<Record<RefusalCode, string>> = {
 
 export const SERVICE_WORDS: Readonly<Record<Service, string>> = { cold: 'cold', hot: 'hot', recirculation: 'recirculating', heating: 'heating', buried: 'buried' }
 
+export const CURRENCY: Readonly<Record<Region, string>> = { gb: '\u00a3', eu: '\u20ac', us: '$' }
+
 export const REGION_WORDS: Readonly<Record<Region, string>> = { gb: 'GB metric', eu: 'EU metric', us: 'US inch' }
 
 /** American trade words for British ones, in text that is shown in a US job. */

@@ -1,12 +1,10 @@
 import { getPipe, type Region } from '#core/catalogue'
-import type { End, Way } from '#core/joints'
+import { isLoose, type End, type Way } from '#core/joints'
 import { inRegion } from './en'
-
-const LOOSE = new Set(['ring', 'liner', 'olive'])
 
 /** A way in a few words: its fittings in order, as they are ordered. */
 export function wayTitle(way: Way, region: Region): string {
-  const names = way.parts.filter(({ kind }) => !LOOSE.has(kind)).map(({ name, size }) => (name.startsWith('tail') ? 'tail' : `${name} ${size}`))
+  const names = way.parts.filter(part => !isLoose(part)).map(({ name, size }) => (name.startsWith('tail') ? 'tail' : `${name} ${size}`))
   const title = names.join(', ')
   return inRegion(title[0]!.toUpperCase() + title.slice(1), region)
 }

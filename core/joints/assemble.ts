@@ -1,22 +1,26 @@
 import type { Figure, Note, WorkingLine } from '#core/base'
 import { findSocket, jointRating, pipeRating, seriesOf, socketDepth, threadMadeUp } from '#core/catalogue'
 import { care, held, JOINT_METHODS, note, type Concern } from './methods'
-import { metricBodyOf, classOf } from './fittings'
+import { classOf, isMouthOfOldSize, metricBodyOf } from './fittings'
 import { MINUTES, PRICE, PRICE_OD, SMALL_PART_PRICE, TAIL_BARE } from './ours'
 import type { Chain, Meeting } from './search'
-import type { Joint, OfferedMethod, Part, Situation, Verdict, Way } from './types'
+import { isLoose, type Joint, type OfferedMethod, type Part, type Situation, type Verdict, type Way } from './types'
 
 const UNKNOWN_DEPTH: Figure = { value: null, lo: null, hi: null, source: 'no figure held; measure the socket' }
 
 const methodOf = (meeting: Meeting): OfferedMethod => (meeting.kind === 'thread' ? 'thread' : meeting.method)
+
+type SocketMeeting = Extract<Meeting, { kind: 'socket' }>
+
+/** An old tube in a metric body, which it enters by compression. */
+const isInMetricBody = ({ tube, size }: SocketMeeting): boolean => metricBodyOf(classOf(tube.pipe)) === size
 
 /** Depth of a meeting in mm: the user's measured fitting first, then the table. */
 function insertionOf(meeting: Meeting, { kit }: Situation): Figure {
   if (meeting.kind === 'thread') return threadMadeUp(meeting.form, meeting.size) ?? UNKNOWN_DEPTH
   const socket = findSocket(meeting.method, meeting.tube.pipe)
   // A converter made for the old size has a mouth of its own, which no table holds.
-  const own = classOf(meeting.tube.pipe) === meeting.size && metricBodyOf(meeting.size) !== null
-  if (!socket || own) return UNKNOWN_DEPTH
+  if (!socket || isMouthOfOldSize(meeting.size)) return UNKNOWN_DEPTH
   const measured = kit.measured?.find(fitting => fitting.method === meeting.method && (fitting.nominal === socket.fittingNominal || fitting.nominal === meeting.tube.pipe.nominal) && fitting.insertion !== undefined)
   if (measured?.insertion !== undefined) return { value: measured.insertion, lo: measured.insertion, hi: measured.insertion, source: 'measured' }
   return socketDepth(socket)
@@ -28,8 +32,7 @@ function concernsOf(chain: Chain, insertions: readonly Figure[], situation: Situ
   chain.meetings.forEach((meeting, i) => {
     if (meeting.kind === 'socket') {
       const { pipe, barrier } = meeting.tube
-      const olive = metricBodyOf(classOf(pipe)) === meeting.size
-      concerns.push(...JOINT_METHODS[meeting.method].concerns(meeting.tube, situation).filter(({ code }) => code !== 'converter-olive' || olive))
+      concerns.push(...JOINT_METHODS[meeting.method].concerns(meeting.tube, situation).filter(({ code }) => code !== 'converter-olive' || isInMetricBody(meeting)))
       if (conditions.service === 'heating' && seriesOf(pipe.series).plastic && barrier === undefined) concerns.push(care('barrier', 'Read the print: heating wants pipe with an oxygen barrier.'))
       if (pipeRating(pipe, conditions.temperature, meeting.tube.temper).kind !== 'rated') concerns.push(note('rating-unknown', `No rating held for ${pipe.label} at ${conditions.temperature} °C; the joint's own decides.`))
       const socket = findSocket(meeting.method, pipe)
@@ -57,9 +60,8 @@ function partsOf(chain: Chain, insertions: readonly Figure[]): Part[] {
   const loose = new Map<string, Part>()
   for (const meeting of chain.meetings) {
     if (meeting.kind !== 'socket') continue
-    const olive = metricBodyOf(classOf(meeting.tube.pipe)) === meeting.size
     for (const part of JOINT_METHODS[meeting.method].looseParts(meeting.tube)) {
-      if (part.kind === 'olive' && !olive) continue
+      if (part.kind === 'olive' && !isInMetricBody(meeting)) continue
       const same = loose.get(`${part.name} ${part.size}`)
       if (same) same.quantity += part.quantity
       else loose.set(`${part.name} ${part.size}`, { ...part })
@@ -128,7 +130,7 @@ export function assembleWay(chain: Chain, situation: Situation): Way {
         { text: 'margin', op: '=', value: weakest.bar - pressure, unit: 'bar' },
       ]
     : []
-  const loose = parts.filter(({ kind }) => kind === 'ring' || kind === 'liner' || kind === 'olive').reduce((count, { quantity }) => count + quantity, 0)
+  const loose = parts.filter(isLoose).reduce((count, { quantity }) => count + quantity, 0)
   return {
     id: chain.items.map(item => (item.kind === 'fitting' ? item.fitting.id : `tail.${item.tube.pipe.id}`)).join('+'),
     verdict,

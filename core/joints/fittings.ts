@@ -45,6 +45,9 @@ export function metricBodyOf(size: SizeClass): SizeClass | null {
   return socket ? `en:${socket.fittingNominal}` : null
 }
 
+/** A mouth made for an old size itself: only converters have one. */
+export const isMouthOfOldSize = (size: SizeClass): boolean => metricBodyOf(size) !== null
+
 /** Thread sizes that adaptors are sold with, by tube size: its own first, then one smaller. */
 function threadSizes(size: SizeClass): { form: ThreadForm, sizes: readonly string[] } {
   const nominal = nominalOf(size)

@@ -1,5 +1,5 @@
 import { familiesOf, type SocketMethod } from '#core/catalogue'
-import { classOf, fittingsBetween, metricBodyOf, type Fitting, type Mouth, type SizeClass } from './fittings'
+import { classOf, fittingsBetween, isMouthOfOldSize, metricBodyOf, type Fitting, type Mouth, type SizeClass } from './fittings'
 import { refuse } from './refuse'
 import { toTube } from './defaults'
 import type { Place, Situation, Thread, Tube } from './types'
@@ -33,8 +33,7 @@ const enters = (tube: Tube, method: SocketMethod, size: SizeClass): boolean => {
 function meet(offer: Offer, mouth: Mouth, situation: Situation): Meeting | null {
   if (offer.kind === 'tube') {
     if (mouth.kind !== 'socket' || !enters(offer.tube, mouth.method, mouth.size)) return null
-    const byConverter = metricBodyOf(mouth.size) !== null
-    if (refuse(mouth.method, offer.tube, situation, byConverter)) return null
+    if (refuse(mouth.method, offer.tube, situation, isMouthOfOldSize(mouth.size))) return null
     return { kind: 'socket', method: mouth.method, size: mouth.size, tube: offer.tube, on: offer.on }
   }
   if (mouth.kind !== 'thread' || mouth.size !== offer.thread.size || mouth.gender === offer.thread.gender) return null
@@ -75,7 +74,15 @@ export function findChains(a: Offer, b: Offer, situation: Situation): Chain[] {
     const last = b.kind === 'thread' && open.kind === 'thread'
       ? meet({ kind: 'thread', thread: { form: open.form, size: open.size, gender: open.gender }, on: 'b' }, { kind: 'thread', ...b.thread }, situation)
       : meet(b, open, situation)
-    if (last && chain.meetings.length < MOST_JOINTS) chains.push({ items: chain.items, meetings: [...chain.meetings, last] })
+    if (last) chains.push({ items: chain.items, meetings: [...chain.meetings, last] })
+  }
+
+  /** A fitting joined on by one mouth; the chain ends at its other mouth, or goes on from there. */
+  const place = (fitting: Fitting, meeting: Meeting, far: Mouth, chain: Chain, used: readonly Fitting[]) => {
+    const next: Chain = { items: [...chain.items, { kind: 'fitting', fitting }], meetings: [...chain.meetings, meeting] }
+    if (next.meetings.length >= MOST_JOINTS) return
+    close(far, next)
+    goOn(far, next, [...used, fitting])
   }
 
   const extend = (offer: Offer, chain: Chain, used: readonly Fitting[]) => {
@@ -85,10 +92,7 @@ export function findChains(a: Offer, b: Offer, situation: Situation): Chain[] {
       for (const [first, second] of [fitting.mouths, [fitting.mouths[1], fitting.mouths[0]]] as [Mouth, Mouth][]) {
         const meeting = meet(offer, first, situation)
         if (!meeting) continue
-        const next: Chain = { items: [...chain.items, { kind: 'fitting', fitting }], meetings: [...chain.meetings, meeting] }
-        if (next.meetings.length >= MOST_JOINTS) continue
-        close(second, next)
-        goOn(second, next, [...used, fitting])
+        place(fitting, meeting, second, chain, used)
         if (isSymmetric(fitting)) break
       }
     }
@@ -105,9 +109,7 @@ export function findChains(a: Offer, b: Offer, situation: Situation): Chain[] {
       if (!spigot || spigot.kind !== 'spigot') continue
       const meeting = meet({ kind: 'tube', tube: spigotTube(spigot.size), on: 'between' }, open, situation)
       if (!meeting) continue
-      const next: Chain = { items: [...chain.items, { kind: 'fitting', fitting }], meetings: [...chain.meetings, meeting] }
-      close(fitting.mouths[1 - at]!, next)
-      goOn(fitting.mouths[1 - at]!, next, [...used, fitting])
+      place(fitting, meeting, fitting.mouths[1 - at]!, chain, used)
     }
     const tail = ends.includes(open.size) ? null : tailOf(open.size)
     const into = tail && meet({ kind: 'tube', tube: tail, on: 'between' }, open, situation)

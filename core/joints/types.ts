@@ -111,6 +111,9 @@ export interface Part {
   length?: number
 }
 
+/** Counted out beside the fittings, not a thing in the line. */
+export const isLoose = ({ kind }: Pick<Part, 'kind'>): boolean => kind === 'ring' || kind === 'liner' || kind === 'olive'
+
 export interface Way {
   id: string
   verdict: Verdict

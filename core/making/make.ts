@@ -14,7 +14,7 @@ function consumablesFor({ question: { method }, pipe, fittingNominal }: Card): C
   if (method === 'solder') items.push({ item: 'lead-free solder wire', quantity: solderWire(pipe.od), unit: 'mm' })
   if (method === 'crimp') items.push({ item: `copper crimp ring ${pipe.nominal}`, quantity: 1, unit: 'piece' })
   if (method === 'compression') items.push({ item: `olive ${fittingNominal}`, quantity: 1, unit: 'piece' })
-  if (needsLiner(method, pipe)) items.push({ item: `liner for ${pipe.label}`, quantity: 1, unit: 'piece' })
+  if (method !== 'thread' && needsLiner(method, pipe)) items.push({ item: `liner for ${pipe.label}`, quantity: 1, unit: 'piece' })
   return items
 }
 

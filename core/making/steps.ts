@@ -1,5 +1,5 @@
-import { ringPosition, type Pipe } from '#core/catalogue'
-import type { Situation } from '#core/joints'
+import { findSocket, ringPosition, unitSystemOf, type Pipe } from '#core/catalogue'
+import { JOINT_METHODS, toTube, type Situation } from '#core/joints'
 import { formatDecimal, formatLength, type UnitSystem } from '#core/units'
 import { NUT_TURNS_INCH, NUT_TURNS_PLASTIC, nutTurns, SOLDER_COOL_SECONDS, SOLDER_SET_SECONDS, tapeTurns } from './facts'
 import type { MadeMethod, MakeQuestion, Mark, Step } from './types'
@@ -12,11 +12,11 @@ export interface Card {
   question: MakeQuestion
 }
 
-const SOFT_PLASTICS = new Set(['pex', 'pert', 'bs7291', 'pe'])
-export const needsLiner = (method: MadeMethod, pipe: Pipe): boolean =>
-  (method === 'push-fit' || method === 'compression' || method === 'pe-compression') && SOFT_PLASTICS.has(pipe.family)
+/** Whether the joint is ordered with a liner for this end: then its card has the step. */
+export const needsLiner = (method: Exclude<MadeMethod, 'thread'>, pipe: Pipe): boolean =>
+  JOINT_METHODS[method].looseParts(toTube({ pipe: pipe.id })).some(({ kind }) => kind === 'liner')
 
-const system = (card: Card): UnitSystem => (card.question.region === 'us' ? 'inch' : 'metric')
+const system = (card: Card): UnitSystem => unitSystemOf(card.question.region)
 const depth = (card: Card): string => (card.insertion.fromEnd === null ? 'the depth you measured in the socket' : formatLength(card.insertion.fromEnd, system(card)))
 
 const cut = (card: Card): Step => (card.pipe.family === 'copper'
@@ -84,7 +84,7 @@ function compression(card: Card): Step[] {
     deburr('The olive has to slide on.'),
     { code: 'clean', do: 'Clean bright and dry for the whole depth', check: 'Round, no score under the olive.' },
     { code: 'nut', do: 'Slide the nut on, thread to the end', why: 'It cannot follow once the olive is on.' },
-    { code: 'olive', do: card.pipe.series === 'cu-bs-imp' && ['3/4', '1-1/4', '1-1/2'].includes(card.pipe.nominal) ? `Slide on the olive made for old ${card.pipe.nominal} in` : 'Slide the olive on, dry' },
+    { code: 'olive', do: findSocket('compression', card.pipe)?.converterOlive ? `Slide on the olive made for old ${card.pipe.nominal} in` : 'Slide the olive on, dry' },
     ...(needsLiner('compression', card.pipe) ? [liner] : []),
     mark(card),
     { code: 'insert', do: 'Push the pipe to the stop and hold it there', check: 'Mark at the face of the nut when it is run up by hand.' },

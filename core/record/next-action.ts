@@ -1,4 +1,4 @@
-import type { JobRecord } from './types'
+import { isMade, type JobRecord } from './types'
 
 export const STATIONS = ['find', 'joint', 'make', 'handover'] as const
 export type Station = (typeof STATIONS)[number]
@@ -19,10 +19,10 @@ const day = (iso: string): string => new Date(iso).toLocaleDateString('en-GB', {
 
 /** The next thing a hand can do: what is begun first, then what is ready, then what is to be chosen, then found. */
 export function nextAction(job: JobRecord): NextAction {
-  const made = job.joints.filter(joint => joint.signoffs.length > 0).length
+  const made = job.joints.filter(isMade).length
   const rest = { held: false, done: false }
   if (job.handedOver) return { station: 'handover', words: `Handed over ${day(job.handedOver)}.`, below: `${made} joint${made === 1 ? '' : 's'} made.`, held: false, done: true }
-  const open = job.joints.filter(joint => joint.signoffs.length === 0)
+  const open = job.joints.filter(joint => !isMade(joint))
   const ready = open.find(joint => joint.way && joint.ticks.length > 0) ?? open.find(joint => joint.way)
   if (ready?.way) {
     const first = ready.way.joints.findIndex((_, entry) => !ready.ticks.some(tick => tick.entry === entry && tick.code === 'mark'))

@@ -39,5 +39,8 @@ export interface JobRecord {
 /** Where a joint stands. A shape and a word, never a colour alone. */
 export type JointStatus = 'planned' | 'dry-fitted' | 'made'
 
+/** Signed off, and so closed to change. */
+export const isMade = ({ signoffs }: Pick<JointRecord, 'signoffs'>): boolean => signoffs.length > 0
+
 export const statusOf = (joint: Pick<JointRecord, 'ticks' | 'signoffs'>): JointStatus =>
-  (joint.signoffs.length > 0 ? 'made' : joint.ticks.length > 0 ? 'dry-fitted' : 'planned')
+  (isMade(joint) ? 'made' : joint.ticks.length > 0 ? 'dry-fitted' : 'planned')

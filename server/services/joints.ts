@@ -1,9 +1,9 @@
 import { randomUUID } from 'node:crypto'
 import { and, eq, max, sql } from 'drizzle-orm'
-import { findPipe } from '#core/catalogue'
+import { findPipe, unitSystemOf } from '#core/catalogue'
 import { findWays, type Policy, type Way } from '#core/joints'
 import { makeCards, type MakeCard } from '#core/making'
-import type { JobRecord, JointBody, JointRecord, MarkRecord } from '#core/record'
+import { isMade, type JobRecord, type JointBody, type JointRecord, type MarkRecord } from '#core/record'
 import { parseLength } from '#core/units'
 import { inTransaction, type Transaction } from '../db/client'
 import { joints, signoffs, ticks, timers } from '../db/schema'
@@ -41,8 +41,6 @@ function takeWay(job: JobRow, joint: Pick<JointBody, 'a' | 'b' | 'conditions' | 
   return way
 }
 
-const isSigned = (joint: JointRecord): boolean => joint.signoffs.length > 0
-
 const SIGNED = new Problem(409, { code: 'impossible', path: 'joint', message: 'This joint is signed off. Its entry stays as it was signed.' })
 
 export async function createJoint(slug: string, body: JointBody): Promise<JointRecord> {
@@ -69,7 +67,7 @@ export async function updateJoint(slug: string, id: string, { version, ...change
     const job = await findJobRow(tx, slug)
     const before = await readJoint(tx, job, id)
     if (before.version !== version) throw new Problem(409, { code: 'impossible', path: 'version', message: 'Someone else changed this joint meanwhile. What is saved now is shown.' }, { saved: before })
-    if (isSigned(before)) throw SIGNED
+    if (isMade(before)) throw SIGNED
     const after = { ...before, ...changes }
     let way = before.way
     if (REMAKES.some(field => field in changes)) {
@@ -102,32 +100,34 @@ function stepOf(job: JobRow, joint: JointRecord, entry: number, step: number) {
   return found
 }
 
+/** Work on a joint that is not signed off yet, in one transaction; answers with the joint as it then stands. Problem 409 once it is signed. */
+const workOn = (slug: string, id: string, work: (tx: Transaction, job: JobRow, joint: JointRecord) => Promise<void>): Promise<JointRecord> =>
+  inTransaction(async (tx) => {
+    const job = await findJobRow(tx, slug)
+    const joint = await readJoint(tx, job, id)
+    if (isMade(joint)) throw SIGNED
+    await work(tx, job, joint)
+    return readJoint(tx, job, id)
+  })
+
 interface StepPlace { entry: number, step: number }
 
 /** Ticks a step done, or takes the tick back. Doing either twice changes nothing. */
 export async function setTick(slug: string, id: string, { entry, step }: StepPlace, done: boolean): Promise<JointRecord> {
-  return inTransaction(async (tx) => {
-    const job = await findJobRow(tx, slug)
-    const joint = await readJoint(tx, job, id)
-    if (isSigned(joint)) throw SIGNED
+  return workOn(slug, id, async (tx, job, joint) => {
     const { code } = stepOf(job, joint, entry, step)
     if (done) await tx.insert(ticks).values({ jointId: id, entry, step, code, at: nowForDatabase() }).onDuplicateKeyUpdate({ set: { code } })
     else await tx.delete(ticks).where(and(eq(ticks.jointId, id), eq(ticks.entry, entry), eq(ticks.step, step)))
-    return readJoint(tx, job, id)
   })
 }
 
 /** Starts the wait of a step, or stops it. A running wait is not started again. */
 export async function setTimer(slug: string, id: string, { entry, step }: StepPlace, running: boolean): Promise<JointRecord> {
-  return inTransaction(async (tx) => {
-    const job = await findJobRow(tx, slug)
-    const joint = await readJoint(tx, job, id)
-    if (isSigned(joint)) throw SIGNED
+  return workOn(slug, id, async (tx, job, joint) => {
     const { seconds } = stepOf(job, joint, entry, step)
     if (seconds === undefined) throw invalid({ code: 'impossible', path: 'step', message: 'step: this step has nothing to wait for.' })
     if (running) await tx.insert(timers).values({ jointId: id, entry, step, seconds, startedAt: nowForDatabase() }).onDuplicateKeyUpdate({ set: { seconds } })
     else await tx.delete(timers).where(and(eq(timers.jointId, id), eq(timers.entry, entry), eq(timers.step, step)))
-    return readJoint(tx, job, id)
   })
 }
 
@@ -135,7 +135,7 @@ export async function setTimer(slug: string, id: string, { entry, step }: StepPl
 function marksOf(job: JobRow, joint: JointRecord): MarkRecord[] {
   return cardsOf(job, joint).map(({ entry, joint: { method, pipe, insertion } }) => {
     const typed = joint.depths[String(entry)]?.trim()
-    const measured = typed ? parseLength(typed, job.region === 'us' ? 'inch' : 'metric', `depths.${entry}`) : null
+    const measured = typed ? parseLength(typed, unitSystemOf(job.region as JobRecord['region']), `depths.${entry}`) : null
     if (measured && !measured.ok) throw invalid(measured.error)
     const mm = measured ? measured.value.mm : insertion.value
     if (mm === null) throw invalid({ code: 'missing', path: `depths.${entry}`, message: `depths.${entry}: no figure is held for this socket. Measure its depth first.` })
@@ -145,16 +145,12 @@ function marksOf(job: JobRow, joint: JointRecord): MarkRecord[] {
 
 /** Signs a joint off once every step is ticked. A new entry each time; nothing signed is changed. */
 export async function signJoint(slug: string, id: string, initials: string): Promise<JointRecord> {
-  return inTransaction(async (tx) => {
-    const job = await findJobRow(tx, slug)
-    const joint = await readJoint(tx, job, id)
-    if (isSigned(joint)) throw SIGNED
+  return workOn(slug, id, async (tx, job, joint) => {
     const cards = cardsOf(job, joint)
     if (cards.length === 0) throw invalid({ code: 'missing', path: 'wayId', message: 'Take a way to join it first.' })
     const isTicked = (entry: number, step: number) => joint.ticks.some(tick => tick.entry === entry && tick.step === step)
     const open = cards.reduce((left, { entry, answer }) => left + (answer.ok ? answer.value.steps.filter((_, step) => !isTicked(entry, step)).length : 1), 0)
     if (open > 0) throw invalid({ code: 'impossible', path: 'ticks', message: `${open} step${open === 1 ? '' : 's'} to go before it is signed.` })
     await tx.insert(signoffs).values({ id: randomUUID(), jointId: id, initials, marks: marksOf(job, joint), at: nowForDatabase() })
-    return readJoint(tx, job, id)
   })
 }

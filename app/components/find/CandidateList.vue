@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { getPipe, type Region } from '#core/catalogue'
-import { COLOURS, FLEXES, HELD_BYS, SCRATCHES, type Candidate, type IdentifyAnswer } from '#core/identify'
+import type { Candidate, IdentifyAnswer } from '#core/identify'
 import type { FindRecord } from '#core/record'
 import { formatDecimal, type UnitSystem } from '#core/units'
 import { materialOf } from '~/drawing/materials'
 import { formatReading, mmBeside, unitOf } from '~/reading/format'
-import type { AnswerName } from '~/composables/useFind'
+import { CHOICES, isChoice, type AnswerName } from '~/reading/answers'
 import { answerWords, CHECK_WORDS, inRegion } from '~/wording/en'
 
 /** What the pipe could be, likeliest first, with what speaks for and against; one of them is kept as an end. */
@@ -25,7 +25,11 @@ const sizes = (id: string) => {
   return `${part('outside', od)}, ${part('wall', wall)}, ${part('bore', bore)} ${unitOf(props.system)}${mmBeside(od, props.system).replace('(', '(outside ')}`
 }
 const words = (text: string) => inRegion(text, props.region)
-const CHOICES: Readonly<Record<string, readonly (string | boolean)[]>> = { 'colour': COLOURS, 'scratch': SCRATCHES, 'held-by': HELD_BYS, 'magnet': [true, false], 'flex': FLEXES }
+/** The answers of the most telling check, where it has a few; a length is typed instead. */
+const settling = computed(() => {
+  const check = props.answer.next[0]?.check
+  return check !== undefined && isChoice(check) ? { check, values: CHOICES[check] } : null
+})
 
 function explain(candidate: Candidate) {
   const { standard, typical } = getPipe(candidate.pipe)
@@ -60,8 +64,8 @@ function explain(candidate: Candidate) {
     <template v-if="!isSettled && answer.next[0]">
       <h3 class="zone-heading mt-3">The most telling check left <span class="right"><b class="copper t17">{{ formatDecimal(answer.next[0].bits, 2) }}</b> of {{ formatDecimal(answer.entropy, 2) }} bits</span></h3>
       <p class="t20 w7">{{ words(CHECK_WORDS[answer.next[0].check]) }}</p>
-      <div v-if="CHOICES[answer.next[0].check]" class="answers mt-2" role="group" :aria-label="words(CHECK_WORDS[answer.next[0].check])">
-        <button v-for="value in CHOICES[answer.next[0].check]" :key="String(value)" type="button" class="answer" :data-settle="String(value)" @click="emit('answer', answer.next[0]!.check as AnswerName, value)">{{ answerWords(String(value)) }}</button>
+      <div v-if="settling" class="answers mt-2" role="group" :aria-label="words(CHECK_WORDS[answer.next[0].check])">
+        <button v-for="value in settling.values" :key="String(value)" type="button" class="answer" :data-settle="String(value)" @click="emit('answer', settling.check, value)">{{ answerWords(String(value)) }}</button>
       </div>
     </template>
   </section>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { COLOURS, FLEXES, HELD_BYS, INSTRUMENTS, SCRATCHES, type Instrument, type NextCheck } from '#core/identify'
+import { unitSystemOf } from '#core/catalogue'
+import { INSTRUMENTS, type Instrument, type NextCheck } from '#core/identify'
 import type { FindRecord, JobRecord } from '#core/record'
-import type { AnswerName } from '~/composables/useFind'
+import { CHOICES, type AnswerName, type Choice } from '~/reading/answers'
 import type { Reading } from '~/reading/diameter'
 import { answerWords, CHECK_WORDS, inRegion, INSTRUMENT_WORDS } from '~/wording/en'
 import { formatReading, unitOf } from '~/reading/format'
@@ -10,8 +11,6 @@ import { formatReading, unitOf } from '~/reading/format'
 const props = defineProps<{ job: JobRecord, find: FindRecord, reading: Reading, next: readonly NextCheck[], spread: number }>()
 const emit = defineEmits<{ typed: [text: string], by: [by: Instrument], answer: [name: AnswerName, value: string | boolean | undefined] }>()
 
-type Choice = Exclude<AnswerName, 'traced'>
-const CHOICES: Readonly<Record<Choice, readonly (string | boolean)[]>> = { 'colour': COLOURS, 'scratch': SCRATCHES, 'held-by': HELD_BYS, 'magnet': [true, false], 'flex': FLEXES }
 const open = ref<Choice | null>(null)
 const field = useTemplateRef<HTMLInputElement>('field')
 const list = useTemplateRef<HTMLElement>('list')
@@ -19,7 +18,7 @@ const list = useTemplateRef<HTMLElement>('list')
 const bitsOf = (name: Choice) => props.next.find(({ check }) => check === name)?.bits ?? 0
 const names = computed(() => (Object.keys(CHOICES) as Choice[]).sort((a, b) => Number(props.find.answers[b] !== undefined) - Number(props.find.answers[a] !== undefined) || bitsOf(b) - bitsOf(a)))
 const most = computed(() => Math.max(1, ...props.next.map(({ bits }) => bits)))
-const system = computed(() => (props.job.region === 'us' ? 'inch' as const : 'metric' as const))
+const system = computed(() => unitSystemOf(props.job.region))
 const words = (text: string) => inRegion(text, props.job.region)
 
 function pick(name: Choice, value: string | boolean) {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { getPipe } from '#core/catalogue'
+import { getPipe, unitSystemOf } from '#core/catalogue'
 import type { JobRecord } from '#core/record'
 import { INSTRUMENT_WORDS, inRegion } from '~/wording/en'
 import { shortName } from '~/wording/pipe'
@@ -15,7 +15,7 @@ const table = useTemplateRef<HTMLElement>('table')
 const { width } = useElementSize(table)
 const drawn = computed(() => Math.max(300, Math.min(640, Math.floor(width.value))))
 
-const system = computed(() => (props.job.region === 'us' ? 'inch' as const : 'metric' as const))
+const system = computed(() => unitSystemOf(props.job.region))
 const mm = computed(() => (reading.value.state === 'read' ? reading.value.mm : null))
 const lastMm = ref<number | null>(null)
 watch(reading, (now) => {

@@ -1,12 +1,13 @@
 <script setup lang="ts">
+import { unitSystemOf } from '#core/catalogue'
 import { statusOf, type JobRecord, type JointRecord } from '#core/record'
-import { formatDecimal, type UnitSystem } from '#core/units'
+import { formatDecimal } from '#core/units'
 import { methodWords, STATUS_WORDS } from '~/wording/en'
 import { endLabel } from '~/wording/way'
 
 /** Hand over: every joint with its depth marks, method, hands and time, and the register to take away. */
 const props = defineProps<{ job: JobRecord }>()
-const system = computed<UnitSystem>(() => (props.job.region === 'us' ? 'inch' : 'metric'))
+const system = computed(() => unitSystemOf(props.job.region))
 const rows = computed(() => props.job.joints.filter(({ way }) => way !== null))
 const undecided = computed(() => props.job.joints.length - rows.value.length)
 const made = computed(() => rows.value.filter(joint => statusOf(joint) === 'made'))

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { unitSystemOf } from '#core/catalogue'
 import { nextAction, STATIONS, type JobRecord } from '#core/record'
 import { STATION_WORDS } from '~/wording/en'
 
@@ -44,7 +45,7 @@ useKeys({
           </span>
           <span class="run">
             <span class="next" :style="{ '--station': STATIONS.indexOf(row.next.station) }" :class="{ late: STATIONS.indexOf(row.next.station) > 1 }">
-              <span class="words">{{ row.next.words }} <span v-if="row.next.mm !== undefined" class="figure copper"><TapeFigure :mm="row.next.mm" :system="row.job.region === 'us' ? 'inch' : 'metric'" /></span><span v-if="row.next.mm !== undefined" class="t20">{{ row.job.region === 'us' ? 'in' : 'mm' }}</span></span>
+              <span class="words">{{ row.next.words }} <span v-if="row.next.mm !== undefined" class="figure copper"><TapeFigure :mm="row.next.mm" :system="unitSystemOf(row.job.region)" /></span><span v-if="row.next.mm !== undefined" class="t20">{{ row.job.region === 'us' ? 'in' : 'mm' }}</span></span>
               <span class="t15 below">{{ row.next.below }}</span>
             </span>
             <StagePipe :stations="stationViews(row.job, row.next.done ? null : row.next.station)"><template #default><StatusShape :status="row.next.held ? 'held' : row.next.station === 'make' ? 'dry-fitted' : 'planned'" :size="20" /></template></StagePipe>

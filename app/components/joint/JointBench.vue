@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { unitSystemOf } from '#core/catalogue'
 import { useElementSize } from '@vueuse/core'
 import type { Conditions } from '#core/joints'
 import type { JobRecord } from '#core/record'
@@ -11,7 +12,7 @@ const { joint, isStarting, isSigned, conditions, answer, way, lookedAt, addJoint
 const table = useTemplateRef<HTMLElement>('table')
 const { width } = useElementSize(table)
 const narrow = useNarrow()
-const system = computed(() => (props.job.region === 'us' ? 'inch' as const : 'metric' as const))
+const system = computed(() => unitSystemOf(props.job.region))
 
 const picking = ref<'a' | 'b'>('b')
 const isPicking = ref(false)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { findSocket, PIPES, SERIES, type Pipe } from '#core/catalogue'
+import { findSocket, PIPES, SERIES, type Pipe, unitSystemOf } from '#core/catalogue'
 import { JOINT_METHODS } from '#core/joints'
 import type { JobRecord } from '#core/record'
 import { formatReading, unitOf } from '~/reading/format'
@@ -10,7 +10,7 @@ const open = defineModel<boolean>('open', { required: true })
 const emit = defineEmits<{ pick: [pipe: string, find: string | null] }>()
 const narrow = useNarrow()
 
-const system = computed(() => (props.job.region === 'us' ? 'inch' as const : 'metric' as const))
+const system = computed(() => unitSystemOf(props.job.region))
 const canJoin = (pipe: Pipe) => Object.values(JOINT_METHODS).some(({ id }) => findSocket(id, pipe))
 const series = computed(() => SERIES.filter(({ id }) => PIPES.some(pipe => pipe.series === id && canJoin(pipe)))
   .map(one => ({ ...one, here: one.regions.includes(props.job.region) })).sort((x, y) => Number(y.here) - Number(x.here)))

@@ -2,13 +2,12 @@
 import type { End, Joint, Way } from '#core/joints'
 import type { Region } from '#core/catalogue'
 import { formatDecimal, type UnitSystem } from '#core/units'
-import { inRegion } from '~/wording/en'
+import { CURRENCY, inRegion } from '~/wording/en'
 import { wayTitle } from '~/wording/way'
 
 /** One way as a row: verdict, its chain drawn small, both depths, minutes with the waiting apart, cost, how it comes apart. */
 const props = defineProps<{ way: Way, a: End, b: End, region: Region, system: UnitSystem, selected: boolean, taken: boolean, index: number }>()
 const emit = defineEmits<{ look: [] }>()
-const CURRENCY: Record<Region, string> = { gb: '\u00a3', eu: '\u20ac', us: '$' }
 const first = computed(() => props.way.joints[0]!)
 const last = computed(() => props.way.joints.at(-1)!)
 const isTypical = (source: string) => source.startsWith('typical')

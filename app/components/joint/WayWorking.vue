@@ -2,7 +2,7 @@
 import { MINUTES, type Way } from '#core/joints'
 import type { Region } from '#core/catalogue'
 import { formatDecimal, type UnitSystem } from '#core/units'
-import { inRegion, methodWords, VERDICT_WORDS } from '~/wording/en'
+import { CURRENCY, inRegion, methodWords, VERDICT_WORDS } from '~/wording/en'
 
 /** Working of the way looked at: depths with their sources, what is weakest, parts to order, cautions, schools. */
 const props = defineProps<{ way: Way, region: Region, system: UnitSystem, index: number, isSigned: boolean, taken: boolean }>()
@@ -19,8 +19,6 @@ const SCHOOLS: Readonly<Record<string, { name: string, one: string, other: strin
 }
 const schools = computed(() => [...props.way.because, ...props.way.cautions].flatMap(({ code }) => (SCHOOLS[code] ? [SCHOOLS[code]] : [])).slice(0, 2))
 const notes = computed(() => [...(props.way.verdict === 'fits' ? [] : props.way.because), ...props.way.cautions])
-
-const CURRENCY: Record<Region, string> = { gb: '\u00a3', eu: '\u20ac', us: '$' }
 
 function showMinutes() {
   show({

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { getPipe } from '#core/catalogue'
+import { getPipe, unitSystemOf } from '#core/catalogue'
 import { statusOf, type JobRecord } from '#core/record'
 import { formatDecimal } from '#core/units'
 import { inRegion, methodWords, STATUS_WORDS } from '~/wording/en'
@@ -15,7 +15,7 @@ const { showDepth } = useWorking()
 const drawing = useTemplateRef<HTMLElement>('drawing')
 const { width } = useElementSize(drawing)
 const narrow = useNarrow()
-const system = computed(() => (props.job.region === 'us' ? 'inch' as const : 'metric' as const))
+const system = computed(() => unitSystemOf(props.job.region))
 const isSigning = ref(false)
 
 const steps = computed(() => stepsOf(card.value))
