@@ -4,7 +4,9 @@ import { useEventListener } from '@vueuse/core'
 const { theme } = useTheme()
 const store = useJobStore()
 useHead({ htmlAttrs: { 'data-theme': theme } })
-useEventListener(window, 'pagehide', () => store.flushOnLeave())
+// A page that closes or sleeps sends what it can; one that wakes sends the rest.
+useEventListener(document, 'visibilitychange', () => { void store.flush() })
+useEventListener(window, ['pagehide', 'online'], () => { void store.flush() })
 </script>
 
 <template>

@@ -1,32 +1,39 @@
 import { FetchError } from 'ofetch'
 import type { Issue } from '#core/base'
+import type { Request } from '~/outbox/entry'
 
-/** What came back: the value, or the issue in words; `away` where no server answered and trying again may help. */
-export type Answer<T> = { ok: true, value: T } | { ok: false, error: Issue, away: boolean }
+/**
+ * What came back: the value, or the issue in words. `away` where no server answered and trying again may help; `saved`
+ * is the record as another hand left it.
+ */
+export type Answer<T> = { ok: true, value: T } | { ok: false, error: Issue, away: boolean, saved?: T }
 
 const AWAY: Issue = { code: 'impossible', path: '', message: 'the server does not answer.' }
+/** A server that has not answered by then is taken for away, ms. */
+const ANSWER_WITHIN_MS = 15_000
+/** Statuses that a proxy or our server gives while it cannot do its work. */
+const AWAY_STATUSES: ReadonlySet<number> = new Set([408, 429, 502, 503, 504])
+/** A browser sends at most 64 kB for a page that is closing; well under it, bytes. */
+const MOST_KEPT_ALIVE = 16_000
 
-type Method = 'GET' | 'POST' | 'PATCH' | 'PUT' | 'DELETE'
-
-async function call<T>(method: Method, url: string, body?: object): Promise<Answer<T>> {
+async function call<T>(method: 'GET' | Request['method'], url: string, body?: object, headers?: Record<string, string>): Promise<Answer<T>> {
+  const text = body && JSON.stringify(body)
   try {
-    return { ok: true, value: await $fetch<T>(url, { method, body, retry: 0 }) as T }
+    const value = await $fetch<T>(url, {
+      method, retry: 0, timeout: ANSWER_WITHIN_MS, headers: { ...headers, ...(text === undefined ? {} : { 'Content-Type': 'application/json' }) }, body: text, keepalive: text !== undefined && text.length < MOST_KEPT_ALIVE,
+    })
+    return { ok: true, value: value as T }
   } catch (error) {
     if (!(error instanceof FetchError) || error.status === undefined) return { ok: false, error: AWAY, away: true }
-    const issue = (error.data as { error?: Issue } | undefined)?.error ?? AWAY
-    return { ok: false, error: issue, away: error.status === 503 }
+    const data = error.data as { error?: Issue, saved?: T } | undefined
+    return { ok: false, error: data?.error ?? AWAY, away: AWAY_STATUSES.has(error.status) || data?.error === undefined, ...(data?.saved ? { saved: data.saved } : {}) }
   }
 }
 
 /** The server's routes, with failures as data. */
 export const useApi = () => ({
   get: <T>(url: string) => call<T>('GET', url),
-  post: <T>(url: string, body: object) => call<T>('POST', url, body),
-  patch: <T>(url: string, body: object) => call<T>('PATCH', url, body),
-  put: <T>(url: string, body: object) => call<T>('PUT', url, body),
-  remove: <T>(url: string, body: object) => call<T>('DELETE', url, body),
-  /** A change sent by a page that is closing; nobody waits for the answer. */
-  sendAndForget: (url: string, body: object) => {
-    void fetch(url, { method: 'PATCH', body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' }, keepalive: true }).catch(() => undefined)
-  },
+  /** A write: its key, how long ago it was done, ms, and by whose hand. */
+  send: <T>({ method, url, body }: Request, { key, ago, hand }: { key: string, ago: number, hand: string }) =>
+    call<T>(method, url, body, { 'Idempotency-Key': key, 'Done-Ago': String(Math.max(0, Math.round(ago))), ...(hand ? { Hand: encodeURIComponent(hand) } : {}) }),
 })

@@ -35,7 +35,7 @@ export function useFind(job: Ref<JobRecord | undefined>) {
 
   async function addFind() {
     if (!job.value) return
-    const made = await store.createFind(job.value.slug, { place: '', typed: '', by: 'calliper', answers: {}, pipe: null })
+    const made = store.createFind(job.value.slug, { place: '', typed: '', by: 'calliper', answers: {}, pipe: null })
     if (made.ok) await router.replace({ query: { find: made.value.id } })
   }
 

@@ -1,18 +1,27 @@
+import { useDocumentVisibility, useIntervalFn } from '@vueuse/core'
 import type { JobRecord } from '#core/record'
 
-/** The job in the address: loaded once, then kept by the store. */
+/** How often a job in view is read again, so that another hand's work shows, ms. */
+const READ_EVERY_MS = 15_000
+
+/** The job in the address: read when it comes into view and now and then, and kept by the store. */
 export function useJobPage() {
   const route = useRoute()
   const store = useJobStore()
   const slug = computed(() => String(route.params.job))
   const job = computed<JobRecord | undefined>(() => store.jobOf(slug.value))
   const missing = ref<string | null>(null)
+  const visibility = useDocumentVisibility()
 
   watch(slug, async (name) => {
     missing.value = null
     const answer = await store.loadJob(name)
     if (!answer.ok && !store.jobOf(name)) missing.value = answer.error.message
   }, { immediate: true })
+
+  const readAgain = () => { if (visibility.value === 'visible' && job.value) void store.loadJob(slug.value) }
+  useIntervalFn(readAgain, READ_EVERY_MS)
+  watch(visibility, readAgain)
 
   useHead({ title: () => (job.value ? `${job.value.name}: Jolvet` : 'Jolvet') })
   return { slug, job, missing }

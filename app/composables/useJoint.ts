@@ -36,7 +36,7 @@ export function useJoint(job: Ref<JobRecord | undefined>) {
 
   async function addJoint(from?: { find: string, end: End, place: string }) {
     if (!job.value) return
-    const made = await store.createJoint(job.value.slug, { ...BLANK, place: from?.place ?? '', a: from?.end ?? null, findA: from?.find ?? null })
+    const made = store.createJoint(job.value.slug, { ...BLANK, place: from?.place ?? '', a: from?.end ?? null, findA: from?.find ?? null })
     if (made.ok) await router.replace({ query: { joint: made.value.id } })
   }
 
@@ -66,7 +66,6 @@ export function useJoint(job: Ref<JobRecord | undefined>) {
   }
   async function take(wayId: string) {
     change({ wayId })
-    await store.flush()
     await router.push({ path: `/jobs/${job.value!.slug}/make`, query: { joint: joint.value!.id } })
   }
 

@@ -47,7 +47,7 @@ export function useMake(job: Ref<JobRecord | undefined>) {
     store.changeJoint(job.value!.slug, joint.value!.id, { depths: typed.trim() === '' ? others : { ...others, [String(card.value!.entry)]: typed } })
   }
   const setOrientation = (orientation: JointRecord['orientation']) => store.changeJoint(job.value!.slug, joint.value!.id, { orientation })
-  const sign = (initials: string) => store.sign(job.value!.slug, joint.value!.id, initials)
+  const sign = (initials: string) => store.sign(job.value!.slug, joint.value!.id, { initials })
 
   return { joints, joint, isSigned, cards, card, chosen, current, left, depth, stepsOf, tickOf, openSteps, typedDepth, tick, setTimer, setDepth, setOrientation, sign }
 }

@@ -1,12 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import type { JobRecord } from '#core/record'
+import { aFind, aJob } from '../../tests/records'
 import { STATION_KEY, stationViews } from './useStations'
 
-const job: JobRecord = {
-  id: '1', slug: 'yard', name: 'Yard', place: '', region: 'gb', year: null, policy: {}, handedOver: null, version: 1,
-  finds: [{ id: 'f', place: '', typed: '22', by: 'calliper', answers: {}, pipe: null, version: 1, updatedAt: '' }],
-  joints: [],
-}
+const job = aJob({ finds: [aFind({ typed: '22' })] })
 
 describe('stationViews', () => {
   it('keeps each station\'s place in the order of the whole work', () => {

@@ -1,16 +1,19 @@
-import { FetchError } from 'ofetch'
 import { createPinia, setActivePinia } from 'pinia'
+import { FetchError } from 'ofetch'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { findWays } from '#core/joints'
+import { makeCards } from '#core/making'
 import type { FindRecord, JobRecord, JointRecord } from '#core/record'
+import { aFind, aJob, aJoint } from '../../tests/records'
 import { useJobStore } from './jobs'
 
-const find = (changes: Partial<FindRecord> = {}): FindRecord => ({ id: 'f', place: '', typed: '22', by: 'calliper', answers: {}, pipe: null, version: 1, updatedAt: '', ...changes })
-const joint = (changes: Partial<JointRecord> = {}): JointRecord => ({
-  id: 'j', number: 1, place: '', a: null, b: null, findA: null, conditions: {}, orientation: 'horizontal', wayId: null, depths: {}, version: 1, way: null, ticks: [], timers: [], signoffs: [], updatedAt: '', ...changes,
-})
-const job = (changes: Partial<JobRecord> = {}): JobRecord => ({ id: '1', slug: 'yard', name: 'Yard', place: '', region: 'gb', year: null, policy: {}, handedOver: null, version: 1, finds: [find()], joints: [joint()], ...changes })
+const answered = findWays({ region: 'gb', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' } })
+const way = answered.ok ? answered.value.ways[0]! : null!
+const find = (changes: Partial<FindRecord> = {}) => aFind({ typed: '22', ...changes })
+const joint = (changes: Partial<JointRecord> = {}) => aJoint({ a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' }, ...changes })
+const job = (changes: Partial<JobRecord> = {}): JobRecord => aJob({ finds: [find()], joints: [joint()], ...changes })
 
-interface Call { url: string, method: string, body: Record<string, unknown> | undefined }
+interface Call { url: string, method: string, body: Record<string, unknown> | undefined, headers: Record<string, string> }
 
 /** A server of one job: answers by what a test puts in `reply`, and keeps every call. */
 let calls: Call[]
@@ -22,10 +25,11 @@ const away = () => failure(undefined, undefined)
 beforeEach(() => {
   vi.useFakeTimers()
   setActivePinia(createPinia())
+  vi.stubGlobal('BroadcastChannel', undefined)
   calls = []
   reply = () => job()
-  vi.stubGlobal('$fetch', async (url: string, { method, body }: { method: string, body?: Record<string, unknown> }) => {
-    const call = { url, method, body }
+  vi.stubGlobal('$fetch', async (url: string, { method, body, headers }: { method: string, body?: string, headers: Record<string, string> }) => {
+    const call: Call = { url, method, headers, body: body === undefined ? undefined : JSON.parse(body) as Record<string, unknown> }
     calls.push(call)
     const answer = await reply(call)
     if (answer instanceof Error) throw answer
@@ -43,20 +47,21 @@ const loaded = async () => {
   calls = []
   return store
 }
-const saves = () => calls.filter(({ method }) => method === 'PATCH')
+const writes = () => calls.filter(({ method }) => method !== 'GET')
+const theJoint = () => useJobStore().jobOf('yard')!.joints[0]!
 
 describe('what is typed', () => {
-  it('shows at once, and goes out once after the last keystroke', async () => {
+  it('shows at once, and goes out once after the last keystroke, with its key and who typed it', async () => {
     const store = await loaded()
+    store.hand = 'Wyn, tablet'
     reply = ({ body }) => find({ ...body, version: 2 } as Partial<FindRecord>)
     store.changeFind('yard', 'f', { typed: '2' })
     store.changeFind('yard', 'f', { typed: '21' })
     store.changeFind('yard', 'f', { typed: '21.5', place: 'wall' })
-    expect(store.jobOf('yard')!.finds[0]!.typed).toBe('21.5')
-    expect(store.unsaved).toBe(1)
+    expect([store.jobOf('yard')!.finds[0]!.typed, store.entries.length]).toEqual(['21.5', 1])
     await vi.advanceTimersByTimeAsync(1000)
-    expect(saves()).toEqual([{ url: '/api/jobs/yard/finds/f', method: 'PATCH', body: { typed: '21.5', place: 'wall', version: 1 } }])
-    expect(store.unsaved).toBe(0)
+    expect(writes()).toMatchObject([{ url: '/api/jobs/job-1/finds/f', method: 'PATCH', body: { typed: '21.5', place: 'wall', version: 1 }, headers: { 'Hand': 'Wyn%2C%20tablet', 'Idempotency-Key': expect.stringMatching(/^[\w-]{36}$/) } }])
+    expect(store.entries).toEqual([])
     expect(store.jobOf('yard')!.finds[0]).toMatchObject({ typed: '21.5', version: 2 })
   })
 
@@ -72,41 +77,83 @@ describe('what is typed', () => {
     expect(store.jobOf('yard')!.finds[0]).toMatchObject({ typed: '21.5', version: 2 })
     reply = ({ body }) => find({ ...body, version: 3 } as Partial<FindRecord>)
     await vi.advanceTimersByTimeAsync(1000)
-    expect(saves().map(({ body }) => [body!.typed, body!.version])).toEqual([['21', 1], ['21.5', 2]])
+    expect(writes().map(({ body }) => [body!.typed, body!.version])).toEqual([['21', 1], ['21.5', 2]])
   })
 
-  it('is kept and tried again while no server answers', async () => {
+  it('is kept, shown and tried again while no server answers, and says how long ago it was done', async () => {
     const store = await loaded()
     reply = away
     store.changeFind('yard', 'f', { typed: '21.5' })
     await vi.advanceTimersByTimeAsync(400)
-    expect(store.problem).toContain('Not saved yet')
-    expect([store.unsaved, store.jobOf('yard')!.finds[0]!.typed]).toEqual([1, '21.5'])
-    store.changeFind('yard', 'f', { place: 'wall' })
+    expect([store.away?.message, store.entries.length, store.jobOf('yard')!.finds[0]!.typed]).toEqual(['the server does not answer.', 1, '21.5'])
     reply = ({ body }) => find({ ...body, version: 2 } as Partial<FindRecord>)
-    await vi.advanceTimersByTimeAsync(3000)
-    expect(saves().at(-1)!.body).toEqual({ typed: '21.5', place: 'wall', version: 1 })
-    expect([store.unsaved, store.problem]).toEqual([0, null])
+    await vi.advanceTimersByTimeAsync(60_000)
+    expect(Number(writes().at(-1)!.headers['Done-Ago'])).toBeGreaterThan(1000)
+    expect([store.entries.length, store.away]).toEqual([0, null])
   })
 
-  it('that is refused is said in words, and the saved record is read', async () => {
+  it('that is refused stays on the screen with its reason till it is changed or let go', async () => {
     const store = await loaded()
-    reply = ({ method }) => (method === 'PATCH' ? failure(409, { error: { code: 'impossible', path: 'version', message: 'Someone else changed this find.' } }) : job({ finds: [find({ typed: '15', version: 4 })] }))
+    reply = ({ method }) => (method === 'PATCH' ? failure(422, { error: { code: 'range', path: 'typed', message: 'typed: too long.' } }) : job())
     store.changeFind('yard', 'f', { typed: '21.5' })
     await vi.advanceTimersByTimeAsync(400)
-    expect(store.problem).toBe('Someone else changed this find. You had typed: 21.5.')
-    expect(store.jobOf('yard')!.finds[0]).toMatchObject({ typed: '15', version: 4 })
+    expect(store.refused.map(({ issue }) => issue!.message)).toEqual(['typed: too long.'])
+    expect(store.jobOf('yard')!.finds[0]!.typed).toBe('21.5')
+    reply = ({ body }) => find({ ...body, version: 2 } as Partial<FindRecord>)
+    store.changeFind('yard', 'f', { typed: '15' })
+    await vi.advanceTimersByTimeAsync(1000)
+    expect([store.entries.length, store.jobOf('yard')!.finds[0]!.typed]).toEqual([0, '15'])
   })
 
-  it('leaves with the page that closes', async () => {
+  it('meets another hand\'s entry: both stand there, and the one picked goes out over the other\'s version', async () => {
     const store = await loaded()
-    const sent = vi.fn(async () => new Response())
-    vi.stubGlobal('fetch', sent)
-    store.changeJoint('yard', 'j', { place: 'riser' })
-    store.flushOnLeave()
-    expect(sent).toHaveBeenCalledWith('/api/jobs/yard/joints/j', expect.objectContaining({ keepalive: true, body: '{"place":"riser","version":1}' }))
-    await vi.advanceTimersByTimeAsync(1000)
-    expect(saves()).toEqual([])
+    const theirs = find({ typed: '15', version: 4, updatedBy: 'Ola' })
+    reply = ({ method, body }) => (method === 'PATCH' && body!.version !== 4 ? failure(409, { error: { code: 'impossible', path: 'version', message: 'Someone else.' }, saved: theirs }) : { ...theirs, ...body, version: 5 })
+    store.changeFind('yard', 'f', { typed: '21.5' })
+    await vi.advanceTimersByTimeAsync(400)
+    expect(store.clashes[0]).toMatchObject({ clashes: [{ path: 'typed', base: '22', mine: '21.5', theirs: '15' }] })
+    store.settle(store.clashes[0]!.key, 'mine', '')
+    await vi.advanceTimersByTimeAsync(400)
+    expect(writes().at(-2)!.body).toEqual({ typed: '21.5', version: 4 })
+    expect(writes().at(-1)).toMatchObject({ url: '/api/jobs/job-1/clashes', body: { kept: 'mine' } })
+    expect(store.entries).toEqual([])
+  })
+})
+
+describe('without a server', () => {
+  it('a joint is begun, its way taken, every step ticked and signed, by the rules the server has', async () => {
+    const store = await loaded()
+    reply = away
+    const begun = store.createJoint('yard', { place: 'riser', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' }, findA: null, conditions: {}, orientation: 'horizontal', wayId: null, depths: {} })
+    const id = begun.ok ? begun.value.id : ''
+    const made = () => store.jobOf('yard')!.joints.find(one => one.id === id)!
+    expect(made().number).toBe(2)
+    store.changeJoint('yard', id, { wayId: way.id })
+    expect(made().way?.id).toBe(way.id)
+    expect(store.sign('yard', id, { initials: 'WY' })).toMatchObject({ ok: false, error: { path: 'ticks' } })
+    for (const { entry, answer } of makeCards({ joints: way.joints, region: 'gb', orientation: 'horizontal' })) {
+      if (answer.ok) answer.value.steps.forEach((_, step) => store.setTick('yard', id, { entry, step }, true))
+    }
+    expect(store.sign('yard', id, { initials: 'WY' }).ok).toBe(true)
+    expect(made().signoffs).toMatchObject([{ initials: 'WY' }])
+    expect(store.setTick('yard', id, { entry: 0, step: 0 }, false)).toMatchObject({ ok: false, error: { path: 'joint' } })
+    expect(store.entries.map(({ act }) => act.do).slice(0, 2)).toEqual(['begin-joint', 'change'])
+  })
+
+  it('a job is begun and worked on, and takes its name in the address once the server has it', async () => {
+    const store = await loaded()
+    reply = away
+    const beginning = store.createJob({ name: 'Rope walk', place: '', region: 'us' })
+    await vi.advanceTimersByTimeAsync(700)
+    const begun = await beginning
+    const id = begun.ok ? begun.value.id : ''
+    store.createFind(id, { place: 'wall', typed: '5/8', by: 'calliper', answers: {}, pipe: null })
+    expect(store.jobOf(id)).toMatchObject({ slug: id, name: 'Rope walk', finds: [{ typed: '5/8' }] })
+    reply = ({ url, body }) => (url === '/api/jobs' ? aJob({ id, slug: 'rope-walk', name: 'Rope walk' }) : { ...body, version: 1 })
+    await vi.advanceTimersByTimeAsync(20_000)
+    expect(writes().map(({ url }) => url).filter(url => url === '/api/jobs' || url.includes(id)).slice(-2)).toEqual(['/api/jobs', `/api/jobs/${id}/finds`])
+    expect(store.jobOf('rope-walk')!.finds).toHaveLength(1)
+    expect(store.jobOf(id)!.slug).toBe('rope-walk')
   })
 })
 
@@ -116,26 +163,28 @@ describe('what is read', () => {
     reply = away
     const loading = store.loadJob('yard')
     await vi.advanceTimersByTimeAsync(1)
-    expect(store.problem).toContain('Waiting')
+    expect(store.away).not.toBeNull()
     reply = () => job()
     await vi.advanceTimersByTimeAsync(3000)
     expect((await loading).ok).toBe(true)
-    expect([store.problem, store.jobOf('yard')!.name]).toEqual([null, 'Yard'])
+    expect([store.away, store.jobOf('yard')!.name]).toEqual([null, 'Yard'])
   })
 
   it('never goes over what was written while it was on its way', async () => {
     const store = await loaded()
     let first = true
-    reply = async ({ method }) => {
-      if (method === 'POST') return find({ id: 'new', typed: '' })
-      if (!first) return job({ finds: [find(), find({ id: 'new', typed: '' })] })
+    reply = async ({ method, body }) => {
+      if (method === 'POST') return { ...body, version: 1 }
+      const now = store.jobOf('yard')!
+      if (!first) return job({ finds: now.finds })
       first = false
       // The read begins, then a find is written, then the old answer comes.
-      await store.createFind('yard', { place: '', typed: '', by: 'calliper', answers: {}, pipe: null })
+      store.createFind('yard', { place: '', typed: '', by: 'calliper', answers: {}, pipe: null })
+      await store.flush()
       return job()
     }
     await store.loadJob('yard')
-    expect(store.jobOf('yard')!.finds.map(({ id }) => id)).toEqual(['f', 'new'])
+    expect(store.jobOf('yard')!.finds).toHaveLength(2)
   })
 
   it('says a job that is not there, without waiting', async () => {
@@ -146,19 +195,22 @@ describe('what is read', () => {
 })
 
 describe('what is done', () => {
-  it('goes out after what was typed before it', async () => {
+  it('goes out after what was typed before it, and names the way it was done by', async () => {
+    reply = () => job({ joints: [joint({ wayId: way.id, way })] })
     const store = await loaded()
-    reply = ({ method, body }) => (method === 'PATCH' ? joint({ ...body, version: 2 } as Partial<JointRecord>) : joint({ version: 2, ticks: [{ entry: 0, step: 0, code: 'cut', at: '' }] }))
+    reply = ({ method, body }) => joint({ wayId: way.id, way, version: 2, ...(method === 'PATCH' ? body as Partial<JointRecord> : { ticks: [{ entry: 0, step: 0, code: 'cut', at: '' }] }) })
     store.changeJoint('yard', 'j', { place: 'riser' })
-    await store.setTick('yard', 'j', { entry: 0, step: 0 }, true)
-    expect(calls.map(({ method, url }) => `${method} ${url}`)).toEqual(['PATCH /api/jobs/yard/joints/j', 'PUT /api/jobs/yard/joints/j/ticks'])
-    expect(store.jobOf('yard')!.joints[0]!.ticks).toHaveLength(1)
+    store.setTick('yard', 'j', { entry: 0, step: 0 }, true)
+    expect(theJoint().ticks).toHaveLength(1)
+    await vi.advanceTimersByTimeAsync(10)
+    expect(writes().map(({ method, url }) => `${method} ${url}`)).toEqual(['PATCH /api/jobs/job-1/joints/j', 'PUT /api/jobs/job-1/joints/j/ticks'])
+    expect(writes()[1]!.body).toEqual({ entry: 0, step: 0, way: way.id })
+    expect(theJoint().ticks).toHaveLength(1)
   })
 
-  it('is told when it is refused', async () => {
+  it('is told at once when it cannot be done', async () => {
     const store = await loaded()
-    reply = () => failure(422, { error: { code: 'impossible', path: 'ticks', message: '3 steps to go before it is signed.' } })
-    expect(await store.sign('yard', 'j', 'AB')).toMatchObject({ ok: false })
-    expect(store.problem).toBe('3 steps to go before it is signed.')
+    expect(store.sign('yard', 'j', { initials: 'AB' })).toMatchObject({ ok: false, error: { path: 'wayId' } })
+    expect([store.problem, writes().length]).toEqual(['Take a way to join it first.', 0])
   })
 })

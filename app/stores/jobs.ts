@@ -1,186 +1,241 @@
-import { ref } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import { defineStore } from 'pinia'
-import type { FindBody, FindRecord, JobBody, JobRecord, JointBody, JointRecord } from '#core/record'
+import { useStorage } from '@vueuse/core'
+import { v4 as uuid } from 'uuid'
+import { fail, ok, type Issue, type Result } from '#core/base'
+import type { FindBody, FindRecord, JobBody, JobRecord, JointBody, JointRecord, SignoffBody, StepPlace } from '#core/record'
 import { useApi, type Answer } from '~/composables/useApi'
+import { applyEntry, beginJob, type Act, type AnyRecord, type Entry, type Kind } from '~/outbox/entry'
+import { createOutbox, type Outbox } from '~/outbox/outbox'
+import { memoryStorage, openStorage, type Storage } from '~/outbox/storage'
 
-/** Pause after the last keystroke before it is sent, ms. */
-const SAVE_AFTER_MS = 300
-/** Pause before a call that found no server is tried again, ms. */
+/** Pause before a read that found no server is tried again, ms. */
 const RETRY_AFTER_MS = 2000
+/** How long the server is waited for before the copy kept here is shown, ms. */
+const COPY_AFTER_MS = 600
 
-type Kind = 'finds' | 'joints'
-interface Waiting { slug: string, kind: Kind, id: string, changes: Record<string, unknown> }
-
-/** What was typed into changes that were refused, so that it can be typed again. */
-function typedIn(changes: Record<string, unknown>): string {
-  const typed = Object.values(changes).filter((value): value is string => typeof value === 'string' && value.trim() !== '')
-  return typed.length > 0 ? ` You had typed: ${typed.join(', ')}.` : ''
-}
+const after = (ms: number) => new Promise<void>(resolve => setTimeout(resolve, ms))
 
 /**
- * The jobs as the screen sees them. Changes show at once, are sent in order and stay in line until the server has
- * them; a refused one is said in words and the saved record is read again.
+ * The jobs as the screen sees them: what the server last gave, with what was done here and is not there yet laid over it
+ * by the same rules the server has. Every change is kept on this tablet first, then sent in order.
  */
 export const useJobStore = defineStore('jobs', () => {
   const api = useApi()
-  const jobs = ref<JobRecord[]>([])
+  /** Name of this hand or tablet, as others see it beside their own entry. */
+  const hand = useStorage('jolvet-hand', '')
+  const jobs = shallowRef<JobRecord[]>([])
+  const entries = shallowRef<readonly Entry[]>([])
   const isLoaded = ref(false)
-  /** Why the last load or save did not go through, in words. */
+  /** Why the last read did not go through, in words; null while a server answers. */
+  const away = ref<Issue | null>(null)
+  /** Why something could not be done at all, in words. */
   const problem = ref<string | null>(null)
-  const waiting = new Map<string, Waiting>()
-  const unsaved = ref(0)
+  const lastCopyAt = ref<number | null>(null)
+  /** What came of the last things done here, newest last. */
+  const recent = shallowRef<readonly { entry: Entry, fate: 'taken' | 'clash' | 'refused' }[]>([])
+  const isKept = ref(true)
+  const copies = new Map<string, JobRecord>()
   /** Counts what the server has taken, so that an answer begun before it is not put over it. */
   let writes = 0
-  let timer: ReturnType<typeof setTimeout> | undefined
-  let sending: Promise<void> | undefined
+  let storage: Storage = memoryStorage()
+  let outbox: Outbox | undefined
+  const channel = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('jolvet')
 
-  const jobOf = (slug: string) => jobs.value.find(job => job.slug === slug)
-  const recordOf = (slug: string, kind: Kind, id: string): FindRecord | JointRecord | undefined => jobOf(slug)?.[kind].find(record => record.id === id)
+  const jobOf = (name: string) => jobs.value.find(job => job.slug === name || job.id === name)
+  const recordOf = (job: JobRecord, kind: Kind, id: string): AnyRecord | undefined => job[kind].find(record => record.id === id)
 
-  /** Puts a job as it was read; what was typed since is laid over it. */
-  function putJob(job: JobRecord) {
-    for (const { slug, kind, id, changes } of waiting.values()) {
-      const record = slug === job.slug ? job[kind].find(one => one.id === id) : undefined
-      if (record) Object.assign(record, changes)
-    }
-    const at = jobs.value.findIndex(({ slug }) => slug === job.slug)
-    if (at >= 0) jobs.value[at] = job
-    else jobs.value.push(job)
+  function view(id: string): JobRecord | undefined {
+    const own = entries.value.filter(entry => entry.job === id)
+    const begun = own.find(({ act }) => act.do === 'begin-job')?.act
+    const copy = copies.get(id) ?? (begun?.do === 'begin-job' ? beginJob(id, begun.body) : undefined)
+    return copy && own.reduce((job, entry) => {
+      const next = applyEntry(job, entry)
+      return next.ok ? next.value : job
+    }, copy)
   }
 
-  function putRecord(slug: string, kind: Kind, record: FindRecord | JointRecord) {
+  /** Draws one job anew, or all of them in the order they are worked. */
+  function show(id?: string) {
+    const ids = [...new Set([...copies.keys(), ...entries.value.filter(({ act }) => act.do === 'begin-job').map(({ job }) => job)])]
+    jobs.value = ids.map(one => (id === undefined || one === id ? view(one) : jobOf(one) ?? view(one))).filter(job => job !== undefined)
+  }
+
+  function putCopy(job: JobRecord) {
+    copies.set(job.id, job)
+    lastCopyAt.value = Date.now()
+    void storage.putCopy({ id: job.id, job, at: lastCopyAt.value }).catch(() => undefined)
+  }
+
+  /** Puts one record, as the server gave it, into the copy of its job. */
+  function putRecord(jobId: string, record: AnyRecord) {
     writes++
-    const list = jobOf(slug)?.[kind] as (FindRecord | JointRecord)[] | undefined
-    if (!list) return
-    const at = list.findIndex(({ id }) => id === record.id)
-    // What was typed since the write left is newer than what comes back.
-    const newer = waiting.get(`${kind}/${record.id}`)?.changes
-    const whole = { ...record, ...newer }
-    if (at >= 0) list[at] = whole
-    else list.push(whole)
+    const copy = copies.get(jobId)
+    if (!copy) return
+    const kind: Kind = 'signoffs' in record ? 'joints' : 'finds'
+    const list: readonly AnyRecord[] = copy[kind]
+    const next = list.some(({ id }) => id === record.id) ? list.map(one => (one.id === record.id ? record : one)) : [...list, record]
+    putCopy({ ...copy, [kind]: next })
+  }
+
+  const MOST_RECENT = 12
+  const note = (entry: Entry, fate: 'taken' | 'clash' | 'refused') => { recent.value = [...recent.value, { entry, fate }].slice(-MOST_RECENT) }
+
+  /** Opens what is kept in this browser, once: entries of earlier pages, and the last copies. */
+  const ready = (async () => {
+    storage = await openStorage().catch(() => memoryStorage())
+    outbox = createOutbox({
+      storage,
+      send: (request, { key, ago }) => api.send(request, { key, ago, hand: hand.value }),
+      now: Date.now,
+      newKey: uuid,
+      onTaken: (entry, value) => {
+        const { job, act } = entry
+        note(entry, 'taken')
+        if (act.do === 'begin-job') putCopy(value as JobRecord)
+        else if (act.do === 'settle') {
+          const copy = copies.get(job)
+          if (copy) putCopy({ ...copy, clashes: [...copy.clashes, value as JobRecord['clashes'][number]] })
+        } else putRecord(job, value as AnyRecord)
+        channel?.postMessage(job)
+      },
+      onSaved: ({ job }, saved) => putRecord(job, saved),
+      onGone: ({ job }) => { void loadJob(job) },
+      onChange: (now, why) => {
+        for (const entry of now) if (entry.state !== 'waiting' && !entries.value.some(one => one.key === entry.key && one.state === entry.state)) note(entry, entry.state)
+        entries.value = now
+        away.value = why
+        isKept.value = outbox?.isKept ?? storage.isKept
+        show()
+      },
+    })
+    const kept = await storage.copies().catch(() => [])
+    for (const { job, at } of kept) {
+      copies.set(job.id, job)
+      lastCopyAt.value = Math.max(lastCopyAt.value ?? 0, at)
+    }
+    await outbox.load()
+    void outbox.flush()
+  })()
+  // Another page of this browser did something: its entries and the server's answers are these here too.
+  channel?.addEventListener('message', ({ data }: MessageEvent<string>) => { void outbox?.load().then(() => loadJob(data)) })
+
+  /** Reads that are under way, by address: asked for again meanwhile, they are not begun twice. */
+  const reads = new Map<string, Promise<Answer<unknown>>>()
+  function read<T>(url: string): Promise<Answer<T>> {
+    const begun = reads.get(url) ?? readOnce<T>(url).finally(() => reads.delete(url))
+    reads.set(url, begun)
+    return begun as Promise<Answer<T>>
   }
 
   /** Reads until a server answers; meanwhile it is said why nothing comes. */
-  async function read<T>(url: string): Promise<Answer<T>> {
-    for (;;) {
-      const answer = await api.get<T>(url)
-      if (answer.ok || !answer.away) {
-        problem.value = null
-        return answer
-      }
-      problem.value = `Waiting: ${answer.error.message}`
-      await new Promise(resolve => setTimeout(resolve, RETRY_AFTER_MS))
-    }
-  }
-
-  /** Reads again while something was written meanwhile. */
-  async function readUnchanged<T>(url: string): Promise<Answer<T>> {
+  async function readOnce<T>(url: string): Promise<Answer<T>> {
     for (;;) {
       const before = writes
-      const answer = await read<T>(url)
-      if (!answer.ok || before === writes) return answer
+      const answer = await api.get<T>(url)
+      if (answer.ok && before !== writes) continue
+      if (answer.ok || !answer.away) {
+        away.value = null
+        return answer
+      }
+      away.value = answer.error
+      await after(RETRY_AFTER_MS)
     }
   }
 
   async function load() {
-    const answer = await readUnchanged<{ jobs: JobRecord[] }>('/api/jobs')
-    if (answer.ok) {
-      jobs.value = []
-      answer.value.jobs.forEach(putJob)
-    } else problem.value = answer.error.message
-    isLoaded.value = answer.ok
+    await ready
+    const reading = read<{ jobs: JobRecord[] }>('/api/jobs').then((answer) => {
+      problem.value = answer.ok ? null : answer.error.message
+      if (!answer.ok) return
+      copies.clear()
+      answer.value.jobs.forEach(putCopy)
+      show()
+      isLoaded.value = true
+    })
+    await Promise.race([reading, after(COPY_AFTER_MS)])
+    if (!isLoaded.value && copies.size > 0) {
+      show()
+      isLoaded.value = true
+    }
   }
 
-  async function loadJob(slug: string): Promise<Answer<JobRecord>> {
-    const answer = await readUnchanged<JobRecord>(`/api/jobs/${slug}`)
-    if (answer.ok) putJob(answer.value)
-    return answer
-  }
-
-  /** Sends what waits, oldest first, and keeps trying while there is no server. */
-  async function sendWaiting() {
-    for (const [key, { slug, kind, id, changes }] of waiting) {
-      const record = recordOf(slug, kind, id)
-      waiting.delete(key)
-      if (!record) continue
-      const answer = await api.patch<FindRecord | JointRecord>(`/api/jobs/${slug}/${kind}/${id}`, { ...changes, version: record.version })
+  /** A job by the name in its address; the copy kept here where no server answers soon. */
+  async function loadJob(name: string): Promise<Answer<JobRecord>> {
+    await ready
+    const reading = read<JobRecord>(`/api/jobs/${encodeURIComponent(name)}`).then((answer) => {
       if (answer.ok) {
-        putRecord(slug, kind, answer.value)
-        problem.value = null
-      } else if (answer.away) {
-        waiting.set(key, { slug, kind, id, changes: { ...changes, ...waiting.get(key)?.changes } })
-        problem.value = `Not saved yet: ${answer.error.message}`
-        timer = setTimeout(flush, RETRY_AFTER_MS)
-        break
-      } else {
-        await loadJob(slug)
-        problem.value = `${answer.error.message}${typedIn(changes)}`
+        putCopy(answer.value)
+        show(answer.value.id)
       }
-    }
-    unsaved.value = waiting.size
+      return answer
+    })
+    await Promise.race([reading, after(COPY_AFTER_MS)])
+    show()
+    const here = jobOf(name)
+    return here ? { ok: true, value: here } : reading
   }
 
-  function flush(): Promise<void> {
-    clearTimeout(timer)
-    sending = (sending ?? Promise.resolve()).then(sendWaiting)
-    return sending
+  /** Does something here, by core's own rules, and keeps it until the server has it. */
+  function work(job: JobRecord, record: string, act: Act): Result<JobRecord> {
+    const trial = applyEntry(job, { key: record, page: '', at: Date.now(), job: job.id, record, act, isSealed: false, state: 'waiting' })
+    problem.value = trial.ok ? null : trial.error.message
+    if (!trial.ok) return trial
+    outbox!.add(job.id, record, act)
+    if (act.do === 'change') outbox!.soon()
+    else void outbox!.flush()
+    return ok(jobOf(job.id)!)
   }
 
-  function change(slug: string, kind: Kind, id: string, changes: Record<string, unknown>) {
-    const record = recordOf(slug, kind, id)
-    if (record) Object.assign(record, changes)
-    const key = `${kind}/${id}`
-    waiting.set(key, { slug, kind, id, changes: { ...waiting.get(key)?.changes, ...changes } })
-    unsaved.value = waiting.size
-    clearTimeout(timer)
-    timer = setTimeout(flush, SAVE_AFTER_MS)
+  function change(slug: string, kind: Kind, id: string, changes: Partial<FindBody> | Partial<JointBody>) {
+    const job = jobOf(slug)
+    const record = job && recordOf(job, kind, id)
+    if (!record) return
+    const base = Object.fromEntries(Object.keys(changes).map(field => [field, record[field as keyof AnyRecord]]))
+    work(job, id, { do: 'change', kind, changes, base, version: record.version })
   }
 
-  /** The last keystrokes of a page that is closing. */
-  function flushOnLeave() {
-    for (const { slug, kind, id, changes } of waiting.values()) {
-      const record = recordOf(slug, kind, id)
-      if (record) api.sendAndForget(`/api/jobs/${slug}/${kind}/${id}`, { ...changes, version: record.version })
-    }
-    waiting.clear()
-    unsaved.value = 0
+  async function createJob(body: JobBody): Promise<Result<JobRecord>> {
+    await ready
+    const id = uuid()
+    outbox!.add(id, id, { do: 'begin-job', body })
+    // With a server it gets its name in the address at once; without one it goes by its id.
+    await Promise.race([outbox!.flush(), after(COPY_AFTER_MS)])
+    return ok(jobOf(id)!)
   }
 
-  async function write<T>(send: () => Promise<Answer<T>>): Promise<Answer<T>> {
-    await flush()
-    const answer = await send()
-    problem.value = answer.ok ? null : answer.error.message
-    return answer
+  const NO_JOB = fail('unknown-id', 'job', 'job: this job is not open here.')
+  function createFind(slug: string, body: FindBody): Result<FindRecord> {
+    const job = jobOf(slug)
+    const id = uuid()
+    const answer = job ? work(job, id, { do: 'begin-find', body }) : NO_JOB
+    return answer.ok ? ok(answer.value.finds.find(find => find.id === id)!) : answer
   }
-
-  const createJob = async (body: JobBody) => {
-    const answer = await write(() => api.post<JobRecord>('/api/jobs', body))
-    if (answer.ok) putJob(answer.value)
-    return answer
+  function createJoint(slug: string, body: JointBody): Result<JointRecord> {
+    const job = jobOf(slug)
+    const id = uuid()
+    const answer = job ? work(job, id, { do: 'begin-joint', body, number: Math.max(0, ...job.joints.map(joint => joint.number)) + 1 }) : NO_JOB
+    return answer.ok ? ok(answer.value.joints.find(joint => joint.id === id)!) : answer
   }
-  const createFind = async (slug: string, body: FindBody) => {
-    const answer = await write(() => api.post<FindRecord>(`/api/jobs/${slug}/finds`, body))
-    if (answer.ok) putRecord(slug, 'finds', answer.value)
-    return answer
+  const onJoint = (slug: string, id: string, act: (joint: JointRecord) => Act): Result<JobRecord> => {
+    const job = jobOf(slug)
+    const joint = job?.joints.find(one => one.id === id)
+    return job && joint ? work(job, id, act(joint)) : NO_JOB
   }
-  const createJoint = async (slug: string, body: JointBody) => {
-    const answer = await write(() => api.post<JointRecord>(`/api/jobs/${slug}/joints`, body))
-    if (answer.ok) putRecord(slug, 'joints', answer.value)
-    return answer
-  }
-  const toJoint = async (slug: string, send: () => Promise<Answer<JointRecord>>) => {
-    const answer = await write(send)
-    if (answer.ok) putRecord(slug, 'joints', answer.value)
-    return answer
-  }
-  const at = (slug: string, id: string) => `/api/jobs/${slug}/joints/${id}`
+  const placed = (joint: JointRecord, place: Omit<StepPlace, 'way'>): StepPlace => ({ ...place, ...(joint.wayId === null ? {} : { way: joint.wayId }) })
 
   return {
-    jobs, isLoaded, problem, unsaved, jobOf, load, loadJob, flush, flushOnLeave, createJob, createFind, createJoint,
+    jobs, isLoaded, problem, recent, away, entries, hand, isKept, lastCopyAt, jobOf, load, loadJob, createJob, createFind, createJoint,
+    clashes: computed(() => entries.value.filter(({ state }) => state === 'clash')),
+    refused: computed(() => entries.value.filter(({ state }) => state === 'refused')),
+    flush: async () => outbox?.flush(),
+    retry: (key: string) => outbox?.retry(key),
+    letGo: (key: string) => outbox?.letGo(key),
+    settle: (key: string, kept: 'mine' | 'theirs', initials: string) => outbox?.settle(key, kept, { mine: hand.value, initials }),
     changeFind: (slug: string, id: string, changes: Partial<FindBody>) => change(slug, 'finds', id, changes),
     changeJoint: (slug: string, id: string, changes: Partial<JointBody>) => change(slug, 'joints', id, changes),
-    setTick: (slug: string, id: string, place: { entry: number, step: number }, done: boolean) => toJoint(slug, () => (done ? api.put(`${at(slug, id)}/ticks`, place) : api.remove(`${at(slug, id)}/ticks`, place))),
-    setTimer: (slug: string, id: string, place: { entry: number, step: number }, running: boolean) => toJoint(slug, () => (running ? api.put(`${at(slug, id)}/timers`, place) : api.remove(`${at(slug, id)}/timers`, place))),
-    sign: (slug: string, id: string, initials: string) => toJoint(slug, () => api.post(`${at(slug, id)}/signoffs`, { initials })),
+    setTick: (slug: string, id: string, place: Omit<StepPlace, 'way'>, done: boolean) => onJoint(slug, id, joint => ({ do: 'tick', place: placed(joint, place), done })),
+    setTimer: (slug: string, id: string, place: Omit<StepPlace, 'way'>, running: boolean) => onJoint(slug, id, joint => ({ do: 'wait', place: placed(joint, place), running })),
+    sign: (slug: string, id: string, body: Omit<SignoffBody, 'id' | 'version'>) => onJoint(slug, id, joint => ({ do: 'sign', body, version: joint.version, seen: { depths: joint.depths, wayId: joint.wayId } })),
   }
 })

@@ -1,19 +1,18 @@
 import { describe, expect, it } from 'vitest'
 import { findWays } from '#core/joints'
-import { nextAction, statusOf, type JobRecord, type JointRecord } from '#core/record'
+import { nextAction, statusOf, type JointRecord } from '#core/record'
+import { aFind, aJob, aJoint, aSignoff } from '../../tests/records'
 
 const answer = findWays({ region: 'gb', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-15' } })
 const way = answer.ok ? answer.value.ways.find(({ parts }) => parts[0]!.name.startsWith('solder'))! : null!
-const joint = (changes: Partial<JointRecord> = {}): JointRecord => ({
-  id: 'j', number: 1, place: 'riser', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-15' }, findA: null, conditions: {}, orientation: 'horizontal', wayId: null, depths: {}, version: 1, way: null, ticks: [], timers: [], signoffs: [], updatedAt: '', ...changes,
-})
-const job = (changes: Partial<JobRecord> = {}): JobRecord => ({ id: 'x', slug: 'x', name: 'x', place: '', region: 'gb', year: null, policy: {}, handedOver: null, version: 1, finds: [], joints: [], ...changes })
-const signed = { id: 's', initials: 'AB', at: '2026-11-23T10:00:00.000Z', marks: [] }
+const joint = (changes: Partial<JointRecord> = {}) => aJoint({ place: 'riser', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-15' }, ...changes })
+const job = aJob
+const signed = aSignoff()
 
 describe('nextAction', () => {
   it('starts with a measure', () => expect(nextAction(job())).toMatchObject({ station: 'find', done: false }))
   it('holds a find until gas is ruled out', () => {
-    const find = { id: 'f', place: 'wall', typed: '21.5', by: 'calliper' as const, answers: {}, pipe: null, version: 1, updatedAt: '' }
+    const find = aFind({ place: 'wall', typed: '21.5' })
     expect(nextAction(job({ finds: [find] }))).toMatchObject({ station: 'find', held: true, id: 'f' })
     expect(nextAction(job({ finds: [{ ...find, answers: { traced: 'water' } }] }))).toMatchObject({ held: false })
     expect(nextAction(job({ finds: [{ ...find, pipe: 'cu-en-x-22' }] }))).toMatchObject({ station: 'joint' })

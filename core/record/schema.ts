@@ -50,12 +50,39 @@ export const jobBody = z.strictObject({
   year: z.number().int().min(1800).max(2200).nullable().optional(),
 })
 
+/** Id a tablet gives a record it begins, so that it can go on with it before the server has heard of it. */
+const ownId = { id: z.string().regex(/^[\w-]{8,40}$/, 'id: 8 to 40 letters, digits, _ or -').optional() }
+export const newJob = jobBody.extend(ownId)
+export const newFind = findBody.extend(ownId)
+export const newJoint = jointBody.extend(ownId)
+
 export const findPatch = findBody.partial().extend({ version: z.number().int().min(1) })
 export const jointPatch = jointBody.partial().extend({ version: z.number().int().min(1) })
-export const signoffBody = z.strictObject({ initials: z.string().trim().min(1).max(8) })
-export const tickBody = z.strictObject({ entry: z.number().int().min(0).max(20), step: z.number().int().min(0).max(60) })
-export const timerBody = tickBody
+/** A step of one entry of a way; `way` is the id of the way it was read from. */
+export const stepPlace = z.strictObject({ entry: z.number().int().min(0).max(20), step: z.number().int().min(0).max(60), way: z.string().max(400).optional() })
+export const signoffBody = z.strictObject({
+  ...ownId,
+  initials: z.string().trim().min(1).max(8),
+  /** Version of the joint that was seen when it was signed. */
+  version: z.number().int().min(1).optional(),
+  /** Id of the sign-off this one corrects, with the depths it should have had. */
+  corrects: id.optional(),
+  depths: jointBody.shape.depths.optional(),
+})
+
+const clashSide = z.strictObject({ by: z.string().max(40), at: z.string().max(30), value: z.unknown() })
+/** Two entries for one field that met, and whose was kept. Both stay on record. */
+export const clashBody = z.strictObject({
+  ...ownId,
+  kind: z.enum(['finds', 'joints']),
+  record: id,
+  fields: z.array(z.strictObject({ path: z.string().max(80), mine: clashSide, theirs: clashSide })).min(1).max(40),
+  kept: z.enum(['mine', 'theirs']),
+})
 
 export type FindBody = z.output<typeof findBody>
 export type JointBody = z.output<typeof jointBody>
 export type JobBody = z.output<typeof jobBody>
+export type StepPlace = z.output<typeof stepPlace>
+export type SignoffBody = z.output<typeof signoffBody>
+export type ClashBody = z.output<typeof clashBody>

@@ -1,11 +1,15 @@
 import type { Region } from '#core/catalogue'
 import type { Conditions, Policy, Way } from '#core/joints'
-import type { FindBody, JointBody } from './schema'
+import type { ClashBody, FindBody, JointBody } from './schema'
 
-export interface FindRecord extends FindBody { id: string, version: number, updatedAt: string }
+/** `updatedBy` names the hand or tablet that wrote last; empty where it gave no name. */
+export interface FindRecord extends FindBody { id: string, version: number, updatedAt: string, updatedBy: string }
 export interface TickRecord { entry: number, step: number, code: string, at: string }
 export interface TimerRecord { entry: number, step: number, seconds: number, startedAt: string }
-export interface SignoffRecord { id: string, initials: string, at: string, marks: MarkRecord[] }
+/** `corrects` is the id of the entry this one puts right; that entry stays. */
+export interface SignoffRecord { id: string, initials: string, at: string, marks: MarkRecord[], corrects: string | null }
+/** Two entries that met, whichever was kept. */
+export interface ClashRecord extends Omit<ClashBody, 'id'> { id: string, at: string }
 /** Depth mark of one entry as it was signed, mm; `measured` where the user's own figure won. */
 export interface MarkRecord { entry: number, method: string, pipe: string | null, mm: number | null, measured: boolean }
 
@@ -20,6 +24,7 @@ export interface JointRecord extends Omit<JointBody, 'conditions'> {
   timers: TimerRecord[]
   signoffs: SignoffRecord[]
   updatedAt: string
+  updatedBy: string
 }
 
 export interface JobRecord {
@@ -34,6 +39,7 @@ export interface JobRecord {
   version: number
   finds: FindRecord[]
   joints: JointRecord[]
+  clashes: ClashRecord[]
 }
 
 /** Where a joint stands. A shape and a word, never a colour alone. */

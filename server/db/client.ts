@@ -1,5 +1,5 @@
 import { drizzle, type MySql2Database } from 'drizzle-orm/mysql2'
-import mysql from 'mysql2/promise'
+import mysql, { type Pool, type PoolConnection } from 'mysql2/promise'
 import * as schema from './schema'
 
 export type Database = MySql2Database<typeof schema>
@@ -7,24 +7,72 @@ export type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0]
 
 /** Connections kept; a loopback server with one process needs few. */
 const CONNECTIONS = 10
-/** How long a request waits for the database before it is told to try again, ms. */
-const CONNECT_TIMEOUT_MS = 5000
+/** Requests that may wait for one of them; more are told at once to come again. */
+const MOST_WAITING = 60
+/** How long a request waits for a connection, ms. */
+const CONNECT_WITHIN_MS = 3000
+/** How long its work may take once it has one, ms. A connection that hangs is thrown away, not given to the next. */
+const WORK_WITHIN_MS = 8000
+/** The database's own bounds, s, under ours: they end a statement in order instead of cutting its connection. */
+const SESSION = 'SET SESSION max_statement_time = 5, innodb_lock_wait_timeout = 4'
 
-let database: Database | undefined
+/** The database did not answer in time. What was sent may or may not have been done. */
+export class DatabaseBusy extends Error {
+  override name = 'DatabaseBusy'
+}
 
-/**
- * One use case as one transaction. Reads see what others committed before each statement: after waiting for a row's
- * lock, the snapshot that the default level keeps would still be the one from before the wait.
- */
-export const inTransaction = <T>(work: (tx: Transaction) => Promise<T>): Promise<T> => useDatabase().transaction(work, { isolationLevel: 'read committed' })
+let pool: Pool | undefined
 
 /** The one pool of this process, at `DATABASE_URL`. */
-export function useDatabase(): Database {
-  if (database) return database
+function usePool(): Pool {
+  if (pool) return pool
   const url = process.env.DATABASE_URL
   if (!url) throw new Error('DATABASE_URL is not set; npm start sets it')
-  const pool = mysql.createPool({ uri: url, connectionLimit: CONNECTIONS, connectTimeout: CONNECT_TIMEOUT_MS, timezone: 'Z', charset: 'utf8mb4' })
-  // MariaDB has no lateral joins, which the default mode writes.
-  database = drizzle(pool, { schema, mode: 'planetscale' })
-  return database
+  pool = mysql.createPool({ uri: url, connectionLimit: CONNECTIONS, queueLimit: MOST_WAITING, connectTimeout: CONNECT_WITHIN_MS, timezone: 'Z', charset: 'utf8mb4' })
+  pool.pool.on('connection', connection => connection.query(SESSION, () => undefined))
+  return pool
 }
+
+/** What `work` gives, or `DatabaseBusy` once the time is up; `late` gets what comes after all. */
+async function within<T>(ms: number, work: Promise<T>, late: (value: T) => void = () => undefined): Promise<T> {
+  let timer: ReturnType<typeof setTimeout> | undefined
+  let isLate = false
+  const timeUp = new Promise<never>((_, reject) => {
+    timer = setTimeout(() => {
+      isLate = true
+      reject(new DatabaseBusy(`no answer within ${ms} ms`))
+    }, ms)
+  })
+  work.then(value => isLate && late(value), () => undefined)
+  try {
+    return await Promise.race([work, timeUp])
+  } finally {
+    clearTimeout(timer)
+  }
+}
+
+// MariaDB has no lateral joins, which the default mode writes.
+const onConnection = (connection: PoolConnection): Database => drizzle(connection, { schema, mode: 'planetscale' }) as unknown as Database
+
+async function withConnection<T>(work: (db: Database) => Promise<T>): Promise<T> {
+  const connection = await within(CONNECT_WITHIN_MS, usePool().getConnection(), late => late.release())
+  try {
+    const value = await within(WORK_WITHIN_MS, work(onConnection(connection)))
+    connection.release()
+    return value
+  } catch (error) {
+    if (error instanceof DatabaseBusy) connection.destroy()
+    else connection.release()
+    throw error
+  }
+}
+
+/** Reads of one use case, on one connection, within a bounded time. */
+export const reading = <T>(work: (db: Database) => Promise<T>): Promise<T> => withConnection(work)
+
+/**
+ * One use case as one transaction, within a bounded time. Reads see what others committed before each statement: after
+ * waiting for a row's lock, the snapshot that the default level keeps would still be the one from before the wait.
+ */
+export const inTransaction = <T>(work: (tx: Transaction) => Promise<T>): Promise<T> =>
+  withConnection(db => db.transaction(work, { isolationLevel: 'read committed' }))

@@ -1,51 +1,37 @@
-import { defineEventHandler, setResponseStatus, type H3Event } from 'h3'
-import type { z } from 'zod'
-import { toIssue } from '#core/contract'
+import { defineEventHandler, setResponseHeader, setResponseStatus, type H3Event } from 'h3'
+import { DatabaseBusy } from '../db/client'
 import { Problem } from './problem'
 
-/** Largest body read, bytes: a job's longest form is far under it. */
-const MOST_BYTES = 256 * 1024
+/** Codes of the driver for a database that is away, shutting down, or has cut this connection. */
+const AWAY: ReadonlySet<string> = new Set(['ECONNREFUSED', 'ECONNRESET', 'ETIMEDOUT', 'PROTOCOL_CONNECTION_LOST', 'ENOENT', 'EPIPE', 'ER_SERVER_SHUTDOWN', 'ER_CON_COUNT_ERROR'])
+/** MariaDB's numbers for a wait that it ended itself: lock, deadlock, statement time, connection killed. */
+const ENDED: ReadonlySet<number> = new Set([1205, 1213, 1969, 1927])
+/** Its numbers for storage that takes no more: disk full, table full, read only. */
+const FULL: ReadonlySet<number> = new Set([1021, 1114, 1026, 3, 14, 28, 1290, 1836])
 
-/** Read and dropped at most before the connection is cut, bytes: a sender that is cut off early never sees why. */
-const MOST_DROPPED = 32 * 1024 * 1024
+type Trouble = 'away' | 'busy' | 'full' | 'ours'
 
-/** The body as text. Over the limit it is dropped as it comes and refused with 413. */
-async function readText(event: H3Event, most: number): Promise<string> {
-  const chunks: Buffer[] = []
-  let bytes = 0
-  for await (const chunk of event.node.req as AsyncIterable<Buffer>) {
-    bytes += chunk.length
-    if (bytes <= most) chunks.push(chunk)
-    else if (bytes > MOST_DROPPED) break
+const WORDS: Readonly<Record<Trouble, string>> = {
+  away: 'The database is away for a moment. Try again shortly.',
+  busy: 'The database is busy. Try again shortly.',
+  full: 'The server\'s disk takes no more. Make room there; nothing was saved.',
+  ours: 'The server could not do that. Nothing was saved.',
+}
+
+/** The driver's code and number behind a failure, wherever it was wrapped. */
+function driverFault(error: unknown): { code?: string, errno?: number } {
+  for (let at = error; at instanceof Error; at = at.cause) {
+    if ('code' in at && typeof at.code === 'string') return { code: at.code, ...('errno' in at && typeof at.errno === 'number' ? { errno: at.errno } : {}) }
   }
-  if (bytes > most) throw new Problem(413, { code: 'too-many', path: '', message: `That is more than ${Math.round(most / 1024)} kB. Send less at once.` })
-  return Buffer.concat(chunks).toString('utf8')
+  return {}
 }
 
-/** The body as JSON. Problem 400 where it is not readable. */
-export async function readJson(event: H3Event, most = MOST_BYTES): Promise<unknown> {
-  const text = await readText(event, most)
-  try {
-    return JSON.parse(text)
-  } catch {
-    throw new Problem(400, { code: 'json', path: '', message: 'The question is not readable JSON.' })
-  }
-}
-
-/** The body checked against a schema. Problem 422 naming the field and what is accepted. */
-export async function readBodyAs<S extends z.ZodType>(event: H3Event, schema: S): Promise<z.output<S>> {
-  const body = await readJson(event)
-  const parsed = schema.safeParse(body)
-  if (parsed.success) return parsed.data
-  throw new Problem(422, toIssue(parsed.error.issues[0]!, body))
-}
-
-const UNREACHABLE = new Set(['ECONNREFUSED', 'ECONNRESET', 'ETIMEDOUT', 'PROTOCOL_CONNECTION_LOST', 'ENOENT', 'EPIPE'])
-
-/** The driver's code behind a failure, wherever it was wrapped. */
-function driverCode(error: unknown): string | undefined {
-  for (let at = error; at instanceof Error; at = at.cause) if ('code' in at && typeof at.code === 'string') return at.code
-  return undefined
+function troubleOf(error: unknown): Trouble {
+  if (error instanceof DatabaseBusy || (error instanceof Error && error.message === 'Queue limit reached.')) return 'busy'
+  const { code, errno } = driverFault(error)
+  if (errno !== undefined && FULL.has(errno)) return 'full'
+  if (errno !== undefined && ENDED.has(errno)) return 'busy'
+  return code !== undefined && AWAY.has(code) ? 'away' : 'ours'
 }
 
 /**
@@ -60,10 +46,11 @@ export const route = <T>(handle: (event: H3Event) => Promise<T> | T) => defineEv
       setResponseStatus(event, error.status)
       return { error: error.issue, ...error.extra }
     }
-    const code = driverCode(error)
-    console.error(`${event.method} ${event.path.split('?')[0]} failed: ${error instanceof Error ? error.name : 'unknown'}${code ? ` ${code}` : ''}`)
-    const away = code !== undefined && UNREACHABLE.has(code)
-    setResponseStatus(event, away ? 503 : 500)
-    return { error: { code: 'impossible', path: '', message: away ? 'The database is away for a moment. Try again shortly; nothing was saved.' : 'The server could not do that. Nothing was saved.' } }
+    const { code, errno } = driverFault(error)
+    console.error([event.method, event.path.split('?')[0], 'failed:', error instanceof Error ? error.name : 'unknown', code, errno].filter(part => part !== undefined).join(' '))
+    const trouble = troubleOf(error)
+    setResponseStatus(event, trouble === 'ours' ? 500 : 503)
+    if (trouble !== 'ours') setResponseHeader(event, 'Retry-After', 2)
+    return { error: { code: 'impossible', path: '', message: WORDS[trouble] } }
   }
 })

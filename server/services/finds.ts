@@ -1,45 +1,40 @@
 import { randomUUID } from 'node:crypto'
-import { and, eq, sql } from 'drizzle-orm'
-import { findPipe } from '#core/catalogue'
-import type { FindBody, FindRecord } from '#core/record'
-import { inTransaction, type Transaction } from '../db/client'
+import { and, eq } from 'drizzle-orm'
+import { changeFind, type FindBody, type FindRecord } from '#core/record'
+import type { Transaction } from '../db/client'
 import { finds } from '../db/schema'
-import { invalid, notFound, Problem } from '../http/problem'
+import { accepted, changedMeanwhile, notFound } from '../http/problem'
 import { findJobRow, toFind } from './jobs'
-import { nowForDatabase } from './time'
+import { once, type Write } from './once'
+import { forDatabase } from './time'
 
-function checkPipe(pipe: string | null | undefined) {
-  if (!pipe) return
-  const found = findPipe(pipe, 'pipe')
-  if (!found.ok) throw invalid(found.error)
-}
-
+/** A find of this job, its row held until the transaction ends. Problem 404 at `find`. */
 async function readFind(tx: Transaction, jobId: string, id: string): Promise<FindRecord> {
-  const [row] = await tx.select().from(finds).where(and(eq(finds.id, id), eq(finds.jobId, jobId)))
+  const [row] = await tx.select().from(finds).where(and(eq(finds.id, id), eq(finds.jobId, jobId))).for('update')
   if (!row) throw notFound('find', 'this job has no such find. It may belong to another job.')
   return toFind(row)
 }
 
-export async function createFind(slug: string, body: FindBody): Promise<FindRecord> {
-  checkPipe(body.pipe)
-  return inTransaction(async (tx) => {
+export function createFind(slug: string, { id = randomUUID(), ...body }: FindBody & { id?: string }, write: Write): Promise<FindRecord> {
+  const read = async (tx: Transaction) => readFind(tx, (await findJobRow(tx, slug)).id, id)
+  return once(write, read, async (tx) => {
     const job = await findJobRow(tx, slug)
-    const id = randomUUID()
-    const now = nowForDatabase()
-    await tx.insert(finds).values({ id, jobId: job.id, ...body, createdAt: now, updatedAt: now })
+    const at = forDatabase(write.at)
+    const find = accepted(changeFind({ id, version: 1, updatedAt: '', updatedBy: write.by, ...body }, body))
+    await tx.insert(finds).values({ ...find, jobId: job.id, createdAt: at, updatedAt: at })
     return readFind(tx, job.id, id)
   })
 }
 
 /** Changes the given fields where `version` is still the saved one. Problem 409 with the saved find otherwise. */
-export async function updateFind(slug: string, id: string, { version, ...changes }: Partial<FindBody> & { version: number }): Promise<FindRecord> {
-  checkPipe(changes.pipe)
-  return inTransaction(async (tx) => {
+export function updateFind(slug: string, id: string, { version, ...changes }: Partial<FindBody> & { version: number }, write: Write): Promise<FindRecord> {
+  const read = async (tx: Transaction) => readFind(tx, (await findJobRow(tx, slug)).id, id)
+  return once(write, read, async (tx) => {
     const job = await findJobRow(tx, slug)
-    const [head] = await tx.update(finds).set({ ...changes, version: sql`${finds.version} + 1`, updatedAt: nowForDatabase() })
-      .where(and(eq(finds.id, id), eq(finds.jobId, job.id), eq(finds.version, version)))
     const saved = await readFind(tx, job.id, id)
-    if (head.affectedRows === 0) throw new Problem(409, { code: 'impossible', path: 'version', message: 'Someone else changed this find meanwhile. What is saved now is shown.' }, { saved })
-    return saved
+    if (saved.version !== version) throw changedMeanwhile('find', saved)
+    accepted(changeFind(saved, changes))
+    await tx.update(finds).set({ ...changes, version: version + 1, updatedAt: forDatabase(write.at), updatedBy: write.by }).where(eq(finds.id, id))
+    return readFind(tx, job.id, id)
   })
 }

@@ -1,17 +1,18 @@
 import { randomUUID } from 'node:crypto'
-import { asc, count, eq, inArray, max } from 'drizzle-orm'
-import type { FindRecord, JobBody, JobRecord, JointRecord, MarkRecord } from '#core/record'
+import { asc, count, eq, inArray, max, or } from 'drizzle-orm'
+import type { ClashBody, ClashRecord, FindRecord, JobBody, JobRecord, JointRecord, MarkRecord } from '#core/record'
 import type { Conditions, End, Policy, Way } from '#core/joints'
-import { inTransaction, useDatabase, type Database, type Transaction } from '../db/client'
-import { finds, jobs, joints, signoffs, ticks, timers } from '../db/schema'
+import { reading, type Database, type Transaction } from '../db/client'
+import { clashes, finds, jobs, joints, signoffs, ticks, timers } from '../db/schema'
 import { notFound } from '../http/problem'
-import { toIso } from './time'
+import { once, type Write } from './once'
+import { forDatabase, toIso } from './time'
 
 type FindRow = typeof finds.$inferSelect
 type JointRow = typeof joints.$inferSelect
 
 export const toFind = (row: FindRow): FindRecord => ({
-  id: row.id, place: row.place, typed: row.typed, by: row.by as FindRecord['by'], answers: row.answers as FindRecord['answers'], pipe: row.pipe, version: row.version, updatedAt: toIso(row.updatedAt),
+  id: row.id, place: row.place, typed: row.typed, by: row.by as FindRecord['by'], answers: row.answers as FindRecord['answers'], pipe: row.pipe, version: row.version, updatedAt: toIso(row.updatedAt), updatedBy: row.updatedBy,
 })
 
 /** Joints with their ticks, timers and sign-offs, by number. */
@@ -21,7 +22,7 @@ export async function loadJoints(db: Database | Transaction, rows: readonly Join
   const [tickRows, timerRows, signoffRows] = [
     await db.select().from(ticks).where(inArray(ticks.jointId, ids)).orderBy(asc(ticks.entry), asc(ticks.step)),
     await db.select().from(timers).where(inArray(timers.jointId, ids)),
-    await db.select().from(signoffs).where(inArray(signoffs.jointId, ids)).orderBy(asc(signoffs.at)),
+    await db.select().from(signoffs).where(inArray(signoffs.jointId, ids)).orderBy(asc(signoffs.seq)),
   ]
   return rows.map((row): JointRecord => ({
     id: row.id,
@@ -37,15 +38,20 @@ export async function loadJoints(db: Database | Transaction, rows: readonly Join
     depths: row.depths as JointRecord['depths'],
     version: row.version,
     updatedAt: toIso(row.updatedAt),
+    updatedBy: row.updatedBy,
     ticks: tickRows.filter(tick => tick.jointId === row.id).map(({ entry, step, code, at }) => ({ entry, step, code, at: toIso(at) })),
     timers: timerRows.filter(timer => timer.jointId === row.id).map(({ entry, step, seconds, startedAt }) => ({ entry, step, seconds, startedAt: toIso(startedAt) })),
-    signoffs: signoffRows.filter(signoff => signoff.jointId === row.id).map(({ id, initials, marks, at }) => ({ id, initials, marks: marks as MarkRecord[], at: toIso(at) })),
+    signoffs: signoffRows.filter(signoff => signoff.jointId === row.id).map(({ id, initials, marks, at, corrects }) => ({ id, initials, marks: marks as MarkRecord[], at: toIso(at), corrects })),
   }))
 }
 
-async function toJob(db: Database, row: typeof jobs.$inferSelect): Promise<JobRecord> {
+const toClash = (row: typeof clashes.$inferSelect): ClashRecord =>
+  ({ id: row.id, kind: row.kind as ClashRecord['kind'], record: row.recordId, fields: row.fields as ClashRecord['fields'], kept: row.kept as ClashRecord['kept'], at: toIso(row.at) })
+
+async function toJob(db: Database | Transaction, row: typeof jobs.$inferSelect): Promise<JobRecord> {
   const findRows = await db.select().from(finds).where(eq(finds.jobId, row.id)).orderBy(asc(finds.createdAt), asc(finds.id))
   const jointRows = await db.select().from(joints).where(eq(joints.jobId, row.id)).orderBy(asc(joints.number))
+  const clashRows = await db.select().from(clashes).where(eq(clashes.jobId, row.id)).orderBy(asc(clashes.at), asc(clashes.id))
   return {
     id: row.id,
     slug: row.slug,
@@ -58,32 +64,31 @@ async function toJob(db: Database, row: typeof jobs.$inferSelect): Promise<JobRe
     version: row.version,
     finds: findRows.map(toFind),
     joints: await loadJoints(db, jointRows),
+    clashes: clashRows.map(toClash),
   }
 }
 
 /** Every job, whole, in the order they are worked. */
-export async function listJobs(): Promise<JobRecord[]> {
-  const db = useDatabase()
+export const listJobs = (): Promise<JobRecord[]> => reading(async (db) => {
   const rows = await db.select().from(jobs).orderBy(asc(jobs.position), asc(jobs.id))
-  return Promise.all(rows.map(row => toJob(db, row)))
-}
+  const records: JobRecord[] = []
+  for (const row of rows) records.push(await toJob(db, row))
+  return records
+})
 
-/** One job by the name in its address. Problem 404 at `job`. */
-export async function getJob(slug: string): Promise<JobRecord> {
-  const db = useDatabase()
-  return toJob(db, await findJobRow(db, slug))
-}
+/** One job by its id or the name in its address. Problem 404 at `job`. */
+export const getJob = (name: string): Promise<JobRecord> => reading(async db => toJob(db, await findJobRow(db, name)))
 
-/** The row of a job. Problem 404 at `job`. */
-export async function findJobRow(db: Database | Transaction, slug: string) {
-  const [row] = await db.select().from(jobs).where(eq(jobs.slug, slug))
-  if (!row) throw notFound('job', `there is no job "${slug.slice(0, 40)}" here. Open one from the list of jobs.`)
+/** The row of a job by its id or the name in its address. Problem 404 at `job`. */
+export async function findJobRow(db: Database | Transaction, name: string) {
+  const [row] = await db.select().from(jobs).where(or(eq(jobs.slug, name), eq(jobs.id, name)))
+  if (!row) throw notFound('job', `there is no job "${name.slice(0, 40)}" here. Open one from the list of jobs.`)
   return row
 }
 
 /** The same, held until the transaction ends, so that two numbers or two positions are never the same. */
-export async function lockJobRow(tx: Transaction, slug: string) {
-  const row = await findJobRow(tx, slug)
+export async function lockJobRow(tx: Transaction, name: string) {
+  const row = await findJobRow(tx, name)
   await tx.select({ id: jobs.id }).from(jobs).where(eq(jobs.id, row.id)).for('update')
   return row
 }
@@ -91,19 +96,32 @@ export async function lockJobRow(tx: Transaction, slug: string) {
 const slugOf = (name: string): string => name.toLowerCase().normalize('NFKD').replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '').slice(0, 60) || 'job'
 
 /** A new job at the end of the list; a name used before gets a number. */
-export async function createJob(body: JobBody): Promise<JobRecord> {
-  const slug = await inTransaction(async (tx) => {
+export function createJob({ id = randomUUID(), ...body }: JobBody & { id?: string }, write: Write): Promise<JobRecord> {
+  const read = async (tx: Transaction) => toJob(tx, await findJobRow(tx, id))
+  return once(write, read, async (tx) => {
     const [last] = await tx.select({ position: max(jobs.position) }).from(jobs)
     const base = slugOf(body.name)
-    let free = base
+    let slug = base
     for (let n = 2; ; n++) {
-      const [taken] = await tx.select({ n: count() }).from(jobs).where(eq(jobs.slug, free))
+      const [taken] = await tx.select({ n: count() }).from(jobs).where(eq(jobs.slug, slug))
       if (taken!.n === 0) break
-      free = `${base}-${n}`
+      slug = `${base}-${n}`
     }
-    await tx.insert(jobs).values({ id: randomUUID(), slug: free, name: body.name, place: body.place, region: body.region, year: body.year ?? null, policy: {}, position: (last?.position ?? 0) + 1 })
-    return free
+    await tx.insert(jobs).values({ id, slug, name: body.name, place: body.place, region: body.region, year: body.year ?? null, policy: {}, position: (last?.position ?? 0) + 1 })
+    return read(tx)
   })
-  return getJob(slug)
 }
 
+/** Keeps on record that two entries met, and whose was kept. */
+export function recordClash(job: string, { id = randomUUID(), record, ...body }: ClashBody, write: Write): Promise<ClashRecord> {
+  const read = async (tx: Transaction) => {
+    const [row] = await tx.select().from(clashes).where(eq(clashes.id, id))
+    if (!row) throw notFound('clash', 'this job has no such entry.')
+    return toClash(row)
+  }
+  return once(write, read, async (tx) => {
+    const { id: jobId } = await findJobRow(tx, job)
+    await tx.insert(clashes).values({ id, jobId, recordId: record, at: forDatabase(write.at), ...body })
+    return read(tx)
+  })
+}

@@ -2,14 +2,13 @@ import Papa from 'papaparse'
 import { describe, expect, it } from 'vitest'
 import { findWays } from '#core/joints'
 import type { JobRecord, JointRecord } from '#core/record'
+import { aJob, aJoint, aSignoff } from '../../tests/records'
 import { registerCsv, registerJson } from './register'
 
 const answer = findWays({ region: 'gb', a: { pipe: 'pe-en-25' }, b: { pipe: 'cu-en-x-22' } })
 const way = answer.ok ? answer.value.ways[0]! : null!
-const joint = (changes: Partial<JointRecord> = {}): JointRecord => ({
-  id: 'j', number: 1, place: 'entry', a: { pipe: 'pe-en-25' }, b: { pipe: 'cu-en-x-22' }, findA: null, conditions: {}, orientation: 'horizontal', wayId: way.id, depths: {}, version: 1, way, ticks: [], timers: [], signoffs: [], updatedAt: '', ...changes,
-})
-const job = (...joints: JointRecord[]): JobRecord => ({ id: '1', slug: 'yard', name: 'Yard', place: 'mill', region: 'gb', year: null, policy: {}, handedOver: null, version: 1, finds: [], joints })
+const joint = (changes: Partial<JointRecord> = {}) => aJoint({ place: 'entry', a: { pipe: 'pe-en-25' }, b: { pipe: 'cu-en-x-22' }, wayId: way.id, way, ...changes })
+const job = (...joints: JointRecord[]) => aJob({ place: 'mill', joints })
 const rows = (of: JobRecord) => Papa.parse<Record<string, string>>(registerCsv(of), { header: true }).data
 
 describe('the register as CSV', () => {
@@ -24,7 +23,7 @@ describe('the register as CSV', () => {
   })
   it('leaves out joints without a way, and gives the last sign-off', () => {
     const marks = [{ entry: 0, method: 'pe-compression', pipe: 'pe-en-25', mm: 55.5, measured: false }, { entry: 1, method: 'compression', pipe: 'cu-en-x-22', mm: 21.25, measured: true }]
-    const signed = joint({ number: 2, signoffs: [{ id: 's', initials: 'AB', at: '2026-11-23T08:40:00.000Z', marks }] })
+    const signed = joint({ number: 2, signoffs: [aSignoff({ at: '2026-11-23T08:40:00.000Z', marks })] })
     expect(rows(job(joint({ way: null, wayId: null }), signed))).toMatchObject([{ joint: 'J2', marksMm: '55.5, 21.3', measured: 'yes', status: 'made', madeBy: 'AB', at: '2026-11-23T08:40:00.000Z' }])
   })
 })

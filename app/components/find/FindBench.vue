@@ -7,7 +7,6 @@ import { shortName } from '~/wording/pipe'
 
 /** Find: checks at the left, the measured pipe among the known sizes, what it could be at the right, cautions below. */
 const props = defineProps<{ job: JobRecord }>()
-const store = useJobStore()
 const router = useRouter()
 const { find, reading, answer, sigma, change, setAnswer, addFind } = useFind(toRef(props, 'job'))
 const narrow = useNarrow()
@@ -27,7 +26,6 @@ const leadingName = computed(() => leading.value && shortName(leading.value))
 const isBare = computed(() => !find.value || (mm.value === null && Object.keys(find.value.answers).length === 0))
 
 async function toJoint() {
-  await store.flush()
   await router.push({ path: `/jobs/${props.job.slug}/joint`, query: { from: find.value!.id } })
 }
 </script>

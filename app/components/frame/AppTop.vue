@@ -5,6 +5,8 @@ import { REGION_WORDS } from '~/wording/en'
 /** Top strip: where you are, what units, whether it is saved, light or cellar. */
 defineProps<{ job?: JobRecord, title?: string }>()
 const store = useJobStore()
+const { state, words } = useSaveState()
+const keptOpen = useState('kept-open', () => false)
 const { theme, flip } = useTheme()
 const keysOpen = useState('keys-open', () => false)
 useKeys({ '\\': flip, '?': () => { keysOpen.value = true } })
@@ -20,7 +22,7 @@ useKeys({ '\\': flip, '?': () => { keysOpen.value = true } })
     <h1 v-else class="name">Jolvet<i>{{ title }}</i></h1>
     <span class="right">
       <span v-if="store.problem" class="brick t14 w6 problem" role="alert"><StatusShape status="refused" /> {{ store.problem }}</span>
-      <span v-else class="t13 note only-wide" role="status">{{ store.unsaved ? 'saving' : job ? 'saved' : '' }}</span>
+      <button type="button" class="state t13" :class="state" :data-saved="state" @click="keptOpen = true"><StatusShape v-if="state === 'clash'" status="held" :size="14" /><StatusShape v-else-if="state === 'refused'" status="refused" :size="14" /><span role="status">{{ words }}</span></button>
       <button type="button" class="flip" :aria-label="theme === 'cellar' ? 'Light paper' : 'Cellar, dark'" @click="flip">
         <span class="word t14"><span>{{ theme === 'cellar' ? 'light' : 'cellar' }}</span> <kbd>\</kbd></span>
         <svg class="only-narrow" width="20" height="20" viewBox="-10 -10 20 20" aria-hidden="true"><circle r="7" class="l-edge" /><path d="M0-7A7 7 0 0 0 0 7Z" fill="var(--ink)" /></svg>
@@ -28,6 +30,7 @@ useKeys({ '\\': flip, '?': () => { keysOpen.value = true } })
       <button type="button" class="flip keys t14" @click="keysOpen = true"><span>keys</span> <kbd>?</kbd></button>
     </span>
     <KeysSheet />
+    <KeptSheet />
   </header>
 </template>
 
@@ -39,11 +42,16 @@ useKeys({ '\\': flip, '?': () => { keysOpen.value = true } })
 .region { border-bottom: 2px solid var(--copper); }
 .right { margin-left: auto; display: flex; align-items: center; gap: 16px; min-width: 0; }
 .problem { display: inline-flex; gap: 6px; align-items: center; overflow: hidden; text-overflow: ellipsis; }
+.state { min-height: 44px; min-width: 44px; display: flex; gap: 5px; align-items: center; justify-content: flex-end; color: var(--ink2); overflow: hidden; text-overflow: ellipsis; }
+.state:hover { text-decoration: underline; }
+.state.kept, .state.away { color: var(--ink); font-weight: 600; }
+.state.clash { color: var(--ochre); font-weight: 700; }
+.state.refused { color: var(--brick); font-weight: 700; }
 .flip { min-height: 44px; min-width: 44px; display: flex; align-items: center; justify-content: center; gap: 6px; }
 .word { display: flex; align-items: center; gap: 6px; }
 @media (max-width: 899px) {
   .top { height: 48px; padding: 0 12px; gap: 10px; }
   .keys, .word { display: none; }
-  .problem { white-space: normal; font-size: 13px; line-height: 1.1; max-width: 180px; }
+  .problem, .state { white-space: normal; font-size: 13px; line-height: 1.1; max-width: 180px; text-align: right; }
 }
 </style>

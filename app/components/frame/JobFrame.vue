@@ -1,8 +1,14 @@
 <script setup lang="ts">
 import type { JobRecord, Station } from '#core/record'
+import { recordWords } from '~/wording/entry'
 
 /** Frame of a job's screens: top strip, stage line, the drawing table below. */
 const props = defineProps<{ job: JobRecord | undefined, here: Station, detail?: string, missing: string | null }>()
+const store = useJobStore()
+/** Clashes of this job; one put off stays in the band below the stations. */
+const clashes = computed(() => store.clashes.filter(entry => entry.job === props.job?.id))
+const putOff = ref<string | null>(null)
+const clash = computed(() => clashes.value.find(({ key }) => key !== putOff.value))
 const stations = computed(() => (props.job ? stationViews(props.job, props.here, props.detail) : []))
 </script>
 
@@ -12,7 +18,11 @@ const stations = computed(() => (props.job ? stationViews(props.job, props.here,
     <StageLine v-if="job" :key="job.slug" :stations="stations" />
     <div v-else class="stage-empty" />
     <main class="work">
-      <slot v-if="job" />
+      <ClashBench v-if="job && clash" :key="clash.key" :job="job" :entry="clash" @later="putOff = clash!.key" />
+      <template v-else-if="job">
+        <p v-for="entry in clashes" :key="entry.key" class="held"><StatusShape status="held" :size="18" /> <b>Two hands on {{ recordWords(entry, job) }}.</b> It is held till one entry is picked. <button type="button" class="link-verb" data-test="open-clash" @click="putOff = null">See both</button></p>
+        <slot />
+      </template>
       <div v-else-if="missing" class="p-6 space-y-4">
         <p class="t20 flex items-center gap-2"><StatusShape status="refused" :size="20" /> {{ missing }}</p>
         <UButton to="/" variant="outline">All jobs</UButton>
@@ -24,5 +34,6 @@ const stations = computed(() => (props.job ? stationViews(props.job, props.here,
 <style scoped>
 .frame { min-height: 100dvh; display: flex; flex-direction: column; }
 .stage-empty { height: 56px; border-bottom: 1px solid var(--rule); }
+.held { display: flex; flex-wrap: wrap; gap: 8px; align-items: center; padding: 6px 18px; min-height: 44px; border-bottom: 3px solid var(--ochre); }
 .work { flex: 1; display: flex; flex-direction: column; min-height: 0; }
 </style>

@@ -3,17 +3,17 @@ import { useStorage } from '@vueuse/core'
 
 /** The question before a joint is signed: whose hands, and that the mark was seen. */
 const open = defineModel<boolean>('open', { required: true })
-const props = defineProps<{ name: string, sign: (initials: string) => Promise<{ ok: boolean, error?: { message: string } }> }>()
+const props = defineProps<{ name: string, sign: (initials: string) => { ok: boolean, error?: { message: string } } }>()
 const emit = defineEmits<{ signed: [] }>()
 const initials = useStorage('jolvet-initials', '')
 const problem = ref<string | null>(null)
 
-async function submit() {
+function submit() {
   if (initials.value.trim() === '') {
     problem.value = 'Initials: one to eight letters, so that it can be asked who made it.'
     return
   }
-  const answer = await props.sign(initials.value.trim())
+  const answer = props.sign(initials.value.trim())
   problem.value = answer.ok ? null : answer.error?.message ?? null
   if (!answer.ok) return
   open.value = false

@@ -1,5 +1,5 @@
-import { jobBody } from '#core/record'
-import { readBodyAs, route } from '~~/server/http/route'
+import { newJob } from '#core/record'
+import { writeRoute } from '~~/server/http/write'
 import { createJob } from '~~/server/services/jobs'
 
-export default route(async event => createJob(await readBodyAs(event, jobBody)))
+export default writeRoute(newJob, (_, body, write) => createJob(body, write))

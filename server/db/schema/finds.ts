@@ -12,4 +12,5 @@ export const finds = mysqlTable('finds', {
   version: int().notNull().default(1),
   createdAt: datetime('created_at', { mode: 'string', fsp: 3 }).notNull(),
   updatedAt: datetime('updated_at', { mode: 'string', fsp: 3 }).notNull(),
+  updatedBy: varchar('updated_by', { length: 40 }).notNull().default(''),
 }, table => [index('finds_job').on(table.jobId)])

@@ -1,4 +1,4 @@
-import { datetime, int, json, mysqlTable, unique, varchar } from 'drizzle-orm/mysql-core'
+import { bigint, datetime, int, json, mysqlTable, unique, varchar } from 'drizzle-orm/mysql-core'
 import { jobs } from './jobs'
 
 export const joints = mysqlTable('joints', {
@@ -16,6 +16,7 @@ export const joints = mysqlTable('joints', {
   depths: json().notNull(),
   version: int().notNull().default(1),
   updatedAt: datetime('updated_at', { mode: 'string', fsp: 3 }).notNull(),
+  updatedBy: varchar('updated_by', { length: 40 }).notNull().default(''),
 }, table => [unique('joints_job_number').on(table.jobId, table.number)])
 
 /** A step ticked done. Unticking removes the row; a sign-off closes the joint to both. */
@@ -36,11 +37,13 @@ export const timers = mysqlTable('timers', {
   startedAt: datetime('started_at', { mode: 'string', fsp: 3 }).notNull(),
 }, table => [unique('timers_step').on(table.jointId, table.entry, table.step)])
 
-/** Sign-offs are only ever added. */
+/** Sign-offs are only ever added, in the order of `seq`; one that corrects another names it. */
 export const signoffs = mysqlTable('signoffs', {
   id: varchar({ length: 40 }).primaryKey(),
   jointId: varchar('joint_id', { length: 40 }).notNull().references(() => joints.id, { onDelete: 'cascade' }),
+  seq: bigint({ mode: 'number' }).notNull().autoincrement().unique(),
   initials: varchar({ length: 8 }).notNull(),
   marks: json().notNull(),
+  corrects: varchar({ length: 40 }),
   at: datetime({ mode: 'string', fsp: 3 }).notNull(),
 })

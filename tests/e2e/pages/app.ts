@@ -78,8 +78,8 @@ export class App {
 
   waitForText = (css: string, pattern: RegExp) => this.until(async () => pattern.test(await (await this.driver.findElement(By.css(css))).getText()), `${css} never read ${pattern}`)
 
-  /** Waits until the server has all that was typed. */
-  saved = () => this.driver.wait(async () => !(await this.driver.findElements(By.css('[role="alert"].problem'))).length && (await this.driver.executeScript('return [...document.querySelectorAll("[role=status]")].every(e => e.textContent.trim() !== "saving")')), 10_000, 'never saved')
+  /** Waits until the server has all that was done. */
+  saved = () => this.until(async () => await this.count('[data-saved="saved"]') > 0, 'never saved')
 
   /** Serious and critical findings of axe, as rule and selector. */
   async axe(): Promise<string[]> {

@@ -1,6 +1,6 @@
 import { findPatch } from '#core/record'
 import { param } from '~~/server/http/param'
-import { readBodyAs, route } from '~~/server/http/route'
+import { writeRoute } from '~~/server/http/write'
 import { updateFind } from '~~/server/services/finds'
 
-export default route(async event => updateFind(param(event, 'job'), param(event, 'find'), await readBodyAs(event, findPatch)))
+export default writeRoute(findPatch, (event, body, write) => updateFind(param(event, 'job'), param(event, 'find'), body, write))

@@ -1,6 +1,6 @@
-import { findBody } from '#core/record'
+import { newFind } from '#core/record'
 import { param } from '~~/server/http/param'
-import { readBodyAs, route } from '~~/server/http/route'
+import { writeRoute } from '~~/server/http/write'
 import { createFind } from '~~/server/services/finds'
 
-export default route(async event => createFind(param(event, 'job'), await readBodyAs(event, findBody)))
+export default writeRoute(newFind, (event, body, write) => createFind(param(event, 'job'), body, write))

@@ -1,6 +1,6 @@
-import { jointBody } from '#core/record'
+import { newJoint } from '#core/record'
 import { param } from '~~/server/http/param'
-import { readBodyAs, route } from '~~/server/http/route'
+import { writeRoute } from '~~/server/http/write'
 import { createJoint } from '~~/server/services/joints'
 
-export default route(async event => createJoint(param(event, 'job'), await readBodyAs(event, jointBody)))
+export default writeRoute(newJoint, (event, body, write) => createJoint(param(event, 'job'), body, write))

@@ -1,6 +1,6 @@
 import { jointPatch } from '#core/record'
 import { param } from '~~/server/http/param'
-import { readBodyAs, route } from '~~/server/http/route'
+import { writeRoute } from '~~/server/http/write'
 import { updateJoint } from '~~/server/services/joints'
 
-export default route(async event => updateJoint(param(event, 'job'), param(event, 'joint'), await readBodyAs(event, jointPatch)))
+export default writeRoute(jointPatch, (event, body, write) => updateJoint(param(event, 'job'), param(event, 'joint'), body, write))

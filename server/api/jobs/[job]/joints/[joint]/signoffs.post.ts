@@ -1,6 +1,6 @@
 import { signoffBody } from '#core/record'
 import { param } from '~~/server/http/param'
-import { readBodyAs, route } from '~~/server/http/route'
-import { signJoint } from '~~/server/services/joints'
+import { writeRoute } from '~~/server/http/write'
+import { signOff } from '~~/server/services/joints'
 
-export default route(async event => signJoint(param(event, 'job'), param(event, 'joint'), (await readBodyAs(event, signoffBody)).initials))
+export default writeRoute(signoffBody, (event, body, write) => signOff(param(event, 'job'), param(event, 'joint'), body, write))

@@ -1,6 +1,6 @@
-import { tickBody } from '#core/record'
+import { stepPlace } from '#core/record'
 import { param } from '~~/server/http/param'
-import { readBodyAs, route } from '~~/server/http/route'
+import { writeRoute } from '~~/server/http/write'
 import { setTick } from '~~/server/services/joints'
 
-export default route(async event => setTick(param(event, 'job'), param(event, 'joint'), await readBodyAs(event, tickBody), true))
+export default writeRoute(stepPlace, (event, body, write) => setTick(param(event, 'job'), param(event, 'joint'), body, true, write))

@@ -1,6 +1,6 @@
-import { timerBody } from '#core/record'
+import { stepPlace } from '#core/record'
 import { param } from '~~/server/http/param'
-import { readBodyAs, route } from '~~/server/http/route'
+import { writeRoute } from '~~/server/http/write'
 import { setTimer } from '~~/server/services/joints'
 
-export default route(async event => setTimer(param(event, 'job'), param(event, 'joint'), await readBodyAs(event, timerBody), true))
+export default writeRoute(stepPlace, (event, body, write) => setTimer(param(event, 'job'), param(event, 'joint'), body, true, write))

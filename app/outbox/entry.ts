@@ -1,0 +1,93 @@
+import { ok, type Issue, type Result } from '#core/base'
+import { beginJoint, changeFind, changeJoint, runTimer, signJoint, tickStep, type Clash, type ClashBody, type Fields, type FindBody, type FindRecord, type JobBody, type JobRecord, type JointBody, type JointRecord, type SignoffBody, type StepPlace } from '#core/record'
+
+export type Kind = 'finds' | 'joints'
+export type AnyRecord = FindRecord | JointRecord
+
+/** What was done, with what it rests on: `base` and `seen` are the fields as the screen showed them. */
+export type Act =
+  | { do: 'begin-job', body: JobBody }
+  | { do: 'begin-find', body: FindBody }
+  | { do: 'begin-joint', body: JointBody, number: number }
+  | { do: 'change', kind: Kind, changes: Fields, base: Fields, version: number }
+  | { do: 'tick', place: StepPlace, done: boolean }
+  | { do: 'wait', place: StepPlace, running: boolean }
+  | { do: 'sign', body: Omit<SignoffBody, 'id' | 'version'>, version: number, seen: Fields }
+  | { do: 'settle', body: Omit<ClashBody, 'id'> }
+
+/** One thing done on this tablet, kept until the server has it. */
+export interface Entry {
+  /** By which the server knows it when it comes twice; a record that is begun, a sign-off and a settled clash take it as their id. */
+  key: string
+  /** The page it was done on: what one page does, it did knowing its own earlier entries. */
+  page: string
+  /** When it was done, ms since 1970 by this tablet's clock. */
+  at: number
+  /** Id of its job and of the record it belongs to. */
+  job: string
+  record: string
+  act: Act
+  /** Sent at least once: the server may have it, so it is not changed any more. */
+  isSealed: boolean
+  state: 'waiting' | 'clash' | 'refused'
+  /** Why it came back. */
+  issue?: Issue
+  /** The record as the other hand saved it, and the fields both set. */
+  saved?: AnyRecord
+  clashes?: Clash[]
+}
+
+export interface Request { method: 'POST' | 'PATCH' | 'PUT' | 'DELETE', url: string, body: object }
+
+/** The call that sends an entry. */
+export function toRequest({ key, job, record, act }: Entry): Request {
+  const at = `/api/jobs/${job}`
+  switch (act.do) {
+    case 'begin-job': return { method: 'POST', url: '/api/jobs', body: { ...act.body, id: job } }
+    case 'begin-find': return { method: 'POST', url: `${at}/finds`, body: { ...act.body, id: record } }
+    case 'begin-joint': return { method: 'POST', url: `${at}/joints`, body: { ...act.body, id: record } }
+    case 'change': return { method: 'PATCH', url: `${at}/${act.kind}/${record}`, body: { ...act.changes, version: act.version } }
+    case 'tick': return { method: act.done ? 'PUT' : 'DELETE', url: `${at}/joints/${record}/ticks`, body: act.place }
+    case 'wait': return { method: act.running ? 'PUT' : 'DELETE', url: `${at}/joints/${record}/timers`, body: act.place }
+    case 'sign': return { method: 'POST', url: `${at}/joints/${record}/signoffs`, body: { ...act.body, id: key, version: act.version } }
+    case 'settle': return { method: 'POST', url: `${at}/clashes`, body: { ...act.body, id: key } }
+  }
+}
+
+/** A job as it stands once an entry is done. Fails with what core says against it. */
+export function applyEntry(job: JobRecord, { key, record, at, act }: Entry): Result<JobRecord> {
+  const time = new Date(at).toISOString()
+  const onFind = (work: (find: FindRecord) => Result<FindRecord>): Result<JobRecord> => {
+    const find = job.finds.find(({ id }) => id === record)
+    if (!find) return ok(job)
+    const after = work(find)
+    return after.ok ? ok({ ...job, finds: job.finds.map(one => (one === find ? after.value : one)) }) : after
+  }
+  const onJoint = (work: (joint: JointRecord) => Result<JointRecord>): Result<JobRecord> => {
+    const joint = job.joints.find(({ id }) => id === record)
+    if (!joint) return ok(job)
+    const after = work(joint)
+    return after.ok ? ok({ ...job, joints: job.joints.map(one => (one === joint ? after.value : one)) }) : after
+  }
+  switch (act.do) {
+    case 'begin-job': return ok(job)
+    case 'begin-find': {
+      if (job.finds.some(({ id }) => id === record)) return ok(job)
+      return ok({ ...job, finds: [...job.finds, { ...act.body, id: record, version: 1, updatedAt: time, updatedBy: '' }] })
+    }
+    case 'begin-joint': {
+      if (job.joints.some(({ id }) => id === record)) return ok(job)
+      const joint = beginJoint(job, record, act.number, act.body, time)
+      return joint.ok ? ok({ ...job, joints: [...job.joints, joint.value] }) : joint
+    }
+    case 'change': return act.kind === 'finds' ? onFind(find => changeFind(find, act.changes as Partial<FindBody>)) : onJoint(joint => changeJoint(job, joint, act.changes as Partial<JointBody>))
+    case 'tick': return onJoint(joint => tickStep(job, joint, act.place, act.done, time))
+    case 'wait': return onJoint(joint => runTimer(job, joint, act.place, act.running, time))
+    case 'sign': return onJoint(joint => signJoint(job, joint, { ...act.body, id: key }, time))
+    case 'settle': return ok({ ...job, clashes: [...job.clashes, { ...act.body, id: key, at: time }] })
+  }
+}
+
+/** A job begun on this tablet, before the server has given it a name in its address. */
+export const beginJob = (id: string, body: JobBody): JobRecord =>
+  ({ ...body, id, slug: id, year: body.year ?? null, policy: {}, handedOver: null, version: 1, finds: [], joints: [], clashes: [] })

@@ -1,0 +1,60 @@
+import { unitSystemOf } from '#core/catalogue'
+import type { CheckName } from '#core/identify'
+import type { JobRecord } from '#core/record'
+import type { Entry } from '~/outbox/entry'
+import { answerWords, CHECK_WORDS } from './en'
+import { endLabel } from './way'
+
+/** Words for what was done on this tablet, and for the fields two hands set differently. */
+const FIELD_WORDS: Readonly<Record<string, string>> = {
+  place: 'where', typed: 'diameter', by: 'read with', pipe: 'kept as', a: 'first end', b: 'other end', findA: 'from the find', orientation: 'the pipe runs', wayId: 'way', signoff: 'signed by', depths: 'depth mark', conditions: 'condition', answers: 'check',
+}
+
+/** The name of a field by its path, such as "depth mark, end 1". */
+export function fieldWords(path: string): string {
+  const [field, key] = path.split('.') as [string, string | undefined]
+  if (key === undefined) return FIELD_WORDS[field] ?? field
+  if (field === 'depths') return `depth mark, end ${Number(key) + 1}`
+  return field === 'answers' ? CHECK_WORDS[key as CheckName] ?? key : key
+}
+
+/** A value as the screen shows it. */
+export function valueWords(path: string, value: unknown, job: JobRecord | undefined): string {
+  if (value === null || value === undefined || value === '') return 'nothing'
+  if (path === 'a' || path === 'b') return endLabel(value as Parameters<typeof endLabel>[0])
+  if (path === 'pipe') return endLabel({ pipe: String(value) })
+  if (path === 'wayId') return job?.joints.map(({ way }) => way).find(way => way?.id === value)?.parts[0]?.name ?? 'another way'
+  if (path.startsWith('depths') && job) return `${String(value)} ${unitSystemOf(job.region) === 'inch' ? 'in' : 'mm'}`
+  if (typeof value === 'boolean') return value ? 'yes' : 'no'
+  return answerWords(String(value))
+}
+
+/** The joint or find an entry is about, as it is called on the job. */
+export function recordWords({ record, act }: Pick<Entry, 'record' | 'act'>, job: JobRecord | undefined): string {
+  if (act.do === 'begin-job') return job?.name ?? act.body.name
+  const joint = job?.joints.find(({ id }) => id === record)
+  if (joint) return `J${joint.number}`
+  const at = job?.finds.findIndex(({ id }) => id === record) ?? -1
+  return at < 0 ? 'entry' : job!.finds[at]!.place || `find ${at + 1}`
+}
+
+/** What was done, in a few words. */
+export function entryWords({ act }: Pick<Entry, 'act'>, job: JobRecord | undefined): string {
+  switch (act.do) {
+    case 'begin-job': return 'job begun'
+    case 'begin-find': return 'pipe to be found'
+    case 'begin-joint': return 'joint begun'
+    case 'change': return Object.entries(act.changes).map(([field, value]) => {
+      if (value === null || typeof value !== 'object' || field === 'a' || field === 'b') return `${fieldWords(field)} ${valueWords(field, value, job)}`
+      const was = (act.base[field] ?? {}) as Record<string, unknown>
+      const keys = Object.keys(value).filter(key => (value as Record<string, unknown>)[key] !== was[key])
+      return keys.map(key => `${fieldWords(`${field}.${key}`)} ${valueWords(`${field}.${key}`, (value as Record<string, unknown>)[key], job)}`).join(', ') || fieldWords(field)
+    }).join(', ')
+    case 'tick': return `step ${act.place.step + 1} ${act.done ? 'done' : 'not done'}`
+    case 'wait': return act.running ? 'wait begun' : 'wait stopped'
+    case 'sign': return `${act.body.corrects ? 'signed anew' : 'signed'} ${act.body.initials}`
+    case 'settle': return 'two entries settled'
+  }
+}
+
+export const clockTime = (ms: number): string => new Date(ms).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })

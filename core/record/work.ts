@@ -1,0 +1,145 @@
+import isEqual from 'fast-deep-equal'
+import { fail, issue, ok, type Issue, type Result } from '#core/base'
+import { findPipe, unitSystemOf } from '#core/catalogue'
+import { findWays, type Way } from '#core/joints'
+import { makeCards, type MakeCard, type Step } from '#core/making'
+import { parseLength } from '#core/units'
+import type { FindBody, JointBody, SignoffBody, StepPlace } from './schema'
+import { isMade, type FindRecord, type JobRecord, type JointRecord, type MarkRecord } from './types'
+
+/*
+ * What each piece of work makes of a record: asked on the tablet at once, with or without a network, and by the server
+ * before it saves. Nothing here reads a clock; times are ISO 8601.
+ */
+
+/** What of a job its joints are worked out by. */
+export type JobRules = Pick<JobRecord, 'region' | 'policy'>
+
+/** Why signed work is not changed. */
+export const SIGNED: Issue = issue('impossible', 'joint', 'This joint is signed off. Its entry stays as it was signed.')
+/** Why a step of one way is not counted for another. */
+export const OTHER_WAY: Issue = issue('impossible', 'way', 'Another way was taken for this joint meanwhile. That step belongs to the one before.')
+
+/** A find with some fields changed. Fails at `pipe` where the catalogue has no such pipe. */
+export function changeFind(find: FindRecord, changes: Partial<FindBody>): Result<FindRecord> {
+  if (changes.pipe) {
+    const found = findPipe(changes.pipe, 'pipe')
+    if (!found.ok) return found
+  }
+  return ok({ ...find, ...changes })
+}
+
+function checkEnds(body: Partial<JointBody>): Issue | null {
+  for (const on of ['a', 'b'] as const) {
+    const end = body[on]
+    if (!end || !('pipe' in end)) continue
+    const found = findPipe(end.pipe, `${on}.pipe`)
+    if (!found.ok) return found.error
+  }
+  return null
+}
+
+/** The way of an id for a joint as it would be saved; fails where that way does not stand. */
+function takeWay(rules: JobRules, joint: Pick<JointBody, 'a' | 'b' | 'conditions' | 'wayId'>): Result<Way | null> {
+  if (joint.wayId === null) return ok(null)
+  if (!joint.a || !joint.b) return fail('missing', joint.a ? 'b' : 'a', 'Both ends are needed before a way is taken.')
+  const answer = findWays({ region: rules.region, a: joint.a, b: joint.b, conditions: joint.conditions, policy: rules.policy })
+  if (!answer.ok) return answer
+  const way = answer.value.ways.find(({ id }) => id === joint.wayId)
+  return way ? ok(way) : fail('impossible', 'wayId', 'wayId: that way is refused under these conditions. Take one from the list.')
+}
+
+/** A joint as it is begun, at version 1. `number` and `updatedAt` are the caller's. */
+export function beginJoint(rules: JobRules, id: string, number: number, body: JointBody, updatedAt: string): Result<JointRecord> {
+  const wrong = checkEnds(body)
+  if (wrong) return { ok: false, error: wrong }
+  const way = takeWay(rules, body)
+  if (!way.ok) return way
+  return ok({ ...body, id, number, way: way.value, version: 1, updatedAt, updatedBy: '', ticks: [], timers: [], signoffs: [] })
+}
+
+/** A change to any of these makes another joint of it, so steps done for the old way no longer count. */
+const REMAKES = ['a', 'b', 'conditions', 'wayId'] as const
+
+/** A joint with some fields changed. Ends or conditions that no longer allow the way taken drop it, with its ticks. Fails with `SIGNED` once signed. */
+export function changeJoint(rules: JobRules, joint: JointRecord, changes: Partial<JointBody>): Result<JointRecord> {
+  const wrong = checkEnds(changes)
+  if (wrong) return { ok: false, error: wrong }
+  if (isMade(joint)) return { ok: false, error: SIGNED }
+  const after: JointRecord = { ...joint, ...changes }
+  if (!REMAKES.some(field => field in changes && !isEqual(changes[field], joint[field]))) return ok(after)
+  const way = takeWay(rules, after)
+  if (!way.ok && 'wayId' in changes) return way
+  after.way = way.ok ? way.value : null
+  after.wayId = after.way?.id ?? null
+  if (after.way?.id === joint.way?.id) return ok(after)
+  return ok({ ...after, ticks: [], timers: [], depths: changes.depths ?? {} })
+}
+
+const cardsOf = (rules: JobRules, joint: JointRecord): MakeCard[] => (joint.way
+  ? makeCards({ joints: joint.way.joints, region: rules.region, orientation: joint.orientation, conditions: joint.conditions, policy: rules.policy })
+  : [])
+
+const isAt = (place: StepPlace) => (other: { entry: number, step: number }): boolean => other.entry === place.entry && other.step === place.step
+
+/** The step at a place, where the joint is still made the way the place was read from. */
+function stepAt(rules: JobRules, joint: JointRecord, place: StepPlace): Result<Step> {
+  if (place.way !== undefined && place.way !== joint.wayId) return { ok: false, error: OTHER_WAY }
+  const answer = cardsOf(rules, joint)[place.entry]?.answer
+  const step = answer?.ok ? answer.value.steps[place.step] : undefined
+  return step ? ok(step) : fail('unknown-id', 'step', 'step: this joint has no such step.')
+}
+
+/** A step ticked done at a time, or its tick taken back. Doing either twice changes nothing, signed or not. */
+export function tickStep(rules: JobRules, joint: JointRecord, place: StepPlace, done: boolean, at: string): Result<JointRecord> {
+  const step = stepAt(rules, joint, place)
+  if (!step.ok) return step
+  if (joint.ticks.some(isAt(place)) === done) return ok(joint)
+  if (isMade(joint)) return { ok: false, error: SIGNED }
+  const others = joint.ticks.filter(tick => !isAt(place)(tick))
+  return ok({ ...joint, ticks: done ? [...others, { entry: place.entry, step: place.step, code: step.value.code, at }].sort((a, b) => a.entry - b.entry || a.step - b.step) : others })
+}
+
+/** The wait of a step started at a time, or stopped. A running wait is not started again. */
+export function runTimer(rules: JobRules, joint: JointRecord, place: StepPlace, running: boolean, startedAt: string): Result<JointRecord> {
+  const step = stepAt(rules, joint, place)
+  if (!step.ok) return step
+  const { seconds } = step.value
+  if (seconds === undefined) return fail('impossible', 'step', 'step: this step has nothing to wait for.')
+  if (joint.timers.some(isAt(place)) === running) return ok(joint)
+  if (isMade(joint)) return { ok: false, error: SIGNED }
+  const others = joint.timers.filter(timer => !isAt(place)(timer))
+  return ok({ ...joint, timers: running ? [...others, { entry: place.entry, step: place.step, seconds, startedAt }] : others })
+}
+
+/** Depth marks as they are signed: the user's own measure where one was given, else the table's. */
+function marksOf(rules: JobRules, joint: JointRecord): Result<MarkRecord[]> {
+  const marks: MarkRecord[] = []
+  for (const { entry, joint: { method, pipe, insertion } } of cardsOf(rules, joint)) {
+    const path = `depths.${entry}`
+    const typed = joint.depths[String(entry)]?.trim()
+    const measured = typed ? parseLength(typed, unitSystemOf(rules.region), path) : null
+    if (measured && !measured.ok) return measured
+    const mm = measured ? measured.value.mm : insertion.value
+    if (mm === null) return fail('missing', path, `${path}: no figure is held for this socket. Measure its depth first.`)
+    marks.push({ entry, method, pipe, mm, measured: measured !== null })
+  }
+  return ok(marks)
+}
+
+/**
+ * A joint signed once every step is ticked, with the depths it was made to. A second entry is only added to correct the
+ * last one by name, with its own depths; nothing signed is changed.
+ */
+export function signJoint(rules: JobRules, joint: JointRecord, { id, initials, corrects, depths }: SignoffBody & { id: string }, at: string): Result<JointRecord> {
+  const cards = cardsOf(rules, joint)
+  if (cards.length === 0) return fail('missing', 'wayId', 'Take a way to join it first.')
+  const last = joint.signoffs.at(-1)
+  if (last && last.id !== corrects) return { ok: false, error: SIGNED }
+  if (!last && corrects) return fail('impossible', 'corrects', 'corrects: nothing is signed yet that could be corrected.')
+  const open = last ? 0 : cards.reduce((left, { entry, answer }) => left + (answer.ok ? answer.value.steps.filter((_, step) => !joint.ticks.some(isAt({ entry, step }))).length : 1), 0)
+  if (open > 0) return fail('impossible', 'ticks', `${open} step${open === 1 ? '' : 's'} to go before it is signed.`)
+  const made = last && depths ? { ...joint, depths } : joint
+  const marks = marksOf(rules, made)
+  return marks.ok ? ok({ ...made, signoffs: [...joint.signoffs, { id, initials, at, marks: marks.value, corrects: corrects ?? null }] }) : marks
+}
