@@ -10,7 +10,7 @@ const nitro = {
 } satisfies NitroConfig
 
 export default defineNuxtConfig({
-  modules: ['@nuxt/ui', '@pinia/nuxt', '@nuxt/eslint'],
+  modules: ['@nuxt/ui', '@pinia/nuxt', '@nuxt/eslint', 'nuxt-security', '@vite-pwa/nuxt'],
   // The pages are one shell that reads its job over HTTP: see docs/decisions/client-rendering.md.
   ssr: false,
   // A component's tag is its file's name, whatever folder it lies in.
@@ -24,7 +24,7 @@ export default defineNuxtConfig({
         { name: 'viewport', content: 'width=device-width, initial-scale=1' },
         { name: 'description', content: 'What is this pipe, what joins it, how deep does it go.' },
       ],
-      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }],
+      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }, { rel: 'manifest', href: '/manifest.webmanifest' }],
     },
   },
   css: ['~/assets/css/main.css'],
@@ -38,6 +38,60 @@ export default defineNuxtConfig({
     tsConfig: { include: ['../core/**/*.ts'] },
   },
   telemetry: { enabled: false },
+  security: {
+    nonce: true,
+    headers: {
+      // The default blocks module workers without a word.
+      crossOriginEmbedderPolicy: 'unsafe-none',
+      // Served over plain HTTP on loopback, or behind a proxy that sets its own.
+      strictTransportSecurity: false,
+      xFrameOptions: 'DENY',
+      referrerPolicy: 'same-origin',
+      contentSecurityPolicy: {
+        'default-src': ['\'self\''],
+        'script-src': ['\'self\'', '\'nonce-{{nonce}}\'', '\'wasm-unsafe-eval\''],
+        // Drawings place their labels by style attributes.
+        'style-src': ['\'self\'', '\'unsafe-inline\''],
+        'img-src': ['\'self\'', 'data:', 'blob:'],
+        'font-src': ['\'self\''],
+        'connect-src': ['\'self\''],
+        'worker-src': ['\'self\'', 'blob:'],
+        'object-src': ['\'none\''],
+        'base-uri': ['\'none\''],
+        'form-action': ['\'self\''],
+        'frame-ancestors': ['\'none\''],
+        'script-src-attr': ['\'none\''],
+        'upgrade-insecure-requests': false,
+      },
+    },
+    // Bodies, origins and methods are checked by our own routes, which say in words what is wrong.
+    requestSizeLimiter: false,
+    rateLimiter: false,
+    xssValidator: false,
+    corsHandler: false,
+  },
+  pwa: {
+    // A new version waits for the next page; a page in use is never reloaded under the hand.
+    registerType: 'prompt',
+    manifest: {
+      name: 'Jolvet', short_name: 'Jolvet', description: 'What is this pipe, what joins it, how deep does it go.', lang: 'en-GB', start_url: '/', display: 'standalone', background_color: '#f3ecdd', theme_color: '#f3ecdd',
+      icons: [{ src: '/mark.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }],
+    },
+    workbox: {
+      globPatterns: ['**/*.{js,css,woff2,svg}'],
+      skipWaiting: true,
+      clientsClaim: true,
+      cleanupOutdatedCaches: true,
+      navigateFallback: null,
+      // Every address is the same shell: the newest one the server gave opens any of them without it, or the one kept at the first visit.
+      additionalManifestEntries: [{ url: '/?shell', revision: String(Date.now()) }],
+      runtimeCaching: [{
+        urlPattern: ({ request, url }) => request.mode === 'navigate' && !url.pathname.startsWith('/api/'),
+        handler: 'NetworkFirst',
+        options: { cacheName: 'shell', networkTimeoutSeconds: 4, precacheFallback: { fallbackURL: '/?shell' }, plugins: [{ cacheKeyWillBeUsed: async () => '/' }] },
+      }],
+    },
+  },
   icon: {
     provider: 'none',
     fallbackToApi: false,

@@ -12,6 +12,8 @@ export default defineConfig({
     projects: [
       { ...shared, test: { ...options, name: 'api', include: ['tests/api/**/*.test.ts'] } },
       { ...shared, test: { ...options, name: 'e2e', include: ['tests/e2e/**/*.test.ts'] } },
+      // These start and hurt servers of their own.
+      { ...shared, test: { ...options, globalSetup: [], name: 'faults', include: ['tests/faults/**/*.test.ts'] } },
     ],
   },
 })

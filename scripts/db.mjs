@@ -1,91 +1,231 @@
-// Dependency-free private MariaDB: node scripts/db.mjs start|stop|status
-import { spawn, execFileSync } from 'node:child_process'
-import { existsSync, mkdirSync, openSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+// The private MariaDB: node scripts/db.mjs start|stop|status. Node's own modules only.
+import { execFileSync, spawn } from 'node:child_process'
 import { createHash, randomBytes } from 'node:crypto'
+import { closeSync, existsSync, fsyncSync, mkdirSync, openSync, readFileSync, renameSync, rmSync, statfsSync, writeFileSync } from 'node:fs'
 import net from 'node:net'
 import os from 'node:os'
 import path from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { aboutPlace, Halt, tell } from './halt.mjs'
 
 export const root = fileURLToPath(new URL('..', import.meta.url))
+/** Where everything is kept that is not in the checkout. */
+export const dataFolder = path.resolve(root, process.env.JOLVET_DATA ?? '.data')
 const PATH = `${process.env.PATH}:/usr/sbin:/usr/local/sbin`
-const which = b => PATH.split(':').map(d => path.join(d, b)).find(p => existsSync(p))
+const which = name => PATH.split(':').map(folder => path.join(folder, name)).find(file => existsSync(file))
 export const hasMariadb = () => Boolean(which('mariadbd') && which('mariadb-install-db'))
+/** A program of MariaDB by its path. */
+export const program = name => which(name) ?? name
+
+/** Room needed to begin a database, and to start one that is there, bytes: redo log, undo and temporary files. */
+const ROOM_TO_BEGIN = 300e6
+const ROOM_TO_START = 20e6
+const READY_WITHIN_MS = 60_000
+/**
+ * Each commit is flushed to disk before it is answered, and pages are written twice so that a torn write is mended:
+ * MariaDB's defaults, said here because the promise rests on them.
+ */
+const DURABLE = ['--innodb-flush-log-at-trx-commit=1', '--innodb-doublewrite=ON', '--innodb-flush-method=fsync']
 
 export function freePort() {
-  return new Promise((res, rej) => {
-    const s = net.createServer().once('error', rej)
-    s.listen(0, '127.0.0.1', () => { const { port } = s.address(); s.close(() => res(port)) })
+  return new Promise((resolve, reject) => {
+    const server = net.createServer().once('error', () => reject(new Halt('No port is free on loopback (127.0.0.1). Close some programs that listen there and run this again.')))
+    server.listen(0, '127.0.0.1', () => { const { port } = server.address(); server.close(() => resolve(port)) })
   })
 }
 
-/** True once the server sends its handshake packet (it does so only after --init-file has run). */
-const greets = port => new Promise((res) => {
-  const s = net.connect({ host: '127.0.0.1', port })
-  const end = v => { s.destroy(); res(v) }
-  s.setTimeout(1000, () => end(false)).once('data', d => end(d.length > 4 && d[4] === 10)).once('error', () => end(false)).once('close', () => res(false))
+/** True once the server sends its handshake packet, which it does only after --init-file has run. */
+const greets = port => new Promise((resolve) => {
+  const socket = net.connect({ host: '127.0.0.1', port })
+  const end = (value) => { socket.destroy(); resolve(value) }
+  socket.setTimeout(1000, () => end(false)).once('data', data => end(data.length > 4 && data[4] === 10)).once('error', () => end(false)).once('close', () => resolve(false))
 })
-const alive = (pid) => { try { process.kill(pid, 0); return !/^State:\s+Z/m.test(readFileSync(`/proc/${pid}/status`, 'utf8')) } catch { return false } }
-const sleep = ms => new Promise(r => setTimeout(r, ms))
+const sleep = ms => new Promise(resolve => setTimeout(resolve, ms))
 
-export function layout(dir = path.join(root, '.data/mariadb')) {
-  const h = createHash('sha256').update(dir).digest('hex').slice(0, 10)
-  return { dir, data: path.join(dir, 'data'), log: path.join(dir, 'error.log'), init: path.join(dir, 'init.sql'), conf: path.join(dir, 'conn.json'),
-    pidFile: path.join(dir, 'mariadbd.pid'), sock: path.join(os.tmpdir(), `jolvet-${h}.sock`) } // unix socket paths are limited to 107 bytes
-}
-const running = (L) => {
-  if (!existsSync(L.pidFile)) return 0
-  const pid = Number(readFileSync(L.pidFile, 'utf8')); if (!pid || !alive(pid)) return 0
-  return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(L.data) ? pid : 0 // guards against pid reuse after kill -9
+/** Whether a process lives (a zombie does not) and is the one meant: its command line holds `words`. */
+export function lives(pid, words) {
+  try {
+    process.kill(pid, 0)
+    return !/^State:\s+Z/m.test(readFileSync(`/proc/${pid}/status`, 'utf8')) && readFileSync(`/proc/${pid}/cmdline`, 'utf8').replaceAll('\0', ' ').includes(words)
+  } catch {
+    return false
+  }
 }
 
-/** Whether this folder's database answers for itself now. */
-export const isRunning = (dir) => running(layout(dir)) !== 0
+export function layout(dir = path.join(dataFolder, 'mariadb')) {
+  const short = createHash('sha256').update(dir).digest('hex').slice(0, 10)
+  return {
+    dir, data: path.join(dir, 'data'), log: path.join(dir, 'error.log'), init: path.join(dir, 'init.sql'), connection: path.join(dir, 'conn.json'), pid: path.join(dir, 'mariadbd.pid'),
+    // A unix socket's path is limited to 107 bytes.
+    socket: path.join(os.tmpdir(), `jolvet-${short}.sock`),
+  }
+}
 
+const running = (at) => {
+  const pid = existsSync(at.pid) ? Number(readFileSync(at.pid, 'utf8')) : 0
+  return pid && lives(pid, at.data) ? pid : 0
+}
+
+/** Whether this folder's database lives now. */
+export const isRunning = dir => running(layout(dir)) !== 0
+
+/** Writes a file whole or not at all, and to disk before it is named. */
+export function writeWhole(file, text) {
+  const part = `${file}.part`
+  const fd = openSync(part, 'w', 0o600)
+  try {
+    writeFileSync(fd, text)
+    fsyncSync(fd)
+  } finally {
+    closeSync(fd)
+  }
+  renameSync(part, file)
+}
+
+/** How the database is reached; made anew where it was never written or is not readable. The start then sets the password by it. */
+function readConnection(at) {
+  try {
+    const kept = JSON.parse(readFileSync(at.connection, 'utf8'))
+    if (kept.user && kept.password && kept.database) return kept
+  } catch {
+    // Not there, or cut off by a crash.
+  }
+  return { host: '127.0.0.1', user: 'jolvet', password: randomBytes(18).toString('base64url'), database: 'jolvet' }
+}
+
+/** From now on this is the database in use. */
+export const useDatabaseNamed = (database, dir) => {
+  const at = layout(dir)
+  writeWhole(at.connection, JSON.stringify({ ...readConnection(at), database }))
+}
+
+const numbers = version => (/(\d+)\.(\d+)/.exec(version) ?? [0, 0, 0]).slice(1, 3).map(Number)
+const newerThan = (a, b) => a[0] > b[0] || (a[0] === b[0] && a[1] > b[1])
+const ownVersion = () => numbers(/Ver ([\d.]+)/.exec(execFileSync(program('mariadbd'), ['--no-defaults', '--version'], { encoding: 'utf8' }))?.[1] ?? '')
+/** MariaDB writes this file last, when a folder is begun, and again when it is brought up to a newer version. */
+const dataVersion = (at) => {
+  const file = ['mysql_upgrade_info', 'mariadb_upgrade_info'].map(name => path.join(at.data, name)).find(existsSync)
+  return file ? numbers(readFileSync(file, 'utf8')) : null
+}
+
+function checkRoom(at, bytes) {
+  const { bavail, bsize } = statfsSync(at.dir)
+  if (bavail * bsize < bytes) throw new Halt(`Only ${Math.floor(bavail * bsize / 1e6)} MB are free where the data lies (${at.dir}); the database needs ${bytes / 1e6} MB. Make room there, or set JOLVET_DATA to a folder on another disk.`)
+}
+
+/** A folder with a database in it: begun beside and named when it is whole, so that a start that is cut off leaves none half made. */
+function ensureData(at, asRoot) {
+  if (existsSync(path.join(at.data, 'mysql')) && dataVersion(at)) return
+  checkRoom(at, ROOM_TO_BEGIN)
+  const fresh = `${at.data}.new`
+  rmSync(fresh, { recursive: true, force: true })
+  if (existsSync(at.data)) {
+    const aside = `${at.data}.unfinished-${Date.now()}`
+    renameSync(at.data, aside)
+    console.log(`The data folder was begun and not finished; it is kept as ${aside} and a new one is begun.`)
+  }
+  try {
+    execFileSync(program('mariadb-install-db'), ['--no-defaults', ...asRoot, `--datadir=${fresh}`, '--auth-root-authentication-method=socket',
+      `--auth-root-socket-user=${os.userInfo().username}`, '--skip-test-db', '--skip-name-resolve'], { stdio: ['ignore', 'ignore', 'pipe'], env: { ...process.env, PATH } })
+  } catch (error) {
+    throw explain(String(error.stderr ?? error.message), at) ?? new Halt(`The database could not be begun in ${at.dir}. What MariaDB said: ${String(error.stderr).trim().split('\n').at(-1)}`)
+  }
+  renameSync(fresh, at.data)
+}
+
+/** What MariaDB's own log says, as a sentence; nothing where it is not known. */
+function explain(log, at) {
+  const seen = pattern => pattern.test(log)
+  if (seen(/No space left|Errcode: 28|Disk (is )?full|error 28/i)) return new Halt(`The disk of ${at.dir} is full. Make room there and run this again; nothing saved is lost.`)
+  if (seen(/Read-only file system|Errcode: 30/i)) return new Halt(`${at.dir} is on a disk that is read only. Set JOLVET_DATA to a folder that can be written.`)
+  if (seen(/Permission denied|Errcode: 13/i)) return new Halt(`Some files in ${at.dir} belong to another user. Run Jolvet as the user who began it, or give that user the folder.`)
+  if (seen(/Unable to lock .*ibdata1|another mariadbd/i)) return new Halt(`Another database already works on ${at.data}. Stop it first; two on one folder would spoil it.`)
+  if (seen(/redo log (format|was created with)|Unsupported redo log|downgrade/i)) return new Halt(`The data in ${at.data} was last used by a newer MariaDB than the one here. Install that version, or begin elsewhere with JOLVET_DATA and restore a backup: npm run restore -- FILE`)
+  if (seen(/corrupt|is marked as crashed|checksum mismatch/i)) return new Halt(`The data in ${at.data} is damaged and MariaDB does not open it. Move the folder away and restore the last backup: npm run restore -- FILE. MariaDB's own words: ${at.log}`)
+  return null
+}
+
+const statements = ({ user, password, database }) => [
+  `CREATE DATABASE IF NOT EXISTS \`${database}\` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;`,
+  ...['127.0.0.1', 'localhost'].flatMap(host => [
+    `CREATE USER IF NOT EXISTS '${user}'@'${host}' IDENTIFIED BY '${password}';`,
+    `ALTER USER '${user}'@'${host}' IDENTIFIED BY '${password}';`,
+    // Restoring loads into a database of its own name first.
+    ...['jolvet', 'jolvet\\_%'].map(name => `GRANT ALL PRIVILEGES ON \`${name}\`.* TO '${user}'@'${host}';`),
+  ]), '',
+].join('\n')
+
+/**
+ * The database of this folder, answering on loopback: begun where there is none, found where it runs, recovered where it
+ * was killed. Halts in words where it cannot.
+ */
 export async function start({ dir, port } = {}) {
-  const L = layout(dir)
-  mkdirSync(L.dir, { recursive: true, mode: 0o700 })
-  const user = process.getuid() === 0 ? ['--user=root'] : []
-  if (!existsSync(path.join(L.data, 'mysql'))) {
-    rmSync(L.data, { recursive: true, force: true })
-    execFileSync(which('mariadb-install-db'), ['--no-defaults', ...user, `--datadir=${L.data}`, '--auth-root-authentication-method=socket',
-      `--auth-root-socket-user=${os.userInfo().username}`, '--skip-test-db', '--skip-name-resolve'], { stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, PATH } })
+  const at = layout(dir)
+  try {
+    mkdirSync(at.dir, { recursive: true, mode: 0o700 })
+    writeFileSync(path.join(at.dir, '.writable'), '')
+  } catch (error) {
+    throw aboutPlace(error, at.dir)
   }
-  let conn = existsSync(L.conf) ? JSON.parse(readFileSync(L.conf, 'utf8')) : { host: '127.0.0.1', user: 'jolvet', password: randomBytes(18).toString('base64url'), database: 'jolvet' }
-  const pid0 = running(L)
-  if (pid0) { // never a second database on the same folder
-    for (const t0 = Date.now(); Date.now() - t0 < 30_000; await sleep(100)) if (await greets(conn.port)) return { ...conn, pid: pid0 }
-    throw new Error(`a database already runs on ${L.data} (pid ${pid0}) but does not answer; see ${L.log}`)
+  const found = running(at)
+  if (found) {
+    const connection = readConnection(at)
+    for (const since = Date.now(); Date.now() - since < READY_WITHIN_MS / 2; await sleep(100)) if (connection.port && await greets(connection.port)) return { ...connection, pid: found }
+    throw new Halt(`A database already works on ${at.data} (process ${found}) but does not answer. Stop it (kill ${found}) and run this again; what is saved stays. Its own words: ${at.log}`)
   }
-  conn.port = port ?? await freePort()
-  writeFileSync(L.conf, JSON.stringify(conn), { mode: 0o600 })
-  writeFileSync(L.init, [ // one statement per line
-    `CREATE DATABASE IF NOT EXISTS \`${conn.database}\` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;`,
-    ...['127.0.0.1', 'localhost'].flatMap(h => [`CREATE USER IF NOT EXISTS '${conn.user}'@'${h}' IDENTIFIED BY '${conn.password}';`,
-      `ALTER USER '${conn.user}'@'${h}' IDENTIFIED BY '${conn.password}';`, `GRANT ALL PRIVILEGES ON \`${conn.database}\`.* TO '${conn.user}'@'${h}';`]), ''].join('\n'), { mode: 0o600 })
-  const out = openSync(L.log, 'a')
-  const child = spawn(which('mariadbd'), ['--no-defaults', ...user, `--datadir=${L.data}`, `--socket=${L.sock}`, `--port=${conn.port}`, '--bind-address=127.0.0.1',
-    `--pid-file=${L.pidFile}`, `--init-file=${L.init}`, '--skip-name-resolve', '--skip-log-bin', '--character-set-server=utf8mb4', '--collation-server=utf8mb4_unicode_ci',
+  const asRoot = process.getuid() === 0 ? ['--user=root'] : []
+  let older = false
+  const connection = { ...readConnection(at), port: port ?? await freePort() }
+  try {
+    ensureData(at, asRoot)
+    checkRoom(at, ROOM_TO_START)
+    const [own, kept] = [ownVersion(), dataVersion(at)]
+    if (kept && newerThan(kept, own)) throw new Halt(`The data in ${at.data} was last used by MariaDB ${kept.join('.')}; here is ${own.join('.')}. Install ${kept.join('.')}, or begin elsewhere with JOLVET_DATA and restore a backup: npm run restore -- FILE`)
+    older = Boolean(kept && newerThan(own, kept))
+    writeWhole(at.connection, JSON.stringify(connection))
+    // One statement a line; it runs before the port answers.
+    writeWhole(at.init, statements(connection))
+  } catch (error) {
+    throw aboutPlace(error, at.dir)
+  }
+  const out = openSync(at.log, 'a')
+  const logged = readFileSync(at.log, 'utf8').length
+  const child = spawn(program('mariadbd'), ['--no-defaults', ...asRoot, `--datadir=${at.data}`, `--socket=${at.socket}`, `--port=${connection.port}`, '--bind-address=127.0.0.1',
+    `--pid-file=${at.pid}`, `--init-file=${at.init}`, '--skip-name-resolve', '--skip-log-bin', '--character-set-server=utf8mb4', '--collation-server=utf8mb4_unicode_ci', ...DURABLE,
     '--innodb-buffer-pool-size=64M', '--performance-schema=OFF', '--max-connections=50'], { detached: true, stdio: ['ignore', out, out] })
-  let dead; child.once('exit', c => { dead = c ?? -1 }); child.unref()
-  for (const t0 = Date.now(); Date.now() - t0 < 60_000; await sleep(50)) {
-    if (dead !== undefined) throw new Error(`mariadbd exited (${dead}); see ${L.log}\n${readFileSync(L.log, 'utf8').split('\n').slice(-15).join('\n')}`)
-    if (await greets(conn.port)) return { ...conn, pid: child.pid }
+  closeSync(out)
+  let exit
+  child.once('exit', (code) => { exit = code ?? -1 })
+  child.once('error', () => { exit = -1 })
+  child.unref()
+  for (const since = Date.now(); Date.now() - since < READY_WITHIN_MS; await sleep(50)) {
+    if (exit !== undefined) throw explain(readFileSync(at.log, 'utf8').slice(logged), at) ?? new Halt(`The database stopped while it started (code ${exit}). Its own words: ${at.log}`)
+    if (!await greets(connection.port)) continue
+    if (older) execFileSync(program('mariadb-upgrade'), ['--no-defaults', `--socket=${at.socket}`, `--user=${asRoot.length ? 'root' : os.userInfo().username}`, '--silent'], { stdio: 'ignore' })
+    return { ...connection, pid: child.pid }
   }
-  throw new Error(`mariadbd not ready after 60 s; see ${L.log}`)
+  throw new Halt(`The database was not ready after ${READY_WITHIN_MS / 1000} s. Its own words: ${at.log}`)
 }
 
+/** Stops this folder's database in order. True where one ran. */
 export async function stop({ dir } = {}) {
-  const L = layout(dir); const pid = running(L); if (!pid) return false
-  process.kill(pid, 'SIGTERM') // SIGTERM is a clean shutdown
-  for (const t0 = Date.now(); Date.now() - t0 < 60_000; await sleep(50)) if (!alive(pid)) return true
-  throw new Error('mariadbd did not stop in 60 s')
+  const at = layout(dir)
+  const pid = running(at)
+  if (!pid) return false
+  process.kill(pid, 'SIGTERM')
+  for (const since = Date.now(); Date.now() - since < READY_WITHIN_MS; await sleep(50)) if (!lives(pid, at.data)) return true
+  throw new Halt(`The database (process ${pid}) did not stop in ${READY_WITHIN_MS / 1000} s.`)
 }
-export const url = c => `mysql://${c.user}:${encodeURIComponent(c.password)}@${c.host}:${c.port}/${c.database}`
+
+export const url = ({ user, password, host, port, database }) => `mysql://${user}:${encodeURIComponent(password)}@${host}:${port}/${database}`
 
 if (process.argv[1] === fileURLToPath(import.meta.url)) {
-  const t = Date.now(); const cmd = process.argv[2]
-  if (cmd === 'start') { const c = await start(); console.log(`mariadbd pid ${c.pid} on 127.0.0.1:${c.port} (${Date.now() - t} ms)`) }
-  else if (cmd === 'stop') console.log(await stop() ? `stopped (${Date.now() - t} ms)` : 'not running')
-  else { const L = layout(); console.log(running(L) ? `running pid ${running(L)}` : 'not running') }
+  try {
+    if (process.argv[2] === 'start') console.log(`mariadbd on 127.0.0.1:${(await start()).port}`)
+    else if (process.argv[2] === 'stop') console.log(await stop() ? 'stopped' : 'not running')
+    else console.log(isRunning() ? 'running' : 'not running')
+  } catch (error) {
+    tell(error)
+    process.exitCode = 1
+  }
 }

@@ -1,22 +1,22 @@
 // npm run demo: puts the demo data back as it was. Starts the private database for it when it is not running.
-import { isRunning, start, stop, url } from './db.mjs'
-import { ensureMariadb, ensureModules, Halt, root, tsx } from './setup.mjs'
+import { stop, url } from './db.mjs'
+import { tell } from './halt.mjs'
+import { ensureModules, root, tsx } from './setup.mjs'
 
 process.chdir(root)
 try {
   ensureModules()
-  let databaseUrl = process.env.DATABASE_URL
-  let mine = false
-  if (!databaseUrl) {
-    ensureMariadb()
-    mine = !isRunning()
-    databaseUrl = url(await start())
+  if (process.env.DATABASE_URL) {
+    const { runMigrations } = await import('./migrate.mjs')
+    await runMigrations(process.env.DATABASE_URL)
+    tsx('scripts/demo.ts', ['--replace'])
+  } else {
+    const { openDatabase } = await import('./prepare.mjs')
+    const { connection, mine } = await openDatabase()
+    tsx('scripts/demo.ts', ['--replace'], { DATABASE_URL: url(connection) })
+    if (mine) await stop()
   }
-  const { runMigrations } = await import('./migrate.mjs')
-  await runMigrations(databaseUrl)
-  tsx('scripts/demo.ts', ['--replace'], { DATABASE_URL: databaseUrl })
-  if (mine) await stop()
 } catch (error) {
-  console.error(error instanceof Halt ? error.message : error)
+  tell(error)
   process.exitCode = 1
 }

@@ -4,11 +4,9 @@ import { createHash } from 'node:crypto'
 import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
 import { hasMariadb, root } from './db.mjs'
+import { Halt } from './halt.mjs'
 
-export { root }
-
-/** Something the person has to do; its message is the whole of what they are told. */
-export class Halt extends Error {}
+export { Halt, root }
 
 const started = Date.now()
 export const say = message => console.log(`[${((Date.now() - started) / 1000).toFixed(1)}s] ${message}`)
@@ -33,14 +31,33 @@ export function ensureModules() {
 
 const isRootOnDebian = () => process.platform === 'linux' && process.getuid() === 0 && existsSync('/usr/bin/apt-get')
 
+const APT_TRIES = 30
+const APT_PAUSE_MS = 10_000
+/** Whether another program holds apt's locks: taking one for a moment fails then. */
+function isAptLocked() {
+  return ['/var/lib/apt/lists/lock', '/var/lib/dpkg/lock-frontend', '/var/lib/dpkg/lock'].some((file) => {
+    if (!existsSync(file)) return false
+    const { ino } = statSync(file)
+    return readFileSync('/proc/locks', 'utf8').split('\n').some(line => line.includes(`:${ino} `))
+  })
+}
+
 function aptInstall(packages) {
   say(`apt-get install ${packages.join(' ')}`)
   const options = ['-o', 'DPkg::Lock::Timeout=300', '-o', 'Dpkg::Options::=--force-confold', '-y', '-q']
-  try {
-    run('apt-get', [...options, 'update'], { DEBIAN_FRONTEND: 'noninteractive' })
-    run('apt-get', [...options, 'install', '--no-install-recommends', ...packages], { DEBIAN_FRONTEND: 'noninteractive' })
-  } catch {
-    throw new Halt(`apt-get could not install ${packages.join(' ')}. Its own message stands above; install it by hand and run this again.`)
+  const apt = (...args) => run('apt-get', [...options, ...args], { DEBIAN_FRONTEND: 'noninteractive' })
+  // Installing waits for a lock by itself; reading the lists does not.
+  let tries = 0
+  for (;;) {
+    try {
+      apt('update')
+      apt('install', '--no-install-recommends', ...packages)
+      return
+    } catch {
+      if (!isAptLocked() || ++tries > APT_TRIES) throw new Halt(`apt-get could not install ${packages.join(' ')}. Its own message stands above; install it by hand and run this again.`)
+      say('another program is installing packages; waiting for it')
+      Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, APT_PAUSE_MS)
+    }
   }
 }
 

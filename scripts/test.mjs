@@ -15,6 +15,7 @@ const STAGES = [
   { name: 'core types', command: node('node_modules/typescript/bin/tsc', '-p', 'core') },
   { name: 'unit', command: vitest('unit'), hasReport: true },
   { name: 'api', command: vitest('api', '-c', 'vitest.server.config.ts', '--project', 'api'), hasReport: true, needsServer: true },
+  { name: 'faults', command: vitest('faults', '-c', 'vitest.server.config.ts', '--project', 'faults'), hasReport: true, needsServer: true },
   { name: 'e2e', command: vitest('e2e', '-c', 'vitest.server.config.ts', '--project', 'e2e'), hasReport: true, needsServer: true },
 ]
 

@@ -2,7 +2,7 @@ import { defineEventHandler, setResponseHeader, setResponseStatus, type H3Event 
 import { DatabaseBusy } from '../db/client'
 import { Problem } from './problem'
 
-/** Codes of the driver for a database that is away, shutting down, or has cut this connection. */
+/** Codes of the driver for a database that cannot be reached. */
 const AWAY: ReadonlySet<string> = new Set(['ECONNREFUSED', 'ECONNRESET', 'ETIMEDOUT', 'PROTOCOL_CONNECTION_LOST', 'ENOENT', 'EPIPE', 'ER_SERVER_SHUTDOWN', 'ER_CON_COUNT_ERROR'])
 /** MariaDB's numbers for a wait that it ended itself: lock, deadlock, statement time, connection killed. */
 const ENDED: ReadonlySet<number> = new Set([1205, 1213, 1969, 1927])
@@ -18,20 +18,25 @@ const WORDS: Readonly<Record<Trouble, string>> = {
   ours: 'The server could not do that. Nothing was saved.',
 }
 
-/** The driver's code and number behind a failure, wherever it was wrapped. */
-function driverFault(error: unknown): { code?: string, errno?: number } {
+interface DriverFault { code?: string, errno?: number, fatal?: boolean }
+
+/** The driver's code and number behind a failure, wherever it was wrapped; `fatal` where it lost its connection. */
+function driverFault(error: unknown): DriverFault {
+  const found: DriverFault = {}
   for (let at = error; at instanceof Error; at = at.cause) {
-    if ('code' in at && typeof at.code === 'string') return { code: at.code, ...('errno' in at && typeof at.errno === 'number' ? { errno: at.errno } : {}) }
+    if ('code' in at && typeof at.code === 'string') found.code ??= at.code
+    if ('errno' in at && typeof at.errno === 'number') found.errno ??= at.errno
+    if ('fatal' in at && at.fatal === true) found.fatal = true
   }
-  return {}
+  return found
 }
 
 function troubleOf(error: unknown): Trouble {
   if (error instanceof DatabaseBusy || (error instanceof Error && error.message === 'Queue limit reached.')) return 'busy'
-  const { code, errno } = driverFault(error)
+  const { code, errno, fatal } = driverFault(error)
   if (errno !== undefined && FULL.has(errno)) return 'full'
   if (errno !== undefined && ENDED.has(errno)) return 'busy'
-  return code !== undefined && AWAY.has(code) ? 'away' : 'ours'
+  return fatal || (code !== undefined && AWAY.has(code)) ? 'away' : 'ours'
 }
 
 /**

@@ -1,8 +1,7 @@
-import { defineEventHandler, getRequestHeader, setResponseHeaders, setResponseStatus } from 'h3'
+import { defineEventHandler, getRequestHeader, setResponseStatus } from 'h3'
 
 /** Writes come from our own pages or from a program on this machine; a page of another site is turned away. */
 export default defineEventHandler((event) => {
-  setResponseHeaders(event, { 'X-Content-Type-Options': 'nosniff', 'X-Frame-Options': 'DENY', 'Referrer-Policy': 'same-origin' })
   if (event.method === 'GET' || event.method === 'HEAD') return
   const origin = getRequestHeader(event, 'origin')
   if (origin === undefined || (URL.canParse(origin) && new URL(origin).host === getRequestHeader(event, 'host'))) return

@@ -4,6 +4,7 @@ import { getPipe, unitSystemOf } from '#core/catalogue'
 import type { JobRecord, JointRecord } from '#core/record'
 import { formatLength, formatMm, parseLength } from '#core/units'
 import type { Entry } from '~/outbox/entry'
+import { readDiameter } from '~/reading/diameter'
 import { clockTime, fieldWords, recordWords, valueWords } from '~/wording/entry'
 
 /** Two hands on one record: both entries side by side at one scale, the fact that decides, and the choice between them. */
@@ -37,6 +38,17 @@ const depths = computed(() => {
   return { entry, path: clash.path, pipe: getPipe(end.pipe), mine: read(clash.mine), theirs: read(clash.theirs), table: end.insertion.value }
 })
 const k = computed(() => (depths.value ? Math.max(1, Math.floor(Math.min(140 / depths.value.pipe.od, (width.value || 400) * 0.5 / Math.max(depths.value.mine ?? 1, depths.value.theirs ?? 1)) * 10) / 10) : 1))
+/** The two diameters of one find, where that is what differs and both can be read. */
+const rounds = computed(() => {
+  const clash = clashes.value.find(({ path }) => path === 'typed')
+  const find = saved.value
+  if (!clash || !('typed' in find)) return null
+  const read = (typed: unknown) => readDiameter({ typed: String(typed), by: find.by }, props.job.region)
+  const [mine, theirs] = [read(clash.mine), read(clash.theirs)]
+  return mine.state === 'read' && theirs.state === 'read' ? { mine: mine.mm, theirs: theirs.mm, most: Math.max(mine.mm, theirs.mm) } : null
+})
+const roundScale = computed(() => (rounds.value ? Math.max(0.5, Math.floor(Math.min(190 / rounds.value.most, (width.value || 400) * 0.6 / rounds.value.most) * 10) / 10) : 1))
+const figure = (mm: number) => formatLength(mm, system.value).replace(/ (mm|in)$/, '')
 /** Either depth against the table's, so that it can be seen which is short. */
 const fact = computed(() => {
   const at = depths.value
@@ -76,10 +88,11 @@ useKeys({ 1: () => keep('mine'), 2: () => keep('theirs'), m: () => { if (depths.
 
 <template>
   <section class="clash" :aria-label="title" data-test="clash">
-    <p class="head note t14">{{ what }}{{ depths ? `, ${depths.pipe.label}. Insertion mark, 1 mm drawn ${k}` : '' }}</p>
+    <p class="head note t14">{{ what }}{{ depths ? `, ${depths.pipe.label}. Insertion mark, 1 mm drawn ${k}` : rounds ? `. Across the pipe, 1 mm drawn ${roundScale}` : '' }}</p>
     <div class="sides">
       <div v-for="own in [true, false]" :key="String(own)" ref="side" class="side" :data-side="own ? 'mine' : 'theirs'">
-        <MarkDrawing v-if="depths && (own ? depths.mine : depths.theirs) !== null && width > 0" :pipe="depths.pipe" :mm="(own ? depths.mine : depths.theirs)!" :k="k" :width="Math.floor(width)" :unit="unit" :words="formatLength((own ? depths.mine : depths.theirs)!, system).replace(/ (mm|in)$/, '')" />
+        <MarkDrawing v-if="depths && (own ? depths.mine : depths.theirs) !== null && width > 0" :pipe="depths.pipe" :mm="(own ? depths.mine : depths.theirs)!" :k="k" :width="Math.floor(width)" :unit="unit" :words="figure((own ? depths.mine : depths.theirs)!)" />
+        <RoundDrawing v-else-if="rounds && width > 0" :mm="own ? rounds.mine : rounds.theirs" :most="rounds.most" :k="roundScale" :width="Math.floor(width)" :unit="unit" :words="figure(own ? rounds.mine : rounds.theirs)" />
         <h2 class="t20">{{ own ? mineBy : theirsBy }}</h2>
         <table class="w-full">
           <tbody>
@@ -95,7 +108,7 @@ useKeys({ 1: () => keep('mine'), 2: () => keep('theirs'), m: () => { if (depths.
       <div class="choose">
         <h2 class="t20 flex gap-3 items-center"><StatusShape status="held" :size="22" /> {{ title }}</h2>
         <p v-if="fact" class="t17">{{ fact }}</p>
-        <p class="t15">Both entries stay in the log, whichever is kept. {{ what }} is held till one is.</p>
+        <p class="t15">Both entries stay in the log, whichever is kept. It is held till one is.</p>
         <label v-if="needsInitials" class="block max-w-[240px]"><span class="t14 note">Your initials, to sign anew</span><input v-model="initials" class="plain-input t20 w7" maxlength="8" autocomplete="off" @input="problem = null"></label>
         <form v-if="isReading" class="again" @submit.prevent="readAgain"><label><span class="t14 note">Depth read again, {{ unit }}</span><input v-model="again" class="plain-input t26 w7" autofocus autocomplete="off" data-test="read-again" @input="problem = null"></label><UButton type="submit">Take it</UButton></form>
         <p class="brick min-h-5" role="alert">{{ problem }}</p>

@@ -8,7 +8,7 @@ const height = computed(() => 2 * r.value + 70)
 const cy = computed(() => r.value + 14)
 const endX = computed(() => Math.round(props.width * 0.78))
 const markX = computed(() => endX.value - props.mm * props.k)
-const size = computed(() => Math.max(40, Math.min(88, 2 * r.value * 0.62, props.mm * props.k / (props.words.length * 0.58))))
+const size = computed(() => Math.max(32, Math.min(88, 2 * r.value * 0.62, props.mm * props.k / (props.words.length * 0.58))))
 </script>
 
 <template>

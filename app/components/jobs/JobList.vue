@@ -28,7 +28,7 @@ useKeys({
 </script>
 
 <template>
-  <main class="jobs">
+  <main class="jobs" :aria-busy="!isLoaded">
     <div class="title">
       <h2 class="t26">{{ jobs.length === 1 ? 'One job' : `${jobs.length} jobs` }}</h2>
       <p v-if="jobs.length" class="t17 only-wide">The next thing to do stands over each gap.</p>

@@ -30,7 +30,7 @@ export class App {
     await this.ready()
   }
 
-  private ready = () => this.driver.wait(() => this.driver.executeScript('return document.documentElement.dataset.ready === "true" && document.querySelector("main") !== null'), 15_000, 'the page did not get ready')
+  private ready = () => this.driver.wait(() => this.driver.executeScript('return document.documentElement.dataset.ready === "true" && document.querySelector("main:not([aria-busy=true])") !== null'), 15_000, 'the page did not get ready')
 
   /** Waits for something to be so; a wait that fails leaves a picture of the page and says where. */
   private async until(isSo: () => Promise<boolean>, orElse: string, longest = 10_000) {

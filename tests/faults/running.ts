@@ -1,0 +1,64 @@
+import { spawn, type ChildProcess } from 'node:child_process'
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+import { freePort, start, stop } from '../../scripts/db.mjs'
+
+/** Jolvet as a user starts it, on a data folder of its own, with ways to hurt it. */
+export class Running {
+  child: ChildProcess | undefined
+  output = ''
+
+  private constructor(readonly folder: string, readonly port: number, private readonly ownsFolder: boolean) {}
+
+  static async on(folder = mkdtempSync(path.join(tmpdir(), 'jolvet-run-'))): Promise<Running> {
+    return new Running(folder, await freePort(), true)
+  }
+
+  get url() { return `http://127.0.0.1:${this.port}` }
+  get database() { return path.join(this.folder, 'mariadb') }
+
+  /** Starts it and waits for its address. */
+  async begin(env: Record<string, string> = {}): Promise<void> {
+    this.output = ''
+    const child = spawn(process.execPath, ['scripts/start.mjs'], { env: { ...process.env, JOLVET_DATA: this.folder, PORT: String(this.port), ...env }, stdio: ['ignore', 'pipe', 'pipe'] })
+    this.child = child
+    const hear = (text: Buffer) => { this.output += String(text) }
+    child.stdout?.on('data', hear)
+    child.stderr?.on('data', hear)
+    for (let i = 0; !this.output.includes('Jolvet is at'); i++) {
+      if (child.exitCode !== null || i > 1200) throw new Error(`it did not start: ${this.output}`)
+      await new Promise(resolve => setTimeout(resolve, 50))
+    }
+  }
+
+  async end(): Promise<void> {
+    const child = this.child
+    if (!child || child.exitCode !== null || child.signalCode !== null) return
+    const gone = new Promise(resolve => child.once('exit', resolve))
+    child.kill('SIGTERM')
+    await gone
+  }
+
+  private kill(pid: number) {
+    try {
+      process.kill(pid, 'SIGKILL')
+    } catch {
+      // It was being started again just then.
+    }
+  }
+
+  killDatabase() { this.kill(Number(readFileSync(path.join(this.database, 'mariadbd.pid'), 'utf8'))) }
+  killServer() { this.kill((JSON.parse(readFileSync(path.join(this.folder, 'run.json'), 'utf8')) as { app: number }).app) }
+  /** Kills the start itself: server and database stay behind without it. */
+  killStart() { this.child?.kill('SIGKILL') }
+
+  /** Work on its database alone, with nothing else running. */
+  connection = () => start({ dir: this.database })
+
+  async remove() {
+    await this.end()
+    await stop({ dir: this.database })
+    if (this.ownsFolder) rmSync(this.folder, { recursive: true, force: true })
+  }
+}
