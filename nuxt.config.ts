@@ -49,7 +49,7 @@ export default defineNuxtConfig({
       referrerPolicy: 'same-origin',
       contentSecurityPolicy: {
         'default-src': ['\'self\''],
-        'script-src': ['\'self\'', '\'nonce-{{nonce}}\'', '\'wasm-unsafe-eval\''],
+        'script-src': ['\'self\'', '\'nonce-{{nonce}}\''],
         // Drawings place their labels by style attributes.
         'style-src': ['\'self\'', '\'unsafe-inline\''],
         'img-src': ['\'self\'', 'data:', 'blob:'],

@@ -157,9 +157,10 @@ const statements = ({ user, password, database }) => [
 
 /**
  * The database of this folder, answering on loopback: begun where there is none, found where it runs, recovered where it
- * was killed. Halts in words where it cannot.
+ * was killed. `options` go to MariaDB after ours. Halts in words where it cannot.
+ * @param {{ dir?: string, port?: number, options?: string[] }} [where]
  */
-export async function start({ dir, port } = {}) {
+export async function start({ dir, port, options = [] } = {}) {
   const at = layout(dir)
   try {
     mkdirSync(at.dir, { recursive: true, mode: 0o700 })
@@ -192,7 +193,7 @@ export async function start({ dir, port } = {}) {
   const logged = readFileSync(at.log, 'utf8').length
   const child = spawn(program('mariadbd'), ['--no-defaults', ...asRoot, `--datadir=${at.data}`, `--socket=${at.socket}`, `--port=${connection.port}`, '--bind-address=127.0.0.1',
     `--pid-file=${at.pid}`, `--init-file=${at.init}`, '--skip-name-resolve', '--skip-log-bin', '--character-set-server=utf8mb4', '--collation-server=utf8mb4_unicode_ci', ...DURABLE,
-    '--innodb-buffer-pool-size=64M', '--performance-schema=OFF', '--max-connections=50'], { detached: true, stdio: ['ignore', out, out] })
+    '--innodb-buffer-pool-size=64M', '--performance-schema=OFF', '--max-connections=50', ...options], { detached: true, stdio: ['ignore', out, out] })
   closeSync(out)
   let exit
   child.once('exit', (code) => { exit = code ?? -1 })

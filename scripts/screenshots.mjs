@@ -1,5 +1,6 @@
 // npm run screenshots: one picture of each main view from the demo data of a running app (PORT, default 3000).
 import { mkdirSync, writeFileSync } from 'node:fs'
+import { By, until } from 'selenium-webdriver'
 import { openBrowser } from './browser.mjs'
 
 const base = `http://127.0.0.1:${process.env.PORT ?? 3000}`
@@ -27,18 +28,42 @@ const VIEWS = [
   ['joint-phone', `/jobs/${kiln}/joint?${joint(kiln, 5)}`, PHONE],
   ['make-phone', `/jobs/${kiln}/make?${joint(kiln, 3)}`, PHONE],
   ['register-phone', `/jobs/${kiln}/handover`, PHONE],
+  // Last: they leave an entry behind in this browser.
+  ['two-hands', `/jobs/${kiln}/make?${joint(kiln, 3)}`, undefined, false, twoHands],
 ]
+
+/** Two hands on one depth: typed here without a network, saved there meanwhile. The other's entry is taken back afterwards. */
+async function twoHands(browser) {
+  const { driver } = browser
+  const id = jobs.find(job => job.slug === kiln).joints.find(one => one.number === 3).id
+  const joint = async () => (await (await fetch(`${base}/api/jobs/${kiln}`)).json()).joints.find(one => one.id === id)
+  const save = async (depths, hand) => fetch(`${base}/api/jobs/${kiln}/joints/${id}`, { method: 'PATCH', body: JSON.stringify({ version: (await joint()).version, depths }), headers: { Hand: encodeURIComponent(hand) } })
+  const network = offline => driver.sendDevToolsCommand('Network.emulateNetworkConditions', { offline, latency: 0, downloadThroughput: -1, uploadThroughput: -1 })
+  await driver.executeScript('localStorage.setItem("jolvet-hand", "Wyn")')
+  await driver.navigate().refresh()
+  const field = await driver.wait(until.elementLocated(By.css('[data-test="measured-depth"]')), 10_000)
+  await driver.sendDevToolsCommand('Network.enable', {})
+  await network(true)
+  await field.sendKeys('22')
+  await driver.sleep(600)
+  await save({ 0: '20' }, 'Ola, phone')
+  await network(false)
+  await driver.wait(until.elementLocated(By.css('[data-test="clash"]')), 15_000)
+  return () => save({}, '')
+}
 
 const browser = await openBrowser()
 try {
-  for (const [name, path, size = [1280, 800], dark = false] of VIEWS) {
+  for (const [name, path, size = [1280, 800], dark = false, prepare] of VIEWS) {
     if (only.length && !only.includes(name)) continue
     await browser.setSize(...size)
     await browser.setTheme(dark)
     await browser.driver.get(base + path)
     await browser.driver.wait(() => browser.driver.executeScript('return document.documentElement.dataset.ready === "true" && !document.querySelector("[data-loading]")'), 15_000)
+    const tidy = await prepare?.(browser)
     await new Promise(resolve => setTimeout(resolve, 700))
     writeFileSync(`${folder}/${name}.png`, await browser.driver.takeScreenshot(), 'base64')
+    await tidy?.()
     const log = (await browser.driver.manage().logs().get('browser')).filter(entry => entry.level.name === 'SEVERE')
     console.log(name, log.map(entry => entry.message).join(' | '))
   }

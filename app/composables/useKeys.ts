@@ -4,9 +4,9 @@ const EDITABLE = 'input, textarea, select, [contenteditable="true"]'
 
 /**
  * Single-key shortcuts of a screen. They are off while a field has focus or a sheet is open, and never take a key
- * that is held with Ctrl, Alt or Meta.
+ * that is held with Ctrl, Alt or Meta. Those of a question that stands before the screen go `first`.
  */
-export function useKeys(keys: Readonly<Record<string, () => void>>) {
+export function useKeys(keys: Readonly<Record<string, () => void>>, { first = false } = {}) {
   useEventListener(window, 'keydown', (event: KeyboardEvent) => {
     if (event.ctrlKey || event.altKey || event.metaKey || event.defaultPrevented) return
     const target = event.target as HTMLElement | null
@@ -17,5 +17,5 @@ export function useKeys(keys: Readonly<Record<string, () => void>>) {
     if (!act) return
     event.preventDefault()
     act()
-  })
+  }, { capture: first })
 }

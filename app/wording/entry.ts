@@ -45,10 +45,10 @@ export function entryWords({ act }: Pick<Entry, 'act'>, job: JobRecord | undefin
     case 'begin-find': return 'pipe to be found'
     case 'begin-joint': return 'joint begun'
     case 'change': return Object.entries(act.changes).map(([field, value]) => {
-      if (value === null || typeof value !== 'object' || field === 'a' || field === 'b') return `${fieldWords(field)} ${valueWords(field, value, job)}`
+      if (value === null || typeof value !== 'object' || field === 'a' || field === 'b') return `${fieldWords(field)}: ${valueWords(field, value, job)}`
       const was = (act.base[field] ?? {}) as Record<string, unknown>
       const keys = Object.keys(value).filter(key => (value as Record<string, unknown>)[key] !== was[key])
-      return keys.map(key => `${fieldWords(`${field}.${key}`)} ${valueWords(`${field}.${key}`, (value as Record<string, unknown>)[key], job)}`).join(', ') || fieldWords(field)
+      return keys.map(key => `${fieldWords(`${field}.${key}`)}: ${valueWords(`${field}.${key}`, (value as Record<string, unknown>)[key], job)}`).join(', ') || fieldWords(field)
     }).join(', ')
     case 'tick': return `step ${act.place.step + 1} ${act.done ? 'done' : 'not done'}`
     case 'wait': return act.running ? 'wait begun' : 'wait stopped'

@@ -1,11 +1,10 @@
-import { randomUUID } from 'node:crypto'
 import { and, eq } from 'drizzle-orm'
 import { changeFind, type FindBody, type FindRecord } from '#core/record'
 import type { Transaction } from '../db/client'
 import { finds } from '../db/schema'
 import { accepted, changedMeanwhile, notFound } from '../http/problem'
 import { findJobRow, toFind } from './jobs'
-import { once, type Write } from './once'
+import { idOf, once, type Write } from './once'
 import { forDatabase } from './time'
 
 /** A find of this job, its row held until the transaction ends. Problem 404 at `find`. */
@@ -15,7 +14,8 @@ async function readFind(tx: Transaction, jobId: string, id: string): Promise<Fin
   return toFind(row)
 }
 
-export function createFind(slug: string, { id = randomUUID(), ...body }: FindBody & { id?: string }, write: Write): Promise<FindRecord> {
+export function createFind(slug: string, { id: own, ...body }: FindBody & { id?: string }, write: Write): Promise<FindRecord> {
+  const id = idOf(own, write)
   const read = async (tx: Transaction) => readFind(tx, (await findJobRow(tx, slug)).id, id)
   return once(write, read, async (tx) => {
     const job = await findJobRow(tx, slug)

@@ -1,11 +1,10 @@
-import { randomUUID } from 'node:crypto'
 import { asc, count, eq, inArray, max, or } from 'drizzle-orm'
 import type { ClashBody, ClashRecord, FindRecord, JobBody, JobRecord, JointRecord, MarkRecord } from '#core/record'
 import type { Conditions, End, Policy, Way } from '#core/joints'
 import { reading, type Database, type Transaction } from '../db/client'
 import { clashes, finds, jobs, joints, signoffs, ticks, timers } from '../db/schema'
 import { notFound } from '../http/problem'
-import { once, type Write } from './once'
+import { idOf, once, type Write } from './once'
 import { forDatabase, toIso } from './time'
 
 type FindRow = typeof finds.$inferSelect
@@ -96,7 +95,8 @@ export async function lockJobRow(tx: Transaction, name: string) {
 const slugOf = (name: string): string => name.toLowerCase().normalize('NFKD').replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '').slice(0, 60) || 'job'
 
 /** A new job at the end of the list; a name used before gets a number. */
-export function createJob({ id = randomUUID(), ...body }: JobBody & { id?: string }, write: Write): Promise<JobRecord> {
+export function createJob({ id: own, ...body }: JobBody & { id?: string }, write: Write): Promise<JobRecord> {
+  const id = idOf(own, write)
   const read = async (tx: Transaction) => toJob(tx, await findJobRow(tx, id))
   return once(write, read, async (tx) => {
     const [last] = await tx.select({ position: max(jobs.position) }).from(jobs)
@@ -113,7 +113,8 @@ export function createJob({ id = randomUUID(), ...body }: JobBody & { id?: strin
 }
 
 /** Keeps on record that two entries met, and whose was kept. */
-export function recordClash(job: string, { id = randomUUID(), record, ...body }: ClashBody, write: Write): Promise<ClashRecord> {
+export function recordClash(job: string, { id: own, record, ...body }: ClashBody, write: Write): Promise<ClashRecord> {
+  const id = idOf(own, write)
   const read = async (tx: Transaction) => {
     const [row] = await tx.select().from(clashes).where(eq(clashes.id, id))
     if (!row) throw notFound('clash', 'this job has no such entry.')

@@ -1,4 +1,3 @@
-import { randomUUID } from 'node:crypto'
 import { and, eq, max } from 'drizzle-orm'
 import type { Policy } from '#core/joints'
 import { beginJoint, changeJoint, runTimer, signJoint, tickStep, type JobRecord, type JobRules, type JointBody, type JointRecord, type SignoffBody, type StepPlace } from '#core/record'
@@ -6,7 +5,7 @@ import type { Transaction } from '../db/client'
 import { joints, signoffs, ticks, timers } from '../db/schema'
 import { accepted, changedMeanwhile, notFound } from '../http/problem'
 import { findJobRow, loadJoints, lockJobRow } from './jobs'
-import { once, type Write } from './once'
+import { idOf, once, type Write } from './once'
 import { forDatabase } from './time'
 
 type JobRow = Awaited<ReturnType<typeof findJobRow>>
@@ -29,7 +28,8 @@ const onJoint = (slug: string, id: string, write: Write, work: (tx: Transaction,
   })
 
 /** A new joint with the next number of its job. */
-export function createJoint(slug: string, { id = randomUUID(), ...body }: JointBody & { id?: string }, write: Write): Promise<JointRecord> {
+export function createJoint(slug: string, { id: own, ...body }: JointBody & { id?: string }, write: Write): Promise<JointRecord> {
+  const id = idOf(own, write)
   return once(write, async tx => readJoint(tx, await findJobRow(tx, slug), id), async (tx) => {
     const job = await lockJobRow(tx, slug)
     const [last] = await tx.select({ number: max(joints.number) }).from(joints).where(eq(joints.jobId, job.id))
@@ -72,10 +72,10 @@ export const setTimer = (slug: string, id: string, place: StepPlace, running: bo
   })
 
 /** Signs a joint off. A new entry each time; nothing signed is changed. Problem 409 with the saved joint where it is not the one that was seen. */
-export const signOff = (slug: string, id: string, { version, id: own = randomUUID(), ...body }: SignoffBody, write: Write): Promise<JointRecord> =>
+export const signOff = (slug: string, id: string, { version, id: own, ...body }: SignoffBody, write: Write): Promise<JointRecord> =>
   onJoint(slug, id, write, async (tx, rules, saved) => {
     if (saved.signoffs.length === 0 && version !== undefined && version !== saved.version) throw changedMeanwhile('joint', saved)
-    const after = accepted(signJoint(rules, saved, { ...body, id: own }, write.at.toISOString()), saved)
+    const after = accepted(signJoint(rules, saved, { ...body, id: idOf(own, write) }, write.at.toISOString()), saved)
     const entry = after.signoffs.at(-1)!
     await tx.insert(signoffs).values({ ...entry, jointId: id, at: forDatabase(write.at) })
     if (body.corrects) await tx.update(joints).set({ depths: after.depths, version: saved.version + 1, updatedAt: forDatabase(write.at), updatedBy: write.by }).where(eq(joints.id, id))

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto'
 import { eq } from 'drizzle-orm'
 import { inTransaction, type Transaction } from '../db/client'
 import { receipts } from '../db/schema'
@@ -14,6 +15,9 @@ export interface Write {
   /** Name of the hand or tablet; empty where none was given. */
   by: string
 }
+
+/** Id of what a write begins: the sender's own, else one that is the same when the write comes again. */
+export const idOf = (own: string | undefined, { key }: Write): string => own ?? key ?? randomUUID()
 
 const DUPLICATE = 1062
 const isDuplicate = (error: unknown): boolean => error instanceof Error && error.cause instanceof Error && 'errno' in error.cause && error.cause.errno === DUPLICATE

@@ -1,4 +1,3 @@
-import { execFileSync, spawnSync } from 'node:child_process'
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
@@ -67,20 +66,8 @@ describe('the private database', () => {
   })
 })
 
-describe('npm start', () => {
-  const begin = (env: Record<string, string>) => spawnSync(process.execPath, ['scripts/start.mjs'], { encoding: 'utf8', timeout: 20_000, env: { ...process.env, ...env } })
-
-  it('says that a port is no port, and that one is taken, with what to do', async () => {
-    const none = begin({ PORT: 'http' })
-    expect([none.status, none.stderr]).toEqual([1, expect.stringContaining('PORT is "http". Give a number from 1 to 65535.')])
-    const { port } = await start({ dir })
-    const taken = begin({ PORT: String(port) })
-    expect(taken.status).toBe(1)
-    expect(taken.stderr).toMatch(new RegExp(`Port ${port} is taken.*PORT=\\d+ npm start`))
-  })
-
-  it('gives each test a port that is free', async () => {
+describe('a port', () => {
+  it('for a test is one that is free', async () => {
     expect(await freePort()).not.toBe(await start({ dir }).then(({ port }) => port))
-    expect(execFileSync(process.execPath, ['scripts/db.mjs', 'status'], { encoding: 'utf8' })).toMatch(/running/)
   })
 })

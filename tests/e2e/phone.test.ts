@@ -77,22 +77,3 @@ describe('no way is right', () => {
     await app.saved()
   })
 })
-
-describe('two windows on one find', () => {
-  it('the later one with the older copy is told, and reads what was saved', async () => {
-    const other = await App.open(inject('baseUrl'))
-    try {
-      for (const one of [app, other]) {
-        await one.go('/jobs/boat-shed-wash-down/find')
-        await one.find('#diameter')
-      }
-      await app.type('#diameter', '1.315')
-      await app.saved()
-      await other.type('#diameter', '0.84')
-      await other.waitForText('[role="alert"]', /changed this find meanwhile/)
-      await other.waitForValue('#diameter', '1.315')
-    } finally {
-      await other.close()
-    }
-  })
-})

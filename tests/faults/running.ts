@@ -18,8 +18,9 @@ export class Running {
   get url() { return `http://127.0.0.1:${this.port}` }
   get database() { return path.join(this.folder, 'mariadb') }
 
-  /** Starts it and waits for its address. */
+  /** Starts it, anew where it runs, and waits for its address. */
   async begin(env: Record<string, string> = {}): Promise<void> {
+    await this.end()
     this.output = ''
     const child = spawn(process.execPath, ['scripts/start.mjs'], { env: { ...process.env, JOLVET_DATA: this.folder, PORT: String(this.port), ...env }, stdio: ['ignore', 'pipe', 'pipe'] })
     this.child = child

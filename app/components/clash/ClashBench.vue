@@ -55,10 +55,9 @@ const fact = computed(() => {
   if (!at || at.table === null || at.mine === null || at.theirs === null) return null
   const off = (mm: number) => {
     const by = mm - at.table!
-    if (Math.abs(by) < 0.05) return `${formatLength(mm, system.value)} is the table's depth`
-    return `${formatLength(mm, system.value)} is ${formatMm(Math.abs(by))} mm ${by < 0 ? 'short of' : 'past'} it`
+    return `${figure(mm)} is ${Math.abs(by) < 0.05 ? 'that depth' : `${formatMm(Math.abs(by))} mm ${by < 0 ? 'short' : 'past it'}`}`
   }
-  return `The table has ${formatLength(at.table, system.value)} to the stop. ${off(at.mine)}; ${off(at.theirs)}.`
+  return `To the stop it is ${formatLength(at.table, system.value)} by the table: ${off(at.mine)}, ${off(at.theirs)}.`
 })
 const title = computed(() => (signed.value ? `${what.value} is signed already, and not as here.` : depths.value ? 'One joint, two depths.' : `${what.value}: two entries for ${clashes.value.length === 1 ? 'one field' : `${clashes.value.length} fields`}.`))
 const shortly = (value: unknown, path: string) => (clashes.value.length === 1 ? valueWords(path, value, props.job) : 'all of this')
@@ -83,7 +82,7 @@ function readAgain() {
   store.settle(props.entry.key, 'theirs', '')
   store.changeJoint(props.job.slug, props.entry.record, { depths: { ...(saved.value as JointRecord).depths, [String(at.entry)]: again.value } })
 }
-useKeys({ 1: () => keep('mine'), 2: () => keep('theirs'), m: () => { if (depths.value && !signed.value) isReading.value = true }, Escape: () => emit('later') })
+useKeys({ 1: () => keep('mine'), 2: () => keep('theirs'), m: () => { if (depths.value && !signed.value) isReading.value = true }, Escape: () => emit('later') }, { first: true })
 </script>
 
 <template>
@@ -99,24 +98,23 @@ useKeys({ 1: () => keep('mine'), 2: () => keep('theirs'), m: () => { if (depths.
             <tr v-for="clash in clashes" :key="clash.path" class="differs"><th>{{ fieldWords(clash.path) }}</th><td class="t20 w7">{{ valueWords(clash.path, own ? clash.mine : clash.theirs, job) }}</td></tr>
             <tr><th>at</th><td>{{ own ? clockTime(entry.at) : clockTime(Date.parse(signed?.at ?? saved.updatedAt)) }}</td></tr>
             <tr v-if="signed && !own"><th>signed</th><td>{{ signed.initials }}</td></tr>
-            <tr v-for="clash in clashes" :key="`was-${clash.path}`"><th>both had seen</th><td>{{ valueWords(clash.path, clash.base, job) }}</td></tr>
+            <tr v-for="clash in clashes.filter(({ base }) => base !== null && base !== undefined && base !== '')" :key="`was-${clash.path}`"><th>both had seen</th><td>{{ valueWords(clash.path, clash.base, job) }}</td></tr>
           </tbody>
         </table>
       </div>
     </div>
     <div class="foot">
       <div class="choose">
-        <h2 class="t20 flex gap-3 items-center"><StatusShape status="held" :size="22" /> {{ title }}</h2>
+        <h2 class="t20 flex gap-3 items-center"><StatusShape status="held" :size="22" /> {{ title }} <button type="button" class="later" data-test="clash-later" @click="emit('later')">later <kbd>Esc</kbd></button></h2>
         <p v-if="fact" class="t17">{{ fact }}</p>
         <p class="t15">Both entries stay in the log, whichever is kept. It is held till one is.</p>
         <label v-if="needsInitials" class="block max-w-[240px]"><span class="t14 note">Your initials, to sign anew</span><input v-model="initials" class="plain-input t20 w7" maxlength="8" autocomplete="off" @input="problem = null"></label>
         <form v-if="isReading" class="again" @submit.prevent="readAgain"><label><span class="t14 note">Depth read again, {{ unit }}</span><input v-model="again" class="plain-input t26 w7" autofocus autocomplete="off" data-test="read-again" @input="problem = null"></label><UButton type="submit">Take it</UButton></form>
-        <p class="brick min-h-5" role="alert">{{ problem }}</p>
+        <p class="brick" role="alert">{{ problem }}</p>
         <div class="buttons">
           <UButton size="lg" data-test="keep-mine" @click="keep('mine')">{{ signed ? 'Sign anew:' : 'Keep' }} {{ shortly(clashes[0]?.mine, clashes[0]?.path ?? '') }}, {{ store.hand || 'yours' }} <kbd>1</kbd></UButton>
           <UButton size="lg" variant="outline" data-test="keep-theirs" @click="keep('theirs')">Keep {{ shortly(clashes[0]?.theirs, clashes[0]?.path ?? '') }}, {{ theirsBy === 'Another hand' ? 'the other' : theirsBy }} <kbd>2</kbd></UButton>
           <UButton v-if="depths && !signed && !isReading" size="lg" variant="outline" @click="isReading = true">Read it again <kbd>M</kbd></UButton>
-          <UButton size="lg" variant="outline" data-test="clash-later" @click="emit('later')">Later <kbd>Esc</kbd></UButton>
         </div>
       </div>
       <div class="log"><h2 class="zone-heading">What came of it</h2><RecentFates /><p class="note t14 pt-2">Nothing waits on a signal: marks, sums, timers and signing all run here.</p></div>
@@ -134,14 +132,15 @@ th { text-align: left; font-weight: 400; color: var(--ink2); width: 150px; paddi
 td { padding: 8px; }
 tr { border-bottom: 1px solid var(--hair); height: 40px; }
 .differs { background: var(--paper2); }
-.foot { display: grid; grid-template-columns: 1fr 1fr; border-top: 1px solid var(--rule); }
+.foot { display: grid; grid-template-columns: 1.4fr 1fr; border-top: 1px solid var(--rule); }
 .choose { padding: 14px 18px; display: flex; flex-direction: column; gap: 8px; border-right: 1px solid var(--rule); }
 .log { padding: 14px 18px 14px 22px; }
+.later { margin-left: auto; min-height: 44px; font-size: 15px; font-weight: 400; text-decoration: underline; }
 .buttons { display: flex; flex-wrap: wrap; gap: 12px; }
 .again { display: flex; gap: 12px; align-items: end; }
 @media (max-width: 899px) {
   .head { padding: 6px 12px; }
-  .side { padding: 4px 10px 12px 12px; gap: 8px; }
+  .side { padding: 4px 10px 12px 12px; gap: 8px; justify-content: flex-start; }
   th { width: auto; padding: 6px 4px; font-size: 13px; }
   td { padding: 6px 4px; font-size: 15px; }
   .foot { display: flex; flex-direction: column; }

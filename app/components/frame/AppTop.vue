@@ -37,10 +37,10 @@ useKeys({ '\\': flip, '?': () => { keysOpen.value = true } })
 <style scoped>
 .top { height: 44px; border-bottom: 1px solid var(--rule); display: flex; align-items: center; padding: 0 18px; gap: 16px; white-space: nowrap; }
 .home { display: grid; place-items: center; min-height: 44px; }
-.name { font-size: 16px; letter-spacing: -.01em; overflow: hidden; text-overflow: ellipsis; }
+.name { font-size: 16px; letter-spacing: -.01em; flex: 0 1 auto; min-width: 0; overflow: hidden; text-overflow: ellipsis; }
 .name i { font-style: normal; font-weight: 400; color: var(--ink2); margin-left: 6px; }
 .region { border-bottom: 2px solid var(--copper); }
-.right { margin-left: auto; display: flex; align-items: center; gap: 16px; min-width: 0; }
+.right { margin-left: auto; display: flex; align-items: center; gap: 16px; flex: none; max-width: 60%; }
 .problem { display: inline-flex; gap: 6px; align-items: center; overflow: hidden; text-overflow: ellipsis; }
 .state { min-height: 44px; min-width: 44px; display: flex; gap: 5px; align-items: center; justify-content: flex-end; color: var(--ink2); overflow: hidden; text-overflow: ellipsis; }
 .state:hover { text-decoration: underline; }
@@ -52,6 +52,7 @@ useKeys({ '\\': flip, '?': () => { keysOpen.value = true } })
 @media (max-width: 899px) {
   .top { height: 48px; padding: 0 12px; gap: 10px; }
   .keys, .word { display: none; }
-  .problem, .state { white-space: normal; font-size: 13px; line-height: 1.1; max-width: 180px; text-align: right; }
+  .right { gap: 8px; }
+  .problem, .state { white-space: normal; font-size: 13px; line-height: 1.1; max-width: 150px; text-align: right; }
 }
 </style>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { unitSystemOf } from '#core/catalogue'
-import { statusOf, type JobRecord, type JointRecord } from '#core/record'
+import { statusOf, type ClashRecord, type JobRecord, type JointRecord } from '#core/record'
 import { formatDecimal } from '#core/units'
 import { methodWords, STATUS_WORDS } from '~/wording/en'
+import { fieldWords, recordWords, valueWords } from '~/wording/entry'
 import { endLabel } from '~/wording/way'
 
 /** Hand over: every joint with its depth marks, method, hands and time, and the register to take away. */
@@ -16,7 +17,9 @@ const table = useTemplateRef<HTMLElement>('table')
 const methods = (joint: JointRecord) => [...new Set(joint.way!.joints.map(({ method }) => methodWords(method)))].join(', ')
 const marks = (joint: JointRecord) => joint.signoffs.at(-1)?.marks ?? joint.way!.joints.map(({ insertion }, entry) => ({ entry, mm: insertion.value, measured: false }))
 const time = (iso: string) => new Date(iso).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
-const log = computed(() => made.value.map(joint => ({ joint, signoff: joint.signoffs.at(-1)! })).sort((a, b) => b.signoff.at.localeCompare(a.signoff.at)))
+/** Every sign-off, newest first; one that was corrected stays, struck through. */
+const log = computed(() => made.value.flatMap(joint => joint.signoffs.map(signoff => ({ joint, signoff, isCorrected: joint.signoffs.some(({ corrects }) => corrects === signoff.id) }))).sort((a, b) => b.signoff.at.localeCompare(a.signoff.at)))
+const clashRecord = (clash: ClashRecord) => recordWords({ record: clash.record, act: { do: 'settle', body: clash } }, props.job)
 function move(step: number) {
   at.value = Math.min(rows.value.length - 1, Math.max(0, at.value + step))
   table.value?.querySelectorAll<HTMLElement>('tbody a')[at.value]?.focus()
@@ -54,7 +57,11 @@ useKeys({ j: () => move(1), k: () => move(-1) })
       </ul>
       <h2 class="zone-heading mt-6">Signed</h2>
       <p v-if="log.length === 0" class="note">Nothing signed yet.</p>
-      <ul class="t15"><li v-for="{ joint, signoff } in log" :key="signoff.id" class="entry"><span class="note">{{ time(signoff.at) }}</span><span>J{{ joint.number }}: {{ signoff.marks.map(({ mm }) => (mm === null ? '?' : formatDecimal(mm, 1))).join(', ') }} mm</span><b>{{ signoff.initials }}</b></li></ul>
+      <ul class="t15"><li v-for="{ joint, signoff, isCorrected } in log" :key="signoff.id" class="entry" :class="{ 'line-through note': isCorrected }"><span class="note">{{ time(signoff.at) }}</span><span>J{{ joint.number }}: {{ signoff.marks.map(({ mm }) => (mm === null ? '?' : formatDecimal(mm, 1))).join(', ') }} mm</span><b>{{ signoff.initials }}</b></li></ul>
+      <template v-if="job.clashes.length">
+        <h2 class="zone-heading mt-6">Two entries met <span class="right">kept: bold</span></h2>
+        <ul class="t15" data-test="clash-log"><li v-for="clash in job.clashes" :key="clash.id" class="entry"><span class="note">{{ time(clash.at) }}</span><span>{{ clashRecord(clash) }}: <template v-for="field in clash.fields" :key="field.path">{{ fieldWords(field.path) }}: <component :is="clash.kept === 'mine' ? 'b' : 's'">{{ valueWords(field.path, field.mine.value, job) }}</component> {{ field.mine.by || 'one hand' }}, <component :is="clash.kept === 'theirs' ? 'b' : 's'">{{ valueWords(field.path, field.theirs.value, job) }}</component> {{ field.theirs.by || 'another' }}. </template></span></li></ul>
+      </template>
       <p v-if="job.handedOver" class="verd w7 mt-4">Handed over {{ time(job.handedOver) }}.</p>
     </aside>
   </div>

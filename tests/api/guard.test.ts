@@ -1,0 +1,49 @@
+import { describe, expect, inject, it } from 'vitest'
+
+// What a browser is told, and what strangers are not.
+const base = () => inject('baseUrl')
+
+describe('the page', () => {
+  it('runs only its own scripts, by a nonce that is another each time, and is never framed', async () => {
+    const [one, two] = await Promise.all([1, 2].map(async () => {
+      const reply = await fetch(`${base()}/jobs/kiln-lane-bakehouse/make`)
+      return { policy: reply.headers.get('content-security-policy') ?? '', headers: reply.headers, html: await reply.text() }
+    }))
+    const nonce = (policy: string) => /'nonce-([^']+)'/.exec(policy)?.[1]
+    expect(nonce(one!.policy)).toBeTruthy()
+    expect(nonce(one!.policy)).not.toBe(nonce(two!.policy))
+    for (const [, attributes] of one!.html.matchAll(/<script([^>]*)>/g)) expect(attributes).toContain(`nonce="${nonce(one!.policy)}"`)
+    expect(one!.policy).toMatch(/default-src 'self'/)
+    expect(one!.policy).toMatch(/frame-ancestors 'none'/)
+    expect(/script-src [^;]*/.exec(one!.policy)![0]).not.toMatch(/unsafe-inline|unsafe-eval'|https?:|\*/)
+    expect(one!.headers.get('x-frame-options')).toBe('DENY')
+  })
+
+  it('asks nothing of other hosts', async () => {
+    const html = await (await fetch(base())).text()
+    for (const [, address] of html.matchAll(/(?:src|href)="([^"]+)"/g)) expect(address).toMatch(/^\/(?!\/)/)
+  })
+})
+
+describe('every answer', () => {
+  it.each(['/', '/api/jobs', '/api/nowhere', '/mark.svg', '/sw.js'])('%s is taken for what it says it is', async (path) => {
+    const { headers } = await fetch(base() + path)
+    expect(headers.get('x-content-type-options')).toBe('nosniff')
+    expect(headers.get('x-powered-by')).toBeNull()
+  })
+})
+
+describe('writes', () => {
+  it.each([['another site', 'https://example.org'], ['another port', 'http://127.0.0.1:1'], ['a page with no site', 'null']])('from %s are turned away before they are read', async (_, origin) => {
+    for (const method of ['POST', 'PATCH', 'PUT', 'DELETE']) {
+      const reply = await fetch(`${base()}/api/jobs`, { method, headers: { Origin: origin }, body: '{"name":"x","place":"","region":"gb"}' })
+      expect(reply.status).toBe(403)
+      expect(JSON.stringify(await reply.json())).toMatch(/own pages only/)
+    }
+  })
+  it('from its own pages and from programs here are taken', async () => {
+    const body = JSON.stringify({ name: 'Guarded', place: '', region: 'gb' })
+    expect((await fetch(`${base()}/api/jobs`, { method: 'POST', headers: { Origin: base() }, body })).status).toBe(200)
+    expect((await fetch(`${base()}/api/jobs`, { method: 'POST', body })).status).toBe(200)
+  })
+})

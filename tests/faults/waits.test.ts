@@ -1,0 +1,76 @@
+import { readFileSync } from 'node:fs'
+import path from 'node:path'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import type { JobRecord } from '#core/record'
+import mysql from 'mysql2/promise'
+import { url } from '../../scripts/db.mjs'
+import { Running } from './running'
+
+// A database that hangs, that holds a row, that has no room: bounded waits, plain words, and on again afterwards.
+let run: Running
+let job: JobRecord
+const find = { place: '', typed: '', by: 'rule', answers: {}, pipe: null }
+
+beforeAll(async () => {
+  run = await Running.on()
+  await run.begin()
+  job = await (await fetch(`${run.url}/api/jobs`, { method: 'POST', body: JSON.stringify({ name: 'Waits', place: '', region: 'gb' }) })).json() as JobRecord
+})
+afterAll(() => run.remove())
+
+const timed = async (call: () => Promise<Response>) => {
+  const from = Date.now()
+  const reply = await call()
+  return { status: reply.status, retry: reply.headers.get('retry-after'), body: await reply.text(), ms: Date.now() - from }
+}
+const write = () => timed(() => fetch(`${run.url}/api/jobs/${job.slug}/finds`, { method: 'POST', body: JSON.stringify(find) }))
+
+describe('a database that hangs', () => {
+  it('is waited for within bounds, by many at once, and works on when it comes back', async () => {
+    const pid = Number(readFileSync(path.join(run.database, 'mariadbd.pid'), 'utf8'))
+    process.kill(pid, 'SIGSTOP')
+    const replies = await Promise.all(Array.from({ length: 100 }, (_, i) => (i % 2 ? write() : timed(() => fetch(`${run.url}/api/jobs/${job.slug}`)))))
+    const sums = await timed(() => fetch(`${run.url}/api/core/ways`, { method: 'POST', body: JSON.stringify({ region: 'gb', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' } }) }))
+    process.kill(pid, 'SIGCONT')
+    expect(new Set(replies.map(({ status }) => status))).toEqual(new Set([503]))
+    for (const { ms, retry, body } of replies) {
+      expect(ms).toBeLessThan(14_000)
+      expect(retry).toBe('2')
+      expect(body).toMatch(/database is (busy|away)/)
+    }
+    // What needs no database answers meanwhile.
+    expect([sums.status, sums.ms < 1000]).toEqual([200, true])
+    let after = await write()
+    for (let i = 0; after.status !== 200 && i < 20; i++) after = await write()
+    expect(after.status).toBe(200)
+  }, 60_000)
+})
+
+describe('a row that another holds', () => {
+  it('is waited for a few seconds, then the caller is told; other rows go on', async () => {
+    const created = JSON.parse((await write()).body) as { id: string }
+    const other = await mysql.createConnection(url(await run.connection()))
+    await other.query('start transaction')
+    await other.query('select * from finds where id = ? for update', [created.id])
+    const held = timed(() => fetch(`${run.url}/api/jobs/${job.slug}/finds/${created.id}`, { method: 'PATCH', body: JSON.stringify({ version: 1, typed: '22' }) }))
+    expect((await write()).status).toBe(200)
+    const reply = await held
+    await other.query('rollback')
+    await other.end()
+    expect([reply.status, reply.ms < 8000]).toEqual([503, true])
+    expect((await timed(() => fetch(`${run.url}/api/jobs/${job.slug}/finds/${created.id}`, { method: 'PATCH', body: JSON.stringify({ version: 1, typed: '22' }) }))).status).toBe(200)
+  }, 30_000)
+})
+
+describe('what goes to the log and to the caller', () => {
+  it('is neither typed text, nor SQL, nor a stack', async () => {
+    const secret = 'behind-the-blue-door'
+    await fetch(`${run.url}/api/jobs/${job.slug}/finds`, { method: 'POST', body: JSON.stringify({ ...find, place: secret }) })
+    run.killDatabase()
+    const replies = await Promise.all([1, 2, 3].map(() => timed(() => fetch(`${run.url}/api/jobs/${job.slug}/finds`, { method: 'POST', body: JSON.stringify({ ...find, place: secret }) }))))
+    for (let i = 0; (await write()).status !== 200 && i < 40; i++) await new Promise(resolve => setTimeout(resolve, 100))
+    for (const { body } of replies) expect(body).not.toMatch(/insert|select |at \/|node_modules/i)
+    expect(run.output).not.toContain(secret)
+    expect(run.output).toMatch(/the database stopped; it is started again/)
+  }, 30_000)
+})
