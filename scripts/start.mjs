@@ -15,6 +15,8 @@ const isLoopback = ['127.0.0.1', '::1', 'localhost'].includes(host)
 const address = `http://${isLoopback ? '127.0.0.1' : host}:${port}`
 /** How often the database is looked after, ms, and how many restarts in a minute are too many. */
 const LOOK_EVERY_MS = 500
+/** Receipts of writes are kept far longer than a tablet lies in a drawer with work on it, days. */
+const RECEIPT_DAYS = 400
 const MOST_RESTARTS = 5
 
 const errorFile = path.join(dataFolder, 'start-errors.log')
@@ -125,10 +127,11 @@ async function lookAfterDatabase() {
   mending = false
 }
 
-/** Times go on the record: a clock behind what is already written is said. */
-async function checkClock(databaseUrl) {
+/** Times go on the record: a clock behind what is already written is said. Receipts that nobody can ask for any more are dropped. */
+async function checkRecord(databaseUrl) {
   const { onDatabase } = await import('./migrate.mjs')
   const [[{ newest }]] = await onDatabase(databaseUrl, open => open.query('select greatest(coalesce((select max(at) from signoffs), 0), coalesce((select max(updated_at) from joints), 0), coalesce((select max(at) from receipts), 0)) newest'))
+  await onDatabase(databaseUrl, open => open.query(`delete from receipts where at < (select * from (select max(at) from receipts) newest) - interval ${RECEIPT_DAYS} day`))
   const last = Date.parse(`${String(newest).replace(' ', 'T')}Z`)
   if (last - Date.now() > 10 * 60_000) say(`this machine's clock shows ${new Date().toISOString().slice(0, 16)}, and work is on record from ${new Date(last).toISOString().slice(0, 16)}: set the clock, or new times will be wrong`)
 }
@@ -152,7 +155,7 @@ try {
   }
   const { countRows, connectionOf } = await import('./archive.mjs')
   if ((await countRows(connectionOf(databaseUrl))).jobs === 0) tsx('scripts/demo.ts', ['--if-empty'], { DATABASE_URL: databaseUrl })
-  await checkClock(databaseUrl)
+  await checkRecord(databaseUrl)
   buildIfChanged()
   if (!ending) startApp(databaseUrl)
   if (ownDatabase) watch = setInterval(() => { void lookAfterDatabase() }, LOOK_EVERY_MS)

@@ -13,13 +13,16 @@ export function useJobPage() {
   const missing = ref<string | null>(null)
   const visibility = useDocumentVisibility()
 
-  watch(slug, async (name) => {
-    missing.value = null
+  async function read() {
+    const name = slug.value
     const answer = await store.loadJob(name)
-    if (!answer.ok && !store.jobOf(name)) missing.value = answer.error.message
+    if (slug.value === name) missing.value = answer.ok || store.jobOf(name) ? null : answer.error.message
+  }
+  watch(slug, () => {
+    missing.value = null
+    void read()
   }, { immediate: true })
-
-  const readAgain = () => { if (visibility.value === 'visible' && job.value) void store.loadJob(slug.value) }
+  const readAgain = () => { if (visibility.value === 'visible') void read() }
   useIntervalFn(readAgain, READ_EVERY_MS)
   watch(visibility, readAgain)
 

@@ -84,7 +84,7 @@ export function applyEntry(job: JobRecord, { key, record, at, act }: Entry): Res
     case 'tick': return onJoint(joint => tickStep(job, joint, act.place, act.done, time))
     case 'wait': return onJoint(joint => runTimer(job, joint, act.place, act.running, time))
     case 'sign': return onJoint(joint => signJoint(job, joint, { ...act.body, id: key }, time))
-    case 'settle': return ok({ ...job, clashes: [...job.clashes, { ...act.body, id: key, at: time }] })
+    case 'settle': return ok(job.clashes.some(({ id }) => id === key) ? job : { ...job, clashes: [...job.clashes, { ...act.body, id: key, at: time }] })
   }
 }
 

@@ -121,19 +121,20 @@ export function createOutbox(around: Surroundings) {
   }
 
   /** The next version of a record is known: what this page did on top of it was done knowing it. */
-  async function rebase(entry: Entry, version: number) {
-    for (const later of entries.filter(one => one.record === entry.record && one.page === entry.page && one.key !== entry.key)) {
-      if (later.act.do !== 'change' && later.act.do !== 'sign') continue
-      await put(later.key, { ...later, act: { ...later.act, version } })
+  function rebase(entry: Entry, version: number) {
+    for (const later of entries) {
+      if (later.record !== entry.record || later.page !== entry.page || (later.act.do !== 'change' && later.act.do !== 'sign')) continue
+      void put(later.key, { ...later, act: { ...later.act, version } })
     }
   }
 
+  /** The record comes first, so that what was typed never leaves the screen in between. */
   async function taken(entry: Entry, value: unknown) {
-    entries = entries.filter(({ key }) => key !== entry.key)
-    await keep(kept => kept.remove(entry.key))
-    const isChecked = entry.act.do === 'change' || entry.act.do === 'sign' || entry.act.do === 'begin-find' || entry.act.do === 'begin-joint'
-    if (isChecked && value && typeof (value as AnyRecord).version === 'number') await rebase(entry, (value as AnyRecord).version)
     onTaken(entry, value)
+    entries = entries.filter(({ key }) => key !== entry.key)
+    const isChecked = entry.act.do === 'change' || entry.act.do === 'sign' || entry.act.do === 'begin-find' || entry.act.do === 'begin-joint'
+    if (isChecked && value && typeof (value as AnyRecord).version === 'number') rebase(entry, (value as AnyRecord).version)
+    await keep(kept => kept.remove(entry.key))
   }
 
   const renewed = (entry: Entry, act: Act): Entry => ({ ...entry, key: newKey(), isSealed: false, state: 'waiting', issue: undefined, saved: undefined, clashes: undefined, act })

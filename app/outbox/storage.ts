@@ -22,6 +22,7 @@ export interface Storage {
   remove(key: string): Promise<void>
   copies(): Promise<Copy[]>
   putCopy(copy: Copy): Promise<void>
+  dropCopy(id: string): Promise<void>
 }
 
 interface Schema extends DBSchema {
@@ -64,6 +65,7 @@ export async function openStorage(name = 'jolvet'): Promise<Storage> {
     remove: async (key) => { await change(key, () => null) },
     copies: () => db.getAll('copies'),
     putCopy: async (copy) => { await db.put('copies', copy) },
+    dropCopy: id => db.delete('copies', id),
   }
 }
 
@@ -88,5 +90,6 @@ export function memoryStorage(entries: readonly Entry[] = []): Storage {
     remove: async (key) => { kept = kept.filter(one => one.key !== key) },
     copies: async () => [],
     putCopy: async () => undefined,
+    dropCopy: async () => undefined,
   }
 }

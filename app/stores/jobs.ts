@@ -67,6 +67,12 @@ export const useJobStore = defineStore('jobs', () => {
     void storage.putCopy({ id: job.id, job, at: lastCopyAt.value }).catch(() => undefined)
   }
 
+  /** A job the server has no more. */
+  function dropCopy(id: string) {
+    copies.delete(id)
+    void storage.dropCopy(id).catch(() => undefined)
+  }
+
   /** Puts one record, as the server gave it, into the copy of its job. */
   function putRecord(jobId: string, record: AnyRecord) {
     writes++
@@ -148,6 +154,9 @@ export const useJobStore = defineStore('jobs', () => {
     const reading = read<{ jobs: JobRecord[] }>('/api/jobs').then((answer) => {
       problem.value = answer.ok ? null : answer.error.message
       if (!answer.ok) return
+      const there = new Set(answer.value.jobs.map(({ id }) => id))
+      for (const id of copies.keys()) if (!there.has(id)) dropCopy(id)
+      // In the order they are worked.
       copies.clear()
       answer.value.jobs.forEach(putCopy)
       show()
@@ -167,6 +176,12 @@ export const useJobStore = defineStore('jobs', () => {
       if (answer.ok) {
         putCopy(answer.value)
         show(answer.value.id)
+      } else if (answer.error.code === 'unknown-id') {
+        const gone = jobOf(name)
+        if (gone && copies.has(gone.id)) {
+          dropCopy(gone.id)
+          show()
+        }
       }
       return answer
     })

@@ -52,7 +52,8 @@ export const route = <T>(handle: (event: H3Event) => Promise<T> | T) => defineEv
       return { error: error.issue, ...error.extra }
     }
     const { code, errno } = driverFault(error)
-    console.error([event.method, event.path.split('?')[0], 'failed:', error instanceof Error ? error.name : 'unknown', code, errno].filter(part => part !== undefined).join(' '))
+    // The route as it is written, not as it was asked for: an address holds a job's name.
+    console.error([event.method, event.context.matchedRoute?.path ?? 'unknown route', 'failed:', error instanceof Error ? error.name : 'unknown', code, errno].filter(part => part !== undefined).join(' '))
     const trouble = troubleOf(error)
     setResponseStatus(event, trouble === 'ours' ? 500 : 503)
     if (trouble !== 'ours') setResponseHeader(event, 'Retry-After', 2)

@@ -12,7 +12,7 @@ const MOST_AGO_MS = 400 * 24 * 3600 * 1000
 
 const headers = z.object({
   'Idempotency-Key': z.string().regex(/^[\w-]{8,40}$/, 'Idempotency-Key: 8 to 40 letters, digits, _ or -.').nullable(),
-  'Done-Ago': z.coerce.number('Done-Ago: milliseconds since it was done.').int().min(0).max(MOST_AGO_MS),
+  'Done-Ago': z.coerce.number('Done-Ago: milliseconds since it was done.').int().min(0).transform(ago => Math.min(ago, MOST_AGO_MS)),
   'Hand': z.string().max(40),
 })
 

@@ -22,9 +22,6 @@ export const idOf = (own: string | undefined, { key }: Write): string => own ?? 
 const DUPLICATE = 1062
 const isDuplicate = (error: unknown): boolean => error instanceof Error && error.cause instanceof Error && 'errno' in error.cause && error.cause.errno === DUPLICATE
 
-/** Keys are forgotten after this long, days: far longer than a tablet lies in a drawer with work on it. */
-export const RECEIPT_DAYS = 400
-
 /**
  * A write with its receipt, in one transaction: both are saved or neither is. A key that has a receipt is not worked
  * again; `again` reads what stands now. Problem 422 where the key was given to another write.

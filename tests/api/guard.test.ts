@@ -1,3 +1,4 @@
+import http from 'node:http'
 import { describe, expect, inject, it } from 'vitest'
 
 // What a browser is told, and what strangers are not.
@@ -40,6 +41,17 @@ describe('writes', () => {
       expect(reply.status).toBe(403)
       expect(JSON.stringify(await reply.json())).toMatch(/own pages only/)
     }
+  })
+  it('and reads by a name that was pointed at this machine are turned away', async () => {
+    const ask = (host: string) => new Promise<number>((resolve, reject) => {
+      http.get({ host: '127.0.0.1', port: new URL(base()).port, path: '/api/jobs', headers: { Host: host } }, (reply) => {
+        reply.resume()
+        resolve(reply.statusCode ?? 0)
+      }).on('error', reject)
+    })
+    expect(await ask('jobs.example.org')).toBe(421)
+    expect(await ask('')).toBe(421)
+    expect(await ask(`localhost:${new URL(base()).port}`)).toBe(200)
   })
   it('from its own pages and from programs here are taken', async () => {
     const body = JSON.stringify({ name: 'Guarded', place: '', region: 'gb' })
