@@ -15,6 +15,7 @@ const check = z.discriminatedUnion('check', [
   z.strictObject({ check: z.literal('outside-diameter'), value: z.number().finite(), by: z.enum(INSTRUMENTS), error: length.max(50).optional() }),
   z.strictObject({ check: z.literal('wall'), value: length }),
   z.strictObject({ check: z.literal('bore'), value: length }),
+  z.strictObject({ check: z.literal('print'), text: z.string().max(300) }),
   z.strictObject({ check: z.literal('colour'), value: z.enum(COLOURS) }),
   z.strictObject({ check: z.literal('stripe'), value: z.enum(STRIPES) }),
   z.strictObject({ check: z.literal('flex'), value: z.enum(FLEXES) }),
@@ -27,8 +28,7 @@ const check = z.discriminatedUnion('check', [
 ])
 
 const CHECK_NAMES = check.options.map(option => option.shape.check.value)
-/** A person may also be able to read a print; nothing is proposed for it, since its answer is not weighed. */
-const canDo = z.enum([...CHECK_NAMES, 'print', ...INSTRUMENTS.map(by => `outside-diameter:${by}` as const)] as [string, ...string[]])
+const canDo = z.enum([...CHECK_NAMES, ...INSTRUMENTS.map(by => `outside-diameter:${by}` as const)] as [string, ...string[]])
 
 const identifyQuestion = z.strictObject({
   region: region.optional(),

@@ -17,10 +17,12 @@ export function useFind(job: Ref<JobRecord | undefined>) {
 
   const checks = computed<Check[]>(() => {
     if (!find.value) return []
-    const answered = Object.entries(find.value.answers).filter(([, value]) => value !== undefined).map(([check, value]) => ({ check, value }) as Check)
+    const { print, ...others } = find.value.answers
+    const answered = Object.entries(others).filter(([, value]) => value !== undefined).map(([check, value]) => ({ check, value }) as Check)
+    if (print !== undefined) answered.unshift({ check: 'print', text: print })
     return reading.value.state === 'read' ? [{ check: 'outside-diameter', value: reading.value.mm, by: find.value.by }, ...answered] : answered
   })
-  const question = computed(() => ({ region: job.value?.region, year: job.value?.year ?? undefined, checks: checks.value, can: [...Object.keys(CHOICES), 'outside-diameter'] }))
+  const question = computed(() => ({ region: job.value?.region, year: job.value?.year ?? undefined, checks: checks.value, can: [...Object.keys(CHOICES), 'print', 'outside-diameter'] }))
 
   /** The last answer that could be worked out stays while something is wrong with what is typed. */
   const answer = ref<IdentifyAnswer>()

@@ -5,7 +5,7 @@ import type { FindBody } from '#core/record'
 export type AnswerName = keyof FindBody['answers']
 
 /** Those answered with one of a few words at the pipe. */
-export type Choice = Exclude<AnswerName, 'traced'>
+export type Choice = Exclude<AnswerName, 'traced' | 'print'>
 
 /** The answers offered for each. */
 export const CHOICES: Readonly<Record<Choice, readonly (string | boolean)[]>> = { 'colour': COLOURS, 'scratch': SCRATCHES, 'held-by': HELD_BYS, 'magnet': [true, false], 'flex': FLEXES }

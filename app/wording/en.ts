@@ -13,7 +13,7 @@ export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = { fits: 'fits', 
 export const INSTRUMENT_WORDS: Readonly<Record<Instrument, string>> = { 'calliper': 'calliper', 'tape-round': 'tape round', 'rule': 'rule', 'gauge': 'gauge' }
 
 export const CHECK_WORDS: Readonly<Record<CheckName, string>> = {
-  'outside-diameter': 'Outside diameter', 'wall': 'Wall at the cut', 'bore': 'Bore at the cut', 'colour': 'Colour, wiped clean', 'stripe': 'Stripe along it', 'flex': 'Flexes in the hand',
+  'outside-diameter': 'Outside diameter', 'print': 'Print along it', 'wall': 'Wall at the cut', 'bore': 'Bore at the cut', 'colour': 'Colour, wiped clean', 'stripe': 'Stripe along it', 'flex': 'Flexes in the hand',
   'magnet': 'Magnet', 'scratch': 'Scratch it with a key', 'held-by': 'What holds the joints', 'lagging': 'Lagging', 'warm': 'Warm to the hand', 'traced': 'Traced to water',
 }
 

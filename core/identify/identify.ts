@@ -16,7 +16,7 @@ const METAL = new Set(['copper', 'steel', 'stainless', 'lead'])
 
 function cautionsFor(standing: readonly Standing[], checks: readonly Check[]): Note[] {
   const weigh = (test: (pipe: Pipe) => boolean) => standing.reduce((sum, { pipe, weight }) => sum + (pipe && test(pipe) ? weight : 0), 0) >= CAUTION_WEIGHT
-  const saw = (name: string, value: unknown) => checks.some(check => check.check === name && check.value === value)
+  const saw = (name: string, value: unknown) => checks.some(check => check.check === name && 'value' in check && check.value === value)
   const traced = saw('traced', 'water')
   const cautions: Note[] = []
   if (!traced && (saw('colour', 'yellow') || weigh(pipe => METAL.has(pipe.family) || pipe.family === 'multilayer'))) {

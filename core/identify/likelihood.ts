@@ -1,5 +1,6 @@
 import { seriesOf, type Pipe } from '#core/catalogue'
-import { BORE_RANGE, CUT_END_ERROR, DIAMETER_RANGE, INSTRUMENT_ERROR, SPOILT, WALL_RANGE, sharesOf } from './ours'
+import { BORE_RANGE, CUT_END_ERROR, DIAMETER_RANGE, INSTRUMENT_ERROR, PRINT, SPOILT, WALL_RANGE, sharesOf } from './ours'
+import { readPrint, type PrintToken } from './print'
 import { COLOURS, FLEXES, HELD_BYS, SCRATCHES, STRIPES, type Check, type ChoiceName, type Instrument, type LengthName } from './types'
 
 export const ANSWERS: Readonly<Record<ChoiceName, readonly string[]>> = {
@@ -42,6 +43,19 @@ export function shareOf(name: ChoiceName, answer: string, pipe: Pipe): number {
   return (shares[answer] ?? (others > 0 ? left / others : 0)) / total
 }
 
+/** Each question's line is read once, however many pipes are weighed by it. */
+const readings = new WeakMap<Check, readonly PrintToken[]>()
+
+/** The pieces of a print check that say something of which pipe it is. */
+export function printTokens(check: Extract<Check, { check: 'print' }>): readonly PrintToken[] {
+  const read = readings.get(check) ?? readPrint(check.text).tokens.filter(({ fits }) => fits)
+  readings.set(check, read)
+  return read
+}
+
+const printLikelihood = (check: Extract<Check, { check: 'print' }>, pipe: Pipe | null): number =>
+  printTokens(check).reduce((share, { fits }) => share * (pipe ? (fits!(pipe) ? PRINT.fits : PRINT.misfits) : PRINT.unknown), 1)
+
 /** Likelihood of a check's answer for a pipe, or for none of the catalogue's (`pipe` null). 1 where the check says nothing of the kind. */
 export function likelihood(check: Check, pipe: Pipe | null): number {
   switch (check.check) {
@@ -51,6 +65,7 @@ export function likelihood(check: Check, pipe: Pipe | null): number {
       const spread = pipe && spreadOf(pipe, check.check, check.check === 'outside-diameter' ? check.by : undefined, check.check === 'outside-diameter' ? check.error : undefined)
       return spread ? density(check.value, spread) : unknownDensity(check.check)
     }
+    case 'print': return printLikelihood(check, pipe)
     case 'lagging':
     case 'warm':
     case 'traced': return 1

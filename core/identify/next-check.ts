@@ -1,5 +1,6 @@
 import type { Pipe } from '#core/catalogue'
 import { ANSWERS, density, RANGES, shareOf, spreadOf, type Spread } from './likelihood'
+import { PRINT } from './ours'
 import { INSTRUMENTS, type Check, type ChoiceName, type Instrument, type LengthName, type NextCheck } from './types'
 
 /** One pipe still standing and its weight; `pipe` null is none of the catalogue's. */
@@ -88,6 +89,8 @@ export function rankNext(standing: readonly Standing[], made: readonly Check[], 
   const heavy = standing.filter(({ weight }) => weight > 1e-6)
   const next: NextCheck[] = []
   for (const check of CHOICES) if (!isMade(check) && allowed(check)) next.push({ check, bits: choiceBits(check, heavy) })
+  // A line that can be read tells which pipe it is; one that cannot tells nothing.
+  if (!isMade('print') && allowed('print')) next.push({ check: 'print', bits: PRINT.readable * entropy(heavy) })
   for (const by of INSTRUMENTS) if (!isMade('outside-diameter', by) && allowed('outside-diameter', by)) next.push({ check: 'outside-diameter', by, bits: lengthBits('outside-diameter', by, heavy) })
   for (const check of ['wall', 'bore'] as const) if (!isMade(check) && allowed(check)) next.push({ check, bits: lengthBits(check, undefined, heavy) })
   return next.filter(({ bits }) => bits >= LEAST_BITS).sort((a, b) => b.bits - a.bits || a.check.localeCompare(b.check) || (a.by ?? '').localeCompare(b.by ?? ''))

@@ -21,6 +21,9 @@ export const CUT_END_ERROR = { wall: 0.12, bore: 0.3 } as const
 /** Share of readings spoilt by paint, dirt or a flattened end; how much wider they spread; how far they read over, mm. */
 export const SPOILT = { share: 0.06, spread: 4, over: 0.15 } as const
 
+/** How often a print line can still be read, and how often a piece of it is as printed on the pipe it is on, on another, or on one that is not in the catalogue. */
+export const PRINT = { readable: 0.4, fits: 0.95, misfits: 0.02, unknown: 0.1 } as const
+
 /** Weight of a pipe sold in another region only. */
 export const OTHER_REGION = 0.02
 

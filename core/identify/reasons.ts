@@ -1,7 +1,8 @@
 import type { Note } from '#core/base'
 import type { Pipe } from '#core/catalogue'
 import { formatDecimal } from '#core/units'
-import { likelihood } from './likelihood'
+import { likelihood, printTokens } from './likelihood'
+import type { PrintToken } from './print'
 import type { Check } from './types'
 
 /** A check speaks for or against a pipe when its answer is this many times likelier, or less likely, than over all. */
@@ -39,6 +40,14 @@ function words(check: Check, pipe: Pipe): string | null {
 export function reasonsFor(pipe: Pipe, checks: readonly Check[], average: readonly number[]): { for: Note[], against: Note[] } {
   const reasons: { for: Note[], against: Note[] } = { for: [], against: [] }
   checks.forEach((check, i) => {
+    if (check.check === 'print') {
+      const tokens = printTokens(check)
+      const say = (ones: readonly PrintToken[]) => ones.map(({ text }) => text.trim()).join(', ')
+      const [fitting, others] = [tokens.filter(({ fits }) => fits!(pipe)), tokens.filter(({ fits }) => !fits!(pipe))]
+      if (fitting.length > 0) reasons.for.push({ code: 'print', text: `Printed on it: ${say(fitting)}.` })
+      if (others.length > 0) reasons.against.push({ code: 'print', text: `Not printed on this pipe: ${say(others)}.` })
+      return
+    }
     const text = words(check, pipe)
     const mean = average[i]!
     if (text === null || mean === 0) return

@@ -22,6 +22,7 @@ export type Check =
   | { check: 'outside-diameter', value: number, by: Instrument, error?: number }
   | { check: 'wall', value: number }
   | { check: 'bore', value: number }
+  | { check: 'print', text: string }
   | { check: 'colour', value: Colour }
   | { check: 'stripe', value: Stripe }
   | { check: 'flex', value: Flex }

@@ -11,6 +11,8 @@ const line = (longest: number) => z.string().trim().min(1).max(longest)
 
 /** A check answered at the pipe, other than a length, by its name. */
 const answers = z.strictObject({
+  /** The print line as it was found, worn letters as `?`. */
+  'print': z.string().max(300).optional(),
   'colour': z.string().max(30).optional(),
   'flex': z.string().max(30).optional(),
   'magnet': z.boolean().optional(),

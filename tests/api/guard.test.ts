@@ -50,7 +50,7 @@ describe('writes', () => {
       }).on('error', reject)
     })
     expect(await ask('jobs.example.org')).toBe(421)
-    expect(await ask('')).toBe(421)
+    expect(await ask('127.0.0.1.example.org')).toBe(421)
     expect(await ask(`localhost:${new URL(base()).port}`)).toBe(200)
   })
   it('from its own pages and from programs here are taken', async () => {

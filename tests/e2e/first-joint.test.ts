@@ -133,6 +133,21 @@ describe('bad input at the pipe', () => {
     expect(await app.value('#diameter')).toBe(typed)
   })
 
+  it('a worn print line is read piece by piece, kept as typed, and settles the wall', async () => {
+    await app.go('/jobs/glaze-kiln-room/find')
+    await app.type('#diameter', '22')
+    await app.click('[data-check="print"]')
+    await app.type('[data-test="print"]', 'en 10?7 R2?0 22x0 hello')
+    await app.waitForText('[data-test="print-tokens"]', /EN 1057: metric copper tube[\s\S]*22 outside, wall not readable/i)
+    await app.waitForText('.checks', /Not understood: hello/)
+    await app.waitForText('[data-candidate]', /22 × 0\.9 copper[\s\S]*Printed on it/)
+    await app.saved()
+    await app.reload()
+    expect(await app.value('[data-test="print"]')).toBe('en 10?7 R2?0 22x0 hello')
+    await app.type('[data-test="print"]', '')
+    await app.saved()
+  })
+
   it('an empty field leaves the drawing bare; a right one brings it back', async () => {
     await app.go('/jobs/glaze-kiln-room/find')
     await app.type('#diameter', '21.5')

@@ -25,10 +25,10 @@ const sizes = (id: string) => {
   return `${part('outside', od)}, ${part('wall', wall)}, ${part('bore', bore)} ${unitOf(props.system)}${mmBeside(od, props.system).replace('(', '(outside ')}`
 }
 const words = (text: string) => inRegion(text, props.region)
-/** The answers of the most telling check, where it has a few; a length is typed instead. */
+/** The answers of the most telling check that has a few; a length or a print is typed instead. */
 const settling = computed(() => {
-  const check = props.answer.next[0]?.check
-  return check !== undefined && isChoice(check) ? { check, values: CHOICES[check] } : null
+  const check = props.answer.next.map(next => next.check).find(isChoice)
+  return check === undefined ? null : { check, values: CHOICES[check] }
 })
 
 function explain(candidate: Candidate) {
@@ -64,7 +64,9 @@ function explain(candidate: Candidate) {
     <template v-if="!isSettled && answer.next[0]">
       <h3 class="zone-heading mt-3">The most telling check left <span class="right"><b class="copper t17">{{ formatDecimal(answer.next[0].bits, 2) }}</b> of {{ formatDecimal(answer.entropy, 2) }} bits</span></h3>
       <p class="t20 w7">{{ words(CHECK_WORDS[answer.next[0].check]) }}</p>
-      <div v-if="settling" class="answers mt-2" role="group" :aria-label="words(CHECK_WORDS[answer.next[0].check])">
+      <p v-if="answer.next[0].check === 'print'" class="t14 note">Where a line can still be read: type it at the checks, ? for a worn letter.</p>
+      <p v-if="settling && settling.check !== answer.next[0].check" class="t15 w6 mt-2">Else: {{ words(CHECK_WORDS[settling.check]).toLowerCase() }}</p>
+      <div v-if="settling" class="answers mt-2" role="group" :aria-label="words(CHECK_WORDS[settling.check])">
         <button v-for="value in settling.values" :key="String(value)" type="button" class="answer" :data-settle="String(value)" @click="emit('answer', settling.check, value)">{{ answerWords(String(value)) }}</button>
       </div>
     </template>

@@ -17,6 +17,7 @@ const list = useTemplateRef<HTMLElement>('list')
 
 const bitsOf = (name: Choice) => props.next.find(({ check }) => check === name)?.bits ?? 0
 const names = computed(() => (Object.keys(CHOICES) as Choice[]).sort((a, b) => Number(props.find.answers[b] !== undefined) - Number(props.find.answers[a] !== undefined) || bitsOf(b) - bitsOf(a)))
+const printBits = computed(() => props.next.find(({ check }) => check === 'print')?.bits ?? 0)
 const most = computed(() => Math.max(1, ...props.next.map(({ bits }) => bits)))
 const system = computed(() => unitSystemOf(props.job.region))
 const words = (text: string) => inRegion(text, props.job.region)
@@ -26,10 +27,10 @@ function pick(name: Choice, value: string | boolean) {
   emit('answer', name, same ? undefined : value)
   if (!same) open.value = null
 }
-useKeys({ c: () => list.value?.querySelector('button')?.focus() })
+useKeys({ c: () => list.value?.querySelector('button')?.focus(), p: () => list.value?.querySelector<HTMLButtonElement>('[data-check="print"]')?.click() })
 function pickByDigit(event: KeyboardEvent) {
   const name = names.value[Number(event.key) - 1]
-  if (!/^[1-9]$/.test(event.key) || !name) return
+  if (!/^[1-9]$/.test(event.key) || !name || event.target instanceof HTMLInputElement) return
   event.preventDefault()
   open.value = open.value === name ? null : name
 }
@@ -60,7 +61,8 @@ defineExpose({ focus: () => field.value?.focus() })
         <p v-else class="note">{{ find.by === 'tape-round' ? 'Wrap a tape once round and type what it reads.' : system === 'inch' ? 'Type 7/8, 0.875 or 22.2 mm.' : 'Type 21.5, 21,5 mm or 7/8 in.' }}</p>
       </div>
     </div>
-    <ul ref="list" @keydown="pickByDigit">
+    <ul ref="list" class="rows" @keydown="pickByDigit">
+      <li><PrintCheck :text="find.answers.print ?? ''" :bits="printBits" :bar="printBits / most" :is-best="next[0]?.check === 'print'" @change="text => emit('answer', 'print', text)" /></li>
       <li v-for="(name, i) in names" :key="name">
         <button type="button" class="check" :aria-expanded="open === name" :data-check="name" @click="open = open === name ? null : name">
           <span class="flex items-center gap-2"><StatusShape :status="find.answers[name] === undefined ? 'planned' : 'made'" :size="14" /><span :class="{ w7: i === 0 }">{{ words(CHECK_WORDS[name]) }}</span><b v-if="find.answers[name] !== undefined" class="ml-auto">{{ answerWords(String(find.answers[name])) }}</b><kbd v-else class="ml-auto only-wide">{{ i + 1 }}</kbd></span>

@@ -81,6 +81,6 @@ async function toJoint() {
   .place { padding: 4px 12px; }
   .hazards { order: 1; position: static; }
   .right { order: 2; border: 0; }
-  .left :deep(ul) { order: 4; border-top: 1px solid var(--rule); }
+  .left :deep(.rows) { order: 4; border-top: 1px solid var(--rule); }
 }
 </style>

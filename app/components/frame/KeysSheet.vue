@@ -2,7 +2,7 @@
 /** Every key of the app; each has a visible control too. */
 const open = useState('keys-open', () => false)
 const KEYS = [
-  ['1 3 7 9', 'Find, Joint, Make, Hand over'], ['J K', 'next, previous row'], ['Enter', 'open or take'], ['Space', 'tick the step'], ['N', 'new'], ['C', 'the checks'], ['S', 'the conditions'],
+  ['1 3 7 9', 'Find, Joint, Make, Hand over'], ['J K', 'next, previous row'], ['Enter', 'open or take'], ['Space', 'tick the step'], ['N', 'new'], ['C', 'the checks'], ['P', 'the print along the pipe'], ['S', 'the conditions'],
   ['W', 'working'], ['Y', 'it is water'], ['\\', 'light or cellar'], ['?', 'this list'], ['Esc', 'close'],
 ] as const
 </script>
