@@ -1,13 +1,22 @@
-import { COLOURS, FLEXES, HELD_BYS, SCRATCHES } from '#core/identify'
+import { COLOURS, FLEXES, HELD_BYS, LAGGINGS, SCRATCHES, STRIPES } from '#core/identify'
 import type { FindBody } from '#core/record'
 
 /** Checks that are saved with a find beside its diameter. */
 export type AnswerName = keyof FindBody['answers']
 
+/** Those answered with a length, as typed. */
+export const LENGTH_ANSWERS = ['wall', 'bore'] as const
+export type LengthAnswer = (typeof LENGTH_ANSWERS)[number]
+
 /** Those answered with one of a few words at the pipe. */
-export type Choice = Exclude<AnswerName, 'traced' | 'print'>
+export type Choice = Exclude<AnswerName, LengthAnswer | 'traced' | 'print'>
 
 /** The answers offered for each. */
-export const CHOICES: Readonly<Record<Choice, readonly (string | boolean)[]>> = { 'colour': COLOURS, 'scratch': SCRATCHES, 'held-by': HELD_BYS, 'magnet': [true, false], 'flex': FLEXES }
+export const CHOICES: Readonly<Record<Choice, readonly (string | boolean)[]>> = {
+  'colour': COLOURS, 'scratch': SCRATCHES, 'held-by': HELD_BYS, 'magnet': [true, false], 'flex': FLEXES, 'stripe': STRIPES, 'lagging': LAGGINGS, 'warm': [true, false],
+}
+
+/** Choices that warn of something and say nothing of which pipe it is. */
+export const FOR_CAUTION: ReadonlySet<Choice> = new Set(['lagging', 'warm'])
 
 export const isChoice = (check: string): check is Choice => Object.hasOwn(CHOICES, check)

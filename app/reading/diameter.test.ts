@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { readDiameter } from '~/reading/diameter'
+import { readDiameter, readLength } from '~/reading/diameter'
 import { formatReading, mmBeside, unitOf } from '~/reading/format'
 
 const read = (typed: string, by: 'calliper' | 'tape-round' = 'calliper', region: 'gb' | 'us' = 'gb') => readDiameter({ typed, by }, region)
@@ -47,5 +47,18 @@ describe('a reading', () => {
     expect(mmBeside(26.67, 'inch')).toBe(' (26.67 mm)')
     expect(mmBeside(26.67, 'metric')).toBe('')
     expect([unitOf('inch'), unitOf('metric')]).toEqual(['in', 'mm'])
+  })
+})
+
+describe('readLength', () => {
+  it('reads a wall or bore by the job\'s unit', () => {
+    expect(readLength('wall', '0,9', 'gb', 22)).toEqual({ state: 'read', mm: 0.9 })
+    expect(readLength('bore', '3/4', 'us', 22.2)).toMatchObject({ state: 'read', mm: expect.closeTo(19.05, 9) })
+    expect(readLength('wall', ' ', 'gb', null)).toEqual({ state: 'empty' })
+  })
+  it('questions one that does not go into the outside, and one that is no length', () => {
+    expect(readLength('bore', '23', 'gb', 22)).toEqual({ state: 'wrong', message: 'A bore of 23 mm does not go into 22 mm outside.' })
+    expect(readLength('wall', '11', 'gb', 22)).toMatchObject({ state: 'wrong' })
+    expect(readLength('wall', 'thin', 'gb', null)).toMatchObject({ state: 'wrong', message: expect.stringContaining('not a length') })
   })
 })

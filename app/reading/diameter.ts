@@ -12,6 +12,20 @@ export type Reading =
   | { state: 'read', mm: number, working: string | null }
   | { state: 'wrong', message: string, guess?: { typed: string, by?: Instrument, words: string } }
 
+/** A wall or bore as typed: mm, or what is wrong with it. */
+export type LengthReading = { state: 'empty' } | { state: 'read', mm: number } | { state: 'wrong', message: string }
+
+/** Reads a wall or bore; it lies within the outside diameter where that is known. */
+export function readLength(name: 'wall' | 'bore', typed: string | undefined, region: Region, outsideMm: number | null): LengthReading {
+  if (!typed?.trim()) return { state: 'empty' }
+  const parsed = parseLength(typed, unitSystemOf(region), name)
+  if (!parsed.ok) return { state: 'wrong', message: parsed.error.message }
+  const { mm } = parsed.value
+  const most = outsideMm === null ? null : name === 'wall' ? outsideMm / 2 : outsideMm
+  if (most !== null && mm >= most) return { state: 'wrong', message: `A ${name} of ${formatDecimal(mm, 2)} mm does not go into ${formatDecimal(outsideMm!, 2)} mm outside.` }
+  return { state: 'read', mm }
+}
+
 /** Reads a find's diameter by the job's own unit and instrument; a figure that no pipe has is questioned with what it could have been. */
 export function readDiameter(find: Pick<FindRecord, 'typed' | 'by'>, region: Region): Reading {
   if (find.typed.trim() === '') return { state: 'empty' }

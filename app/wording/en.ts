@@ -19,9 +19,11 @@ export const CHECK_WORDS: Readonly<Record<CheckName, string>> = {
 
 export const ANSWER_WORDS: Readonly<Record<string, string>> = {
   'true': 'holds', 'false': 'does not', 'copper-ring': 'copper ring', 'pinch-ring': 'pinch ring', 'expansion-ring': 'expansion ring', 'metal-sleeve': 'metal sleeve',
-  'bright-silver': 'bright silver', 'dull-silver': 'dull silver', 'cement': 'cement', 'wiped': 'wiped lead',
+  'bright-silver': 'bright silver', 'dull-silver': 'dull silver', 'cement': 'cement', 'wiped': 'wiped lead', 'hard-white': 'hard white',
 }
-export const answerWords = (answer: string): string => ANSWER_WORDS[answer] ?? answer
+/** Yes and no of a check that is not the magnet's. */
+const WARM_WORDS: Readonly<Record<string, string>> = { true: 'warm', false: 'cold' }
+export const answerWords = (answer: string, check?: string): string => (check === 'warm' ? WARM_WORDS[answer] : ANSWER_WORDS[answer]) ?? answer
 
 const METHOD_WORDS: Readonly<Record<Method, string>> = {
   'solder': 'solder', 'press': 'press', 'push-fit': 'push-fit', 'compression': 'compression', 'crimp': 'crimp', 'clamp': 'clamp', 'expansion': 'expansion', 'sliding-sleeve': 'sliding sleeve',

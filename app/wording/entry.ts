@@ -25,6 +25,7 @@ export function valueWords(path: string, value: unknown, job: JobRecord | undefi
   if (path === 'pipe') return endLabel({ pipe: String(value) })
   if (path === 'wayId') return job?.joints.map(({ way }) => way).find(way => way?.id === value)?.parts[0]?.name ?? 'another way'
   if (path.startsWith('depths') && job) return `${String(value)} ${unitSystemOf(job.region) === 'inch' ? 'in' : 'mm'}`
+  if (path.startsWith('answers.')) return answerWords(String(value), path.slice('answers.'.length))
   if (typeof value === 'boolean') return value ? 'yes' : 'no'
   return answerWords(String(value))
 }

@@ -9,15 +9,21 @@ import { schemas } from '#core/contract'
 const id = z.string().min(1).max(40)
 const line = (longest: number) => z.string().trim().min(1).max(longest)
 
-/** A check answered at the pipe, other than a length, by its name. */
+/** Checks answered at the pipe beside its diameter, by their names. */
 const answers = z.strictObject({
   /** The print line as it was found, worn letters as `?`. */
   'print': z.string().max(300).optional(),
+  /** Wall and bore at a cut end, as typed. */
+  'wall': z.string().max(40).optional(),
+  'bore': z.string().max(40).optional(),
   'colour': z.string().max(30).optional(),
+  'stripe': z.string().max(30).optional(),
   'flex': z.string().max(30).optional(),
   'magnet': z.boolean().optional(),
   'scratch': z.string().max(30).optional(),
   'held-by': z.string().max(30).optional(),
+  'lagging': z.string().max(30).optional(),
+  'warm': z.boolean().optional(),
   'traced': z.enum(['water', 'unknown']).optional(),
 })
 

@@ -67,7 +67,7 @@ function explain(candidate: Candidate) {
       <p v-if="answer.next[0].check === 'print'" class="t14 note">Where a line can still be read: type it at the checks, ? for a worn letter.</p>
       <p v-if="settling && settling.check !== answer.next[0].check" class="t15 w6 mt-2">Else: {{ words(CHECK_WORDS[settling.check]).toLowerCase() }}</p>
       <div v-if="settling" class="answers mt-2" role="group" :aria-label="words(CHECK_WORDS[settling.check])">
-        <button v-for="value in settling.values" :key="String(value)" type="button" class="answer" :data-settle="String(value)" @click="emit('answer', settling.check, value)">{{ answerWords(String(value)) }}</button>
+        <button v-for="value in settling.values" :key="String(value)" type="button" class="answer" :data-settle="String(value)" @click="emit('answer', settling.check, value)">{{ answerWords(String(value), settling.check) }}</button>
       </div>
     </template>
   </section>

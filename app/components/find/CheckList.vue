@@ -2,22 +2,21 @@
 import { unitSystemOf } from '#core/catalogue'
 import { INSTRUMENTS, type Instrument, type NextCheck } from '#core/identify'
 import type { FindRecord, JobRecord } from '#core/record'
-import { CHOICES, type AnswerName, type Choice } from '~/reading/answers'
-import type { Reading } from '~/reading/diameter'
+import { CHOICES, FOR_CAUTION, LENGTH_ANSWERS, type AnswerName, type Choice, type LengthAnswer } from '~/reading/answers'
+import type { LengthReading, Reading } from '~/reading/diameter'
 import { answerWords, CHECK_WORDS, inRegion, INSTRUMENT_WORDS } from '~/wording/en'
 import { formatReading, unitOf } from '~/reading/format'
 
 /** The checks a person can make, the most telling first, each a key and an answer; what is answered stays on top. */
-const props = defineProps<{ job: JobRecord, find: FindRecord, reading: Reading, next: readonly NextCheck[], spread: number }>()
+const props = defineProps<{ job: JobRecord, find: FindRecord, reading: Reading, lengths: Readonly<Record<LengthAnswer, LengthReading>>, next: readonly NextCheck[], spread: number }>()
 const emit = defineEmits<{ typed: [text: string], by: [by: Instrument], answer: [name: AnswerName, value: string | boolean | undefined] }>()
 
 const open = ref<Choice | null>(null)
 const field = useTemplateRef<HTMLInputElement>('field')
 const list = useTemplateRef<HTMLElement>('list')
 
-const bitsOf = (name: Choice) => props.next.find(({ check }) => check === name)?.bits ?? 0
-const names = computed(() => (Object.keys(CHOICES) as Choice[]).sort((a, b) => Number(props.find.answers[b] !== undefined) - Number(props.find.answers[a] !== undefined) || bitsOf(b) - bitsOf(a)))
-const printBits = computed(() => props.next.find(({ check }) => check === 'print')?.bits ?? 0)
+const bitsOf = (name: AnswerName) => props.next.find(({ check }) => check === name)?.bits ?? 0
+const names = computed(() => (Object.keys(CHOICES) as Choice[]).sort((a, b) => Number(props.find.answers[b] !== undefined) - Number(props.find.answers[a] !== undefined) || Number(FOR_CAUTION.has(a)) - Number(FOR_CAUTION.has(b)) || bitsOf(b) - bitsOf(a)))
 const most = computed(() => Math.max(1, ...props.next.map(({ bits }) => bits)))
 const system = computed(() => unitSystemOf(props.job.region))
 const words = (text: string) => inRegion(text, props.job.region)
@@ -62,19 +61,14 @@ defineExpose({ focus: () => field.value?.focus() })
       </div>
     </div>
     <ul ref="list" class="rows" @keydown="pickByDigit">
-      <li><PrintCheck :text="find.answers.print ?? ''" :bits="printBits" :bar="printBits / most" :is-best="next[0]?.check === 'print'" @change="text => emit('answer', 'print', text)" /></li>
+      <li><PrintCheck :text="find.answers.print ?? ''" :bits="bitsOf('print')" :most="most" :is-best="next[0]?.check === 'print'" @change="text => emit('answer', 'print', text)" /></li>
       <li v-for="(name, i) in names" :key="name">
-        <button type="button" class="check" :aria-expanded="open === name" :data-check="name" @click="open = open === name ? null : name">
-          <span class="flex items-center gap-2"><StatusShape :status="find.answers[name] === undefined ? 'planned' : 'made'" :size="14" /><span :class="{ w7: i === 0 }">{{ words(CHECK_WORDS[name]) }}</span><b v-if="find.answers[name] !== undefined" class="ml-auto">{{ answerWords(String(find.answers[name])) }}</b><kbd v-else class="ml-auto only-wide">{{ i + 1 }}</kbd></span>
-          <svg v-if="find.answers[name] === undefined" width="240" height="13" aria-hidden="true" class="ml-[22px] mt-1">
-            <rect x="0" y="2" :width="Math.max(3, bitsOf(name) / most * 170)" height="8" :fill="next[0]?.check === name ? 'url(#hatch-selected)' : 'var(--paper)'" :stroke="next[0]?.check === name ? 'var(--copper)' : 'var(--ink)'" stroke-width="1.25" />
-            <text :x="bitsOf(name) / most * 170 + 8" y="11" class="t13 note">{{ bitsOf(name) < 0.01 ? 'tells nothing more' : `${bitsOf(name).toFixed(2)} bits` }}</text>
-          </svg>
-        </button>
+        <CheckRow :name="name" :label="words(CHECK_WORDS[name])" :answer="find.answers[name] === undefined ? null : answerWords(String(find.answers[name]), name)" :hint="String(i + 1)" :bits="bitsOf(name)" :most="most" :is-best="next[0]?.check === name" :is-open="open === name" :is-caution="FOR_CAUTION.has(name)" @toggle="open = open === name ? null : name" />
         <div v-if="open === name" class="answers options" role="group" :aria-label="words(CHECK_WORDS[name])">
-          <button v-for="value in CHOICES[name]" :key="String(value)" type="button" class="answer" :aria-pressed="find.answers[name] === value" :data-answer="`${name}:${value}`" @click="pick(name, value)">{{ answerWords(String(value)) }}</button>
+          <button v-for="value in CHOICES[name]" :key="String(value)" type="button" class="answer" :aria-pressed="find.answers[name] === value" :data-answer="`${name}:${value}`" @click="pick(name, value)">{{ answerWords(String(value), name) }}</button>
         </div>
       </li>
+      <li v-for="name in LENGTH_ANSWERS" :key="name"><LengthCheck :name="name" :label="words(CHECK_WORDS[name])" :text="find.answers[name] ?? ''" :reading="lengths[name]" :system="system" :bits="bitsOf(name)" :most="most" :is-best="next[0]?.check === name" @change="text => emit('answer', name, text)" /></li>
     </ul>
     <p class="note t13 px-[18px] py-2 only-wide">Bar: doubt the check takes away, in bits.</p>
   </section>
@@ -91,7 +85,5 @@ defineExpose({ focus: () => field.value?.focus() })
 .under { margin-left: 22px; min-height: 40px; }
 @media (max-width: 899px) { .under { min-height: 22px; } .diameter { padding: 4px 12px; } }
 li { border-bottom: 1px solid var(--hair); }
-.check { width: 100%; min-height: 44px; padding: 7px 18px 6px; font-size: 16px; }
-.check:hover { background: var(--paper2); }
 .options { padding: 2px 18px 10px 40px; }
 </style>

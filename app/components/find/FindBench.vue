@@ -8,7 +8,7 @@ import { shortName } from '~/wording/pipe'
 /** Find: checks at the left, the measured pipe among the known sizes, what it could be at the right, cautions below. */
 const props = defineProps<{ job: JobRecord }>()
 const router = useRouter()
-const { find, reading, answer, sigma, change, setAnswer, addFind } = useFind(toRef(props, 'job'))
+const { find, reading, lengths, answer, sigma, change, setAnswer, addFind } = useFind(toRef(props, 'job'))
 const narrow = useNarrow()
 const table = useTemplateRef<HTMLElement>('table')
 const { width } = useElementSize(table)
@@ -43,7 +43,7 @@ async function toJoint() {
     </div>
     <div class="bench">
       <div class="left">
-        <CheckList :key="find.id" :job="job" :find="find" :reading="reading" :next="answer?.next ?? []" :spread="sigma" @typed="typed => change({ typed })" @by="by => change({ by })" @answer="setAnswer" />
+        <CheckList :key="find.id" :job="job" :find="find" :reading="reading" :lengths="lengths" :next="answer?.next ?? []" :spread="sigma" @typed="typed => change({ typed })" @by="by => change({ by })" @answer="setAnswer" />
       </div>
       <div ref="table" class="table">
         <label class="place"><span class="note t13">where</span><input class="plain-input t15" :value="find.place" maxlength="120" placeholder="north wall, behind the oven" @input="change({ place: ($event.target as HTMLInputElement).value })"></label>
