@@ -16,6 +16,7 @@ const PHONE = [390, 844]
 const VIEWS = [
   ['jobs', '/'],
   ['find', '/jobs/glaze-kiln-room/find'],
+  ['sizes', '/sizes'],
   ['joint', `/jobs/${kiln}/joint?${joint(kiln, 5)}`],
   ['joint-old-copper', `/jobs/${kiln}/joint?${joint(kiln, 4)}`],
   ['joint-inches', `/jobs/${boat}/joint?${joint(boat, 1)}`],

@@ -42,6 +42,9 @@ export function useFind(job: Ref<JobRecord | undefined>) {
     if (result.ok) answer.value = result.value
   }, { immediate: true, deep: true })
 
+  /** What is proposed next: wall and bore only once there is a cut end to read them at. */
+  const proposed = computed(() => (answer.value?.next ?? []).filter(({ check }) => find.value?.answers.wall !== undefined || find.value?.answers.bore !== undefined || !LENGTH_ANSWERS.some(name => name === check)))
+
   const change = (changes: Partial<FindBody>) => { if (job.value && find.value) store.changeFind(job.value.slug, find.value.id, changes) }
   const setAnswer = (name: AnswerName, value: string | boolean | undefined) => change({ answers: { ...find.value!.answers, [name]: value } as FindBody['answers'] })
 
@@ -51,5 +54,5 @@ export function useFind(job: Ref<JobRecord | undefined>) {
     if (made.ok) await router.replace({ query: { find: made.value.id } })
   }
 
-  return { find, reading, lengths, answer, sigma: computed(() => (find.value ? INSTRUMENT_ERROR[find.value.by] : 0)), change, setAnswer, addFind }
+  return { find, reading, lengths, answer, proposed, sigma: computed(() => (find.value ? INSTRUMENT_ERROR[find.value.by] : 0)), change, setAnswer, addFind }
 }

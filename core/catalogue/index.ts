@@ -1,3 +1,5 @@
+export { comparePipes, namedBy } from './compare'
+export type { Comparison } from './compare'
 export { findPipe, findPipes, getPipe, PIPES } from './pipes'
 export type { PipesQuestion } from './pipes'
 export { jointRating, pipeRating } from './ratings'

@@ -155,6 +155,20 @@ describe('bad input at the pipe', () => {
     await app.saved()
   })
 
+  it('two sizes that seem alike are drawn beside each other, and what differs is said', async () => {
+    await app.go('/jobs/glaze-kiln-room/find')
+    await app.find('[data-test="compare"]')
+    await app.press('x')
+    await app.waitForText('[data-test="comparison"]', /apart outside: no mouth takes both/)
+    await app.go('/sizes?a=cu-en-x-15&b=cu-l-1_2')
+    await app.waitForText('[data-test="comparison"]', /0\.88 mm apart[\s\S]*does not seal/)
+    await app.click('[data-series="bs7291"]')
+    await app.click('[data-pipe="bs7291-15"]')
+    await app.waitForText('[data-test="comparison"]', /The same outside: 15 mm/)
+    await app.reload()
+    await app.waitForText('[data-test="comparison"]', /The same outside: 15 mm/)
+  })
+
   it('a job that is not there says so and leads back', async () => {
     await app.go('/jobs/nowhere/find')
     await app.waitForText('main', /no job "nowhere"[\s\S]*All jobs/)

@@ -9,7 +9,7 @@ afterAll(() => app.close())
 
 const SIZES = [[1280, 800], [390, 844]] as const
 const kiln = '/jobs/kiln-lane-bakehouse'
-const VIEWS = ['/', `${kiln}/find`, `${kiln}/joint`, `${kiln}/make`, `${kiln}/handover`, '/jobs/boat-shed-wash-down/joint', '/jobs/boat-shed-wash-down/make']
+const VIEWS = ['/', '/sizes', `${kiln}/find`, `${kiln}/joint`, `${kiln}/make`, `${kiln}/handover`, '/jobs/boat-shed-wash-down/joint', '/jobs/boat-shed-wash-down/make']
 
 describe.each([['light', false], ['cellar', true]] as const)('%s', (name, dark) => {
   it.each(VIEWS)('%s', async (path) => {
@@ -20,8 +20,9 @@ describe.each([['light', false], ['cellar', true]] as const)('%s', (name, dark) 
       await app.find('main *')
       await app.driver.wait(() => app.driver.executeScript('return document.querySelectorAll("main svg").length > 0'), 10_000, 'nothing drawn')
       expect(await app.axe(), `${path} ${width}`).toEqual([])
-      const wide = await app.driver.executeScript<number>('return document.documentElement.scrollWidth - window.innerWidth')
-      expect(wide, `${path} scrolls sideways at ${width}`).toBeLessThanOrEqual(0)
+      const wide = await app.driver.executeScript<number>('return document.documentElement.scrollWidth')
+      // The window itself grows with what is too wide on a phone, so it is the asked width that counts.
+      expect(wide, `${path} scrolls sideways at ${width}`).toBeLessThanOrEqual(width)
     }
     expect(await app.driver.executeScript('return document.documentElement.dataset.theme')).toBe(name)
     expect(await app.errors()).toEqual([])

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { getPipe, type Region } from '#core/catalogue'
-import type { Candidate, IdentifyAnswer } from '#core/identify'
+import type { Candidate, IdentifyAnswer, NextCheck } from '#core/identify'
 import type { FindRecord } from '#core/record'
 import { formatDecimal, type UnitSystem } from '#core/units'
 import { materialOf } from '~/drawing/materials'
@@ -9,7 +9,7 @@ import { CHOICES, isChoice, type AnswerName } from '~/reading/answers'
 import { answerWords, CHECK_WORDS, inRegion } from '~/wording/en'
 
 /** What the pipe could be, likeliest first, with what speaks for and against; one of them is kept as an end. */
-const props = defineProps<{ answer: IdentifyAnswer, find: FindRecord, region: Region, system: UnitSystem, isSettled: boolean }>()
+const props = defineProps<{ answer: IdentifyAnswer, next: readonly NextCheck[], find: FindRecord, region: Region, system: UnitSystem, isSettled: boolean }>()
 const emit = defineEmits<{ keep: [pipe: string | null], answer: [name: AnswerName, value: string | boolean] }>()
 const { show } = useWorking()
 
@@ -27,9 +27,14 @@ const sizes = (id: string) => {
 const words = (text: string) => inRegion(text, props.region)
 /** The answers of the most telling check that has a few; a length or a print is typed instead. */
 const settling = computed(() => {
-  const check = props.answer.next.map(next => next.check).find(isChoice)
+  const check = props.next.map(({ check }) => check).find(isChoice)
   return check === undefined ? null : { check, values: CHOICES[check] }
 })
+
+/** The two likeliest beside each other. */
+const pair = computed(() => (props.answer.candidates.length > 1 ? { path: '/sizes', query: { a: props.answer.candidates[0]!.pipe, b: props.answer.candidates[1]!.pipe } } : null))
+const router = useRouter()
+useKeys({ x: () => { if (pair.value) void router.push(pair.value) } })
 
 function explain(candidate: Candidate) {
   const { standard, typical } = getPipe(candidate.pipe)
@@ -60,12 +65,13 @@ function explain(candidate: Candidate) {
         <p v-else-if="find.pipe === candidate.pipe" class="verd w7 t14">Kept as this. <button type="button" class="underline font-normal note" @click="emit('keep', null)">not this</button></p>
       </li>
     </ol>
+    <p v-if="pair"><NuxtLink :to="pair" class="link-verb t14" data-test="compare">Compare the first two, drawn</NuxtLink> <kbd>X</kbd></p>
     <p class="t14 note">None of the catalogue's: {{ inHundred(answer.unknown) }} in 100.</p>
-    <template v-if="!isSettled && answer.next[0]">
-      <h3 class="zone-heading mt-3">The most telling check left <span class="right"><b class="copper t17">{{ formatDecimal(answer.next[0].bits, 2) }}</b> of {{ formatDecimal(answer.entropy, 2) }} bits</span></h3>
-      <p class="t20 w7">{{ words(CHECK_WORDS[answer.next[0].check]) }}</p>
-      <p v-if="answer.next[0].check === 'print'" class="t14 note">Where a line can still be read: type it at the checks, ? for a worn letter.</p>
-      <p v-if="settling && settling.check !== answer.next[0].check" class="t15 w6 mt-2">Else: {{ words(CHECK_WORDS[settling.check]).toLowerCase() }}</p>
+    <template v-if="!isSettled && next[0]">
+      <h3 class="zone-heading mt-3">The most telling check left <span class="right"><b class="copper t17">{{ formatDecimal(next[0].bits, 2) }}</b> of {{ formatDecimal(answer.entropy, 2) }} bits</span></h3>
+      <p class="t20 w7">{{ words(CHECK_WORDS[next[0].check]) }}</p>
+      <p v-if="next[0].check === 'print'" class="t14 note">Where a line can still be read: type it at the checks, ? for a worn letter.</p>
+      <p v-if="settling && settling.check !== next[0].check" class="t15 w6 mt-2">Else: {{ words(CHECK_WORDS[settling.check]).toLowerCase() }}</p>
       <div v-if="settling" class="answers mt-2" role="group" :aria-label="words(CHECK_WORDS[settling.check])">
         <button v-for="value in settling.values" :key="String(value)" type="button" class="answer" :data-settle="String(value)" @click="emit('answer', settling.check, value)">{{ answerWords(String(value), settling.check) }}</button>
       </div>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { unitSystemOf } from '#core/catalogue'
-import { INSTRUMENTS, type Instrument, type NextCheck } from '#core/identify'
+import { INSTRUMENTS, type CheckName, type Instrument, type NextCheck } from '#core/identify'
 import type { FindRecord, JobRecord } from '#core/record'
 import { CHOICES, FOR_CAUTION, LENGTH_ANSWERS, type AnswerName, type Choice, type LengthAnswer } from '~/reading/answers'
 import type { LengthReading, Reading } from '~/reading/diameter'
@@ -8,7 +8,7 @@ import { answerWords, CHECK_WORDS, inRegion, INSTRUMENT_WORDS } from '~/wording/
 import { formatReading, unitOf } from '~/reading/format'
 
 /** The checks a person can make, the most telling first, each a key and an answer; what is answered stays on top. */
-const props = defineProps<{ job: JobRecord, find: FindRecord, reading: Reading, lengths: Readonly<Record<LengthAnswer, LengthReading>>, next: readonly NextCheck[], spread: number }>()
+const props = defineProps<{ job: JobRecord, find: FindRecord, reading: Reading, lengths: Readonly<Record<LengthAnswer, LengthReading>>, next: readonly NextCheck[], best: CheckName | undefined, spread: number }>()
 const emit = defineEmits<{ typed: [text: string], by: [by: Instrument], answer: [name: AnswerName, value: string | boolean | undefined] }>()
 
 const open = ref<Choice | null>(null)
@@ -61,14 +61,14 @@ defineExpose({ focus: () => field.value?.focus() })
       </div>
     </div>
     <ul ref="list" class="rows" @keydown="pickByDigit">
-      <li><PrintCheck :text="find.answers.print ?? ''" :bits="bitsOf('print')" :most="most" :is-best="next[0]?.check === 'print'" @change="text => emit('answer', 'print', text)" /></li>
+      <li><PrintCheck :text="find.answers.print ?? ''" :bits="bitsOf('print')" :most="most" :is-best="best === 'print'" @change="text => emit('answer', 'print', text)" /></li>
       <li v-for="(name, i) in names" :key="name">
-        <CheckRow :name="name" :label="words(CHECK_WORDS[name])" :answer="find.answers[name] === undefined ? null : answerWords(String(find.answers[name]), name)" :hint="String(i + 1)" :bits="bitsOf(name)" :most="most" :is-best="next[0]?.check === name" :is-open="open === name" :is-caution="FOR_CAUTION.has(name)" @toggle="open = open === name ? null : name" />
+        <CheckRow :name="name" :label="words(CHECK_WORDS[name])" :answer="find.answers[name] === undefined ? null : answerWords(String(find.answers[name]), name)" :hint="String(i + 1)" :bits="bitsOf(name)" :most="most" :is-best="best === name" :is-open="open === name" :is-caution="FOR_CAUTION.has(name)" @toggle="open = open === name ? null : name" />
         <div v-if="open === name" class="answers options" role="group" :aria-label="words(CHECK_WORDS[name])">
           <button v-for="value in CHOICES[name]" :key="String(value)" type="button" class="answer" :aria-pressed="find.answers[name] === value" :data-answer="`${name}:${value}`" @click="pick(name, value)">{{ answerWords(String(value), name) }}</button>
         </div>
       </li>
-      <li v-for="name in LENGTH_ANSWERS" :key="name"><LengthCheck :name="name" :label="words(CHECK_WORDS[name])" :text="find.answers[name] ?? ''" :reading="lengths[name]" :system="system" :bits="bitsOf(name)" :most="most" :is-best="next[0]?.check === name" @change="text => emit('answer', name, text)" /></li>
+      <li v-for="name in LENGTH_ANSWERS" :key="name"><LengthCheck :name="name" :label="words(CHECK_WORDS[name])" :text="find.answers[name] ?? ''" :reading="lengths[name]" :system="system" :bits="bitsOf(name)" :most="most" :is-best="best === name" @change="text => emit('answer', name, text)" /></li>
     </ul>
     <p class="note t13 px-[18px] py-2 only-wide">Bar: doubt the check takes away, in bits.</p>
   </section>

@@ -8,7 +8,7 @@ import { shortName } from '~/wording/pipe'
 /** Find: checks at the left, the measured pipe among the known sizes, what it could be at the right, cautions below. */
 const props = defineProps<{ job: JobRecord }>()
 const router = useRouter()
-const { find, reading, lengths, answer, sigma, change, setAnswer, addFind } = useFind(toRef(props, 'job'))
+const { find, reading, lengths, answer, proposed, sigma, change, setAnswer, addFind } = useFind(toRef(props, 'job'))
 const narrow = useNarrow()
 const table = useTemplateRef<HTMLElement>('table')
 const { width } = useElementSize(table)
@@ -43,7 +43,7 @@ async function toJoint() {
     </div>
     <div class="bench">
       <div class="left">
-        <CheckList :key="find.id" :job="job" :find="find" :reading="reading" :lengths="lengths" :next="answer?.next ?? []" :spread="sigma" @typed="typed => change({ typed })" @by="by => change({ by })" @answer="setAnswer" />
+        <CheckList :key="find.id" :job="job" :find="find" :reading="reading" :lengths="lengths" :next="answer?.next ?? []" :best="proposed[0]?.check" :spread="sigma" @typed="typed => change({ typed })" @by="by => change({ by })" @answer="setAnswer" />
       </div>
       <div ref="table" class="table">
         <label class="place"><span class="note t13">where</span><input class="plain-input t15" :value="find.place" maxlength="120" placeholder="north wall, behind the oven" @input="change({ place: ($event.target as HTMLInputElement).value })"></label>
@@ -52,7 +52,7 @@ async function toJoint() {
         <SizeRuler :mm="lastMm" :spread="sigma" :region="job.region" :system="system" :width="drawn" :leading="leadingName ?? undefined" />
       </div>
       <div class="right">
-        <CandidateList v-if="answer && !isBare" :answer="answer" :find="find" :region="job.region" :system="system" :is-settled="find.pipe !== null" @keep="pipe => change({ pipe })" @answer="setAnswer" />
+        <CandidateList v-if="answer && !isBare" :answer="answer" :next="proposed" :find="find" :region="job.region" :system="system" :is-settled="find.pipe !== null" @keep="pipe => change({ pipe })" @answer="setAnswer" />
         <p v-else class="p-6 note">Answer any check, in any order. What it could be stands here, likeliest first.</p>
         <div v-if="find.pipe" class="px-6 pb-4"><UButton data-test="to-joint" @click="toJoint">Join this pipe</UButton></div>
       </div>

@@ -9,7 +9,8 @@ const { state, words } = useSaveState()
 const keptOpen = useState('kept-open', () => false)
 const { theme, flip } = useTheme()
 const keysOpen = useState('keys-open', () => false)
-useKeys({ '\\': flip, '?': () => { keysOpen.value = true } })
+const router = useRouter()
+useKeys({ '\\': flip, '?': () => { keysOpen.value = true }, 'z': () => { void router.push('/sizes') } })
 </script>
 
 <template>
@@ -27,6 +28,7 @@ useKeys({ '\\': flip, '?': () => { keysOpen.value = true } })
         <span class="word t14"><span>{{ theme === 'cellar' ? 'light' : 'cellar' }}</span> <kbd>\</kbd></span>
         <svg class="only-narrow" width="20" height="20" viewBox="-10 -10 20 20" aria-hidden="true"><circle r="7" class="l-edge" /><path d="M0-7A7 7 0 0 0 0 7Z" fill="var(--ink)" /></svg>
       </button>
+      <NuxtLink to="/sizes" class="flip keys t14"><span>sizes</span> <kbd>Z</kbd></NuxtLink>
       <button type="button" class="flip keys t14" @click="keysOpen = true"><span>keys</span> <kbd>?</kbd></button>
     </span>
     <KeysSheet />

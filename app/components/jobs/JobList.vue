@@ -56,6 +56,7 @@ useKeys({
     <div class="foot">
       <UButton data-test="new-job" @click="isNewOpen = true">New job <kbd>N</kbd></UButton>
       <span class="note only-wide"><kbd>J</kbd> <kbd>K</kbd> down, up &ensp;<kbd>Enter</kbd> open</span>
+      <NuxtLink to="/sizes" class="link-verb only-narrow">Sizes</NuxtLink>
       <span class="legend">
         <span><StatusShape status="planned" /> planned</span><span><StatusShape status="dry-fitted" /> begun</span><span><StatusShape status="made" /> made</span><span><StatusShape status="held" /> held</span>
       </span>

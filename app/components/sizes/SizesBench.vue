@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
+import { comparePipes, getPipe, namedBy, PIPES, REGIONS, SERIES, unitSystemOf, type Pipe, type Region } from '#core/catalogue'
+import { formatDecimal } from '#core/units'
+import { formatReading, unitOf } from '~/reading/format'
+import { REGION_WORDS } from '~/wording/en'
+
+/** Every size of the catalogue, and any two of them at one scale: which go into one mouth, and which only seem to. */
+const route = useRoute()
+const router = useRouter()
+const table = useTemplateRef<HTMLElement>('table')
+const { width } = useElementSize(table)
+
+const known = (id: unknown): Pipe | undefined => PIPES.find(pipe => pipe.id === id)
+/** What the trade confuses most stands there first: 22 mm and the old 3/4 in. */
+const a = computed(() => known(route.query.a) ?? getPipe('cu-en-x-22'))
+const b = computed(() => known(route.query.b) ?? getPipe('cu-bs-imp-3_4'))
+const region = ref<Region>(a.value.regions.includes('gb') ? 'gb' : a.value.regions[0]!)
+const system = computed(() => unitSystemOf(region.value))
+const side = ref<'a' | 'b'>('b')
+const series = computed(() => SERIES.filter(one => one.regions.includes(region.value)))
+const chosen = ref(b.value.series)
+const shown = computed(() => (series.value.some(({ id }) => id === chosen.value) ? chosen.value : series.value[0]!.id))
+const pipes = computed(() => PIPES.filter(pipe => pipe.series === shown.value))
+const comparison = computed(() => comparePipes(a.value, b.value))
+const figure = (mm: number | null) => (mm === null ? '?' : formatReading(mm, system.value))
+const apart = computed(() => Math.abs(comparison.value.outside))
+
+function take(pipe: Pipe) {
+  void router.replace({ query: { a: a.value.id, b: b.value.id, [side.value]: pipe.id } })
+}
+const swap = () => { void router.replace({ query: { a: b.value.id, b: a.value.id } }) }
+</script>
+
+<template>
+  <main class="bench">
+    <div ref="table" class="table">
+      <div class="names">
+        <button v-for="on in (['a', 'b'] as const)" :key="on" type="button" class="endpick" :class="{ 'text-right': on === 'b' }" :aria-pressed="side === on" :data-side="on" @click="side = on"><span class="note t13">{{ side === on ? 'choose it from the list' : 'tap to choose another' }}</span><b class="t20" :class="{ copper: on === 'b' }">{{ (on === 'a' ? a : b).label }}</b></button>
+      </div>
+      <EndPair v-if="width > 0" :a="a" :b="b" :system="system" :width="Math.floor(width)" />
+      <div class="said" data-test="comparison">
+        <h2 class="t26 flex gap-3 items-center"><VerdictShape v-if="comparison.isSameOutside" verdict="fits" :size="22" /><StatusShape v-else status="refused" :size="22" /> {{ comparison.isSameOutside ? `The same outside: ${figure(a.od)} ${unitOf(system)}.` : `${figure(apart)} ${unitOf(system)} apart outside: no mouth takes both.` }}</h2>
+        <table class="w-full">
+          <thead><tr><th /><th>outside</th><th>wall</th><th>bore</th><th class="left">its name</th></tr></thead>
+          <tbody>
+            <tr v-for="pipe in [a, b]" :key="pipe.id"><th>{{ pipe.label }}</th><td><b>{{ figure(pipe.od) }}</b></td><td>{{ figure(pipe.wall) }}</td><td>{{ figure(pipe.bore) }}</td><td class="left">{{ namedBy(pipe) }}</td></tr>
+          </tbody>
+        </table>
+        <p v-if="!comparison.isSameOutside && apart < 1" class="t17">Near, and force may bring them together, but it does not seal. Only a converter made for both sizes joins them.</p>
+        <p v-if="comparison.area !== null" class="t15">{{ comparison.area > 0.995 ? 'Their bores are alike.' : `The narrower bore has ${formatDecimal(comparison.area * 100, 0)} in 100 of the wider one's area.` }}</p>
+        <p v-if="comparison.isSameOutside && a.family !== b.family" class="t15">The same outside is not all: wall, temper and listing decide which joint is made on which.</p>
+        <p class="note t14">{{ a.standard }}{{ a.typical ? ', typical' : '' }}; {{ b.standard }}{{ b.typical ? ', typical' : '' }}. A measured pipe wins over a table. <button type="button" class="underline min-h-11" @click="swap">swap them</button></p>
+      </div>
+    </div>
+    <aside class="list">
+      <div role="group" aria-label="Region" class="flex gap-5 flex-wrap"><button v-for="one in REGIONS" :key="one" type="button" class="choice" :aria-pressed="region === one" @click="region = one">{{ REGION_WORDS[one] }}</button></div>
+      <div class="answers my-3" role="group" aria-label="Kind of pipe"><button v-for="one in series" :key="one.id" type="button" class="answer" :aria-pressed="shown === one.id" :data-series="one.id" @click="chosen = one.id">{{ one.words }}</button></div>
+      <table class="w-full rows">
+        <thead><tr><th class="left">size</th><th>outside</th><th>wall</th><th>bore</th><th><span class="visually-hidden">compare</span></th></tr></thead>
+        <tbody>
+          <tr v-for="pipe in pipes" :key="pipe.id" :class="{ 'row-selected': pipe.id === a.id || pipe.id === b.id }">
+            <td class="left"><b class="t17">{{ pipe.nominal }}</b></td><td>{{ figure(pipe.od) }}</td><td>{{ figure(pipe.wall) }}</td><td>{{ figure(pipe.bore) }}</td>
+            <td><button type="button" class="answer" :data-pipe="pipe.id" :aria-label="`Compare ${pipe.label}`" @click="take(pipe)">{{ side === 'a' ? 'left' : 'right' }}</button></td>
+          </tr>
+        </tbody>
+      </table>
+      <p class="note t13 mt-2">{{ pipes[0]?.standard }}. Lengths in {{ system === 'inch' ? 'inches' : 'mm' }}{{ pipes.some(({ typical }) => typical) ? '; some walls are typical, makers differ' : '' }}.</p>
+    </aside>
+  </main>
+</template>
+
+<style scoped>
+.bench { flex: 1; display: grid; grid-template-columns: minmax(0, 1fr) 430px; }
+.table { min-width: 0; overflow: hidden; padding-top: 8px; }
+.names { display: grid; grid-template-columns: 1fr 1fr; gap: 18px; padding: 4px 18px 10px; }
+.endpick { display: flex; flex-direction: column; min-height: 44px; border-bottom: 1px solid var(--rule); padding-bottom: 3px; }
+.endpick[aria-pressed="true"] { border-bottom: 2px solid var(--ink); }
+.endpick.text-right { align-items: flex-end; }
+.said { padding: 10px 18px; display: flex; flex-direction: column; gap: 10px; }
+.list { border-left: 1px solid var(--rule); padding: 10px 22px 18px 24px; }
+th { font-size: 13px; font-weight: 400; color: var(--ink2); text-align: right; padding: 4px 10px 4px 0; }
+tbody th { text-align: left; font-size: 15px; color: var(--ink); border-bottom: 1px solid var(--hair); }
+td { text-align: right; height: 40px; border-bottom: 1px solid var(--hair); padding: 2px 10px 2px 0; }
+.left { text-align: left; }
+.rows td:first-child, .rows th:first-child { padding-left: 10px; }
+@media (max-width: 1100px) { .bench { grid-template-columns: minmax(0, 1fr) 360px; } }
+@media (max-width: 899px) {
+  .bench { display: flex; flex-direction: column; }
+  .list { border-left: 0; border-top: 1px solid var(--rule); padding: 10px 12px; }
+  .names, .said { padding-left: 12px; padding-right: 12px; }
+  .said td.left, .said th.left { display: none; }
+}
+</style>
