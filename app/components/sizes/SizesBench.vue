@@ -61,7 +61,7 @@ const swap = () => { void router.replace({ query: { a: b.value.id, b: a.value.id
         <tbody>
           <tr v-for="pipe in pipes" :key="pipe.id" :class="{ 'row-selected': pipe.id === a.id || pipe.id === b.id }">
             <td class="left"><b class="t17">{{ pipe.nominal }}</b></td><td>{{ figure(pipe.od) }}</td><td>{{ figure(pipe.wall) }}</td><td>{{ figure(pipe.bore) }}</td>
-            <td><button type="button" class="answer" :data-pipe="pipe.id" :aria-label="`Compare ${pipe.label}`" @click="take(pipe)">{{ side === 'a' ? 'left' : 'right' }}</button></td>
+            <td><button type="button" class="answer" :data-pipe="pipe.id" :aria-label="`${side === 'a' ? 'left' : 'right'}: ${pipe.label}`" @click="take(pipe)">{{ side === 'a' ? 'left' : 'right' }}</button></td>
           </tr>
         </tbody>
       </table>
