@@ -16,11 +16,12 @@ const AWAY_STATUSES: ReadonlySet<number> = new Set([408, 429, 502, 503, 504])
 /** A browser sends at most 64 kB for a page that is closing; well under it, bytes. */
 const MOST_KEPT_ALIVE = 16_000
 
-async function call<T>(method: 'GET' | Request['method'], url: string, body?: object, headers?: Record<string, string>): Promise<Answer<T>> {
+async function call<T>(hear: (date: string | null) => void, method: 'GET' | Request['method'], url: string, body?: object, headers?: Record<string, string>): Promise<Answer<T>> {
   const text = body && JSON.stringify(body)
   try {
     const value = await $fetch<T>(url, {
       method, retry: 0, timeout: ANSWER_WITHIN_MS, headers: { ...headers, ...(text === undefined ? {} : { 'Content-Type': 'application/json' }) }, body: text, keepalive: text !== undefined && text.length < MOST_KEPT_ALIVE,
+      onResponse: ({ response }) => hear(response.headers.get('date')),
     })
     return { ok: true, value: value as T }
   } catch (error) {
@@ -30,10 +31,10 @@ async function call<T>(method: 'GET' | Request['method'], url: string, body?: ob
   }
 }
 
-/** The server's routes, with failures as data. */
-export const useApi = () => ({
-  get: <T>(url: string) => call<T>('GET', url),
+/** The server's routes, with failures as data; `hear` gets the time of each answer. */
+export const useApi = (hear: (date: string | null) => void = () => undefined) => ({
+  get: <T>(url: string) => call<T>(hear, 'GET', url),
   /** A write: its key, how long ago it was done, ms, and by whose hand. */
   send: <T>({ method, url, body }: Request, { key, ago, hand }: { key: string, ago: number, hand: string }) =>
-    call<T>(method, url, body, { 'Idempotency-Key': key, 'Done-Ago': String(Math.max(0, Math.round(ago))), ...(hand ? { Hand: encodeURIComponent(hand) } : {}) }),
+    call<T>(hear, method, url, body, { 'Idempotency-Key': key, 'Done-Ago': String(Math.max(0, Math.round(ago))), ...(hand ? { Hand: encodeURIComponent(hand) } : {}) }),
 })

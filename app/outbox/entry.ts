@@ -54,9 +54,9 @@ export function toRequest({ key, job, record, act }: Entry): Request {
   }
 }
 
-/** A job as it stands once an entry is done. Fails with what core says against it. */
-export function applyEntry(job: JobRecord, { key, record, at, act }: Entry): Result<JobRecord> {
-  const time = new Date(at).toISOString()
+/** A job as it stands once an entry is done; times are the server's, `ahead` ms of this tablet's. Fails with what core says against it. */
+export function applyEntry(job: JobRecord, { key, record, at, act }: Entry, ahead = 0): Result<JobRecord> {
+  const time = new Date(at + ahead).toISOString()
   const onFind = (work: (find: FindRecord) => Result<FindRecord>): Result<JobRecord> => {
     const find = job.finds.find(({ id }) => id === record)
     if (!find) return ok(job)

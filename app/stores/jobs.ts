@@ -5,6 +5,7 @@ import { v4 as uuid } from 'uuid'
 import { fail, ok, type Issue, type Result } from '#core/base'
 import type { FindBody, FindRecord, JobBody, JobRecord, JointBody, JointRecord, SignoffBody, StepPlace } from '#core/record'
 import { useApi, type Answer } from '~/composables/useApi'
+import { useServerClock } from '~/composables/useServerClock'
 import { applyEntry, beginJob, type Act, type AnyRecord, type Entry, type Kind } from '~/outbox/entry'
 import { createOutbox, type Outbox } from '~/outbox/outbox'
 import { memoryStorage, openStorage, type Storage } from '~/outbox/storage'
@@ -21,7 +22,8 @@ const after = (ms: number) => new Promise<void>(resolve => setTimeout(resolve, m
  * by the same rules the server has. Every change is kept on this tablet first, then sent in order.
  */
 export const useJobStore = defineStore('jobs', () => {
-  const api = useApi()
+  const clock = useServerClock()
+  const api = useApi(clock.hear)
   /** Name of this hand or tablet, as others see it beside their own entry. */
   const hand = useStorage('jolvet-hand', '')
   const jobs = shallowRef<JobRecord[]>([])
@@ -50,7 +52,7 @@ export const useJobStore = defineStore('jobs', () => {
     const begun = own.find(({ act }) => act.do === 'begin-job')?.act
     const copy = copies.get(id) ?? (begun?.do === 'begin-job' ? beginJob(id, begun.body) : undefined)
     return copy && own.reduce((job, entry) => {
-      const next = applyEntry(job, entry)
+      const next = applyEntry(job, entry, clock.offset.value)
       return next.ok ? next.value : job
     }, copy)
   }
