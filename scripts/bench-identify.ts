@@ -2,16 +2,11 @@
 // The world here draws pipes, errors and answers by laws of its own that identify does not read.
 import { PIPES, type Family, type Pipe } from '#core/catalogue'
 import { identifyPipe, type Check } from '#core/identify'
+import { randomFrom } from './random'
 
 const CASES = Number(process.env.CASES ?? 1500)
 const seed = Number(process.env.SEED ?? 20_261)
-let state = seed >>> 0
-const random = (): number => {
-  state = (state + 0x6D2B79F5) >>> 0
-  let mixed = Math.imul(state ^ (state >>> 15), state | 1)
-  mixed ^= mixed + Math.imul(mixed ^ (mixed >>> 7), mixed | 61)
-  return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296
-}
+const random = randomFrom(seed)
 const gauss = (): number => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
 /** Student's t with 4 degrees of freedom: now and then far off. */
 const heavy = (): number => gauss() / Math.sqrt((gauss() ** 2 + gauss() ** 2 + gauss() ** 2 + gauss() ** 2) / 4)

@@ -15,9 +15,9 @@ const isLoopback = ['127.0.0.1', '::1', 'localhost'].includes(host)
 const address = `http://${isLoopback ? '127.0.0.1' : host}:${port}`
 /** How often the database is looked after, ms, and how many restarts in a minute are too many. */
 const LOOK_EVERY_MS = 500
+const MOST_RESTARTS = 5
 /** Receipts of writes are kept far longer than a tablet lies in a drawer with work on it, days. */
 const RECEIPT_DAYS = 400
-const MOST_RESTARTS = 5
 
 const errorFile = path.join(dataFolder, 'start-errors.log')
 function writeDetails(error) {

@@ -1,4 +1,4 @@
-import { changedSince, mergeFields, type Clash, type Fields, type JointRecord } from '#core/record'
+import { changedSince, isMade, mergeFields, type Clash, type Fields, type JointRecord } from '#core/record'
 import type { Issue } from '#core/base'
 import { toRequest, type Act, type AnyRecord, type Entry, type Request } from './entry'
 import { memoryStorage, type Storage } from './storage'
@@ -27,7 +27,7 @@ export interface Surroundings {
 }
 
 const pick = (record: object, fields: Iterable<string>): Fields => Object.fromEntries([...fields].map(field => [field, (record as Fields)[field]]))
-const isSigned = (record: AnyRecord | undefined): record is JointRecord => record !== undefined && 'signoffs' in record && record.signoffs.length > 0
+const isSigned = (record: AnyRecord | undefined): record is JointRecord => record !== undefined && 'signoffs' in record && isMade(record)
 /** Plain data: what a browser's database takes, and what comes back from it. */
 const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
 
@@ -116,8 +116,9 @@ export function createOutbox(around: Surroundings) {
 
   /** Puts another entry in the place of one, kept and shown. */
   async function put(key: string, entry: Entry) {
-    swap(key, plain(entry))
-    await keep(kept => kept.replace(key, plain(entry)))
+    const kept = plain(entry)
+    swap(key, kept)
+    await keep(storage => storage.replace(key, kept))
   }
 
   /** The next version of a record is known: what this page did on top of it was done knowing it. */
@@ -264,7 +265,7 @@ export function createOutbox(around: Surroundings) {
   function retry(key: string) {
     const entry = entries.find(one => one.key === key)
     if (!entry || entry.state !== 'refused') return
-    void put(key, { ...entry, key: newKey(), isSealed: false, state: 'waiting', issue: undefined })
+    void put(key, renewed(entry, entry.act))
     changed()
     void flush()
   }

@@ -15,6 +15,9 @@ const RETRY_AFTER_MS = 2000
 /** How long the server is waited for before the copy kept here is shown, ms. */
 const COPY_AFTER_MS = 600
 
+/** Of what came of the things done here, so many are shown. */
+const MOST_RECENT = 12
+
 const after = (ms: number) => new Promise<void>(resolve => setTimeout(resolve, ms))
 
 /**
@@ -86,7 +89,6 @@ export const useJobStore = defineStore('jobs', () => {
     putCopy({ ...copy, [kind]: next })
   }
 
-  const MOST_RECENT = 12
   const note = (entry: Entry, fate: 'taken' | 'clash' | 'refused') => { recent.value = [...recent.value, { entry, fate }].slice(-MOST_RECENT) }
 
   /** Opens what is kept in this browser, once: entries of earlier pages, and the last copies. */

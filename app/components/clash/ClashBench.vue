@@ -5,6 +5,7 @@ import type { JobRecord, JointRecord } from '#core/record'
 import { formatLength, formatMm, parseLength } from '#core/units'
 import type { Entry } from '~/outbox/entry'
 import { readDiameter } from '~/reading/diameter'
+import { unitOf } from '~/reading/format'
 import { clockTime, fieldWords, recordWords, valueWords } from '~/wording/entry'
 
 /** Two hands on one record: both entries side by side at one scale, the fact that decides, and the choice between them. */
@@ -22,7 +23,7 @@ const what = computed(() => recordWords(props.entry, props.job))
 const mineBy = computed(() => `${store.hand || 'You'}, on this tablet`)
 const theirsBy = computed(() => saved.value.updatedBy || signed.value?.initials || 'Another hand')
 const system = computed(() => unitSystemOf(props.job.region))
-const unit = computed(() => (system.value === 'inch' ? 'in' : 'mm'))
+const unit = computed(() => unitOf(system.value))
 
 /** The two depths for one end, where that is what differs: each in mm, with the table's. */
 const depths = computed(() => {
@@ -35,7 +36,7 @@ const depths = computed(() => {
     const length = typeof value === 'string' && value.trim() ? parseLength(value, system.value, clash.path) : null
     return length ? (length.ok ? length.value.mm : null) : end.insertion.value
   }
-  return { entry, path: clash.path, pipe: getPipe(end.pipe), mine: read(clash.mine), theirs: read(clash.theirs), table: end.insertion.value }
+  return { entry, pipe: getPipe(end.pipe), mine: read(clash.mine), theirs: read(clash.theirs), table: end.insertion.value }
 })
 const k = computed(() => (depths.value ? Math.max(1, Math.floor(Math.min(140 / depths.value.pipe.od, (width.value || 400) * 0.5 / Math.max(depths.value.mine ?? 1, depths.value.theirs ?? 1)) * 10) / 10) : 1))
 /** The two diameters of one find, where that is what differs and both can be read. */
