@@ -1,11 +1,11 @@
-import type { FindRecord, JobRecord, JointRecord, SignoffRecord } from '../core/record'
+import { BLANK_FIND, type FindRecord, type JobRecord, type JointRecord, type SignoffRecord } from '#core/record'
 
 /* Records as they are before anything is typed, for tests to begin from. */
 
-export const aFind = (changes: Partial<FindRecord> = {}): FindRecord => ({ id: 'f', place: '', typed: '', by: 'calliper', answers: {}, pipe: null, version: 1, updatedAt: '', updatedBy: '', ...changes })
+export const aFind = (changes: Partial<FindRecord> = {}): FindRecord => ({ ...BLANK_FIND, cannot: [], id: 'f', photos: [], verdicts: [], version: 1, updatedAt: '', updatedBy: '', ...changes })
 
 export const aJoint = (changes: Partial<JointRecord> = {}): JointRecord => ({
-  id: 'j', number: 1, place: '', a: null, b: null, findA: null, conditions: {}, orientation: 'horizontal', wayId: null, depths: {}, version: 1, way: null, ticks: [], timers: [], signoffs: [], updatedAt: '', updatedBy: '', ...changes,
+  id: 'j', number: 1, place: '', a: null, b: null, findA: null, findB: null, conditions: {}, orientation: 'horizontal', wayId: null, depths: {}, version: 1, way: null, ticks: [], timers: [], signoffs: [], updatedAt: '', updatedBy: '', ...changes,
 })
 
 export const aSignoff = (changes: Partial<SignoffRecord> = {}): SignoffRecord => ({ id: 's', initials: 'AB', at: '2026-11-23T10:00:00.000Z', marks: [], corrects: null, ...changes })

@@ -11,6 +11,8 @@ export type Answer<T> = { ok: true, value: T } | { ok: false, error: Issue, away
 const AWAY: Issue = { code: 'impossible', path: '', message: 'the server does not answer.' }
 /** A server that has not answered by then is taken for away, ms. */
 const ANSWER_WITHIN_MS = 15_000
+/** A photo takes longer on a thin line: this much is waited for beside, bytes/ms. */
+const LEAST_SPEED = 20
 /** Statuses that a proxy or our server gives while it cannot do its work. */
 const AWAY_STATUSES: ReadonlySet<number> = new Set([408, 429, 502, 503, 504])
 /** A browser sends at most 64 kB for a page that is closing; well under it, bytes. */
@@ -20,7 +22,7 @@ async function call<T>(hear: (date: string | null) => void, method: 'GET' | Requ
   const text = body && JSON.stringify(body)
   try {
     const value = await $fetch<T>(url, {
-      method, retry: 0, timeout: ANSWER_WITHIN_MS, headers: { ...headers, ...(text === undefined ? {} : { 'Content-Type': 'application/json' }) }, body: text, keepalive: text !== undefined && text.length < MOST_KEPT_ALIVE,
+      method, retry: 0, timeout: ANSWER_WITHIN_MS + (text?.length ?? 0) / LEAST_SPEED, headers: { ...headers, ...(text === undefined ? {} : { 'Content-Type': 'application/json' }) }, body: text, keepalive: text !== undefined && text.length < MOST_KEPT_ALIVE,
       onResponse: ({ response }) => hear(response.headers.get('date')),
     })
     return { ok: true, value: value as T }

@@ -1,7 +1,9 @@
-import { identifyPipe, INSTRUMENT_ERROR, type Check, type IdentifyAnswer } from '#core/identify'
-import type { FindBody, FindRecord, JobRecord } from '#core/record'
-import { CHOICES, LENGTH_ANSWERS, type AnswerName, type LengthAnswer } from '~/reading/answers'
-import { readDiameter, readLength, type LengthReading, type Reading } from '~/reading/diameter'
+import { identifyPipe, INSTRUMENT_ERROR, type CheckName, type IdentifyAnswer } from '#core/identify'
+import { BLANK_FIND, instrumentOf, LENGTH_ANSWERS, readFind, restingOn, type FindBody, type FindReading, type FindRecord, type JobRecord } from '#core/record'
+import { CHOICES, type AnswerName } from '~/reading/answers'
+import { readPhoto } from '~/reading/photo'
+
+const NOTHING_READ: FindReading = { diameter: { state: 'empty' }, lengths: { wall: { state: 'empty' }, bore: { state: 'empty' } }, checks: [] }
 
 /** The find on the screen: what was typed and answered, what it may be, and what would settle it. */
 export function useFind(job: Ref<JobRecord | undefined>) {
@@ -13,26 +15,12 @@ export function useFind(job: Ref<JobRecord | undefined>) {
     const finds = job.value?.finds ?? []
     return finds.find(({ id }) => id === route.query.find) ?? finds.find(({ pipe }) => pipe === null) ?? finds.at(-1)
   })
-  const reading = computed<Reading>(() => (find.value && job.value ? readDiameter(find.value, job.value.region) : { state: 'empty' }))
-
-  const lengths = computed<Record<LengthAnswer, LengthReading>>(() => {
-    const outside = reading.value.state === 'read' ? reading.value.mm : null
-    const read = (name: LengthAnswer) => readLength(name, find.value?.answers[name], job.value!.region, outside)
-    return { wall: read('wall'), bore: read('bore') }
-  })
-
-  const checks = computed<Check[]>(() => {
-    if (!find.value) return []
-    const { print, wall: _, bore: __, ...others } = find.value.answers
-    const answered = Object.entries(others).filter(([, value]) => value !== undefined).map(([check, value]) => ({ check, value }) as Check)
-    for (const name of LENGTH_ANSWERS) {
-      const length = lengths.value[name]
-      if (length.state === 'read') answered.push({ check: name, value: length.mm })
-    }
-    if (print !== undefined) answered.unshift({ check: 'print', text: print })
-    return reading.value.state === 'read' ? [{ check: 'outside-diameter', value: reading.value.mm, by: find.value.by }, ...answered] : answered
-  })
-  const question = computed(() => ({ region: job.value?.region, year: job.value?.year ?? undefined, checks: checks.value, can: [...Object.keys(CHOICES), 'print', ...LENGTH_ANSWERS, 'outside-diameter'] }))
+  const read = computed<FindReading>(() => (find.value && job.value ? readFind(find.value, job.value.region) : NOTHING_READ))
+  const reading = computed(() => read.value.diameter)
+  const lengths = computed(() => read.value.lengths)
+  const cannot = computed(() => new Set<string>(find.value?.cannot))
+  const can = computed(() => [...Object.keys(CHOICES), 'print', ...LENGTH_ANSWERS, 'outside-diameter'].filter(name => !cannot.value.has(name)))
+  const question = computed(() => ({ region: job.value?.region, year: job.value?.year ?? undefined, checks: read.value.checks, can: can.value }))
 
   /** The last answer that could be worked out stays while something is wrong with what is typed. */
   const answer = ref<IdentifyAnswer>()
@@ -48,11 +36,30 @@ export function useFind(job: Ref<JobRecord | undefined>) {
   const change = (changes: Partial<FindBody>) => { if (job.value && find.value) store.changeFind(job.value.slug, find.value.id, changes) }
   const setAnswer = (name: AnswerName, value: string | boolean | undefined) => change({ answers: { ...find.value!.answers, [name]: value } as FindBody['answers'] })
 
+  /** A check that cannot be made at this pipe is not proposed; it can be taken back. */
+  function setCannot(name: CheckName, isSo: boolean) {
+    const others = find.value!.cannot.filter(one => one !== name)
+    change({ cannot: isSo ? [...others, name] : others })
+  }
+
   async function addFind() {
     if (!job.value) return
-    const made = store.createFind(job.value.slug, { place: '', typed: '', by: 'calliper', answers: {}, pipe: null })
+    const made = store.createFind(job.value.slug, { ...BLANK_FIND, cannot: [] })
     if (made.ok) await router.replace({ query: { find: made.value.id } })
   }
 
-  return { find, reading, lengths, answer, proposed, sigma: computed(() => (find.value ? INSTRUMENT_ERROR[find.value.by] : 0)), change, setAnswer, addFind }
+  /** Why the last photo was not taken, in words. */
+  const photoProblem = ref<string | null>(null)
+  async function addPhoto(file: File) {
+    const picture = await readPhoto(file)
+    const added = picture.ok && job.value && find.value ? store.addPhoto(job.value.slug, find.value.id, picture.value) : picture
+    photoProblem.value = added.ok ? null : added.error.message
+  }
+  const dropPhoto = (id: string) => { if (job.value && find.value) store.dropPhoto(job.value.slug, find.value.id, id) }
+  watch(() => find.value?.id, () => { photoProblem.value = null })
+
+  /** The joints that rest on this find. */
+  const resting = computed(() => (job.value && find.value ? restingOn(job.value, find.value) : []))
+
+  return { find, reading, lengths, answer, proposed, cannot, resting, photoProblem, sigma: computed(() => (find.value ? INSTRUMENT_ERROR[instrumentOf(find.value.by)] : 0)), change, setAnswer, setCannot, addFind, addPhoto, dropPhoto }
 }

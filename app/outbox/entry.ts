@@ -1,5 +1,5 @@
 import { ok, type Issue, type Result } from '#core/base'
-import { beginJoint, changeFind, changeJoint, runTimer, signJoint, tickStep, type Clash, type ClashBody, type Fields, type FindBody, type FindRecord, type JobBody, type JobRecord, type JointBody, type JointRecord, type SignoffBody, type StepPlace } from '#core/record'
+import { addPhoto, BLANK_FIND, beginFind, beginJoint, changeFind, changeJoint, dropPhoto, runTimer, signJoint, tickStep, type Clash, type ClashBody, type Fields, type FindBody, type FindRecord, type JobBody, type JobRecord, type JointBody, type JointRecord, type PhotoBody, type SignoffBody, type StepPlace } from '#core/record'
 
 export type Kind = 'finds' | 'joints'
 export type AnyRecord = FindRecord | JointRecord
@@ -9,6 +9,8 @@ export type Act =
   | { do: 'begin-job', body: JobBody }
   | { do: 'begin-find', body: FindBody }
   | { do: 'begin-joint', body: JointBody, number: number }
+  | { do: 'photo', body: Omit<PhotoBody, 'id'>, width: number, height: number }
+  | { do: 'drop-photo', photo: string }
   | { do: 'change', kind: Kind, changes: Fields, base: Fields, version: number }
   | { do: 'tick', place: StepPlace, done: boolean }
   | { do: 'wait', place: StepPlace, running: boolean }
@@ -46,6 +48,8 @@ export function toRequest({ key, job, record, act }: Entry): Request {
     case 'begin-job': return { method: 'POST', url: '/api/jobs', body: { ...act.body, id: job } }
     case 'begin-find': return { method: 'POST', url: `${at}/finds`, body: { ...act.body, id: record } }
     case 'begin-joint': return { method: 'POST', url: `${at}/joints`, body: { ...act.body, id: record } }
+    case 'photo': return { method: 'POST', url: `${at}/finds/${record}/photos`, body: { ...act.body, id: key } }
+    case 'drop-photo': return { method: 'DELETE', url: `${at}/finds/${record}/photos/${act.photo}`, body: {} }
     case 'change': return { method: 'PATCH', url: `${at}/${act.kind}/${record}`, body: { ...act.changes, version: act.version } }
     case 'tick': return { method: act.done ? 'PUT' : 'DELETE', url: `${at}/joints/${record}/ticks`, body: act.place }
     case 'wait': return { method: act.running ? 'PUT' : 'DELETE', url: `${at}/joints/${record}/timers`, body: act.place }
@@ -57,6 +61,8 @@ export function toRequest({ key, job, record, act }: Entry): Request {
 /** A job as it stands once an entry is done; times are the server's, `ahead` ms of this tablet's. Fails with what core says against it. */
 export function applyEntry(job: JobRecord, { key, record, at, act }: Entry, ahead = 0): Result<JobRecord> {
   const time = new Date(at + ahead).toISOString()
+  // Whose hand it was, the server learns with the call.
+  const hand = { at: time, by: '' }
   const onFind = (work: (find: FindRecord) => Result<FindRecord>): Result<JobRecord> => {
     const find = job.finds.find(({ id }) => id === record)
     if (!find) return ok(job)
@@ -73,14 +79,18 @@ export function applyEntry(job: JobRecord, { key, record, at, act }: Entry, ahea
     case 'begin-job': return ok(job)
     case 'begin-find': {
       if (job.finds.some(({ id }) => id === record)) return ok(job)
-      return ok({ ...job, finds: [...job.finds, { ...act.body, id: record, version: 1, updatedAt: time, updatedBy: '' }] })
+      // A body kept by an earlier version lacks what it did not know.
+      const find = beginFind(job, record, { ...BLANK_FIND, cannot: [], ...act.body }, hand)
+      return find.ok ? ok({ ...job, finds: [...job.finds, find.value] }) : find
     }
     case 'begin-joint': {
       if (job.joints.some(({ id }) => id === record)) return ok(job)
-      const joint = beginJoint(job, record, act.number, act.body, time)
+      const joint = beginJoint(job, record, act.number, { ...{ findB: null }, ...act.body }, time)
       return joint.ok ? ok({ ...job, joints: [...job.joints, joint.value] }) : joint
     }
-    case 'change': return act.kind === 'finds' ? onFind(find => changeFind(find, act.changes as Partial<FindBody>)) : onJoint(joint => changeJoint(job, joint, act.changes as Partial<JointBody>))
+    case 'photo': return onFind(find => addPhoto(find, { id: key, name: act.body.name, width: act.width, height: act.height, ...hand, data: `data:image/jpeg;base64,${act.body.data}` }))
+    case 'drop-photo': return onFind(find => ok(dropPhoto(find, act.photo)))
+    case 'change': return act.kind === 'finds' ? onFind(find => changeFind(job, find, act.changes as Partial<FindBody>, hand)) : onJoint(joint => changeJoint(job, joint, act.changes as Partial<JointBody>))
     case 'tick': return onJoint(joint => tickStep(job, joint, act.place, act.done, time))
     case 'wait': return onJoint(joint => runTimer(job, joint, act.place, act.running, time))
     case 'sign': return onJoint(joint => signJoint(job, joint, { ...act.body, id: key }, time))

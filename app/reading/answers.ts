@@ -1,12 +1,8 @@
 import { COLOURS, FLEXES, HELD_BYS, LAGGINGS, SCRATCHES, STRIPES } from '#core/identify'
-import type { FindBody } from '#core/record'
+import type { FindBody, LengthAnswer } from '#core/record'
 
 /** Checks that are saved with a find beside its diameter. */
 export type AnswerName = keyof FindBody['answers']
-
-/** Those answered with a length, as typed. */
-export const LENGTH_ANSWERS = ['wall', 'bore'] as const
-export type LengthAnswer = (typeof LENGTH_ANSWERS)[number]
 
 /** Those answered with one of a few words at the pipe. */
 export type Choice = Exclude<AnswerName, LengthAnswer | 'traced' | 'print'>

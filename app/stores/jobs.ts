@@ -3,7 +3,7 @@ import { defineStore } from 'pinia'
 import { useStorage } from '@vueuse/core'
 import { v4 as uuid } from 'uuid'
 import { fail, ok, type Issue, type Result } from '#core/base'
-import type { FindBody, FindRecord, JobBody, JobRecord, JointBody, JointRecord, SignoffBody, StepPlace } from '#core/record'
+import { completeJob, type FindBody, type FindRecord, type JobBody, type JobRecord, type JointBody, type JointRecord, type SignoffBody, type StepPlace } from '#core/record'
 import { useApi, type Answer } from '~/composables/useApi'
 import { useServerClock } from '~/composables/useServerClock'
 import { applyEntry, beginJob, type Act, type AnyRecord, type Entry, type Kind } from '~/outbox/entry'
@@ -121,7 +121,7 @@ export const useJobStore = defineStore('jobs', () => {
     })
     const kept = await storage.copies().catch(() => [])
     for (const { job, at } of kept) {
-      copies.set(job.id, job)
+      copies.set(job.id, completeJob(job))
       lastCopyAt.value = Math.max(lastCopyAt.value ?? 0, at)
     }
     await outbox.load()
@@ -236,6 +236,11 @@ export const useJobStore = defineStore('jobs', () => {
     const answer = job ? work(job, id, { do: 'begin-joint', body, number: Math.max(0, ...job.joints.map(joint => joint.number)) + 1 }) : NO_JOB
     return answer.ok ? ok(answer.value.joints.find(joint => joint.id === id)!) : answer
   }
+  /** Work on one find that is no change of its fields. */
+  function onFind(slug: string, id: string, act: Act): Result<JobRecord> {
+    const job = jobOf(slug)
+    return job?.finds.some(find => find.id === id) ? work(job, id, act) : NO_JOB
+  }
   const onJoint = (slug: string, id: string, act: (joint: JointRecord) => Act): Result<JobRecord> => {
     const job = jobOf(slug)
     const joint = job?.joints.find(one => one.id === id)
@@ -253,6 +258,11 @@ export const useJobStore = defineStore('jobs', () => {
     settle: (key: string, kept: 'mine' | 'theirs', initials: string) => outbox?.settle(key, kept, { mine: hand.value, initials }),
     changeFind: (slug: string, id: string, changes: Partial<FindBody>) => change(slug, 'finds', id, changes),
     changeJoint: (slug: string, id: string, changes: Partial<JointBody>) => change(slug, 'joints', id, changes),
+    addPhoto: (slug: string, find: string, photo: { name: string, data: string, width: number, height: number }) => {
+      const { width, height, ...body } = photo
+      return onFind(slug, find, { do: 'photo', body, width, height })
+    },
+    dropPhoto: (slug: string, find: string, photo: string) => onFind(slug, find, { do: 'drop-photo', photo }),
     setTick: (slug: string, id: string, place: Omit<StepPlace, 'way'>, done: boolean) => onJoint(slug, id, joint => ({ do: 'tick', place: placed(joint, place), done })),
     setTimer: (slug: string, id: string, place: Omit<StepPlace, 'way'>, running: boolean) => onJoint(slug, id, joint => ({ do: 'wait', place: placed(joint, place), running })),
     sign: (slug: string, id: string, body: Omit<SignoffBody, 'id' | 'version'>) => onJoint(slug, id, joint => ({ do: 'sign', body, version: joint.version, seen: { depths: joint.depths, wayId: joint.wayId } })),

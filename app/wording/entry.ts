@@ -7,7 +7,7 @@ import { endLabel } from './way'
 
 /** Words for what was done on this tablet, and for the fields two hands set differently. */
 const FIELD_WORDS: Readonly<Record<string, string>> = {
-  place: 'where', typed: 'diameter', by: 'read with', pipe: 'kept as', a: 'first end', b: 'other end', findA: 'from the find', orientation: 'the pipe runs', wayId: 'way', signoff: 'signed by', depths: 'depth mark', conditions: 'condition', answers: 'check',
+  place: 'where', notes: 'notes', cannot: 'cannot be checked', findB: 'from the find', typed: 'diameter', by: 'read with', pipe: 'kept as', a: 'first end', b: 'other end', findA: 'from the find', orientation: 'the pipe runs', wayId: 'way', signoff: 'signed by', depths: 'depth mark', conditions: 'condition', answers: 'check',
 }
 
 /** The name of a field by its path, such as "depth mark, end 1". */
@@ -45,6 +45,8 @@ export function entryWords({ act }: Pick<Entry, 'act'>, job: JobRecord | undefin
     case 'begin-job': return 'job begun'
     case 'begin-find': return 'pipe to be found'
     case 'begin-joint': return 'joint begun'
+    case 'photo': return 'photo taken'
+    case 'drop-photo': return 'photo taken off'
     case 'change': return Object.entries(act.changes).map(([field, value]) => {
       if (value === null || typeof value !== 'object' || field === 'a' || field === 'b') return `${fieldWords(field)}: ${valueWords(field, value, job)}`
       const was = (act.base[field] ?? {}) as Record<string, unknown>

@@ -1,5 +1,6 @@
 export { comparePipes, namedBy } from './compare'
 export type { Comparison } from './compare'
+export { firstOf, namedDiameters, shortName } from './names'
 export { findPipe, findPipes, getPipe, PIPES } from './pipes'
 export type { PipesQuestion } from './pipes'
 export { jointRating, pipeRating } from './ratings'

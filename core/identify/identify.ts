@@ -1,6 +1,8 @@
-import { fail, ok, type Note, type Result } from '#core/base'
+import { fail, ok, type Result } from '#core/base'
 import { PIPES, type Pipe } from '#core/catalogue'
 import { formatDecimal, MM_PER_INCH } from '#core/units'
+import { cautionsFor } from './cautions'
+import { findContradictions } from './contradictions'
 import { likelihood } from './likelihood'
 import { entropy, rankNext, type Standing } from './next-check'
 import { DIAMETER_RANGE, regionWeight, SERIES_WEIGHT, sizeWeight, UNKNOWN_PRIOR, yearWeight } from './ours'
@@ -9,28 +11,15 @@ import type { Candidate, Check, IdentifyAnswer, IdentifyQuestion } from './types
 
 /** Candidates under this weight are folded into `unknown` (contract). */
 const LEAST_WEIGHT = 0.0001
-/** A caution stands when what it belongs to weighs this much (contract). */
-const CAUTION_WEIGHT = 0.05
-
-const METAL = new Set(['copper', 'steel', 'stainless', 'lead'])
-
-function cautionsFor(standing: readonly Standing[], checks: readonly Check[]): Note[] {
-  const weigh = (test: (pipe: Pipe) => boolean) => standing.reduce((sum, { pipe, weight }) => sum + (pipe && test(pipe) ? weight : 0), 0) >= CAUTION_WEIGHT
-  const saw = (name: string, value: unknown) => checks.some(check => check.check === name && 'value' in check && check.value === value)
-  const traced = saw('traced', 'water')
-  const cautions: Note[] = []
-  if (!traced && (saw('colour', 'yellow') || weigh(pipe => METAL.has(pipe.family) || pipe.family === 'multilayer'))) {
-    cautions.push({ code: 'gas', text: 'Could it be gas? Pipe of this kind carries gas too. Trace it to a water outlet or heater before you scratch or cut it.' })
+/** Two lengths no pipe has together: a wall or bore that does not go into an outside diameter, a bore and two walls that leave nothing of it. */
+function checkTogether(checks: readonly Check[]): Result<null> {
+  const lengths = checks.flatMap((check, i) => (check.check === 'outside-diameter' || check.check === 'wall' || check.check === 'bore' ? [{ name: check.check, mm: check.value, i }] : []))
+  for (const { name, mm, i } of lengths) {
+    if (name === 'outside-diameter') continue
+    const outside = lengths.find(other => other.name === 'outside-diameter' && mm >= (name === 'wall' ? other.mm / 2 : other.mm))
+    if (outside) return fail('impossible', `checks.${i}.value`, `checks.${i}.value: a ${name} of ${formatDecimal(mm, 2)} mm does not go into ${formatDecimal(outside.mm, 2)} mm outside. One of the two is misread.`)
   }
-  if (weigh(pipe => METAL.has(pipe.family))) cautions.push({ code: 'earth-path', text: 'Could it be an earth path? Look for a green and yellow clamp. Bridge a metal line before you part it.' })
-  if (weigh(pipe => pipe.family === 'lead')) cautions.push({ code: 'lead', text: 'It may be lead. Do not cut, scrape or joint it; replace the run and tell the occupier.' })
-  if (weigh(pipe => pipe.series === 'pb-cts')) cautions.push({ code: 'polybutylene', text: 'It may be the polybutylene that failed. Advise replacement; do not join to it.' })
-  if (saw('flex', 'soft') && weigh(pipe => pipe.family === 'copper')) cautions.push({ code: 'soft-copper', text: 'Soft copper goes out of round. Re-round the end; no push-fit unless that fitting lists it.' })
-  if (saw('lagging', 'hard-white')) cautions.push({ code: 'asbestos', text: 'Hard white lagging may be asbestos. Leave it alone and have it tested.' })
-  if (saw('warm', true)) cautions.push({ code: 'hot', text: 'The pipe is warm: it is live. Shut it off and let it cool before you open it.' })
-  const unknown = standing.find(({ pipe }) => pipe === null)?.weight ?? 0
-  if (unknown > 0.5) cautions.push({ code: 'not-supply', text: 'Nothing in the catalogue fits. It may not be supply pipe at all.' })
-  return cautions
+  return ok(null)
 }
 
 function checkLengths(checks: readonly Check[]): Result<null> {
@@ -38,13 +27,14 @@ function checkLengths(checks: readonly Check[]): Result<null> {
     if (check.check !== 'outside-diameter' || (check.value >= DIAMETER_RANGE.lo && check.value <= DIAMETER_RANGE.hi)) continue
     return fail('range', `checks.${i}.value`, `checks.${i}.value: an outside diameter is between 4 and 120 mm. ${formatDecimal(check.value, 3)} read as inches is ${formatDecimal(check.value * MM_PER_INCH, 2)} mm.`)
   }
-  return ok(null)
+  return checkTogether(checks)
 }
 
 /**
  * What the pipe may be, from any checks made at it in any order. Candidates by falling probability then id; they and
  * `unknown` sum to 1. Priors, instrument errors and shares are ours (`ours.ts`); diameters are the catalogue's.
- * Issue `range` at an outside diameter below 4 or above 120 mm.
+ * Checks that contradict each other leave more to `unknown` and are named in `contradictions`. Issues: `range` at an
+ * outside diameter below 4 or above 120 mm; `impossible` at a wall or bore that does not go into it.
  */
 export function identifyPipe(question: IdentifyQuestion): Result<IdentifyAnswer> {
   const { checks, region, year } = question
@@ -70,5 +60,5 @@ export function identifyPipe(question: IdentifyQuestion): Result<IdentifyAnswer>
     .sort((a, b) => b.weight - a.weight || (a.pipe.id < b.pipe.id ? -1 : 1))
     .map(({ pipe, weight }) => ({ pipe: pipe.id, label: pipe.label, probability: weight, ...reasonsFor(pipe, checks, overall) }))
   const unknown = 1 - candidates.reduce((mass, { probability }) => mass + probability, 0)
-  return ok({ candidates, unknown, entropy: entropy(standing), next: rankNext(standing, checks, question.can), cautions: cautionsFor(standing, checks) })
+  return ok({ candidates, unknown, entropy: entropy(standing), next: rankNext(standing, checks, question.can), contradictions: findContradictions(rows, checks), cautions: cautionsFor(standing, checks) })
 }

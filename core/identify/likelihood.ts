@@ -33,15 +33,36 @@ const normal = (x: number, centre: number, sigma: number): number => Math.exp(-0
 export const density = (x: number, { centre, sigma }: Spread): number =>
   (1 - SPOILT.share) * normal(x, centre, sigma) + SPOILT.share * normal(x, centre + SPOILT.over, sigma * SPOILT.spread)
 
-/** How likely this pipe gives this answer; named shares are scaled if they pass 1, the rest is shared evenly. */
-export function shareOf(name: ChoiceName, answer: string, pipe: Pipe): number {
+/** Shares of a check's answers, in their order, and what they leave open, bits. */
+export interface AnswerShares { shares: readonly number[], entropy: number }
+
+const answerShares = (shares: readonly number[]): AnswerShares => ({ shares, entropy: shares.reduce((sum, share) => sum - (share > 0 ? share * Math.log2(share) : 0), 0) })
+
+/** Named shares are scaled if they pass 1; the rest is shared evenly by the answers not named. */
+function workOut(name: ChoiceName, pipe: Pipe): AnswerShares {
   const shares = sharesOf(name, pipe)
   const named = Object.values(shares).reduce<number>((sum, share) => sum + (share ?? 0), 0)
   const others = ANSWERS[name].length - Object.keys(shares).length
   const left = Math.max(1 - named, others > 0 ? 0.005 : 0)
   const total = named + (others > 0 ? left : 0)
-  return (shares[answer] ?? (others > 0 ? left / others : 0)) / total
+  return answerShares(ANSWERS[name].map(answer => (shares[answer] ?? (others > 0 ? left / others : 0)) / total))
 }
+
+/** The tables do not change, so each pipe's shares are worked out once. */
+const WORKED_OUT = new Map<string, AnswerShares>()
+
+/** How likely each answer of a check is on a pipe, in the order of `ANSWERS`; on none of the catalogue's all alike. */
+export function sharesFor(name: ChoiceName, pipe: Pipe | null): AnswerShares {
+  const key = `${name} ${pipe?.id ?? ''}`
+  const known = WORKED_OUT.get(key)
+  if (known) return known
+  const worked = pipe ? workOut(name, pipe) : answerShares(ANSWERS[name].map(() => 1 / ANSWERS[name].length))
+  WORKED_OUT.set(key, worked)
+  return worked
+}
+
+/** How likely this pipe, or one of none of the catalogue's, gives this answer. */
+export const shareOf = (name: ChoiceName, answer: string, pipe: Pipe | null): number => sharesFor(name, pipe).shares[ANSWERS[name].indexOf(answer)] ?? 0
 
 /** Each question's line is read once, however many pipes are weighed by it. */
 const readings = new WeakMap<Check, readonly PrintToken[]>()
@@ -69,6 +90,6 @@ export function likelihood(check: Check, pipe: Pipe | null): number {
     case 'lagging':
     case 'warm':
     case 'traced': return 1
-    default: return pipe ? shareOf(check.check, String(check.value), pipe) : 1 / ANSWERS[check.check].length
+    default: return shareOf(check.check, String(check.value), pipe)
   }
 }

@@ -57,12 +57,28 @@ export interface Candidate {
   against: Note[]
 }
 
+/** What one answer of a check would mean. */
+export interface Meaning {
+  /** The answer's word, or a length in mm. */
+  answer: string
+  /** How likely it is to come. */
+  share: number
+  /** Pipe that would lead then, null for none of the catalogue's, and its probability. */
+  pipe: string | null
+  probability: number
+}
+
 export interface NextCheck {
   check: CheckName
   by?: Instrument
   /** Expected information about which pipe it is, bits. */
   bits: number
+  /** Its likelier answers with what they would mean, likeliest first; none for a print line. */
+  means: Meaning[]
 }
+
+/** Two checks that hardly any pipe answers like this; `checks` are their places in the question, `again` the one to make again first. */
+export interface Contradiction extends Note { checks: [number, number], again: number }
 
 export interface IdentifyAnswer {
   candidates: Candidate[]
@@ -70,5 +86,6 @@ export interface IdentifyAnswer {
   /** Doubt left, bits. */
   entropy: number
   next: NextCheck[]
+  contradictions: Contradiction[]
   cautions: Note[]
 }

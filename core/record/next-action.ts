@@ -1,3 +1,4 @@
+import { shiftedEnds } from './rests'
 import { isMade, type JobRecord } from './types'
 
 export const STATIONS = ['find', 'joint', 'make', 'handover'] as const
@@ -23,6 +24,9 @@ export function nextAction(job: JobRecord): NextAction {
   const rest = { held: false, done: false }
   if (job.handedOver) return { station: 'handover', words: `Handed over ${day(job.handedOver)}.`, below: `${made} joint${made === 1 ? '' : 's'} made.`, held: false, done: true }
   const open = job.joints.filter(joint => !isMade(joint))
+  // What rests on a pipe that turned out to be another is looked at before anything is cut for it.
+  const shifted = open.find(joint => shiftedEnds(job, joint).length > 0)
+  if (shifted) return { ...rest, station: 'joint', words: `Look at J${shifted.number} again`, below: 'The pipe it was chosen for was found to be another.', held: true, id: shifted.id }
   const ready = open.find(joint => joint.way && joint.ticks.length > 0) ?? open.find(joint => joint.way)
   if (ready?.way) {
     const first = ready.way.joints.findIndex((_, entry) => !ready.ticks.some(tick => tick.entry === entry && tick.code === 'mark'))

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { schemas } from '#core/contract'
+import { MEANS } from './reading'
 
 /*
  * What is saved of a job, as it goes over HTTP. Times are ISO 8601 in UTC; lengths mm. Texts a person typed are
@@ -29,10 +30,13 @@ const answers = z.strictObject({
 
 export const findBody = z.strictObject({
   place: z.string().trim().max(120),
+  notes: z.string().max(2000),
   /** The outside diameter as typed, kept even when it cannot be read. */
   typed: z.string().max(200),
-  by: z.enum(['calliper', 'tape-round', 'rule', 'gauge']),
+  by: z.enum(MEANS),
   answers,
+  /** Checks that cannot be made at this pipe, by their names. */
+  cannot: z.array(z.string().max(30)).max(20),
   /** Catalogue id the find is kept as; null while it is open. */
   pipe: z.string().max(60).nullable(),
 })
@@ -41,8 +45,9 @@ export const jointBody = z.strictObject({
   place: z.string().trim().max(120),
   a: schemas.end.nullable(),
   b: schemas.end.nullable(),
-  /** Find that end a came from. */
+  /** Finds that the ends came from. */
   findA: id.nullable(),
+  findB: id.nullable(),
   conditions: schemas.conditions,
   orientation: z.enum(['horizontal', 'vertical']),
   /** Id of the way taken; null while none is. */
@@ -61,8 +66,12 @@ export const jobBody = z.strictObject({
 /** Id a tablet gives a record it begins, so that it can go on with it before the server has heard of it. */
 const ownId = { id: z.string().regex(/^[\w-]{8,40}$/, 'id: 8 to 40 letters, digits, _ or -').optional() }
 export const newJob = jobBody.extend(ownId)
-export const newFind = findBody.extend(ownId)
-export const newJoint = jointBody.extend(ownId)
+// What a tablet with an earlier version kept has not these fields yet.
+export const newFind = findBody.extend({ ...ownId, notes: findBody.shape.notes.default(''), cannot: findBody.shape.cannot.default([]) })
+export const newJoint = jointBody.extend({ ...ownId, findB: jointBody.shape.findB.default(null) })
+
+/** A photo of a find: the file's name, and the file itself in base64 (RFC 4648). Over 8 MB is refused by its bytes. */
+export const newPhoto = z.strictObject({ ...ownId, name: z.string().max(200), data: z.string().max(16_000_000) })
 
 export const findPatch = findBody.partial().extend({ version: z.number().int().min(1) })
 export const jointPatch = jointBody.partial().extend({ version: z.number().int().min(1) })
@@ -90,6 +99,7 @@ export const clashBody = z.strictObject({
 
 export type FindBody = z.output<typeof findBody>
 export type JointBody = z.output<typeof jointBody>
+export type PhotoBody = z.output<typeof newPhoto>
 export type JobBody = z.output<typeof jobBody>
 export type StepPlace = z.output<typeof stepPlace>
 export type SignoffBody = z.output<typeof signoffBody>

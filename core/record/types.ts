@@ -3,7 +3,11 @@ import type { Conditions, Policy, Way } from '#core/joints'
 import type { ClashBody, FindBody, JointBody } from './schema'
 
 /** `updatedBy` names the hand or tablet that wrote last; empty where it gave no name. */
-export interface FindRecord extends FindBody { id: string, version: number, updatedAt: string, updatedBy: string }
+export interface FindRecord extends FindBody { id: string, version: number, photos: PhotoRecord[], verdicts: VerdictRecord[], updatedAt: string, updatedBy: string }
+/** What a find was kept as, or null where it was opened again, with its probability by the checks made until then; only ever added. */
+export interface VerdictRecord { pipe: string | null, probability: number | null, at: string, by: string }
+/** A photo as it is shown, px; `data` is its address on the tablet it was taken with, until the server has it. */
+export interface PhotoRecord { id: string, name: string, width: number, height: number, at: string, by: string, data?: string }
 export interface TickRecord { entry: number, step: number, code: string, at: string }
 export interface TimerRecord { entry: number, step: number, seconds: number, startedAt: string }
 /** `corrects` is the id of the entry this one puts right; that entry stays. */

@@ -4,8 +4,8 @@ import { findPipe, unitSystemOf } from '#core/catalogue'
 import { findWays, type Way } from '#core/joints'
 import { makeCards, type MakeCard, type Step } from '#core/making'
 import { parseLength } from '#core/units'
-import type { FindBody, JointBody, SignoffBody, StepPlace } from './schema'
-import { isMade, type FindRecord, type JobRecord, type JointRecord, type MarkRecord } from './types'
+import type { JointBody, SignoffBody, StepPlace } from './schema'
+import { isMade, type JobRecord, type JointRecord, type MarkRecord } from './types'
 
 /*
  * What each piece of work makes of a record: asked on the tablet at once, with or without a network, and by the server
@@ -19,15 +19,6 @@ export type JobRules = Pick<JobRecord, 'region' | 'policy'>
 export const SIGNED: Issue = issue('impossible', 'joint', 'This joint is signed off. Its entry stays as it was signed.')
 /** Why a step of one way is not counted for another. */
 export const OTHER_WAY: Issue = issue('impossible', 'way', 'Another way was taken for this joint meanwhile. That step belongs to the one before.')
-
-/** A find with some fields changed. Fails at `pipe` where the catalogue has no such pipe. */
-export function changeFind(find: FindRecord, changes: Partial<FindBody>): Result<FindRecord> {
-  if (changes.pipe) {
-    const found = findPipe(changes.pipe, 'pipe')
-    if (!found.ok) return found
-  }
-  return ok({ ...find, ...changes })
-}
 
 function checkEnds(body: Partial<JointBody>): Issue | null {
   for (const on of ['a', 'b'] as const) {

@@ -36,9 +36,9 @@ function readWrite(event: H3Event, text: string): Write {
   return { key: parsed.data['Idempotency-Key'], request, at: new Date(Date.now() - parsed.data['Done-Ago']), by: parsed.data.Hand }
 }
 
-/** A route that writes: its body checked, who and when read, and known by its key when it comes again. */
-export const writeRoute = <S extends z.ZodType, T>(schema: S, handle: (event: H3Event, body: z.output<S>, write: Write) => Promise<T>) => route(async (event) => {
-  const text = await readText(event)
+/** A route that writes: its body, 256 kB or as given, checked, who and when read, and known by its key when it comes again. */
+export const writeRoute = <S extends z.ZodType, T>(schema: S, handle: (event: H3Event, body: z.output<S>, write: Write) => Promise<T>, mostBytes?: number) => route(async (event) => {
+  const text = await readText(event, mostBytes)
   const write = readWrite(event, text)
   return handle(event, parseAs(text, schema), write)
 })

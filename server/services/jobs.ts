@@ -1,18 +1,15 @@
-import { asc, count, eq, inArray, max, or } from 'drizzle-orm'
-import type { ClashBody, ClashRecord, FindRecord, JobBody, JobRecord, JointRecord, MarkRecord } from '#core/record'
+import { asc, count, eq, inArray, max } from 'drizzle-orm'
+import type { ClashBody, ClashRecord, JobBody, JobRecord, JointRecord, MarkRecord } from '#core/record'
 import type { Conditions, End, Policy, Way } from '#core/joints'
 import { reading, type Database, type Transaction } from '../db/client'
 import { clashes, finds, jobs, joints, signoffs, ticks, timers } from '../db/schema'
 import { notFound } from '../http/problem'
+import { loadFinds } from './finds'
+import { findJobRow, type JobRow } from './job-rows'
 import { idOf, once, type Write } from './once'
 import { forDatabase, toIso } from './time'
 
-type FindRow = typeof finds.$inferSelect
 type JointRow = typeof joints.$inferSelect
-
-export const toFind = (row: FindRow): FindRecord => ({
-  id: row.id, place: row.place, typed: row.typed, by: row.by as FindRecord['by'], answers: row.answers as FindRecord['answers'], pipe: row.pipe, version: row.version, updatedAt: toIso(row.updatedAt), updatedBy: row.updatedBy,
-})
 
 /** Joints with their ticks, timers and sign-offs, by number. */
 export async function loadJoints(db: Database | Transaction, rows: readonly JointRow[]): Promise<JointRecord[]> {
@@ -30,6 +27,7 @@ export async function loadJoints(db: Database | Transaction, rows: readonly Join
     a: row.a as End | null,
     b: row.b as End | null,
     findA: row.findA,
+    findB: row.findB,
     conditions: row.conditions as Partial<Conditions>,
     orientation: row.orientation as JointRecord['orientation'],
     wayId: row.wayId,
@@ -47,7 +45,7 @@ export async function loadJoints(db: Database | Transaction, rows: readonly Join
 const toClash = (row: typeof clashes.$inferSelect): ClashRecord =>
   ({ id: row.id, kind: row.kind as ClashRecord['kind'], record: row.recordId, fields: row.fields as ClashRecord['fields'], kept: row.kept as ClashRecord['kept'], at: toIso(row.at) })
 
-async function toJob(db: Database | Transaction, row: typeof jobs.$inferSelect): Promise<JobRecord> {
+async function toJob(db: Database | Transaction, row: JobRow): Promise<JobRecord> {
   const findRows = await db.select().from(finds).where(eq(finds.jobId, row.id)).orderBy(asc(finds.createdAt), asc(finds.id))
   const jointRows = await db.select().from(joints).where(eq(joints.jobId, row.id)).orderBy(asc(joints.number))
   const clashRows = await db.select().from(clashes).where(eq(clashes.jobId, row.id)).orderBy(asc(clashes.at), asc(clashes.id))
@@ -61,7 +59,7 @@ async function toJob(db: Database | Transaction, row: typeof jobs.$inferSelect):
     policy: row.policy as Partial<Policy>,
     handedOver: row.handedOver === null ? null : toIso(row.handedOver),
     version: row.version,
-    finds: findRows.map(toFind),
+    finds: await loadFinds(db, findRows),
     joints: await loadJoints(db, jointRows),
     clashes: clashRows.map(toClash),
   }
@@ -77,20 +75,6 @@ export const listJobs = (): Promise<JobRecord[]> => reading(async (db) => {
 
 /** One job by its id or the name in its address. Problem 404 at `job`. */
 export const getJob = (name: string): Promise<JobRecord> => reading(async db => toJob(db, await findJobRow(db, name)))
-
-/** The row of a job by its id or the name in its address. Problem 404 at `job`. */
-export async function findJobRow(db: Database | Transaction, name: string) {
-  const [row] = await db.select().from(jobs).where(or(eq(jobs.slug, name), eq(jobs.id, name)))
-  if (!row) throw notFound('job', `there is no job "${name.slice(0, 40)}" here. Open one from the list of jobs.`)
-  return row
-}
-
-/** The same, held until the transaction ends, so that two numbers or two positions are never the same. */
-export async function lockJobRow(tx: Transaction, name: string) {
-  const row = await findJobRow(tx, name)
-  await tx.select({ id: jobs.id }).from(jobs).where(eq(jobs.id, row.id)).for('update')
-  return row
-}
 
 const slugOf = (name: string): string => name.toLowerCase().normalize('NFKD').replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '').slice(0, 60) || 'job'
 

@@ -4,11 +4,11 @@ import { beginJoint, changeJoint, runTimer, signJoint, tickStep, type JobRecord,
 import type { Transaction } from '../db/client'
 import { joints, signoffs, ticks, timers } from '../db/schema'
 import { accepted, changedMeanwhile, notFound } from '../http/problem'
-import { findJobRow, loadJoints, lockJobRow } from './jobs'
+import { findJobRow, lockJobRow, type JobRow } from './job-rows'
+import { loadJoints } from './jobs'
 import { idOf, once, type Write } from './once'
 import { forDatabase } from './time'
 
-type JobRow = Awaited<ReturnType<typeof findJobRow>>
 const rulesOf = (job: JobRow): JobRules => ({ region: job.region as JobRecord['region'], policy: job.policy as Partial<Policy> })
 
 /** A joint of this job, its row held until the transaction ends. Problem 404 at `joint`. */

@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { useElementSize, useStorage } from '@vueuse/core'
 import { getPipe, unitSystemOf } from '#core/catalogue'
-import type { JobRecord, JointRecord } from '#core/record'
+import { readDiameter, type JobRecord, type JointRecord } from '#core/record'
 import { formatLength, formatMm, parseLength } from '#core/units'
 import type { Entry } from '~/outbox/entry'
-import { readDiameter } from '~/reading/diameter'
 import { unitOf } from '~/reading/format'
 import { clockTime, fieldWords, recordWords, valueWords } from '~/wording/entry'
 

@@ -3,7 +3,6 @@ import { unitSystemOf } from '#core/catalogue'
 import { INSTRUMENTS, type CheckName, type Instrument, type NextCheck } from '#core/identify'
 import type { FindRecord, JobRecord } from '#core/record'
 import { CHOICES, FOR_CAUTION, LENGTH_ANSWERS, type AnswerName, type Choice, type LengthAnswer } from '~/reading/answers'
-import type { LengthReading, Reading } from '~/reading/diameter'
 import { answerWords, CHECK_WORDS, inRegion, INSTRUMENT_WORDS } from '~/wording/en'
 import { formatReading, unitOf } from '~/reading/format'
 

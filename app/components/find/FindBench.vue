@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { getPipe, unitSystemOf } from '#core/catalogue'
+import { getPipe, unitSystemOf, shortName } from '#core/catalogue'
 import type { JobRecord } from '#core/record'
 import { INSTRUMENT_WORDS, inRegion } from '~/wording/en'
-import { shortName } from '~/wording/pipe'
 
 /** Find: checks at the left, the measured pipe among the known sizes, what it could be at the right, cautions below. */
 const props = defineProps<{ job: JobRecord }>()

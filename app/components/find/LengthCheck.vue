@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import type { UnitSystem } from '#core/units'
-import type { LengthAnswer } from '~/reading/answers'
-import type { LengthReading } from '~/reading/diameter'
+import type { LengthAnswer, LengthReading } from '#core/record'
 import { formatReading, unitOf } from '~/reading/format'
 
 /** A wall or bore read at a cut end, typed as it was read. */

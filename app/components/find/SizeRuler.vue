@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { PIPES, type Region } from '#core/catalogue'
+import { firstOf, namedDiameters, type Region } from '#core/catalogue'
 import { MM_PER_INCH, type UnitSystem } from '#core/units'
 import { formatReading, unitOf } from '~/reading/format'
-import { shortName } from '~/wording/pipe'
 
 /** A measured diameter among the known ones: the whole range, and a window round the measure with what each size is. */
 const props = defineProps<{ mm: number | null, spread: number, region: Region, system: UnitSystem, width: number, leading?: string }>()
@@ -13,17 +12,7 @@ const LEAST_HALF = 0.7
 /** Width of a letter of the small names, px. */
 const LETTER = 6.9
 
-const known = computed(() => {
-  const byDiameter = new Map<number, string[]>()
-  for (const pipe of PIPES) {
-    if (!pipe.regions.includes(props.region)) continue
-    const labels = byDiameter.get(pipe.od) ?? []
-    const name = shortName(pipe)
-    if (!labels.includes(name)) labels.push(name)
-    byDiameter.set(pipe.od, labels)
-  }
-  return [...byDiameter].map(([od, labels]) => ({ od, labels })).sort((a, b) => a.od - b.od)
-})
+const known = computed(() => namedDiameters(props.region))
 
 const inner = computed(() => props.width - 2 * MARGIN)
 const whole = computed(() => {
@@ -52,9 +41,9 @@ const names = computed(() => {
   const inside = known.value.filter(({ od }) => od > near.value.lo && od < near.value.hi)
   const nearest = [...inside].sort((a, b) => Math.abs(a.od - (props.mm ?? 0)) - Math.abs(b.od - (props.mm ?? 0)))
   const placed: { od: number, label: string, text: string, x: number, left: number, right: number, row: number, toLeft: boolean }[] = []
-  for (const { od, labels } of nearest) {
+  for (const { od, names: labels } of nearest) {
     const x = scale(near.value, od)
-    const text = labels.length > 1 ? `${labels[0]}, ${labels.length - 1} more` : labels[0]!
+    const text = firstOf(labels)
     const room = text.length * LETTER + 10
     const toLeft = x + room > props.width
     const [left, right] = toLeft ? [x - room, x] : [x, x + room]

@@ -1,5 +1,5 @@
 export { clashes } from './clashes'
-export { finds } from './finds'
+export { finds, photos } from './finds'
 export { jobs } from './jobs'
 export { joints, signoffs, ticks, timers } from './joints'
 export { receipts } from './receipts'

@@ -9,6 +9,7 @@ export const joints = mysqlTable('joints', {
   a: json('end_a'),
   b: json('end_b'),
   findA: varchar('find_a', { length: 40 }),
+  findB: varchar('find_b', { length: 40 }),
   conditions: json().notNull(),
   orientation: varchar({ length: 12 }).notNull(),
   wayId: varchar('way_id', { length: 400 }),

@@ -1,7 +1,13 @@
 import { unitSystemOf, type Region } from '#core/catalogue'
-import { DIAMETER_RANGE, type Instrument } from '#core/identify'
-import type { FindRecord } from '#core/record'
+import { DIAMETER_RANGE, INSTRUMENTS, type Check, type Instrument } from '#core/identify'
 import { formatDecimal, MM_PER_INCH, parseLength } from '#core/units'
+
+/** How a diameter is read at the pipe. The wrap strip goes round it and shows the diameter itself. */
+export const MEANS = [...INSTRUMENTS, 'strip'] as const
+export type Means = (typeof MEANS)[number]
+
+/** The instrument whose error a means has. */
+export const instrumentOf = (means: Means): Instrument => (means === 'strip' ? 'tape-round' : means)
 
 /** Circumference over diameter, for a tape put round the pipe. */
 const girthToDiameter = (girthMm: number): number => girthMm / Math.PI
@@ -10,7 +16,7 @@ const girthToDiameter = (girthMm: number): number => girthMm / Math.PI
 export type Reading =
   | { state: 'empty' }
   | { state: 'read', mm: number, working: string | null }
-  | { state: 'wrong', message: string, guess?: { typed: string, by?: Instrument, words: string } }
+  | { state: 'wrong', message: string, guess?: { typed: string, by?: Means, words: string } }
 
 /** A wall or bore as typed: mm, or what is wrong with it. */
 export type LengthReading = { state: 'empty' } | { state: 'read', mm: number } | { state: 'wrong', message: string }
@@ -27,7 +33,7 @@ export function readLength(name: 'wall' | 'bore', typed: string | undefined, reg
 }
 
 /** Reads a find's diameter by the job's own unit and instrument; a figure that no pipe has is questioned with what it could have been. */
-export function readDiameter(find: Pick<FindRecord, 'typed' | 'by'>, region: Region): Reading {
+export function readDiameter(find: { typed: string, by: Means }, region: Region): Reading {
   if (find.typed.trim() === '') return { state: 'empty' }
   const parsed = parseLength(find.typed, unitSystemOf(region), 'outside diameter')
   if (!parsed.ok) return { state: 'wrong', message: parsed.error.message }
@@ -39,4 +45,29 @@ export function readDiameter(find: Pick<FindRecord, 'typed' | 'by'>, region: Reg
   const across = girthToDiameter(mm)
   if (mm > 120 && across <= 120 && !girth) return { state: 'wrong', message: `No supply pipe is ${formatDecimal(mm, 0)} across. 4 to 120 mm is accepted.`, guess: { typed: find.typed, by: 'tape-round', words: `${formatDecimal(mm, 1)} round it is ${formatDecimal(across, 2)} across` } }
   return { state: 'wrong', message: `${formatDecimal(mm, 2)} mm is outside what supply pipe measures. 4 to 120 mm (5/32 to 4 3/4 in) is accepted.` }
+}
+
+/** Lengths of a find that are typed. */
+export const LENGTH_ANSWERS = ['wall', 'bore'] as const
+export type LengthAnswer = (typeof LENGTH_ANSWERS)[number]
+
+/** A find as it is read: each length, and all that can be asked of `identify`. */
+export interface FindReading { diameter: Reading, lengths: Readonly<Record<LengthAnswer, LengthReading>>, checks: Check[] }
+
+/** What was typed and answered at a find, as checks; what cannot be read is left out of them. */
+export function readFind(find: { typed: string, by: Means, answers: Readonly<Record<string, unknown>> }, region: Region): FindReading {
+  const diameter = readDiameter(find, region)
+  const outside = diameter.state === 'read' ? diameter.mm : null
+  const typed = (name: LengthAnswer) => (typeof find.answers[name] === 'string' ? find.answers[name] : undefined)
+  const lengths = { wall: readLength('wall', typed('wall'), region, outside), bore: readLength('bore', typed('bore'), region, outside) }
+  const checks: Check[] = diameter.state === 'read' ? [{ check: 'outside-diameter', value: diameter.mm, by: instrumentOf(find.by) }] : []
+  if (typeof find.answers.print === 'string') checks.push({ check: 'print', text: find.answers.print })
+  for (const [check, value] of Object.entries(find.answers)) {
+    if (value !== undefined && check !== 'print' && !LENGTH_ANSWERS.some(name => name === check)) checks.push({ check, value } as Check)
+  }
+  for (const name of LENGTH_ANSWERS) {
+    const length = lengths[name]
+    if (length.state === 'read') checks.push({ check: name, value: length.mm })
+  }
+  return { diameter, lengths, checks }
 }

@@ -1,7 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { readDiameter, readLength } from '~/reading/diameter'
-import { formatReading, mmBeside, unitOf } from '~/reading/format'
+import { readDiameter, readFind, readLength } from '#core/record'
 
 const read = (typed: string, by: 'calliper' | 'tape-round' = 'calliper', region: 'gb' | 'us' = 'gb') => readDiameter({ typed, by }, region)
 
@@ -40,16 +39,6 @@ describe('readDiameter', () => {
   })
 })
 
-describe('a reading', () => {
-  it('is in hundredths of a mm or thousandths of an inch, with the mm beside', () => {
-    expect(formatReading(22.225, 'inch')).toBe('0.875')
-    expect(formatReading(21.49, 'metric')).toBe('21.49')
-    expect(mmBeside(26.67, 'inch')).toBe(' (26.67 mm)')
-    expect(mmBeside(26.67, 'metric')).toBe('')
-    expect([unitOf('inch'), unitOf('metric')]).toEqual(['in', 'mm'])
-  })
-})
-
 describe('readLength', () => {
   it('reads a wall or bore by the job\'s unit', () => {
     expect(readLength('wall', '0,9', 'gb', 22)).toEqual({ state: 'read', mm: 0.9 })
@@ -60,5 +49,17 @@ describe('readLength', () => {
     expect(readLength('bore', '23', 'gb', 22)).toEqual({ state: 'wrong', message: 'A bore of 23 mm does not go into 22 mm outside.' })
     expect(readLength('wall', '11', 'gb', 22)).toMatchObject({ state: 'wrong' })
     expect(readLength('wall', 'thin', 'gb', null)).toMatchObject({ state: 'wrong', message: expect.stringContaining('not a length') })
+  })
+})
+
+describe('readFind', () => {
+  const find = { typed: '22', by: 'calliper' as const, answers: { colour: 'copper', print: 'EN 1057', wall: '0,9', bore: 'wide', magnet: false, flex: undefined } }
+  it('turns what was typed and answered into checks, and leaves out what cannot be read', () => {
+    const { checks, lengths } = readFind(find, 'gb')
+    expect(checks).toEqual([{ check: 'outside-diameter', value: 22, by: 'calliper' }, { check: 'print', text: 'EN 1057' }, { check: 'colour', value: 'copper' }, { check: 'magnet', value: false }, { check: 'wall', value: 0.9 }])
+    expect(lengths.bore).toMatchObject({ state: 'wrong' })
+  })
+  it('reads a wrap strip as a diameter with the error of a tape put round', () => {
+    expect(readFind({ ...find, typed: '21.5', by: 'strip', answers: {} }, 'gb').checks).toEqual([{ check: 'outside-diameter', value: 21.5, by: 'tape-round' }])
   })
 })

@@ -1,0 +1,11 @@
+import type { FindRecord, JobRecord, JointRecord } from './types'
+
+/** A find before anything is known of it. */
+export const BLANK_FIND = { place: '', notes: '', typed: '', by: 'calliper', answers: {}, cannot: [], pipe: null } as const satisfies Partial<FindRecord>
+
+/** A job as an earlier version kept it on a tablet, with the fields it did not have yet. */
+export const completeJob = (job: JobRecord): JobRecord => ({
+  ...job,
+  finds: job.finds.map((find): FindRecord => ({ ...{ notes: '', cannot: [], photos: [], verdicts: [] }, ...find })),
+  joints: job.joints.map((joint): JointRecord => ({ ...{ findB: null }, ...joint })),
+})
