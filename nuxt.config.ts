@@ -5,6 +5,8 @@ const core = fileURLToPath(new URL('./core', import.meta.url))
 
 /** Named, so that its own type is checked: the config's has only a part of it. */
 const nitro = {
+  // The face of printed sheets, as TrueType: only these two of the package are taken along.
+  serverAssets: [{ baseName: 'fonts', dir: fileURLToPath(new URL('./node_modules/@expo-google-fonts/atkinson-hyperlegible-next', import.meta.url)), pattern: '{400Regular,700Bold}/*.ttf' }],
   compressPublicAssets: true,
   errorHandler: '~~/server/error-handler.ts',
 } satisfies NitroConfig
@@ -86,6 +88,11 @@ export default defineNuxtConfig({
       // Every address is the same shell: the newest one the server gave opens any of them without it, or the one kept at the first visit.
       additionalManifestEntries: [{ url: '/?shell', revision: String(Date.now()) }],
       runtimeCaching: [{
+        // A photo never changes, so one that was seen is there without a server too.
+        urlPattern: ({ url }) => /^\/api\/jobs\/[^/]+\/finds\/[^/]+\/photos\//.test(url.pathname),
+        handler: 'CacheFirst',
+        options: { cacheName: 'photos', expiration: { maxEntries: 200 } },
+      }, {
         urlPattern: ({ request, url }) => request.mode === 'navigate' && !url.pathname.startsWith('/api/'),
         handler: 'NetworkFirst',
         options: { cacheName: 'shell', networkTimeoutSeconds: 4, precacheFallback: { fallbackURL: '/?shell' }, plugins: [{ cacheKeyWillBeUsed: async () => '/' }] },

@@ -11,7 +11,7 @@ export default defineConfig({
     projects: [
       { resolve: { alias }, test: { name: 'core', environment: 'node', include: ['core/**/*.test.ts'] } },
       { resolve: { alias }, test: { name: 'app', environment: 'node', include: ['app/**/*.test.ts'] } },
-      { resolve: { alias }, test: { name: 'server', environment: 'node', include: ['server/services/**/*.test.ts'] } },
+      { resolve: { alias }, test: { name: 'server', environment: 'node', include: ['server/{services,print}/**/*.test.ts'] } },
     ],
   },
 })

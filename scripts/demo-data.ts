@@ -18,6 +18,9 @@ export interface DemoJoint {
   signed?: { initials: string, at: string }
 }
 
+/** A find with what is not usual to it. */
+export type DemoFind = Omit<FindBody, 'notes' | 'cannot'> & Partial<FindBody>
+
 export interface DemoJob {
   name: string
   place: string
@@ -25,7 +28,7 @@ export interface DemoJob {
   year?: number
   policy: Partial<Policy>
   handedOver?: string
-  finds: FindBody[]
+  finds: DemoFind[]
   joints: DemoJoint[]
 }
 
@@ -38,7 +41,7 @@ export const DEMO_JOBS: readonly DemoJob[] = [
     year: 1958,
     policy: { compressionHidden: 'temporary-only' },
     finds: [
-      { place: 'north wall, stub behind the oven', typed: '21.5', by: 'calliper', answers: { colour: 'copper', flex: 'rigid', magnet: false, traced: 'water' }, pipe: 'cu-bs-imp-3_4' },
+      { place: 'north wall, stub behind the oven', typed: '21.5', by: 'calliper', answers: { colour: 'copper', flex: 'rigid', magnet: false, traced: 'water' }, pipe: 'cu-bs-imp-3_4', notes: 'Painted twice. Old soldered tee 200 to the left: keep off it.' },
       { place: 'incoming main, under the step', typed: '25,1 mm', by: 'calliper', answers: { colour: 'blue', flex: 'springy', magnet: false, traced: 'water' }, pipe: 'pe-en-25' },
     ],
     joints: [

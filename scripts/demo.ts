@@ -8,6 +8,7 @@ import { createJob } from '../server/services/jobs'
 import { createJoint, setTick, signOff, updateJoint } from '../server/services/joints'
 import type { Write } from '../server/services/once'
 import { findWays, type Policy } from '#core/joints'
+import { BLANK_FIND } from '#core/record'
 import { makeCards } from '#core/making'
 import { DEMO_JOBS, type DemoJob, type DemoJoint } from './demo-data'
 
@@ -19,7 +20,7 @@ async function addJoint(slug: string, job: DemoJob, demo: DemoJoint, findIds: re
   const way = demo.way === undefined ? undefined : answer.value.ways.find(({ parts }) => parts.some(({ name }) => name === demo.way))
   if (demo.way !== undefined && !way) throw new Error(`${slug}: no way by ${demo.way}`)
   const created = await createJoint(slug, {
-    place: demo.place, a: demo.a, b: demo.b, findA: demo.find === undefined ? null : findIds[demo.find]!, conditions: demo.conditions, orientation: demo.orientation ?? 'horizontal', wayId: null, depths: {},
+    place: demo.place, a: demo.a, b: demo.b, findA: demo.find === undefined ? null : findIds[demo.find]!, findB: null, conditions: demo.conditions, orientation: demo.orientation ?? 'horizontal', wayId: null, depths: {},
   }, now())
   if (!way) return
   await updateJoint(slug, created.id, { version: created.version, wayId: way.id }, now())
@@ -41,7 +42,7 @@ async function addJob(job: DemoJob, position: number) {
   const { slug } = await createJob({ name: job.name, place: job.place, region: job.region, year: job.year ?? null }, now())
   await reading(db => db.update(jobs).set({ policy: job.policy, handedOver: job.handedOver ?? null, position }).where(eq(jobs.slug, slug)))
   const findIds: string[] = []
-  for (const find of job.finds) findIds.push((await createFind(slug, find, now())).id)
+  for (const find of job.finds) findIds.push((await createFind(slug, { ...BLANK_FIND, ...find }, now())).id)
   for (const joint of job.joints) await addJoint(slug, job, joint, findIds)
 }
 

@@ -2,7 +2,7 @@ import { BLANK_FIND, type FindRecord, type JobRecord, type JointRecord, type Sig
 
 /* Records as they are before anything is typed, for tests to begin from. */
 
-export const aFind = (changes: Partial<FindRecord> = {}): FindRecord => ({ ...BLANK_FIND, cannot: [], id: 'f', photos: [], verdicts: [], version: 1, updatedAt: '', updatedBy: '', ...changes })
+export const aFind = (changes: Partial<FindRecord> = {}): FindRecord => ({ ...BLANK_FIND, id: 'f', photos: [], verdicts: [], version: 1, updatedAt: '', updatedBy: '', ...changes })
 
 export const aJoint = (changes: Partial<JointRecord> = {}): JointRecord => ({
   id: 'j', number: 1, place: '', a: null, b: null, findA: null, findB: null, conditions: {}, orientation: 'horizontal', wayId: null, depths: {}, version: 1, way: null, ticks: [], timers: [], signoffs: [], updatedAt: '', updatedBy: '', ...changes,

@@ -24,10 +24,14 @@ export function useFind(job: Ref<JobRecord | undefined>) {
 
   /** The last answer that could be worked out stays while something is wrong with what is typed. */
   const answer = ref<IdentifyAnswer>()
+  /** Names of the checks it answers, in their order. */
+  const checks = ref<CheckName[]>([])
   watch(question, (asked) => {
     if (!job.value || reading.value.state === 'wrong') return
     const result = identifyPipe(asked)
-    if (result.ok) answer.value = result.value
+    if (!result.ok) return
+    answer.value = result.value
+    checks.value = asked.checks.map(({ check }) => check)
   }, { immediate: true, deep: true })
 
   /** What is proposed next: wall and bore only once there is a cut end to read them at. */
@@ -44,7 +48,7 @@ export function useFind(job: Ref<JobRecord | undefined>) {
 
   async function addFind() {
     if (!job.value) return
-    const made = store.createFind(job.value.slug, { ...BLANK_FIND, cannot: [] })
+    const made = store.createFind(job.value.slug, BLANK_FIND)
     if (made.ok) await router.replace({ query: { find: made.value.id } })
   }
 
@@ -61,5 +65,5 @@ export function useFind(job: Ref<JobRecord | undefined>) {
   /** The joints that rest on this find. */
   const resting = computed(() => (job.value && find.value ? restingOn(job.value, find.value) : []))
 
-  return { find, reading, lengths, answer, proposed, cannot, resting, photoProblem, sigma: computed(() => (find.value ? INSTRUMENT_ERROR[instrumentOf(find.value.by)] : 0)), change, setAnswer, setCannot, addFind, addPhoto, dropPhoto }
+  return { find, reading, lengths, answer, checks, proposed, cannot, resting, photoProblem, sigma: computed(() => (find.value ? INSTRUMENT_ERROR[instrumentOf(find.value.by)] : 0)), change, setAnswer, setCannot, addFind, addPhoto, dropPhoto }
 }

@@ -1,7 +1,7 @@
 import { fillConditions, findWays, type Conditions, type End, type Way, type WaysAnswer } from '#core/joints'
 import { isMade, type JobRecord, type JointBody, type JointRecord } from '#core/record'
 
-const BLANK: Omit<JointBody, 'a' | 'findA' | 'place'> = { b: null, conditions: {}, orientation: 'horizontal', wayId: null, depths: {} }
+const BLANK: Omit<JointBody, 'a' | 'findA' | 'place'> = { b: null, findB: null, conditions: {}, orientation: 'horizontal', wayId: null, depths: {} }
 
 /** The joint on the screen: its ends and conditions, every way to make it, and the one looked at. */
 export function useJoint(job: Ref<JobRecord | undefined>) {
@@ -69,5 +69,5 @@ export function useJoint(job: Ref<JobRecord | undefined>) {
     await router.push({ path: `/jobs/${job.value!.slug}/make`, query: { joint: joint.value!.id } })
   }
 
-  return { joint, isStarting, isSigned, conditions, answer, way, lookedAt, addJoint, change, setCondition, take }
+  return { joint, isStarting, ...useShifted(job, joint), isSigned, conditions, answer, way, lookedAt, addJoint, change, setCondition, take }
 }

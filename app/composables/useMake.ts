@@ -49,5 +49,5 @@ export function useMake(job: Ref<JobRecord | undefined>) {
   const setOrientation = (orientation: JointRecord['orientation']) => store.changeJoint(job.value!.slug, joint.value!.id, { orientation })
   const sign = (initials: string) => store.sign(job.value!.slug, joint.value!.id, { initials })
 
-  return { joints, joint, isSigned, cards, card, chosen, current, left, depth, stepsOf, tickOf, openSteps, typedDepth, tick, setTimer, setDepth, setOrientation, sign }
+  return { joints, joint, ...useShifted(job, joint), isSigned, cards, card, chosen, current, left, depth, stepsOf, tickOf, openSteps, typedDepth, tick, setTimer, setDepth, setOrientation, sign }
 }

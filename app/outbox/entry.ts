@@ -1,5 +1,5 @@
 import { ok, type Issue, type Result } from '#core/base'
-import { addPhoto, BLANK_FIND, beginFind, beginJoint, changeFind, changeJoint, dropPhoto, runTimer, signJoint, tickStep, type Clash, type ClashBody, type Fields, type FindBody, type FindRecord, type JobBody, type JobRecord, type JointBody, type JointRecord, type PhotoBody, type SignoffBody, type StepPlace } from '#core/record'
+import { addPhoto, beginFind, beginJoint, changeFind, changeJoint, dropPhoto, runTimer, signJoint, tickStep, type Clash, type ClashBody, type Fields, type FindBody, type FindRecord, type JobBody, type JobRecord, type JointBody, type JointRecord, type PhotoBody, type SignoffBody, type StepPlace } from '#core/record'
 
 export type Kind = 'finds' | 'joints'
 export type AnyRecord = FindRecord | JointRecord
@@ -58,6 +58,10 @@ export function toRequest({ key, job, record, act }: Entry): Request {
   }
 }
 
+/** What a body kept by an earlier version lacks. */
+const NEW_FIND: Partial<FindBody> = { notes: '', cannot: [] }
+const NEW_JOINT: Partial<JointBody> = { findB: null }
+
 /** A job as it stands once an entry is done; times are the server's, `ahead` ms of this tablet's. Fails with what core says against it. */
 export function applyEntry(job: JobRecord, { key, record, at, act }: Entry, ahead = 0): Result<JobRecord> {
   const time = new Date(at + ahead).toISOString()
@@ -79,13 +83,12 @@ export function applyEntry(job: JobRecord, { key, record, at, act }: Entry, ahea
     case 'begin-job': return ok(job)
     case 'begin-find': {
       if (job.finds.some(({ id }) => id === record)) return ok(job)
-      // A body kept by an earlier version lacks what it did not know.
-      const find = beginFind(job, record, { ...BLANK_FIND, cannot: [], ...act.body }, hand)
+      const find = beginFind(job, record, { ...NEW_FIND, ...act.body }, hand)
       return find.ok ? ok({ ...job, finds: [...job.finds, find.value] }) : find
     }
     case 'begin-joint': {
       if (job.joints.some(({ id }) => id === record)) return ok(job)
-      const joint = beginJoint(job, record, act.number, { ...{ findB: null }, ...act.body }, time)
+      const joint = beginJoint(job, record, act.number, { ...NEW_JOINT, ...act.body }, time)
       return joint.ok ? ok({ ...job, joints: [...job.joints, joint.value] }) : joint
     }
     case 'photo': return onFind(find => addPhoto(find, { id: key, name: act.body.name, width: act.width, height: act.height, ...hand, data: `data:image/jpeg;base64,${act.body.data}` }))

@@ -3,7 +3,7 @@ import { FetchError } from 'ofetch'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { findWays } from '#core/joints'
 import { makeCards } from '#core/making'
-import type { FindRecord, JobRecord, JointRecord } from '#core/record'
+import { BLANK_FIND, type FindRecord, type JobRecord, type JointRecord } from '#core/record'
 import { aFind, aJob, aJoint } from '../../tests/records'
 import { useJobStore } from './jobs'
 
@@ -124,7 +124,7 @@ describe('without a server', () => {
   it('a joint is begun, its way taken, every step ticked and signed, by the rules the server has', async () => {
     const store = await loaded()
     reply = away
-    const begun = store.createJoint('yard', { place: 'riser', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' }, findA: null, conditions: {}, orientation: 'horizontal', wayId: null, depths: {} })
+    const begun = store.createJoint('yard', { place: 'riser', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' }, findA: null, findB: null, conditions: {}, orientation: 'horizontal', wayId: null, depths: {} })
     const id = begun.ok ? begun.value.id : ''
     const made = () => store.jobOf('yard')!.joints.find(one => one.id === id)!
     expect(made().number).toBe(2)
@@ -147,7 +147,7 @@ describe('without a server', () => {
     await vi.advanceTimersByTimeAsync(700)
     const begun = await beginning
     const id = begun.ok ? begun.value.id : ''
-    store.createFind(id, { place: 'wall', typed: '5/8', by: 'calliper', answers: {}, pipe: null })
+    store.createFind(id, { ...BLANK_FIND, place: 'wall', typed: '5/8' })
     expect(store.jobOf(id)).toMatchObject({ slug: id, name: 'Rope walk', finds: [{ typed: '5/8' }] })
     reply = ({ url, body }) => (url === '/api/jobs' ? aJob({ id, slug: 'rope-walk', name: 'Rope walk' }) : { ...body, version: 1 })
     await vi.advanceTimersByTimeAsync(20_000)
@@ -179,7 +179,7 @@ describe('what is read', () => {
       if (!first) return job({ finds: now.finds })
       first = false
       // The read begins, then a find is written, then the old answer comes.
-      store.createFind('yard', { place: '', typed: '', by: 'calliper', answers: {}, pipe: null })
+      store.createFind('yard', BLANK_FIND)
       await store.flush()
       return job()
     }

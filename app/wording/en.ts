@@ -1,7 +1,7 @@
-import type { Region } from '#core/catalogue'
-import type { CheckName, Instrument } from '#core/identify'
+import type { Allowed, Region, SeriesFacts, Use } from '#core/catalogue'
+import type { CheckName } from '#core/identify'
 import type { Method, RefusalCode, Service, Verdict } from '#core/joints'
-import type { JointStatus, Station } from '#core/record'
+import type { JointStatus, Means, Station } from '#core/record'
 
 /** Words of the screen, in one place; trade words follow the job's region. */
 export const STATION_WORDS: Readonly<Record<Station, string>> = { find: 'Find', joint: 'Joint', make: 'Make', handover: 'Hand over' }
@@ -10,7 +10,7 @@ export const STATUS_WORDS: Readonly<Record<JointStatus, string>> = { 'planned': 
 
 export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = { fits: 'fits', care: 'with care', held: 'held' }
 
-export const INSTRUMENT_WORDS: Readonly<Record<Instrument, string>> = { 'calliper': 'calliper', 'tape-round': 'tape round', 'rule': 'rule', 'gauge': 'gauge' }
+export const MEANS_WORDS: Readonly<Record<Means, string>> = { 'calliper': 'calliper', 'tape-round': 'tape round', 'rule': 'rule', 'gauge': 'gauge', 'strip': 'wrap strip' }
 
 export const CHECK_WORDS: Readonly<Record<CheckName, string>> = {
   'outside-diameter': 'Outside diameter', 'print': 'Print along it', 'wall': 'Wall at the cut', 'bore': 'Bore at the cut', 'colour': 'Colour, wiped clean', 'stripe': 'Stripe along it', 'flex': 'Flexes in the hand',
@@ -46,3 +46,12 @@ export const REGION_WORDS: Readonly<Record<Region, string>> = { gb: 'GB metric',
 const US_WORDS: readonly (readonly [RegExp, string])[] = [[/\ban olive\b/g, 'a ferrule'], [/\bolive\b/g, 'ferrule'], [/\bOlive\b/g, 'Ferrule'], [/\bspanner/g, 'wrench'], [/\btap\b/g, 'faucet'], [/\badaptor/g, 'adapter'], [/\bcalliper/g, 'caliper'], [/\bColour/g, 'Color'], [/\bcolour/g, 'color']]
 
 export const inRegion = (text: string, region: Region): string => (region === 'us' ? US_WORDS.reduce((words, [from, to]) => words.replace(from, to), text) : text)
+
+export const USE_WORDS: Readonly<Record<Use, string>> = { cold: 'cold', hot: 'hot', recirculation: 'hot, always recirculating', heating: 'heating', buried: 'buried' }
+
+export const ALLOWED_WORDS: Readonly<Record<Allowed, string>> = {
+  'yes': 'yes', 'no': 'no', 'print': 'if its print lists it', 'barrier': 'with an oxygen barrier', 'class': 'if its class is high enough', 'coated': 'coated or wrapped', 'ducted': 'in a duct',
+  'galvanised': 'galvanised', 'black': 'black, in a closed circuit', 'policy': 'by the job\'s policy', 'buried only': 'to the entry of the building',
+}
+
+export const FACT_WORDS: Readonly<Record<Exclude<keyof SeriesFacts, 'services'>, string>> = { hazard: 'look out', tempers: 'temper', kinds: 'kind', listings: 'listed by', marks: 'printed on it', colours: 'colour', barrier: 'oxygen', lengths: 'sold as' }

@@ -61,3 +61,6 @@ export function entryWords({ act }: Pick<Entry, 'act'>, job: JobRecord | undefin
 }
 
 export const clockTime = (ms: number): string => new Date(ms).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
+
+/** A time on record, as day and hour. */
+export const dayTime = (iso: string): string => new Date(iso).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })

@@ -1,5 +1,5 @@
 import { PIPES } from './pipes'
-import { seriesOf } from './series'
+import { SERIES, seriesOf } from './series'
 import type { Pipe, Region } from './types'
 
 /** A pipe's name where there is room for little: size and kind, without wall, type or schedule. */
@@ -8,10 +8,13 @@ export function shortName({ nominal, label, series }: Pick<Pipe, 'nominal' | 'la
   return `${nominal}${label.startsWith(`${nominal} in`) ? ' in' : ''} ${kind}`
 }
 
+/** Pipes in the order of the list of series, copper first: what the trade names first. */
+const BY_SERIES = SERIES.flatMap(({ id }) => PIPES.filter(({ series }) => series === id))
+
 /** The outside diameters of a region, mm, from small to large, each with the short names of the pipes that have it. */
 export function namedDiameters(region: Region): { od: number, names: string[] }[] {
   const byDiameter = new Map<number, Set<string>>()
-  for (const pipe of PIPES) {
+  for (const pipe of BY_SERIES) {
     if (!pipe.regions.includes(region)) continue
     const names = byDiameter.get(pipe.od) ?? new Set()
     byDiameter.set(pipe.od, names.add(shortName(pipe)))

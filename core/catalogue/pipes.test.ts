@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { findPipe, findPipes, findSocket, getPipe, jointRating, pipeRating, PIPES, ringGauge, ringPosition, SERIES, socketDepth, threadMadeUp } from '#core/catalogue'
+import { factsOf, findPipe, findPipes, findSocket, getPipe, jointRating, pipeRating, pipeRatings, PIPES, ringGauge, ringPosition, SERIES, socketDepth, threadMadeUp, USES } from '#core/catalogue'
 
 describe('the tables', () => {
   it('have unique ids, each of a series and a region', () => {
@@ -46,7 +46,7 @@ describe('findPipes', () => {
   })
 
   it('tells an unknown word from a known one without rows', () => {
-    expect(findPipes({ series: 'cu-l', region: 'gb' })).toEqual({ ok: true, value: { pipes: [] } })
+    expect(findPipes({ series: 'cu-l', region: 'gb' })).toEqual({ ok: true, value: { pipes: [], series: [] } })
     expect(findPipes({ family: 'bamboo' })).toMatchObject({ ok: false, error: { code: 'unknown-id', path: 'family' } })
     expect(findPipe('cu-l-9', 'a.pipe')).toMatchObject({ ok: false, error: { code: 'unknown-id', path: 'a.pipe' } })
   })
@@ -116,5 +116,34 @@ describe('ratings', () => {
     const socket = findSocket('compression', getPipe('cu-en-x-22'))!
     expect(jointRating(socket, getPipe('cu-en-x-22'), 75)).toMatchObject({ bar: 6, tempC: 110 })
     expect(jointRating(socket, getPipe('cu-en-x-22'), 120)).toEqual({ kind: 'beyond' })
+  })
+})
+
+describe('what is true of a series', () => {
+  it('stands for every series, each fact with its source', () => {
+    for (const { id } of SERIES) {
+      const { services, ...facts } = factsOf(id)
+      expect(Object.keys(services)).toEqual([...USES])
+      for (const fact of Object.values(facts)) if (fact) expect([fact.text.length > 2, fact.source.length > 2], id).toEqual([true, true])
+    }
+  })
+  it('says of what failed, what is not for drinking and what is never hot', () => {
+    expect(factsOf('pb-cts').hazard!.text).toContain('failed')
+    expect(factsOf('cs-en').services).toMatchObject({ cold: 'no', heating: 'yes' })
+    expect(factsOf('pvc-40').services.hot).toBe('no')
+    // ASTM B88: green K, blue L, red M.
+    expect(['cu-k', 'cu-l', 'cu-m'].map(id => /green|blue|red/.exec(factsOf(id).colours!.text)![0])).toEqual(['green', 'blue', 'red'])
+  })
+  it('comes with the rows of a question, once each, in their order', () => {
+    const found = findPipes({ family: 'copper', region: 'gb' })
+    expect(found.ok && found.value.series.map(({ id }) => id)).toEqual(['cu-bs-imp', 'cu-en-10', 'cu-en-x', 'cu-en-y'])
+  })
+  it('gives every rating of a tube, which is what a joint is weighed by', () => {
+    // ASTM F876: 11 bar at 23, 6.9 at 82, 5.5 at 93 degC.
+    expect(pipeRatings(getPipe('pex-cts-1_2')).map(({ tempC, bar }) => [tempC, bar])).toEqual([[23, 11], [82, 6.9], [93, 5.5]])
+    expect(new Set(pipeRatings(getPipe('cu-l-1_2')).map(({ temper }) => temper))).toEqual(new Set(['hard', 'soft']))
+    for (const pipe of PIPES) {
+      for (const { tempC, bar, temper } of pipeRatings(pipe)) expect(pipeRating(pipe, tempC, temper ?? 'hard'), pipe.id).toMatchObject({ kind: 'rated', bar })
+    }
   })
 })

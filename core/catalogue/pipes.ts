@@ -1,5 +1,6 @@
 import { fail, ok, type Result } from '#core/base'
-import { SERIES, seriesOf } from './series'
+import { namedBy } from './compare'
+import { factsOf, SERIES, seriesOf } from './series'
 import { ROWS as B36_10 } from './tables/asme-b36-10'
 import { ROWS as B88 } from './tables/astm-b88'
 import { ROWS as D1785 } from './tables/astm-d1785'
@@ -20,7 +21,7 @@ import { ROWS as EN15874 } from './tables/en-iso-15874'
 import { ROWS as EN15875 } from './tables/en-iso-15875'
 import { ROWS as EN21003 } from './tables/en-iso-21003'
 import { ROWS as LEAD } from './tables/lead'
-import { FAMILIES, REGIONS, type Family, type Pipe, type PipeRow, type Region } from './types'
+import { FAMILIES, REGIONS, type Family, type Pipe, type PipeRow, type Region, type SeriesFacts } from './types'
 
 const TABLES: readonly (readonly PipeRow[])[] = [
   B88, EN1057, BS659, F876, F2769, D3309, D2846, D1785, D2737, F1281, B36_10, BS7291, EN15875, EN21003, EN12201, EN10255, EN10305, EN10312, EN15874, LEAD,
@@ -79,22 +80,36 @@ export interface PipesQuestion {
   region?: Region
 }
 
+/** A series that stands in an answer, with its facts. */
+export interface SeriesAnswer extends SeriesFacts { id: string, words: string, named: string }
+
 /**
- * Catalogue rows that match every given field exactly, by family, series, outside diameter, wall; lengths in mm.
+ * Catalogue rows that match every given field exactly, by family, series, outside diameter, wall; lengths in mm. Beside
+ * them what is true of each of their series, in the same order.
  * Issue `unknown-id` at a family, series, nominal or region that no row of the catalogue has.
  */
-export function findPipes(question: PipesQuestion): Result<{ pipes: Pipe[] }> {
+export function findPipes(question: PipesQuestion): Result<{ pipes: Pipe[], series: SeriesAnswer[] }> {
   const { family, series, nominal, region } = question
   const unknown = (path: string, accepted: readonly string[]) => fail('unknown-id', path, `${path}: not in the catalogue. Accepted: ${accepted.join(', ')}.`)
   if (family !== undefined && !FAMILIES.includes(family as Family)) return unknown('family', FAMILIES)
   if (series !== undefined && !SERIES.some(s => s.id === series)) return unknown('series', SERIES.map(s => s.id))
   if (nominal !== undefined && !PIPES.some(p => p.nominal === nominal)) return unknown('nominal', [...new Set(PIPES.map(p => p.nominal))])
   if (region !== undefined && !REGIONS.includes(region)) return unknown('region', REGIONS)
-  return ok({
-    pipes: PIPES.filter(pipe =>
-      (family === undefined || pipe.family === family)
-      && (series === undefined || pipe.series === series)
-      && (nominal === undefined || pipe.nominal === nominal)
-      && (region === undefined || pipe.regions.includes(region))),
-  })
+  const pipes = PIPES.filter(pipe =>
+    (family === undefined || pipe.family === family)
+    && (series === undefined || pipe.series === series)
+    && (nominal === undefined || pipe.nominal === nominal)
+    && (region === undefined || pipe.regions.includes(region)))
+  const standing = pipes.filter((pipe, i) => pipes.findIndex(other => other.series === pipe.series) === i)
+  return ok({ pipes, series: standing.map((pipe): SeriesAnswer => ({ id: pipe.series, words: seriesOf(pipe.series).words, named: namedBy(pipe), ...factsOf(pipe.series) })) })
+}
+
+/** How far off a diameter may be to be looked up by it, mm: as far as a rule errs. */
+const NEAR_MM = 0.6
+
+/** Pipes of a region called by a size, or that measure near a diameter (mm; null for none), nearest first. */
+export function pipesNear(size: string, odMm: number | null, region: Region): Pipe[] {
+  const wanted = size.trim().toLowerCase().replace(/\s*(?:mm|in|inch|")$/, '').replace(/^(\d+) (\d+\/\d+)$/, '$1-$2')
+  const off = (pipe: Pipe) => (odMm === null ? Infinity : Math.abs(pipe.od - odMm))
+  return PIPES.filter(pipe => pipe.regions.includes(region) && (pipe.nominal === wanted || off(pipe) <= NEAR_MM)).sort((x, y) => off(x) - off(y) || compareText(x.id, y.id))
 }

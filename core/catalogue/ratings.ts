@@ -20,7 +20,7 @@ import { RATINGS as ML_PRESS, SOURCE as ML_PRESS_SOURCE } from './tables/en-iso-
 import { RATINGS as PE_BODY, SOURCE as PE_BODY_SOURCE } from './tables/iso-17885'
 import { sourceOf, type Socket } from './sockets'
 import { seriesOf } from './series'
-import type { Pipe, RatingRow, Source } from './types'
+import type { Pipe, PipeRatingRow, RatingRow, Source } from './types'
 
 /** `rated`: bar at the row used. `beyond`: rows exist, none at or above the temperature. `none`: no figure held. */
 export type Rating =
@@ -48,15 +48,24 @@ const PIPE_TABLES: Readonly<Record<string, Rows>> = {
   'bs7291': { rows: BS7291, source: BS7291_SOURCE },
 }
 
-/** Pressure the tube itself takes at a temperature. Soft inch copper goes by the annealed rows. */
-export function pipeRating(pipe: Pipe, tempC: number, temper: 'hard' | 'soft'): Rating {
+/** The rows of a tube at a temper. Soft inch copper goes by the annealed rows; the metric rows are for half-hard tube, none is held for soft. */
+function tubeRows(pipe: Pipe, temper: 'hard' | 'soft'): Rows {
   const whole = PIPE_TABLES[pipe.series]
-  if (whole) return lookUp(whole, tempC)
-  const rows: Rows = pipe.standard === 'ASTM B88' ? { rows: B88, source: B88_SOURCE } : { rows: EN1057, source: EN1057_SOURCE }
-  const name = pipe.standard === 'ASTM B88' ? `${pipe.id} ${temper === 'soft' ? 'annealed' : 'drawn'}` : pipe.id
-  // The metric rows are for half-hard tube; none is held for soft.
-  if (pipe.standard !== 'ASTM B88' && temper === 'soft') return { kind: 'none' }
-  return lookUp({ rows: rows.rows.filter(row => row.of === name), source: rows.source }, tempC)
+  if (whole) return whole
+  if (pipe.standard === 'ASTM B88') return { rows: (B88 as readonly RatingRow[]).filter(({ of }) => of === `${pipe.id} ${temper === 'soft' ? 'annealed' : 'drawn'}`), source: B88_SOURCE }
+  return { rows: temper === 'soft' ? [] : (EN1057 as readonly RatingRow[]).filter(({ of }) => of === pipe.id), source: EN1057_SOURCE }
+}
+
+/** Pressure the tube itself takes at a temperature. */
+export const pipeRating = (pipe: Pipe, tempC: number, temper: 'hard' | 'soft'): Rating => lookUp(tubeRows(pipe, temper), tempC)
+
+/** Every rating held of a tube, by temper and temperature. */
+export function pipeRatings(pipe: Pipe): PipeRatingRow[] {
+  const tempers = PIPE_TABLES[pipe.series] ? [null] : ['hard', 'soft'] as const
+  return tempers.flatMap((temper) => {
+    const { rows, source } = tubeRows(pipe, temper ?? 'hard')
+    return rows.flatMap(({ tempC, maxBar, typical }): PipeRatingRow[] => (maxBar === null ? [] : [{ tempC, bar: maxBar, temper, source: sourceOf(source, typical) }])).sort((x, y) => x.tempC - y.tempC)
+  })
 }
 
 const inRange = (range: string, nominal: string): boolean => {

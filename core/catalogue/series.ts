@@ -1,4 +1,5 @@
-import type { Region, Series } from './types'
+import { SERIES_FACTS } from './series-facts'
+import type { Family, Region, Series, SeriesFacts } from './types'
 
 const US: readonly Region[] = ['us']
 const GB: readonly Region[] = ['gb']
@@ -45,4 +46,17 @@ export function seriesOf(id: string): Series {
   const series = BY_ID.get(id)
   if (!series) throw new Error(`no series ${id}`)
   return series
+}
+
+/** How a series is sold, marked and used, and what it did badly. */
+export function factsOf(id: string): SeriesFacts {
+  const facts = SERIES_FACTS[seriesOf(id).id]
+  if (!facts) throw new Error(`no facts of ${id}`)
+  return facts
+}
+
+/** A family in the trade's words. */
+export const FAMILY_WORDS: Readonly<Record<Family, string>> = {
+  'copper': 'copper', 'pex': 'PEX', 'pert': 'PE-RT', 'bs7291': 'plastic in copper sizes', 'multilayer': 'multilayer', 'pb': 'polybutylene', 'cpvc': 'CPVC', 'pvc': 'PVC',
+  'pp-r': 'PP-R', 'pe': 'polyethylene', 'steel': 'steel', 'stainless': 'stainless steel', 'lead': 'lead',
 }

@@ -73,3 +73,32 @@ export interface Pipe {
   typical: boolean
   regions: readonly Region[]
 }
+
+/** One thing true of a series, in words, with where it comes from. */
+export interface Fact { text: string, source: string }
+
+/** Uses of a pipe that the trade tells apart. */
+export const USES = ['cold', 'hot', 'recirculation', 'heating', 'buried'] as const
+export type Use = (typeof USES)[number]
+
+/**
+ * Whether a series is used so: by every code here, by none, or where a stated thing is so: its print lists it, it has an
+ * oxygen barrier, its class allows it, it is coated, ducted, galvanised or black, or the job's policy takes it.
+ */
+export type Allowed = 'yes' | 'no' | 'print' | 'barrier' | 'class' | 'coated' | 'ducted' | 'galvanised' | 'black' | 'policy' | 'buried only'
+
+/** What is true of every size of a series beside its dimensions; null where nothing with a source is held, or it has none. */
+export interface SeriesFacts {
+  tempers: Fact | null
+  kinds: Fact | null
+  listings: Fact | null
+  barrier: Fact | null
+  lengths: Fact | null
+  marks: Fact | null
+  colours: Fact | null
+  services: Readonly<Record<Use, Allowed>>
+  hazard: Fact | null
+}
+
+/** Pressure a tube takes up to a temperature, bar; `temper` where it differs by it. */
+export interface PipeRatingRow { tempC: number, bar: number, temper: 'hard' | 'soft' | null, source: string }

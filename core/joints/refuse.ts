@@ -1,15 +1,10 @@
-import { familiesOf, findSocket, jointRating, PIPES, pipeRating, seriesOf, socketDepth, type Family, type Pipe, type SocketMethod } from '#core/catalogue'
+import { FAMILY_WORDS, familiesOf, findSocket, jointRating, PIPES, pipeRating, seriesOf, socketDepth, type Family, type Pipe, type SocketMethod } from '#core/catalogue'
 import { formatDecimal } from '#core/units'
 import { JOINT_METHODS, type JointMethod } from './methods'
 import { COMPRESSION_PLAY } from './ours'
 import { METHODS, REFUSAL_CODES, type Method, type Refusal, type RefusalCode, type Situation, type Tube } from './types'
 
 type Check = (tube: Tube, situation: Situation, method: JointMethod) => string | null
-
-export const FAMILY_WORDS: Readonly<Record<Family, string>> = {
-  'copper': 'copper', 'pex': 'PEX', 'pert': 'PE-RT', 'bs7291': 'plastic in copper sizes', 'multilayer': 'multilayer', 'pb': 'polybutylene', 'cpvc': 'CPVC', 'pvc': 'PVC',
-  'pp-r': 'PP-R', 'pe': 'polyethylene', 'steel': 'steel', 'stainless': 'stainless steel', 'lead': 'lead',
-}
 
 const capital = (words: string): string => words[0]!.toUpperCase() + words.slice(1)
 

@@ -1,9 +1,9 @@
 import { fail, ok, type Result } from '#core/base'
-import { findPipe, findSocket, seriesOf, threadMadeUp, type SocketMethod } from '#core/catalogue'
+import { FAMILY_WORDS, findPipe, findSocket, seriesOf, threadMadeUp, type SocketMethod } from '#core/catalogue'
 import { assembleWay, compareWays } from './assemble'
 import { fillSituation, toTube } from './defaults'
 import { JOINT_METHODS } from './methods'
-import { FAMILY_WORDS, refusalsOn } from './refuse'
+import { refusalsOn } from './refuse'
 import { findChains, type Offer } from './search'
 import type { End, Part, Refusal, RefusalCode, Situation, Tube, Way, WaysAnswer, WaysQuestion } from './types'
 

@@ -1,7 +1,8 @@
+import type { FindBody } from './schema'
 import type { FindRecord, JobRecord, JointRecord } from './types'
 
 /** A find before anything is known of it. */
-export const BLANK_FIND = { place: '', notes: '', typed: '', by: 'calliper', answers: {}, cannot: [], pipe: null } as const satisfies Partial<FindRecord>
+export const BLANK_FIND: FindBody = { place: '', notes: '', typed: '', by: 'calliper', answers: {}, cannot: [], pipe: null }
 
 /** A job as an earlier version kept it on a tablet, with the fields it did not have yet. */
 export const completeJob = (job: JobRecord): JobRecord => ({

@@ -31,10 +31,14 @@ export function parseJson(text: string): unknown {
   }
 }
 
-/** JSON checked against a schema. Problem 422 naming the field and what is accepted. */
-export function parseAs<S extends z.ZodType>(text: string, schema: S): z.output<S> {
-  const body = parseJson(text)
-  const parsed = schema.safeParse(body)
+function check<S extends z.ZodType>(given: unknown, schema: S): z.output<S> {
+  const parsed = schema.safeParse(given)
   if (parsed.success) return parsed.data
-  throw new Problem(422, toIssue(parsed.error.issues[0]!, body))
+  throw new Problem(422, toIssue(parsed.error.issues[0]!, given))
 }
+
+/** JSON checked against a schema. Problem 422 naming the field and what is accepted. */
+export const parseAs = <S extends z.ZodType>(text: string, schema: S): z.output<S> => check(parseJson(text), schema)
+
+/** What an address asks for, checked against a schema. Problem 422 naming the field and what is accepted. */
+export const readQuery = <S extends z.ZodType>(query: object, schema: S): z.output<S> => check(query, schema)

@@ -2,7 +2,7 @@ import Papa from 'papaparse'
 import { describe, expect, it } from 'vitest'
 import { findWays } from '#core/joints'
 import type { JobRecord, JointRecord } from '#core/record'
-import { aJob, aJoint, aSignoff } from '../../tests/records'
+import { aFind, aJob, aJoint, aSignoff } from '../../tests/records'
 import { registerCsv, registerJson } from './register'
 
 const answer = findWays({ region: 'gb', a: { pipe: 'pe-en-25' }, b: { pipe: 'cu-en-x-22' } })
@@ -13,7 +13,7 @@ const rows = (of: JobRecord) => Papa.parse<Record<string, string>>(registerCsv(o
 
 describe('the register as CSV', () => {
   it('reads back what was written', () => {
-    expect(rows(job(joint()))).toEqual([{ joint: 'J1', where: 'entry', pipes: '25 × 2.3 PE to 22 × 0.9 copper', methods: 'pe-compression, compression', marksMm: '', measured: '', status: 'planned', madeBy: '', at: '' }])
+    expect(rows(job(joint()))).toEqual([{ joint: 'J1', where: 'entry', pipes: '25 × 2.3 PE to 22 × 0.9 copper', methods: 'pe-compression, compression', marksMm: '', measured: '', status: 'planned', madeBy: '', at: '', care: '' }])
   })
   it('keeps commas, quotes, line breaks and other scripts in their own cell', () => {
     for (const place of ['a, b', 'the "old" stub', 'two\r\nlines', 'Küche, 台所', '']) expect(rows(job(joint({ place })))[0]!.where).toBe(place)
@@ -25,6 +25,14 @@ describe('the register as CSV', () => {
     const marks = [{ entry: 0, method: 'pe-compression', pipe: 'pe-en-25', mm: 55.5, measured: false }, { entry: 1, method: 'compression', pipe: 'cu-en-x-22', mm: 21.25, measured: true }]
     const signed = joint({ number: 2, signoffs: [aSignoff({ at: '2026-11-23T08:40:00.000Z', marks })] })
     expect(rows(job(joint({ way: null, wayId: null }), signed))).toMatchObject([{ joint: 'J2', marksMm: '55.5, 21.3', measured: 'yes', status: 'made', madeBy: 'AB', at: '2026-11-23T08:40:00.000Z' }])
+  })
+})
+
+describe('a find corrected since', () => {
+  it('is said in the row of every joint that rests on it', () => {
+    const find = aFind({ id: 'f', place: 'under the step', pipe: 'pe-en-32' })
+    expect(rows({ ...job(joint({ findA: 'f' })), finds: [find] })[0]!.care).toBe('under the step: was 25 × 2.3 PE, is kept as 32 × 3 PE')
+    expect(rows({ ...job(joint({ findA: 'f' })), finds: [{ ...find, pipe: 'pe-en-25' }] })[0]!.care).toBe('')
   })
 })
 

@@ -1,6 +1,6 @@
 import Papa from 'papaparse'
 import { getPipe } from '#core/catalogue'
-import { statusOf, type JobRecord, type JointRecord } from '#core/record'
+import { shiftedEnds, statusOf, type JobRecord, type JointRecord } from '#core/record'
 import { formatDecimal } from '#core/units'
 
 /** Version of the exported register; it rises when a column changes its meaning. */
@@ -16,11 +16,13 @@ export interface RegisterRow {
   status: string
   madeBy: string
   at: string
+  /** What is to be looked at again; empty where nothing is. */
+  care: string
 }
 
 const endLabel = (end: JointRecord['a']): string => (end === null ? '' : 'pipe' in end ? getPipe(end.pipe).label : `${end.thread.size} ${end.thread.form.toUpperCase()} ${end.thread.gender}`)
 
-function toRow(joint: JointRecord): RegisterRow {
+function toRow(job: JobRecord, joint: JointRecord): RegisterRow {
   const signed = joint.signoffs.at(-1)
   return {
     joint: `J${joint.number}`,
@@ -32,19 +34,20 @@ function toRow(joint: JointRecord): RegisterRow {
     status: statusOf(joint),
     madeBy: signed?.initials ?? '',
     at: signed?.at ?? '',
+    care: shiftedEnds(job, joint).map(({ find, was, now }) => `${find.place || 'find'}: was ${getPipe(was).label}, is kept as ${now === null ? 'nothing' : getPipe(now).label}`).join('; '),
   }
 }
 
-const COLUMNS: readonly (keyof RegisterRow)[] = ['joint', 'where', 'pipes', 'methods', 'marksMm', 'measured', 'status', 'madeBy', 'at']
+const COLUMNS: readonly (keyof RegisterRow)[] = ['joint', 'where', 'pipes', 'methods', 'marksMm', 'measured', 'status', 'madeBy', 'at', 'care']
 
 /** The register of a job as CSV (RFC 4180, UTF-8), one row a joint that a way was taken for. */
 export const registerCsv = (job: JobRecord): string =>
-  Papa.unparse({ fields: [...COLUMNS], data: job.joints.filter(joint => joint.way).map(toRow) }, { newline: '\r\n', escapeFormulae: true })
+  Papa.unparse({ fields: [...COLUMNS], data: job.joints.filter(joint => joint.way).map(joint => toRow(job, joint)) }, { newline: '\r\n', escapeFormulae: true })
 
 /** The register of a job as JSON, with the job it belongs to and the format's version. */
 export const registerJson = (job: JobRecord) => ({
   format: 'jolvet-register',
   version: REGISTER_VERSION,
   job: { name: job.name, place: job.place, region: job.region },
-  joints: job.joints.filter(joint => joint.way).map(joint => ({ ...toRow(joint), ends: { a: joint.a, b: joint.b }, conditions: joint.conditions, parts: joint.way?.parts ?? [], signoffs: joint.signoffs })),
+  joints: job.joints.filter(joint => joint.way).map(joint => ({ ...toRow(job, joint), ends: { a: joint.a, b: joint.b }, conditions: joint.conditions, parts: joint.way?.parts ?? [], signoffs: joint.signoffs })),
 })

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest'
 import type { Issue } from '#core/base'
-import type { FindRecord, JobRecord, JointRecord } from '#core/record'
+import { BLANK_FIND, type FindRecord, type JobRecord, type JointRecord } from '#core/record'
 import type { Entry } from '../../app/outbox/entry'
 import { createOutbox, type Reply } from '../../app/outbox/outbox'
 import { memoryStorage } from '../../app/outbox/storage'
@@ -47,7 +47,7 @@ describe('a bad network', () => {
     const job = (await post<JobRecord>('/api/jobs', { name: 'Bad line', place: '', region: 'gb' })).body
     const { outbox, records, entries, untilEmpty } = tablet()
     const ids = Array.from({ length: 8 }, () => randomUUID())
-    for (const id of ids) outbox.add(job.id, id, { do: 'begin-find', body: { place: '', typed: '', by: 'calliper', answers: {}, pipe: null } })
+    for (const id of ids) outbox.add(job.id, id, { do: 'begin-find', body: BLANK_FIND })
     const last = new Map<string, string>()
     for (let n = 0; n < 232; n++) {
       const id = ids[Math.floor(random() * ids.length)]!

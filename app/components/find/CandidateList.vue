@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { getPipe, type Region } from '#core/catalogue'
-import type { Candidate, IdentifyAnswer, NextCheck } from '#core/identify'
+import { getPipe, shortName, type Region } from '#core/catalogue'
+import type { Candidate, CheckName, IdentifyAnswer, Meaning, NextCheck } from '#core/identify'
 import type { FindRecord } from '#core/record'
 import { formatDecimal, type UnitSystem } from '#core/units'
 import { materialOf } from '~/drawing/materials'
@@ -9,15 +9,20 @@ import { CHOICES, isChoice, type AnswerName } from '~/reading/answers'
 import { answerWords, CHECK_WORDS, inRegion } from '~/wording/en'
 
 /** What the pipe could be, likeliest first, with what speaks for and against; one of them is kept as an end. */
-const props = defineProps<{ answer: IdentifyAnswer, next: readonly NextCheck[], find: FindRecord, region: Region, system: UnitSystem, isSettled: boolean }>()
-const emit = defineEmits<{ keep: [pipe: string | null], answer: [name: AnswerName, value: string | boolean] }>()
+const props = defineProps<{ answer: IdentifyAnswer, checks: readonly CheckName[], next: readonly NextCheck[], find: FindRecord, region: Region, system: UnitSystem, isSettled: boolean }>()
+const emit = defineEmits<{ keep: [pipe: string | null], answer: [name: AnswerName, value: string | boolean], again: [check: CheckName] }>()
 const { show } = useWorking()
 
 /** Under 1 in 100 is shown as refused; more than these would be a list nobody reads. */
-const MOST = 4
+const MOST = 3
 /** Below this it is shown as refused, without an offer to keep it. */
 const LEAST = 0.005
-const shown = computed<Candidate[]>(() => props.answer.candidates.slice(0, MOST))
+const shown = computed<Candidate[]>(() => {
+  const standing = props.answer.candidates.filter(({ probability }, i) => i === 0 || probability >= LEAST).slice(0, MOST)
+  // Of those that do not stand, the nearest: it is what a hand would else have taken it for.
+  const refused = props.answer.candidates[standing.length]
+  return refused ? [...standing, refused] : standing
+})
 const inHundred = (probability: number) => (probability < LEAST ? 'under 1' : String(Math.round(probability * 100)))
 const sizes = (id: string) => {
   const { od, wall, bore } = getPipe(id)
@@ -25,11 +30,14 @@ const sizes = (id: string) => {
   return `${part('outside', od)}, ${part('wall', wall)}, ${part('bore', bore)} ${unitOf(props.system)}${mmBeside(od, props.system).replace('(', '(outside ')}`
 }
 const words = (text: string) => inRegion(text, props.region)
-/** The answers of the most telling check that has a few; a length or a print is typed instead. */
+/** The answers of the most telling check that has a few, with what each would mean; a length or a print is typed instead. */
 const settling = computed(() => {
-  const check = props.next.map(({ check }) => check).find(isChoice)
-  return check === undefined ? null : { check, values: CHOICES[check] }
+  const next = props.next.find(({ check }) => isChoice(check))
+  if (!next || !isChoice(next.check)) return null
+  return { check: next.check, keys: CHOICES[next.check].map(value => ({ value, means: next.means.find(({ answer }) => answer === String(value)) })) }
 })
+/** What an answer would make of it: the pipe that would lead, and how far. */
+const meaning = ({ pipe, probability }: Meaning) => `${pipe === null ? 'none of these' : shortName(getPipe(pipe))} ${inHundred(probability)}`
 
 /** The two likeliest beside each other. */
 const pair = computed(() => (props.answer.candidates.length > 1 ? { path: '/sizes', query: { a: props.answer.candidates[0]!.pipe, b: props.answer.candidates[1]!.pipe } } : null))
@@ -50,6 +58,9 @@ function explain(candidate: Candidate) {
 <template>
   <section class="candidates" aria-label="What it could be">
     <h2 class="zone-heading">What it could be <span class="right">{{ formatDecimal(answer.entropy, 2) }} bits of doubt</span></h2>
+    <div v-for="one in answer.contradictions.slice(0, 2)" :key="one.checks.join()" class="doubt" data-test="contradiction">
+      <StatusShape status="held" :size="18" /><p class="t14"><b>{{ words(one.text.split(/(?<=\.) /)[0]!) }}</b> {{ words(one.text.split(/(?<=\.) /).slice(1).join(' ')) }} <button type="button" class="underline" @click="emit('again', checks[one.again]!)">Open it</button></p>
+    </div>
     <ol>
       <li v-for="(candidate, i) in shown" :key="candidate.pipe" :data-candidate="candidate.pipe" :class="{ kept: find.pipe === candidate.pipe }">
         <div class="flex items-baseline gap-2">
@@ -57,23 +68,23 @@ function explain(candidate: Candidate) {
           <b :class="i === 0 ? 't20' : 't17'">{{ candidate.label }}</b>
           <button type="button" class="figure-button ml-auto whitespace-nowrap" @click="explain(candidate)"><b :class="i === 0 ? 't26' : 't17'">{{ inHundred(candidate.probability) }}</b><span class="visually-hidden"> in 100, show the working</span></button><span class="note t14 whitespace-nowrap">in 100</span>
         </div>
-        <svg width="100%" height="11" aria-hidden="true" style="overflow: hidden"><path d="M0 6H2000" class="l-hair" /><rect v-if="candidate.probability >= LEAST" x="1" y="2" :width="`${candidate.probability * 99}%`" height="8" :fill="i === 0 ? `url(#${materialOf(getPipe(candidate.pipe).family).hatch ?? 'hatch-thin'})` : 'var(--paper)'" stroke="var(--ink)" stroke-width="1.25" /></svg>
-        <p class="note t13">{{ sizes(candidate.pipe) }}</p>
+        <svg v-if="candidate.probability >= LEAST" width="100%" height="11" aria-hidden="true" style="overflow: hidden"><path d="M0 6H2000" class="l-hair" /><rect v-if="candidate.probability >= LEAST" x="1" y="2" :width="`${candidate.probability * 99}%`" height="8" :fill="i === 0 ? `url(#${materialOf(getPipe(candidate.pipe).family).hatch ?? 'hatch-thin'})` : 'var(--paper)'" stroke="var(--ink)" stroke-width="1.25" /></svg>
+        <p v-if="candidate.probability >= LEAST" class="note t13">{{ sizes(candidate.pipe) }}</p>
         <p v-if="candidate.for.length && candidate.probability >= LEAST" class="t14 why"><span class="note">for</span><span>{{ candidate.for.map(({ text }) => text).join(' ') }}</span></p>
         <p v-if="candidate.against.length && i < 3" class="t14 why"><span class="note">against</span><span>{{ candidate.against.map(({ text }) => text).join(' ') }}</span></p>
         <button v-if="find.pipe !== candidate.pipe && candidate.probability >= LEAST" type="button" class="link-verb t14" :data-keep="candidate.pipe" @click="emit('keep', candidate.pipe)">Keep as {{ candidate.label }}</button>
         <p v-else-if="find.pipe === candidate.pipe" class="verd w7 t14">Kept as this. <button type="button" class="underline font-normal note" @click="emit('keep', null)">not this</button></p>
       </li>
     </ol>
-    <p v-if="pair"><NuxtLink :to="pair" class="link-verb t14" data-test="compare">Compare the first two, drawn</NuxtLink> <kbd>X</kbd></p>
-    <p class="t14 note">None of the catalogue's: {{ inHundred(answer.unknown) }} in 100.</p>
+    <p class="t14 note foot">None of the catalogue's: {{ inHundred(answer.unknown) }} in 100. <NuxtLink v-if="pair" :to="pair" class="link-verb ink" data-test="compare">Compare the first two</NuxtLink> <kbd v-if="pair">X</kbd></p>
     <template v-if="!isSettled && next[0]">
       <h3 class="zone-heading mt-3">The most telling check left <span class="right"><b class="copper t17">{{ formatDecimal(next[0].bits, 2) }}</b> of {{ formatDecimal(answer.entropy, 2) }} bits</span></h3>
       <p class="t20 w7">{{ words(CHECK_WORDS[next[0].check]) }}</p>
       <p v-if="next[0].check === 'print'" class="t14 note">Where a line can still be read: type it at the checks, ? for a worn letter.</p>
+      <ul v-if="next[0].means.length && !isChoice(next[0].check)" class="t14" data-test="means"><li v-for="one in next[0].means" :key="one.answer" class="mean"><b>{{ formatReading(Number(one.answer), system) }}</b><span class="note">{{ meaning(one) }}</span></li></ul>
       <p v-if="settling && settling.check !== next[0].check" class="t15 w6 mt-2">Else: {{ words(CHECK_WORDS[settling.check]).toLowerCase() }}</p>
-      <div v-if="settling" class="answers mt-2" role="group" :aria-label="words(CHECK_WORDS[settling.check])">
-        <button v-for="value in settling.values" :key="String(value)" type="button" class="answer" :data-settle="String(value)" @click="emit('answer', settling.check, value)">{{ answerWords(String(value), settling.check) }}</button>
+      <div v-if="settling" class="keys mt-2" role="group" :aria-label="words(CHECK_WORDS[settling.check])">
+        <button v-for="{ value, means } in settling.keys" :key="String(value)" type="button" class="answer two" :data-settle="String(value)" @click="emit('answer', settling.check, value)"><b>{{ answerWords(String(value), settling.check) }}</b><span class="t13 note">{{ means ? meaning(means) : 'hardly' }}</span></button>
       </div>
     </template>
   </section>
@@ -81,7 +92,13 @@ function explain(candidate: Candidate) {
 
 <style scoped>
 .candidates { padding: 12px 22px 12px 24px; }
-li { padding: 9px 0 8px; border-bottom: 1px solid var(--hair); }
+ol > li { padding: 9px 0 8px; border-bottom: 1px solid var(--hair); }
+.doubt { display: flex; gap: 10px; align-items: flex-start; padding: 8px 0; border-bottom: 1px solid var(--hair); }
+.foot { padding-top: 8px; }
+.ink { color: var(--ink); }
+.mean { display: grid; grid-template-columns: 64px 1fr; padding: 2px 0; }
+.keys { display: grid; grid-template-columns: repeat(auto-fill, minmax(116px, 1fr)); gap: 6px; }
+.two { display: flex; flex-direction: column; min-height: 46px; padding: 3px 8px; line-height: 1.2; }
 .kept { box-shadow: inset 5px 0 0 var(--verd); padding-left: 12px; }
 .why { display: grid; grid-template-columns: 56px 1fr; }
 </style>

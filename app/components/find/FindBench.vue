@@ -1,15 +1,17 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { getPipe, unitSystemOf, shortName } from '#core/catalogue'
+import type { CheckName } from '#core/identify'
 import type { JobRecord } from '#core/record'
-import { INSTRUMENT_WORDS, inRegion } from '~/wording/en'
+import { MEANS_WORDS, inRegion } from '~/wording/en'
 
 /** Find: checks at the left, the measured pipe among the known sizes, what it could be at the right, cautions below. */
 const props = defineProps<{ job: JobRecord }>()
 const router = useRouter()
-const { find, reading, lengths, answer, proposed, sigma, change, setAnswer, addFind } = useFind(toRef(props, 'job'))
+const { find, reading, lengths, answer, checks, proposed, cannot, resting, photoProblem, sigma, change, setAnswer, setCannot, addFind, addPhoto, dropPhoto } = useFind(toRef(props, 'job'))
 const narrow = useNarrow()
 const table = useTemplateRef<HTMLElement>('table')
+const list = useTemplateRef<{ openCheck: (name: CheckName) => void }>('list')
 const { width } = useElementSize(table)
 const drawn = computed(() => Math.max(300, Math.min(640, Math.floor(width.value))))
 
@@ -42,19 +44,20 @@ async function toJoint() {
     </div>
     <div class="bench">
       <div class="left">
-        <CheckList :key="find.id" :job="job" :find="find" :reading="reading" :lengths="lengths" :next="answer?.next ?? []" :best="proposed[0]?.check" :spread="sigma" @typed="typed => change({ typed })" @by="by => change({ by })" @answer="setAnswer" />
+        <CheckList :key="find.id" ref="list" :job="job" :find="find" :reading="reading" :lengths="lengths" :next="answer?.next ?? []" :best="proposed[0]?.check" :spread="sigma" :cannot="cannot" @bar="setCannot" @typed="typed => change({ typed })" @by="by => change({ by })" @answer="setAnswer" />
       </div>
       <div ref="table" class="table">
         <label class="place"><span class="note t13">where</span><input class="plain-input t15" :value="find.place" maxlength="120" placeholder="north wall, behind the oven" @input="change({ place: ($event.target as HTMLInputElement).value })"></label>
-        <PipeEnd :mm="lastMm" :spread="sigma" :pipe="leading" :system="system" :width="drawn" :by="inRegion(INSTRUMENT_WORDS[find.by], job.region)" />
+        <PipeEnd :mm="lastMm" :spread="sigma" :pipe="leading" :system="system" :width="drawn" :by="inRegion(MEANS_WORDS[find.by], job.region)" />
         <p v-if="reading.state === 'wrong' && lastMm !== null" class="t14 ochre w6 px-4">Drawn from the last figure that could be read.</p>
         <SizeRuler :mm="lastMm" :spread="sigma" :region="job.region" :system="system" :width="drawn" :leading="leadingName ?? undefined" />
       </div>
       <div class="right">
-        <CandidateList v-if="answer && !isBare" :answer="answer" :next="proposed" :find="find" :region="job.region" :system="system" :is-settled="find.pipe !== null" @keep="pipe => change({ pipe })" @answer="setAnswer" />
+        <CandidateList v-if="answer && !isBare" :answer="answer" :checks="checks" :next="proposed" :find="find" :region="job.region" :system="system" :is-settled="find.pipe !== null" @keep="pipe => change({ pipe })" @answer="setAnswer" @again="name => list?.openCheck(name)" />
         <p v-else class="p-6 note">Answer any check, in any order. What it could be stands here, likeliest first.</p>
         <div v-if="find.pipe" class="px-6 pb-4"><UButton data-test="to-joint" @click="toJoint">Join this pipe</UButton></div>
       </div>
+      <FindKept :job="job" :find="find" :resting="resting" :photo-problem="photoProblem" class="kept" @notes="notes => change({ notes })" @photo="addPhoto" @drop="dropPhoto" />
       <HazardBand v-if="answer && answer.cautions.length && !isBare" class="hazards" :cautions="answer.cautions" :find="find" @traced="value => setAnswer('traced', value)" />
     </div>
   </template>
@@ -62,7 +65,10 @@ async function toJoint() {
 
 <style scoped>
 .finds { display: flex; gap: 22px; padding: 4px 18px; border-bottom: 1px solid var(--hair); overflow-x: auto; white-space: nowrap; align-items: center; min-height: 36px; }
-.bench { flex: 1; display: grid; grid-template-columns: 300px minmax(0, 1fr) 420px; grid-template-rows: 1fr auto; }
+.bench { flex: 1; display: grid; grid-template-columns: 300px minmax(0, 1fr) 420px; grid-template-rows: auto 1fr auto; }
+.left, .right { grid-row: 1 / 3; }
+.kept { grid-column: 2; grid-row: 2; }
+.right { grid-column: 3; }
 .hazards { grid-column: 1 / -1; position: sticky; bottom: 0; background: var(--paper); }
 .left { border-right: 1px solid var(--hair); }
 .right { border-left: 1px solid var(--rule); }
@@ -80,6 +86,7 @@ async function toJoint() {
   .place { padding: 4px 12px; }
   .hazards { order: 1; position: static; }
   .right { order: 2; border: 0; }
+  .kept { order: 5; }
   .left :deep(.rows) { order: 4; border-top: 1px solid var(--rule); }
 }
 </style>

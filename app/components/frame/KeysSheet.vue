@@ -3,7 +3,7 @@
 const open = useState('keys-open', () => false)
 const KEYS = [
   ['1 3 7 9', 'Find, Joint, Make, Hand over'], ['J K', 'next, previous row'], ['Enter', 'open or take'], ['Space', 'tick the step'], ['N', 'new'], ['C', 'the checks'], ['P', 'the print along the pipe'], ['S', 'the conditions'],
-  ['W', 'working'], ['Y', 'it is water'], ['X', 'compare the two likeliest'], ['Z', 'sizes of pipe'], ['\\', 'light or cellar'], ['?', 'this list'], ['Esc', 'close'],
+  ['W', 'working'], ['I', 'photo of the pipe'], ['Y', 'it is water'], ['X', 'compare the two likeliest'], ['Z', 'sizes of pipe'], ['\\', 'light or cellar'], ['?', 'this list'], ['Esc', 'close'],
 ] as const
 </script>
 

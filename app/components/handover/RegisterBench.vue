@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { unitSystemOf } from '#core/catalogue'
-import { statusOf, type ClashRecord, type JobRecord, type JointRecord } from '#core/record'
+import { shiftedEnds, statusOf, type ClashRecord, type JobRecord, type JointRecord } from '#core/record'
 import { formatDecimal } from '#core/units'
 import { methodWords, STATUS_WORDS } from '~/wording/en'
-import { fieldWords, recordWords, valueWords } from '~/wording/entry'
+import { dayTime, fieldWords, recordWords, valueWords } from '~/wording/entry'
 import { endLabel } from '~/wording/way'
 
 /** Hand over: every joint with its depth marks, method, hands and time, and the register to take away. */
@@ -16,9 +16,10 @@ const at = ref(0)
 const table = useTemplateRef<HTMLElement>('table')
 const methods = (joint: JointRecord) => [...new Set(joint.way!.joints.map(({ method }) => methodWords(method)))].join(', ')
 const marks = (joint: JointRecord) => joint.signoffs.at(-1)?.marks ?? joint.way!.joints.map(({ insertion }, entry) => ({ entry, mm: insertion.value, measured: false }))
-const time = (iso: string) => new Date(iso).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
+const time = dayTime
 /** Every sign-off, newest first; one that was corrected stays, struck through. */
 const log = computed(() => made.value.flatMap(joint => joint.signoffs.map(signoff => ({ joint, signoff, isCorrected: joint.signoffs.some(({ corrects }) => corrects === signoff.id) }))).sort((a, b) => b.signoff.at.localeCompare(a.signoff.at)))
+const isShifted = (joint: JointRecord) => shiftedEnds(props.job, joint).length > 0
 const clashRecord = (clash: ClashRecord) => recordWords({ record: clash.record, act: { do: 'settle', body: clash } }, props.job)
 function move(step: number) {
   at.value = Math.min(rows.value.length - 1, Math.max(0, at.value + step))
@@ -36,9 +37,9 @@ useKeys({ j: () => move(1), k: () => move(-1) })
         <thead><tr><th><span class="visually-hidden">status</span></th><th>joint</th><th>where</th><th class="only-wide-cell">pipes</th><th>method</th><th class="num">mark, {{ system === 'inch' ? 'in' : 'mm' }}</th><th>made by</th><th class="num">at</th></tr></thead>
         <tbody>
           <tr v-for="(joint, i) in rows" :key="joint.id" :data-register="joint.number" :class="{ 'row-selected': i === at }">
-            <td><StatusShape :status="statusOf(joint)" :size="16" :label="STATUS_WORDS[statusOf(joint)]" /></td>
+            <td><StatusShape v-if="isShifted(joint)" status="held" :size="16" label="held: its pipe was corrected since" /><StatusShape v-else :status="statusOf(joint)" :size="16" :label="STATUS_WORDS[statusOf(joint)]" /></td>
             <td><NuxtLink :to="{ path: `/jobs/${job.slug}/make`, query: { joint: joint.id } }" class="link" @focus="at = i"><b>J{{ joint.number }}</b></NuxtLink></td>
-            <td>{{ joint.place }}</td>
+            <td>{{ joint.place }}<span v-if="isShifted(joint)" class="ochre w6 t14 block" data-test="shifted">the pipe it was chosen for is kept as another since</span></td>
             <td class="only-wide-cell">{{ endLabel(joint.a) }} to {{ endLabel(joint.b) }}</td>
             <td>{{ methods(joint) }}</td>
             <td class="num t17 w7"><span class="inline-flex gap-[6px] items-center" :class="{ note: statusOf(joint) !== 'made' }"><span v-for="(mark, n) in marks(joint)" :key="n" class="inline-flex items-center"><TapeFigure :mm="mark.mm" :system="system" />{{ n < marks(joint).length - 1 ? ',' : '' }}</span></span><span v-if="marks(joint).some(({ measured }) => measured)" class="t13 note"> measured</span></td>

@@ -8,7 +8,7 @@ import { endLabel } from '~/wording/way'
 
 /** Joint: two ends facing each other, the conditions, every way that works and every one refused. */
 const props = defineProps<{ job: JobRecord }>()
-const { joint, isStarting, isSigned, conditions, answer, way, lookedAt, addJoint, change, setCondition, take } = useJoint(toRef(props, 'job'))
+const { joint, isStarting, shifted, follow, isSigned, conditions, answer, way, lookedAt, addJoint, change, setCondition, take } = useJoint(toRef(props, 'job'))
 const table = useTemplateRef<HTMLElement>('table')
 const { width } = useElementSize(table)
 const narrow = useNarrow()
@@ -21,7 +21,7 @@ function pickEnd(on: 'a' | 'b') {
   isPicking.value = true
 }
 function setEnd(pipe: string, find: string | null) {
-  change(picking.value === 'a' ? { a: { pipe }, findA: find } : { b: { pipe } })
+  change(picking.value === 'a' ? { a: { pipe }, findA: find } : { b: { pipe }, findB: find })
 }
 
 /** Ways shown before the rest is asked for: the first few, the shortest chains, and the one taken. */
@@ -43,6 +43,7 @@ const set = (name: keyof Conditions, value: Conditions[keyof Conditions]) => set
   <div v-else-if="!joint" class="p-6 space-y-4"><p class="t20 w7">No joint yet.</p><UButton data-test="first-joint" @click="addJoint()">Start the first joint</UButton></div>
   <div v-else class="bench">
     <div ref="table" class="table">
+      <ShiftedBand :job="job" :shifted="shifted" :is-signed="isSigned" @follow="follow" />
       <div class="ends">
         <button type="button" class="endpick" data-end="a" :disabled="isSigned" @click="pickEnd('a')"><span class="note t13">first end</span><b class="t17">{{ joint.a ? endLabel(joint.a) : 'choose the pipe' }}</b></button>
         <label class="place"><span class="note t13">J{{ joint.number }}, where</span><input class="plain-input t15" :value="joint.place" :disabled="isSigned" maxlength="120" placeholder="old stub, north wall" @input="change({ place: ($event.target as HTMLInputElement).value })"></label>

@@ -9,7 +9,7 @@ import { formatReading, unitOf } from '~/reading/format'
 
 /** Make: the pipe end to scale above, cautions, the steps to tick, the wait, the gauge, and the sign-off. */
 const props = defineProps<{ job: JobRecord }>()
-const { joints, joint, isSigned, cards, card, chosen, current, left, depth, stepsOf, tickOf, openSteps, typedDepth, tick, setTimer, setDepth, setOrientation, sign } = useMake(toRef(props, 'job'))
+const { joints, joint, shifted, follow, isSigned, cards, card, chosen, current, left, depth, stepsOf, tickOf, openSteps, typedDepth, tick, setTimer, setDepth, setOrientation, sign } = useMake(toRef(props, 'job'))
 const router = useRouter()
 const { showDepth } = useWorking()
 const drawing = useTemplateRef<HTMLElement>('drawing')
@@ -54,6 +54,7 @@ useKeys({
   </div>
   <template v-else>
     <JointTabs :job="{ ...job, joints }" :current="joint.id" />
+    <ShiftedBand :job="job" :shifted="shifted" :is-signed="isSigned" @follow="follow" />
     <div class="top">
       <div ref="drawing" class="drawing"><MakeStrip v-if="width > 0" :card="card" :mm="depth.mm" :is-measured="depth.isMeasured" :system="system" :width="Math.floor(width)" :height="narrow ? 186 : 232" :done="isSigned" /></div>
       <div class="about">

@@ -1,0 +1,29 @@
+import { useStorage } from 'nitropack/runtime'
+import { getPipe, type Region } from '#core/catalogue'
+import { diameterCardsPdf } from '../print/diameter-cards'
+import type { Fonts } from '../print/sheet'
+import { wrapStripPdf } from '../print/wrap-strip'
+import { invalid } from '../http/problem'
+import { getJob } from './jobs'
+
+const FACES = { regular: '400Regular:AtkinsonHyperlegibleNext_400Regular.ttf', bold: '700Bold:AtkinsonHyperlegibleNext_700Bold.ttf' } as const
+
+/** The face that ships with the server. */
+async function loadFonts(): Promise<Fonts> {
+  const read = async (key: string): Promise<Buffer> => {
+    const bytes = await useStorage('assets:fonts').getItemRaw<Uint8Array>(key)
+    if (!bytes) throw new Error(`the server has no face ${key}`)
+    return Buffer.from(bytes)
+  }
+  return { regular: await read(FACES.regular), bold: await read(FACES.bold) }
+}
+
+export const wrapStripSheet = async (region: Region): Promise<Buffer> => wrapStripPdf(region, await loadFonts())
+
+/** Cards for every pipe kept or joined on a job. Problem 422 where it has none yet. */
+export async function diameterCardsSheet(name: string): Promise<{ slug: string, pdf: Buffer }> {
+  const job = await getJob(name)
+  const ids = new Set([...job.finds.map(({ pipe }) => pipe), ...job.joints.flatMap(({ a, b }) => [a, b].map(end => (end && 'pipe' in end ? end.pipe : null)))].filter(id => id !== null))
+  if (ids.size === 0) throw invalid({ code: 'missing', path: 'job', message: 'job: no pipe is kept or joined on it yet. Keep a find, then print its cards.' })
+  return { slug: job.slug, pdf: await diameterCardsPdf([...ids].map(getPipe), job.region, `${job.name}, ${job.place}`, await loadFonts()) }
+}
