@@ -19,7 +19,7 @@ export interface DemoJoint {
 }
 
 /** A find with what is not usual to it. */
-export type DemoFind = Omit<FindBody, 'notes' | 'cannot'> & Partial<FindBody>
+export type DemoFind = Omit<FindBody, 'notes' | 'cannot'> & Partial<FindBody> & { photo?: string }
 
 export interface DemoJob {
   name: string
@@ -73,7 +73,7 @@ export const DEMO_JOBS: readonly DemoJob[] = [
     region: 'gb',
     year: 1962,
     policy: {},
-    finds: [{ place: 'low on the north wall', typed: '21.5', by: 'calliper', answers: {}, pipe: null }],
+    finds: [{ place: 'low on the north wall', typed: '21.5', by: 'calliper', answers: {}, pipe: null, notes: 'Cut stub left of the door. Painted; wiped clean for the measure.', photo: 'north wall, low.jpg' }],
     joints: [],
   },
   {

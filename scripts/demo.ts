@@ -3,16 +3,17 @@
 import { eq, sql } from 'drizzle-orm'
 import { reading } from '../server/db/client'
 import { jobs, joints as jointRows, signoffs, ticks } from '../server/db/schema'
-import { createFind } from '../server/services/finds'
+import { createFind, createPhoto } from '../server/services/finds'
 import { createJob } from '../server/services/jobs'
 import { createJoint, setTick, signOff, updateJoint } from '../server/services/joints'
 import type { Write } from '../server/services/once'
 import { findWays, type Policy } from '#core/joints'
 import { BLANK_FIND } from '#core/record'
 import { makeCards } from '#core/making'
+import { demoPhoto } from './demo-photo'
 import { DEMO_JOBS, type DemoJob, type DemoJoint } from './demo-data'
 
-const now = (): Write => ({ key: null, request: '', at: new Date(), by: '' })
+const now = (by = ''): Write => ({ key: null, request: '', at: new Date(), by })
 
 async function addJoint(slug: string, job: DemoJob, demo: DemoJoint, findIds: readonly string[]) {
   const answer = findWays({ region: job.region, a: demo.a, b: demo.b, conditions: demo.conditions, policy: job.policy as Partial<Policy> })
@@ -42,7 +43,11 @@ async function addJob(job: DemoJob, position: number) {
   const { slug } = await createJob({ name: job.name, place: job.place, region: job.region, year: job.year ?? null }, now())
   await reading(db => db.update(jobs).set({ policy: job.policy, handedOver: job.handedOver ?? null, position }).where(eq(jobs.slug, slug)))
   const findIds: string[] = []
-  for (const find of job.finds) findIds.push((await createFind(slug, { ...BLANK_FIND, ...find }, now())).id)
+  for (const { photo, ...find } of job.finds) {
+    const { id } = await createFind(slug, { ...BLANK_FIND, ...find }, now('Wyn'))
+    findIds.push(id)
+    if (photo) await createPhoto(slug, id, { name: photo, data: await demoPhoto() }, now('Wyn'))
+  }
   for (const joint of job.joints) await addJoint(slug, job, joint, findIds)
 }
 

@@ -1,6 +1,6 @@
 import { identifyPipe, INSTRUMENT_ERROR, type CheckName, type IdentifyAnswer } from '#core/identify'
 import { BLANK_FIND, instrumentOf, LENGTH_ANSWERS, readFind, restingOn, type FindBody, type FindReading, type FindRecord, type JobRecord } from '#core/record'
-import { CHOICES, type AnswerName } from '~/reading/answers'
+import { CHOICES, isChoice, type AnswerName, type Settling } from '~/reading/answers'
 import { readPhoto } from '~/reading/photo'
 
 const NOTHING_READ: FindReading = { diameter: { state: 'empty' }, lengths: { wall: { state: 'empty' }, bore: { state: 'empty' } }, checks: [] }
@@ -37,6 +37,13 @@ export function useFind(job: Ref<JobRecord | undefined>) {
   /** What is proposed next: wall and bore only once there is a cut end to read them at. */
   const proposed = computed(() => (answer.value?.next ?? []).filter(({ check }) => find.value?.answers.wall !== undefined || find.value?.answers.bore !== undefined || !LENGTH_ANSWERS.some(name => name === check)))
 
+  /** The most telling check that is answered by a key; a length or a print is typed instead. */
+  const settling = computed<Settling | null>(() => {
+    const next = proposed.value.find(({ check }) => isChoice(check))
+    if (!next || !isChoice(next.check)) return null
+    return { check: next.check, keys: CHOICES[next.check].map(value => ({ value, means: next.means.find(({ answer: one }) => one === String(value)) })) }
+  })
+
   const change = (changes: Partial<FindBody>) => { if (job.value && find.value) store.changeFind(job.value.slug, find.value.id, changes) }
   const setAnswer = (name: AnswerName, value: string | boolean | undefined) => change({ answers: { ...find.value!.answers, [name]: value } as FindBody['answers'] })
 
@@ -65,5 +72,5 @@ export function useFind(job: Ref<JobRecord | undefined>) {
   /** The joints that rest on this find. */
   const resting = computed(() => (job.value && find.value ? restingOn(job.value, find.value) : []))
 
-  return { find, reading, lengths, answer, checks, proposed, cannot, resting, photoProblem, sigma: computed(() => (find.value ? INSTRUMENT_ERROR[instrumentOf(find.value.by)] : 0)), change, setAnswer, setCannot, addFind, addPhoto, dropPhoto }
+  return { find, reading, lengths, answer, checks, proposed, settling, cannot, resting, photoProblem, sigma: computed(() => (find.value ? INSTRUMENT_ERROR[instrumentOf(find.value.by)] : 0)), change, setAnswer, setCannot, addFind, addPhoto, dropPhoto }
 }

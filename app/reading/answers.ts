@@ -1,3 +1,4 @@
+import type { Meaning } from '#core/identify'
 import { COLOURS, FLEXES, HELD_BYS, LAGGINGS, SCRATCHES, STRIPES } from '#core/identify'
 import type { FindBody, LengthAnswer } from '#core/record'
 
@@ -16,3 +17,8 @@ export const CHOICES: Readonly<Record<Choice, readonly (string | boolean)[]>> = 
 export const FOR_CAUTION: ReadonlySet<Choice> = new Set(['lagging', 'warm'])
 
 export const isChoice = (check: string): check is Choice => Object.hasOwn(CHOICES, check)
+
+/** One answer and what it would mean; nothing is said of one that hardly comes. */
+export interface SettlingKey { value: string | boolean, means: Meaning | undefined }
+/** The most telling check that has a few answers. */
+export interface Settling { check: Choice, keys: SettlingKey[] }

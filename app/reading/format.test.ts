@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { formatReading, mmBeside, unitOf } from '~/reading/format'
+import { formatReading, inHundred, mmBeside, unitOf } from '~/reading/format'
 
 describe('a reading', () => {
   it('is in hundredths of a mm or thousandths of an inch, with the mm beside', () => {
@@ -9,4 +9,8 @@ describe('a reading', () => {
     expect(mmBeside(26.67, 'metric')).toBe('')
     expect([unitOf('inch'), unitOf('metric')]).toEqual(['in', 'mm'])
   })
+})
+
+describe('a probability', () => {
+  it.each([[0, 'under 1'], [0.004, 'under 1'], [0.01, '1'], [0.884, '88'], [0.99, '99'], [0.9951, 'over 99'], [1, 'over 99']])('%f is %s in 100', (share, words) => expect(inHundred(share)).toBe(words))
 })

@@ -18,7 +18,7 @@ import { RATINGS as PUSH_PLASTIC, SOURCE as PUSH_PLASTIC_SOURCE } from './tables
 import { RATINGS as EN21003, SOURCE as EN21003_SOURCE } from './tables/en-iso-21003'
 import { RATINGS as ML_PRESS, SOURCE as ML_PRESS_SOURCE } from './tables/en-iso-21003-3'
 import { RATINGS as PE_BODY, SOURCE as PE_BODY_SOURCE } from './tables/iso-17885'
-import { sourceOf, type Socket } from './sockets'
+import type { Socket } from './sockets'
 import { seriesOf } from './series'
 import type { Pipe, PipeRatingRow, RatingRow, Source } from './types'
 
@@ -30,12 +30,14 @@ export type Rating =
 
 interface Rows { rows: readonly RatingRow[], source: Source }
 
+const ratingSource = ({ standard }: Source, typical: boolean): string => `${typical ? 'typical, ' : ''}${standard}`
+
 /** The row at the next higher temperature; rows without a figure are skipped. */
 function lookUp({ rows, source }: Rows, tempC: number): Rating {
   const known = rows.filter((row): row is RatingRow & { maxBar: number } => row.maxBar !== null)
   if (known.length === 0) return { kind: 'none' }
   const row = known.filter(candidate => candidate.tempC >= tempC).sort((a, b) => a.tempC - b.tempC)[0]
-  return row ? { kind: 'rated', bar: row.maxBar, tempC: row.tempC, source: sourceOf(source, row.typical) } : { kind: 'beyond' }
+  return row ? { kind: 'rated', bar: row.maxBar, tempC: row.tempC, source: ratingSource(source, row.typical) } : { kind: 'beyond' }
 }
 
 const PIPE_TABLES: Readonly<Record<string, Rows>> = {
@@ -64,7 +66,7 @@ export function pipeRatings(pipe: Pipe): PipeRatingRow[] {
   const tempers = PIPE_TABLES[pipe.series] ? [null] : ['hard', 'soft'] as const
   return tempers.flatMap((temper) => {
     const { rows, source } = tubeRows(pipe, temper ?? 'hard')
-    return rows.flatMap(({ tempC, maxBar, typical }): PipeRatingRow[] => (maxBar === null ? [] : [{ tempC, bar: maxBar, temper, source: sourceOf(source, typical) }])).sort((x, y) => x.tempC - y.tempC)
+    return rows.flatMap(({ tempC, maxBar, typical }): PipeRatingRow[] => (maxBar === null ? [] : [{ tempC, bar: maxBar, temper, source: ratingSource(source, typical) }])).sort((x, y) => x.tempC - y.tempC)
   })
 }
 

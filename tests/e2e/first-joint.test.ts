@@ -162,7 +162,7 @@ describe('bad input at the pipe', () => {
     await app.waitForText('[data-test="comparison"]', /apart outside: no mouth takes both/)
     await app.go('/sizes?a=cu-en-x-15&b=cu-l-1_2')
     await app.waitForText('[data-test="comparison"]', /0\.88 mm apart[\s\S]*does not seal/)
-    await app.click('[data-series="bs7291"]')
+    await app.click('[data-family="bs7291"]')
     await app.click('[data-pipe="bs7291-15"]')
     await app.waitForText('[data-test="comparison"]', /The same outside: 15 mm/)
     await app.reload()

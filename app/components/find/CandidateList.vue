@@ -4,12 +4,12 @@ import type { Candidate, CheckName, IdentifyAnswer, Meaning, NextCheck } from '#
 import type { FindRecord } from '#core/record'
 import { formatDecimal, type UnitSystem } from '#core/units'
 import { materialOf } from '~/drawing/materials'
-import { formatReading, mmBeside, unitOf } from '~/reading/format'
-import { CHOICES, isChoice, type AnswerName } from '~/reading/answers'
-import { answerWords, CHECK_WORDS, inRegion } from '~/wording/en'
+import { formatReading, inHundred, mmBeside, unitOf } from '~/reading/format'
+import { isChoice, type AnswerName, type Settling } from '~/reading/answers'
+import { CHECK_WORDS, inRegion } from '~/wording/en'
 
 /** What the pipe could be, likeliest first, with what speaks for and against; one of them is kept as an end. */
-const props = defineProps<{ answer: IdentifyAnswer, checks: readonly CheckName[], next: readonly NextCheck[], find: FindRecord, region: Region, system: UnitSystem, isSettled: boolean }>()
+const props = defineProps<{ answer: IdentifyAnswer, checks: readonly CheckName[], next: readonly NextCheck[], settling: Settling | null, find: FindRecord, region: Region, system: UnitSystem, isSettled: boolean }>()
 const emit = defineEmits<{ keep: [pipe: string | null], answer: [name: AnswerName, value: string | boolean], again: [check: CheckName] }>()
 const { show } = useWorking()
 
@@ -23,19 +23,12 @@ const shown = computed<Candidate[]>(() => {
   const refused = props.answer.candidates[standing.length]
   return refused ? [...standing, refused] : standing
 })
-const inHundred = (probability: number) => (probability < LEAST ? 'under 1' : String(Math.round(probability * 100)))
 const sizes = (id: string) => {
   const { od, wall, bore } = getPipe(id)
   const part = (name: string, mm: number | null) => `${name} ${mm === null ? '?' : formatReading(mm, props.system)}`
   return `${part('outside', od)}, ${part('wall', wall)}, ${part('bore', bore)} ${unitOf(props.system)}${mmBeside(od, props.system).replace('(', '(outside ')}`
 }
 const words = (text: string) => inRegion(text, props.region)
-/** The answers of the most telling check that has a few, with what each would mean; a length or a print is typed instead. */
-const settling = computed(() => {
-  const next = props.next.find(({ check }) => isChoice(check))
-  if (!next || !isChoice(next.check)) return null
-  return { check: next.check, keys: CHOICES[next.check].map(value => ({ value, means: next.means.find(({ answer }) => answer === String(value)) })) }
-})
 /** What an answer would make of it: the pipe that would lead, and how far. */
 const meaning = ({ pipe, probability }: Meaning) => `${pipe === null ? 'none of these' : shortName(getPipe(pipe))} ${inHundred(probability)}`
 
@@ -84,7 +77,7 @@ function explain(candidate: Candidate) {
       <ul v-if="next[0].means.length && !isChoice(next[0].check)" class="t14" data-test="means"><li v-for="one in next[0].means" :key="one.answer" class="mean"><b>{{ formatReading(Number(one.answer), system) }}</b><span class="note">{{ meaning(one) }}</span></li></ul>
       <p v-if="settling && settling.check !== next[0].check" class="t15 w6 mt-2">Else: {{ words(CHECK_WORDS[settling.check]).toLowerCase() }}</p>
       <div v-if="settling" class="keys mt-2" role="group" :aria-label="words(CHECK_WORDS[settling.check])">
-        <button v-for="{ value, means } in settling.keys" :key="String(value)" type="button" class="answer two" :data-settle="String(value)" @click="emit('answer', settling.check, value)"><b>{{ answerWords(String(value), settling.check) }}</b><span class="t13 note">{{ means ? meaning(means) : 'hardly' }}</span></button>
+        <AnswerKey v-for="one in settling.keys" :key="String(one.value)" :check="settling.check" :answer="one" @answer="(name, value) => emit('answer', name, value)" />
       </div>
     </template>
   </section>
@@ -98,7 +91,7 @@ ol > li { padding: 9px 0 8px; border-bottom: 1px solid var(--hair); }
 .ink { color: var(--ink); }
 .mean { display: grid; grid-template-columns: 64px 1fr; padding: 2px 0; }
 .keys { display: grid; grid-template-columns: repeat(auto-fill, minmax(116px, 1fr)); gap: 6px; }
-.two { display: flex; flex-direction: column; min-height: 46px; padding: 3px 8px; line-height: 1.2; }
+@media (max-width: 899px) { .candidates { padding: 12px; } }
 .kept { box-shadow: inset 5px 0 0 var(--verd); padding-left: 12px; }
 .why { display: grid; grid-template-columns: 56px 1fr; }
 </style>

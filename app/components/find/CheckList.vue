@@ -87,7 +87,7 @@ defineExpose({ openCheck })
 
 <style scoped>
 .diameter { padding: 10px 18px 8px; border-bottom: 1px solid var(--hair); }
-.means { display: flex; gap: 12px; margin: 6px 0 0 22px; flex-wrap: wrap; }
+.means { display: flex; gap: 0 12px; margin: 4px 0 0 22px; flex-wrap: wrap; }
 .field { margin: 6px 0 4px 22px; border-bottom: 2px solid var(--ink); }
 .field .plain-input { border: 0; min-width: 0; }
 .field:focus-within { outline: 2px solid var(--copper); outline-offset: 2px; }

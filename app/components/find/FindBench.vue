@@ -8,7 +8,7 @@ import { MEANS_WORDS, inRegion } from '~/wording/en'
 /** Find: checks at the left, the measured pipe among the known sizes, what it could be at the right, cautions below. */
 const props = defineProps<{ job: JobRecord }>()
 const router = useRouter()
-const { find, reading, lengths, answer, checks, proposed, cannot, resting, photoProblem, sigma, change, setAnswer, setCannot, addFind, addPhoto, dropPhoto } = useFind(toRef(props, 'job'))
+const { find, reading, lengths, answer, checks, proposed, settling, cannot, resting, photoProblem, sigma, change, setAnswer, setCannot, addFind, addPhoto, dropPhoto } = useFind(toRef(props, 'job'))
 const narrow = useNarrow()
 const table = useTemplateRef<HTMLElement>('table')
 const list = useTemplateRef<{ openCheck: (name: CheckName) => void }>('list')
@@ -53,13 +53,15 @@ async function toJoint() {
         <SizeRuler :mm="lastMm" :spread="sigma" :region="job.region" :system="system" :width="drawn" :leading="leadingName ?? undefined" />
       </div>
       <div class="right">
-        <CandidateList v-if="answer && !isBare" :answer="answer" :checks="checks" :next="proposed" :find="find" :region="job.region" :system="system" :is-settled="find.pipe !== null" @keep="pipe => change({ pipe })" @answer="setAnswer" @again="name => list?.openCheck(name)" />
+        <CandidateList v-if="answer && !isBare" :answer="answer" :checks="checks" :next="proposed" :settling="settling" :find="find" :region="job.region" :system="system" :is-settled="find.pipe !== null" @keep="pipe => change({ pipe })" @answer="setAnswer" @again="name => list?.openCheck(name)" />
         <p v-else class="p-6 note">Answer any check, in any order. What it could be stands here, likeliest first.</p>
-        <div v-if="find.pipe" class="px-6 pb-4"><UButton data-test="to-joint" @click="toJoint">Join this pipe</UButton></div>
+        <div v-if="find.pipe && !narrow" class="px-6 pb-4"><UButton data-test="to-joint" @click="toJoint">Join this pipe</UButton></div>
       </div>
       <FindKept :job="job" :find="find" :resting="resting" :photo-problem="photoProblem" class="kept" @notes="notes => change({ notes })" @photo="addPhoto" @drop="dropPhoto" />
       <HazardBand v-if="answer && answer.cautions.length && !isBare" class="hazards" :cautions="answer.cautions" :find="find" @traced="value => setAnswer('traced', value)" />
     </div>
+    <ThumbKeys v-if="narrow && settling && find.pipe === null" :settling="settling" :region="job.region" @answer="setAnswer" @more="name => list?.openCheck(name)" />
+    <div v-else-if="narrow && find.pipe" class="thumb"><UButton size="xl" block data-test="to-joint" @click="toJoint">Join this pipe</UButton></div>
   </template>
 </template>
 
@@ -75,6 +77,7 @@ async function toJoint() {
 .table { padding-top: 10px; min-width: 0; overflow: hidden; }
 .place { display: flex; gap: 10px; align-items: baseline; padding: 0 18px 6px; }
 .place .plain-input { border-bottom: 1px solid var(--rule); }
+.thumb { position: sticky; bottom: 0; background: var(--paper); border-top: 1px solid var(--rule); padding: 10px 12px; z-index: 1; }
 @media (max-width: 1100px) { .bench { grid-template-columns: 280px minmax(0, 1fr) 320px; } }
 @media (max-width: 899px) {
   .finds { padding: 0 12px; gap: 16px; }

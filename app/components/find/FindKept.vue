@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { getPipe } from '#core/catalogue'
 import { MOST_PHOTOS, type FindRecord, type JobRecord, type JointRecord } from '#core/record'
+import { inHundred } from '~/reading/format'
 import { dayTime } from '~/wording/entry'
 
 /** What is kept with a find beside its checks: notes, photos, what it was kept as and by whom, and what rests on it. */
@@ -37,13 +38,13 @@ useKeys({ i: () => input.value?.click() })
     <p v-if="photoProblem" class="brick w6 t14" role="alert" data-test="photo-problem"><StatusShape status="refused" :size="14" class="inline" /> {{ photoProblem }}</p>
     <p class="note t13">JPEG, PNG or WebP to 8 MB. Where it was taken is not kept.</p>
     <ul v-if="find.verdicts.length" class="log t14" data-test="verdicts">
-      <li v-for="(one, i) in find.verdicts" :key="one.at + i" :class="{ past: i < find.verdicts.length - 1 }"><span class="note">{{ dayTime(one.at) }}</span><span><component :is="i < find.verdicts.length - 1 ? 's' : 'b'">{{ one.pipe === null ? 'opened again' : getPipe(one.pipe).label }}</component><template v-if="one.probability !== null">, {{ one.probability < 0.005 ? 'under 1' : Math.round(one.probability * 100) }} in 100 by the checks then</template></span><span class="note">{{ one.by || 'no name' }}</span></li>
+      <li v-for="(one, i) in find.verdicts" :key="one.at + i" :class="{ past: i < find.verdicts.length - 1 }"><span class="note">{{ dayTime(one.at) }}</span><span><component :is="i < find.verdicts.length - 1 ? 's' : 'b'">{{ one.pipe === null ? 'opened again' : getPipe(one.pipe).label }}</component><template v-if="one.probability !== null">, {{ inHundred(one.probability) }} in 100 by the checks then</template></span><span class="note">{{ one.by }}</span></li>
     </ul>
     <ul v-if="resting.length" class="log t14" data-test="resting">
       <li v-for="joint in resting" :key="joint.id" :class="{ off: isOff(joint) }"><NuxtLink :to="{ path: `/jobs/${job.slug}/joint`, query: { joint: joint.id } }" class="w7 underline">J{{ joint.number }}</NuxtLink><span v-if="isOff(joint)" class="ochre w6"><StatusShape status="held" :size="14" class="inline" /> was chosen for another pipe: look at it again</span><span v-else>rests on this find, {{ joint.place }}</span></li>
     </ul>
     <p class="t14 mt-2"><a :href="`/api/jobs/${job.slug}/diameter-cards.pdf`" target="_blank" class="underline" data-test="cards">Print diameter cards</a> <span class="note">of this job's pipes, at true size</span></p>
-    <UModal :open="photo !== undefined" :transition="false" :title="photo?.name ?? ''" :description="photo ? `${dayTime(photo.at)}, ${photo.by || 'no name'}` : ''" :ui="{ content: 'max-w-[900px]' }" @update:open="isOpen => { if (!isOpen) looked = dropping = null }">
+    <UModal :open="photo !== undefined" :transition="false" :title="photo?.name ?? ''" :description="photo ? [dayTime(photo.at), photo.by].filter(Boolean).join(', ') : ''" :ui="{ content: 'max-w-[900px]' }" @update:open="isOpen => { if (!isOpen) looked = dropping = null }">
       <template #body>
         <img v-if="photo" :src="addressOf(photo)" :alt="photo.name" class="large">
         <div v-if="photo" class="flex gap-3 mt-3">

@@ -6,7 +6,8 @@ import type { Result } from '#core/base'
 const props = defineProps<{ from: number | null, wasSet: boolean, room: number, set: (cardWidthPx: number) => Result<unknown> }>()
 const width = ref(Math.round((props.from ?? ASSUMED_PX_PER_MM) * CARD.width))
 const problem = ref<string | null>(null)
-const most = computed(() => Math.max(120, Math.floor(props.room) - 24))
+/** Beside it stand the words, where there is room. */
+const most = computed(() => Math.max(120, Math.floor(props.room) - 28))
 function step(by: number) {
   width.value = Math.min(most.value, Math.max(100, width.value + by))
   problem.value = null
@@ -21,21 +22,31 @@ const height = computed(() => width.value * CARD.height / CARD.width)
 
 <template>
   <section class="scale" aria-label="Set the screen size">
-    <h2 class="t26">Set the screen size first</h2>
-    <p class="t17">Lay any bank card on the screen, its left edge on the left line. Make the outline as wide as the card.<template v-if="wasSet"> The page is zoomed since it was set.</template></p>
-    <svg :width="width + 8" :height="height + 40" role="img" aria-label="Outline of a card">
-      <rect x="4" y="2" :width="width" :height="height" rx="9" class="l-hidden" />
-      <path :d="`M4 0V${height + 12}M${width + 4} 0V${height + 12}`" class="l-sel" />
-      <DimensionLine :x1="4" :x2="width + 4" :y="height + 16" />
-      <text :x="width / 2 + 4" :y="height + 35" class="mid t14">85.60 mm, any bank card</text>
-    </svg>
-    <StepKeys what="card outline" @step="step" />
-    <p v-if="problem" class="brick w6" role="alert">{{ problem }}</p>
-    <UButton size="xl" data-test="card-fits" @click="take">The card fits <kbd>Enter</kbd></UButton>
-    <p class="note t14">Once for this screen, kept on this device. Card: ISO/IEC 7810, size ID-1.</p>
+    <div class="table">
+      <svg :width="width + 8" :height="height + 40" role="img" aria-label="Outline of a card">
+        <rect x="4" y="2" :width="width" :height="height" rx="9" class="l-hidden" />
+        <path :d="`M4 0V${height + 12}M${width + 4} 0V${height + 12}`" class="l-sel" />
+        <DimensionLine :x1="4" :x2="width + 4" :y="height + 16" />
+        <text :x="width / 2 + 4" :y="height + 35" class="mid t14">85.60 mm, any bank card</text>
+      </svg>
+    </div>
+    <div class="side">
+      <h2 class="t26">Set the screen size first</h2>
+      <p class="t17">Lay a bank card on the screen, its left edge on the left line. Make the outline as wide as the card.<template v-if="wasSet"> The page is zoomed since it was set.</template></p>
+      <StepKeys what="card outline" @step="step" />
+      <p v-if="problem" class="brick w6" role="alert">{{ problem }}</p>
+      <UButton size="xl" data-test="card-fits" @click="take">The card fits <kbd>Enter</kbd></UButton>
+      <p class="note t14">Once for this screen, kept on this device. Card: ISO/IEC 7810, size ID-1, 85.60 × 53.98 mm.</p>
+    </div>
   </section>
 </template>
 
 <style scoped>
-.scale { padding: 16px 18px; display: flex; flex-direction: column; gap: 14px; align-items: flex-start; max-width: 720px; }
+.scale { display: grid; grid-template-columns: minmax(0, 1fr) 430px; flex: 1; }
+.table { display: grid; place-items: center; padding: 16px 10px; min-width: 0; }
+.side { border-left: 1px solid var(--rule); padding: 16px 22px 18px 24px; display: flex; flex-direction: column; gap: 14px; align-items: flex-start; }
+@media (max-width: 899px) {
+  .scale { display: flex; flex-direction: column; }
+  .side { border-left: 0; border-top: 1px solid var(--rule); padding: 10px 12px; }
+}
 </style>

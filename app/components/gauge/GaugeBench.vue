@@ -10,8 +10,10 @@ const router = useRouter()
 const store = useJobStore()
 const { scale, wasSet, set, forget } = useScreenScale()
 const frame = useTemplateRef<HTMLElement>('frame')
-const { width } = useElementSize(frame)
+const { width, height } = useElementSize(frame)
 const narrow = useNarrow()
+/** Height of the line above the disc, px. */
+const BAR_PX = 46
 
 const job = computed(() => (typeof route.query.job === 'string' ? store.jobOf(route.query.job) : undefined))
 const find = computed(() => job.value?.finds.find(({ id }) => id === route.query.find))
@@ -25,7 +27,7 @@ const from = computed(() => {
 })
 const isReady = computed(() => route.query.job === undefined || job.value !== undefined)
 const back = computed(() => (job.value ? { path: `/jobs/${job.value.slug}/find`, query: find.value ? { find: find.value.id } : {} } : '/sizes'))
-const size = computed(() => (narrow.value ? { width: Math.floor(width.value), height: 330 } : { width: Math.max(300, Math.floor(width.value) - 431), height: 640 }))
+const size = computed(() => (narrow.value ? { width: Math.floor(width.value), height: 330 } : { width: Math.max(300, Math.floor(width.value) - 431), height: Math.max(420, Math.floor(height.value) - BAR_PX) }))
 
 async function take(mm: number) {
   store.changeFind(job.value!.slug, find.value!.id, { typed: `${formatReading(mm, system.value)} ${unitOf(system.value)}`, by: 'gauge' })
@@ -43,7 +45,7 @@ useKeys({ Escape: () => { void router.push(back.value) } })
   <main ref="frame" class="frame">
     <p class="bar t14"><NuxtLink :to="back" class="underline min-h-11 inline-flex items-center" data-test="gauge-back">{{ find ? `Back to ${find.place || 'the find'}` : 'Back to sizes' }}</NuxtLink> <kbd>Esc</kbd></p>
     <template v-if="width > 0 && isReady">
-      <CardScale v-if="!scale" :from="lastPxPerMm" :was-set="wasSet" :room="width" :set="set" />
+      <CardScale v-if="!scale" :from="lastPxPerMm" :was-set="wasSet" :room="narrow ? width : width - 431" :set="set" />
       <ScreenGauge v-else :px-per-mm="scale.pxPerMm" :width="size.width" :height="size.height" :region="region" :system="system" :from="from" :can-take="find !== undefined" @take="take" @scale="setAnew" />
     </template>
   </main>

@@ -67,7 +67,8 @@ const swap = () => { void router.replace({ query: { a: b.value.id, b: a.value.id
       <div v-if="!wanted.trim()" class="answers my-3" role="group" aria-label="Kind of pipe"><button v-for="one in families" :key="one" type="button" class="answer" :aria-pressed="family === one" :data-family="one" @click="chosen = one">{{ FAMILY_WORDS[one] }}</button></div>
       <p v-else-if="shown.length === 0" class="t15 my-3" role="status" data-test="no-size">No pipe here is called or measures {{ wanted.trim() }}. Write it like {{ system === 'inch' ? '3/4, 7/8 in or 22.2 mm' : '22, 21.5 or 3/4' }}.</p>
       <table v-for="{ series, pipes } in groups" :key="series.id" class="w-full rows">
-        <thead><tr><th class="left">{{ series.words }}</th><th>outside</th><th>wall</th><th>bore</th><th><span class="visually-hidden">compare</span></th></tr></thead>
+        <caption class="t15 w6">{{ series.words }}</caption>
+        <thead><tr><th class="left">size</th><th>outside</th><th>wall</th><th>bore</th><th><span class="visually-hidden">compare</span></th></tr></thead>
         <tbody>
           <tr v-for="pipe in pipes" :key="pipe.id" :class="{ 'row-selected': pipe.id === a.id || pipe.id === b.id }">
             <td class="left"><b class="t17">{{ pipe.nominal }}</b></td><td>{{ figure(pipe.od) }}</td><td>{{ figure(pipe.wall) }}</td><td>{{ figure(pipe.bore) }}</td>
@@ -97,8 +98,8 @@ td { text-align: right; height: 40px; border-bottom: 1px solid var(--hair); padd
 .wanted { display: block; margin-top: 10px; }
 tfoot td { text-align: left; border: 0; height: auto; padding: 4px 0 14px 10px; }
 .rows tbody td:first-child, .rows th:first-child { padding-left: 10px; }
-.rows th.left { font-weight: 600; color: var(--ink); }
-.rows td:nth-child(n+2):nth-child(-n+4), .rows th:nth-child(n+2):nth-child(-n+4) { width: 68px; }
+.rows { table-layout: fixed; }
+caption { text-align: left; padding: 6px 0 0 10px; }
 @media (max-width: 1100px) { .bench { grid-template-columns: minmax(0, 1fr) 360px; } }
 @media (max-width: 899px) {
   .bench { display: flex; flex-direction: column; }

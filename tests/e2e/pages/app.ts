@@ -25,6 +25,13 @@ export class App {
     await this.ready()
   }
 
+  /** Takes the page off the network, or puts it back. */
+  async setOffline(offline: boolean) {
+    const { sendDevToolsCommand: send } = this.driver as WebDriver & { sendDevToolsCommand: (command: string, about: object) => Promise<void> }
+    await send.call(this.driver, 'Network.enable', {})
+    await send.call(this.driver, 'Network.emulateNetworkConditions', { offline, latency: 0, downloadThroughput: -1, uploadThroughput: -1 })
+  }
+
   async reload() {
     await this.driver.navigate().refresh()
     await this.ready()
