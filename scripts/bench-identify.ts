@@ -72,9 +72,13 @@ function draw(): Case {
   const region = pick(['gb', 'us', 'eu'] as const, [1, 1, 1])
   const pipe = random() < NONE ? null : pick(PIPES, PIPES.map(one => metIn(one, region)))
   const checks = new Map<Name, Check>()
-  const od = pipe ? pipe.od + sampleError() : 4 + 116 * random()
+  const sample = () => (pipe
+    ? { od: pipe.od + sampleError(), wall: pipe.wall === null ? 1 : pipe.wall + sampleWallError() }
+    : { od: 4 + 116 * random(), wall: 0.3 + 11.7 * random() })
+  // No pipe has a wall that does not go into it, nor does a hand write one down.
+  let { od, wall } = sample()
+  while (2 * wall >= od) ({ od, wall } = sample())
   checks.set('outside-diameter', { check: 'outside-diameter', by: 'calliper', value: Math.round(Math.min(120, Math.max(4, od)) * 100) / 100 })
-  const wall = pipe ? (pipe.wall === null ? 1 : pipe.wall + sampleWallError()) : 0.3 + 11.7 * random()
   checks.set('wall', { check: 'wall', value: Math.max(0.1, Math.round(wall * 100) / 100) })
   for (const check of Object.keys(ANSWERS) as Choice[]) {
     const shares = sharesOf(check, pipe)

@@ -17,6 +17,7 @@ const VIEWS = [
   ['jobs', '/'],
   ['find', '/jobs/glaze-kiln-room/find'],
   ['sizes', '/sizes'],
+  ['gauge', `/gauge?job=glaze-kiln-room&find=${jobs.find(job => job.slug === 'glaze-kiln-room').finds[0].id}`, undefined, false, setGauge],
   ['joint', `/jobs/${kiln}/joint?${joint(kiln, 5)}`],
   ['joint-old-copper', `/jobs/${kiln}/joint?${joint(kiln, 4)}`],
   ['joint-inches', `/jobs/${boat}/joint?${joint(boat, 1)}`],
@@ -32,6 +33,11 @@ const VIEWS = [
   // Last: they leave an entry behind in this browser.
   ['two-hands', `/jobs/${kiln}/make?${joint(kiln, 3)}`, undefined, false, twoHands],
 ]
+
+/** The screen gauge as it is once a card was laid on the screen. */
+async function setGauge({ driver }) {
+  await (await driver.wait(until.elementLocated(By.css('[data-test="card-fits"]')), 10_000)).click()
+}
 
 /** Two hands on one depth: typed here without a network, saved there meanwhile. The other's entry is taken back afterwards. */
 async function twoHands(browser) {

@@ -67,7 +67,7 @@ defineExpose({ openCheck })
         <p v-else-if="reading.state === 'read' && reading.working" class="note">{{ reading.working }}</p>
         <p v-else-if="find.by === 'gauge'" class="note">Type what the gauge says, or <NuxtLink :to="{ path: '/gauge', query: { job: job.slug, find: find.id } }" class="link-verb ink" data-test="screen-gauge">hold it to the screen</NuxtLink>.</p>
         <p v-else-if="find.by === 'strip'" class="note">Wrap the printed strip round, type what its arrow shows. <a :href="`/api/print/wrap-strip.pdf?region=${job.region}`" target="_blank" class="link-verb ink" data-test="print-strip">Print one</a></p>
-        <p v-else class="note">{{ find.by === 'tape-round' ? 'Wrap a tape once round and type what it reads.' : system === 'inch' ? 'Type 7/8, 0.875 or 22.2 mm.' : 'Type 21.5, 21,5 mm or 7/8 in.' }}</p>
+        <p v-else-if="reading.state !== 'read'" class="note">{{ find.by === 'tape-round' ? 'Wrap a tape once round and type what it reads.' : system === 'inch' ? 'Type 7/8, 0.875 or 22.2 mm.' : 'Type 21.5, 21,5 mm or 7/8 in.' }}</p>
       </div>
     </div>
     <ul ref="list" class="rows" @keydown="pickByDigit">

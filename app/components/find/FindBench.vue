@@ -85,7 +85,8 @@ async function toJoint() {
   .left, .left :deep(.checks) { display: contents; }
   .left :deep(.zone-heading) { order: 3; }
   .left :deep(.diameter) { order: 0; }
-  .table { order: 1; }
+  .table { order: 1; display: flex; flex-direction: column; }
+  .table .place { order: 3; }
   .place { padding: 4px 12px; }
   .hazards { order: 1; position: static; }
   .right { order: 2; border: 0; }
