@@ -25,7 +25,7 @@ const TAIL = 2
 /** A depth that nobody knows is drawn this many diameters long. */
 const UNKNOWN_DEPTH = 0.9
 /** Thickness of a fitting's wall round the tube, in diameters. */
-const WALL: Readonly<Record<OfferedMethod, number>> = { 'solder': 0.06, 'press': 0.09, 'push-fit': 0.24, 'compression': 0.22, 'crimp': 0.1, 'ml-press': 0.1, 'pe-compression': 0.26, 'thread': 0.16 }
+const WALL: Readonly<Record<OfferedMethod, number>> = { 'solder': 0.06, 'press': 0.09, 'push-fit': 0.24, 'compression': 0.22, 'crimp': 0.1, 'clamp': 0.1, 'expansion': 0.12, 'sliding-sleeve': 0.12, 'ml-press': 0.1, 'ml-compression': 0.14, 'solvent-cement': 0.13, 'pe-compression': 0.26, 'thread': 0.16, 'union': 0.16 }
 /** Diameters over the thread of 1/2 to 2, mm; enough for a drawing. */
 const THREAD_RADIUS: Readonly<Record<string, number>> = { '1/8': 4.9, '1/4': 6.6, '3/8': 8.3, '1/2': 10.5, '3/4': 13.2, '1': 16.6, '1-1/4': 20.9, '1-1/2': 23.9, '2': 29.8 }
 
@@ -39,6 +39,9 @@ const boreOf = (joint: Joint): number => {
 
 /** Whether a part brings the male side of a thread of this form. */
 function bringsMale(part: Part, joint: Joint): boolean {
+  if (part.kind === 'nipple') return true
+  // A bush is male at its larger size.
+  if (part.kind === 'bush') return part.size.startsWith(`${joint.thread?.size} x`)
   const form = joint.thread?.form === 'npt' ? 'NPT' : 'BSP'
   return new RegExp(`(^|[^e])male ${form}`).test(part.name)
 }

@@ -2,6 +2,7 @@ import { INCH_ORDER } from './sizes'
 import { RATINGS as SOLDER_INCH, SOURCE as SOLDER_INCH_SOURCE } from './tables/asme-b16-22'
 import { RATINGS as PRESS_INCH, SOURCE as PRESS_INCH_SOURCE } from './tables/asme-b16-51'
 import { RATINGS as PUSH_CTS, SOURCE as PUSH_CTS_SOURCE } from './tables/asse-1061'
+import { RATINGS as D1785, SOURCE as D1785_SOURCE } from './tables/astm-d1785'
 import { RATINGS as B88, SOURCE as B88_SOURCE } from './tables/astm-b88'
 import { RATINGS as D2846, SOURCE as D2846_SOURCE } from './tables/astm-d2846'
 import { RATINGS as F1281, SOURCE as F1281_SOURCE } from './tables/astm-f1281'
@@ -54,6 +55,7 @@ const PIPE_TABLES: Readonly<Record<string, Rows>> = {
 function tubeRows(pipe: Pipe, temper: 'hard' | 'soft'): Rows {
   const whole = PIPE_TABLES[pipe.series]
   if (whole) return whole
+  if (pipe.family === 'pvc') return { rows: D1785.filter(({ of }) => of === pipe.id), source: D1785_SOURCE }
   if (pipe.standard === 'ASTM B88') return { rows: (B88 as readonly RatingRow[]).filter(({ of }) => of === `${pipe.id} ${temper === 'soft' ? 'annealed' : 'drawn'}`), source: B88_SOURCE }
   return { rows: temper === 'soft' ? [] : (EN1057 as readonly RatingRow[]).filter(({ of }) => of === pipe.id), source: EN1057_SOURCE }
 }
@@ -63,7 +65,7 @@ export const pipeRating = (pipe: Pipe, tempC: number, temper: 'hard' | 'soft'): 
 
 /** Every rating held of a tube, by temper and temperature. */
 export function pipeRatings(pipe: Pipe): PipeRatingRow[] {
-  const tempers = PIPE_TABLES[pipe.series] ? [null] : ['hard', 'soft'] as const
+  const tempers = PIPE_TABLES[pipe.series] || pipe.family === 'pvc' ? [null] : ['hard', 'soft'] as const
   return tempers.flatMap((temper) => {
     const { rows, source } = tubeRows(pipe, temper ?? 'hard')
     return rows.flatMap(({ tempC, maxBar, typical }): PipeRatingRow[] => (maxBar === null ? [] : [{ tempC, bar: maxBar, temper, source: ratingSource(source, typical) }])).sort((x, y) => x.tempC - y.tempC)
@@ -88,8 +90,14 @@ export function jointRating(socket: Socket, pipe: Pipe, tempC: number): Rating {
     case 'push-fit': return lookUp(inch ? { rows: PUSH_CTS, source: PUSH_CTS_SOURCE } : { rows: PUSH_PLASTIC, source: PUSH_PLASTIC_SOURCE }, tempC)
     // Inch compression stops carry no figure in the tables.
     case 'compression': return inch ? { kind: 'none' } : lookUp({ rows: COMPRESSION, source: COMPRESSION_SOURCE }, tempC)
-    case 'crimp': return lookUp({ rows: CRIMP, source: CRIMP_SOURCE }, tempC)
-    case 'ml-press': return lookUp({ rows: ML_PRESS, source: ML_PRESS_SOURCE }, tempC)
+    case 'crimp':
+    case 'clamp': return lookUp({ rows: CRIMP, source: CRIMP_SOURCE }, tempC)
+    case 'ml-press':
+    case 'ml-compression': return lookUp({ rows: ML_PRESS, source: ML_PRESS_SOURCE }, tempC)
+    // As the tube itself.
+    case 'expansion':
+    case 'sliding-sleeve':
+    case 'solvent-cement': return pipeRating(pipe, tempC, 'hard')
     case 'pe-compression': return lookUp({ rows: PE_BODY, source: PE_BODY_SOURCE }, tempC)
   }
 }

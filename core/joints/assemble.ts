@@ -1,14 +1,14 @@
 import type { Figure, Note, WorkingLine } from '#core/base'
 import { findSocket, jointRating, pipeRating, seriesOf, socketDepth, threadMadeUp } from '#core/catalogue'
-import { care, held, JOINT_METHODS, note, type Concern } from './methods'
-import { classOf, isMouthOfOldSize, metricBodyOf } from './fittings'
-import { MINUTES, PRICE, PRICE_OD, SMALL_PART_PRICE, TAIL_BARE } from './ours'
+import { care, held, JOINT_METHODS, note, some, type Concern } from './methods'
+import { classOf, isMouthOfOldSize, metricBodyOf, otherSchedule, pipesOfClass } from './fittings'
+import { MINUTES, PRICE, PRICE_OD, SLIP_PRICE, SMALL_PART_PRICE, TAIL_BARE, VALVE_PRICE } from './ours'
 import type { Chain, Meeting } from './search'
 import { isLoose, type Joint, type OfferedMethod, type Part, type Situation, type Verdict, type Way } from './types'
 
 const UNKNOWN_DEPTH: Figure = { value: null, lo: null, hi: null, source: 'no figure held; measure the socket' }
 
-const methodOf = (meeting: Meeting): OfferedMethod => (meeting.kind === 'thread' ? 'thread' : meeting.method)
+const methodOf = (meeting: Meeting): OfferedMethod => meeting.method
 
 type SocketMeeting = Extract<Meeting, { kind: 'socket' }>
 
@@ -18,7 +18,8 @@ const isInMetricBody = ({ tube, size }: SocketMeeting): boolean => metricBodyOf(
 /** Depth of a meeting in mm: the user's measured fitting first, then the table. */
 function insertionOf(meeting: Meeting, { kit }: Situation): Figure {
   if (meeting.kind === 'thread') return threadMadeUp(meeting.form, meeting.size) ?? UNKNOWN_DEPTH
-  const socket = findSocket(meeting.method, meeting.tube.pipe)
+  // A socket of the other schedule has that schedule's depth.
+  const socket = findSocket(meeting.method, meeting.size === otherSchedule(classOf(meeting.tube.pipe)) ? pipesOfClass(meeting.size)[0]! : meeting.tube.pipe)
   // A converter made for the old size has a mouth of its own, which no table holds.
   if (!socket || isMouthOfOldSize(meeting.size)) return UNKNOWN_DEPTH
   const measured = kit.measured?.find(fitting => fitting.method === meeting.method && (fitting.nominal === socket.fittingNominal || fitting.nominal === meeting.tube.pipe.nominal) && fitting.insertion !== undefined)
@@ -26,10 +27,35 @@ function insertionOf(meeting: Meeting, { kit }: Situation): Figure {
   return socketDepth(socket)
 }
 
+/** What metals that meet ask for. In a closed heating circuit without fresh oxygen nothing is asked. */
+function metalConcerns(chain: Chain, { conditions }: Situation): Concern[] {
+  if (conditions.service === 'heating') return []
+  const isSteel = chain.meetings.some(meeting => meeting.kind === 'thread' && meeting.tube !== undefined)
+  const isCopper = chain.meetings.some(meeting => meeting.kind === 'socket' && meeting.on !== 'between' && ['copper', 'stainless'].includes(meeting.tube.pipe.family))
+  if (!isSteel) return []
+  const isParted = chain.items.some(item => item.kind === 'fitting' && item.fitting.kind === 'union' && item.fitting.name.startsWith('dielectric'))
+  return some(
+    isCopper && !isParted && care('metals', 'Galvanised before copper in the flow, brass of 150 or a dielectric union between.'),
+    isParted && note('earth-path', 'A dielectric union cuts the earth path: bond across it, and have an electrician verify.'),
+    care('sound-thread', 'Old galvanised scales shut: cut back to a sound thread, or cut a new one.'),
+  )
+}
+
+/** What single fittings ask for. */
+function fittingConcerns(chain: Chain): Concern[] {
+  const kinds = new Set(chain.items.map(item => (item.kind === 'fitting' ? item.fitting.kind : 'tail')))
+  return some(
+    kinds.has('slip') && care('slip', 'No stop: mark half the coupling on each pipe and centre it. It needs its whole length of clean, round, straight pipe on one side.'),
+    kinds.has('valve') && note('flow-arrow', 'The arrow on the valve points with the flow; the drain on the house side.'),
+    kinds.has('union') && note('union-faces', 'Union faces clean and parallel, a new washer where it has one, nothing on the faces.'),
+  )
+}
+
 function concernsOf(chain: Chain, insertions: readonly Figure[], situation: Situation): Concern[] {
   const { conditions, region, policy } = situation
   const concerns: Concern[] = []
   chain.meetings.forEach((meeting, i) => {
+    if (meeting.kind === 'thread' && meeting.tube) concerns.push(note('rating-unknown', `No rating held for ${meeting.tube.pipe.label}: read the fitting's own.`))
     if (meeting.kind === 'socket') {
       const { pipe, barrier } = meeting.tube
       concerns.push(...JOINT_METHODS[meeting.method].concerns(meeting.tube, situation).filter(({ code }) => code !== 'converter-olive' || isInMetricBody(meeting)))
@@ -42,9 +68,12 @@ function concernsOf(chain: Chain, insertions: readonly Figure[], situation: Situ
   })
   const methods = new Set(chain.meetings.map(methodOf))
   if (methods.has('solder') && methods.size > 1) concerns.push(note('solder-first', 'Solder first and let it go cold to the hand; then the seals, threads and plastic.'))
-  if (methods.has('thread')) concerns.push(note('thread-seal', policy.threadSeal === 'both' ? 'Seal threads with tape and paste, the job\'s way.' : `Seal threads with ${policy.threadSeal}, the job's way.`))
+  const tapers = chain.meetings.some(meeting => meeting.kind === 'thread' && meeting.form !== 'bspp')
+  if (chain.meetings.some(meeting => meeting.kind === 'thread' && meeting.form === 'bspp')) concerns.push(note('washer', 'A parallel thread seals on its washer: no tape, no paste on it.'))
+  if (tapers) concerns.push(note('thread-seal', policy.threadSeal === 'both' ? 'Seal threads with tape and paste, the job\'s way.' : `Seal threads with ${policy.threadSeal}, the job's way.`))
   const forms = new Set(chain.meetings.flatMap(meeting => (meeting.kind === 'thread' ? [meeting.form] : [])))
-  if (forms.size > 1) concerns.push(care('npt-bsp', 'NPT to BSP only by an adaptor made for both: 1/2 and 3/4 start together and then leak.'))
+  concerns.push(...metalConcerns(chain, situation), ...fittingConcerns(chain))
+  if (forms.has('npt') && forms.size > 1) concerns.push(care('npt-bsp', 'NPT to BSP only by an adaptor made for both: 1/2 and 3/4 start together and then leak.'))
   if (region === 'gb' && conditions.hidden) concerns.push(note('concealed', 'In Britain a hidden joint must still be reached by lifting a board, panel or duct cover. Local rules decide.'))
   return [...new Map(concerns.map(concern => [`${concern.code} ${concern.text}`, concern])).values()]
 }
@@ -61,7 +90,7 @@ function partsOf(chain: Chain, insertions: readonly Figure[]): Part[] {
   for (const meeting of chain.meetings) {
     if (meeting.kind !== 'socket') continue
     for (const part of JOINT_METHODS[meeting.method].looseParts(meeting.tube)) {
-      if (part.kind === 'olive' && !isInMetricBody(meeting)) continue
+      if (part.name === 'converter olive' && !isInMetricBody(meeting)) continue
       const same = loose.get(`${part.name} ${part.size}`)
       if (same) same.quantity += part.quantity
       else loose.set(`${part.name} ${part.size}`, { ...part })
@@ -89,10 +118,12 @@ function weakestOf(chain: Chain, { conditions: { temperature } }: Situation): We
 
 function timeAndCost(chain: Chain, loose: number): Pick<Way, 'minutes' | 'cost'> {
   const minutes = { work: 0, wait: 0 }
+  const kinds = chain.items.map(item => (item.kind === 'fitting' ? item.fitting.kind : 'tail'))
+  const dearer = kinds.includes('valve') ? VALVE_PRICE : kinds.includes('slip') ? SLIP_PRICE : 1
   const cost = { low: loose * SMALL_PART_PRICE.low, high: loose * SMALL_PART_PRICE.high }
   for (const meeting of chain.meetings) {
     const method = methodOf(meeting)
-    const scale = meeting.kind === 'socket' ? meeting.tube.pipe.od / PRICE_OD : 1
+    const scale = (meeting.kind === 'socket' ? meeting.tube.pipe.od / PRICE_OD : 1) * dearer
     minutes.work += MINUTES[method].work
     // Joints cool side by side, so the longest wait counts once.
     minutes.wait = Math.max(minutes.wait, MINUTES[method].wait)
@@ -114,7 +145,7 @@ function undoOf(chain: Chain): string {
 export function assembleWay(chain: Chain, situation: Situation): Way {
   const insertions = chain.meetings.map(meeting => insertionOf(meeting, situation))
   const joints = chain.meetings.map((meeting, i): Joint => (meeting.kind === 'thread'
-    ? { method: 'thread', on: meeting.on, pipe: null, thread: { form: meeting.form, size: meeting.size, gender: 'male' }, insertion: insertions[i]! }
+    ? { method: meeting.method, on: meeting.on, pipe: null, thread: { form: meeting.form, size: meeting.size, gender: 'male' }, insertion: insertions[i]! }
     : { method: meeting.method, on: meeting.on, pipe: meeting.tube.pipe.id, insertion: insertions[i]! }))
   const parts = partsOf(chain, insertions)
   const concerns = concernsOf(chain, insertions, situation)

@@ -1,11 +1,14 @@
 import { describe, expect, it } from 'vitest'
 import { PIPES, type SocketMethod } from '#core/catalogue'
 import { fillSituation, JOINT_METHODS, METHODS, refuse, toTube, type Conditions, type Policy } from '#core/joints'
-import { refusalsOn } from './refuse'
+import { ANSWERED_BY, refusalsOn } from './refuse'
+import type { Offer } from './search'
 import { REFUSAL_CODES } from './types'
 
 const on = (method: SocketMethod, pipe: string, conditions: Partial<Conditions> = {}, policy: Partial<Policy> = {}, region: 'us' | 'gb' | 'eu' = 'gb') =>
-  refuse(method, toTube({ pipe }), fillSituation({ region, conditions, policy }))?.code ?? null
+  refuse(method, toTube({ pipe, pexType: 'a' }), fillSituation({ region, conditions, policy }))?.code ?? null
+
+const tube = (pipe: string): Offer => ({ kind: 'tube', tube: toTube({ pipe }), on: 'a' })
 
 // One row a rule: what is asked, the code it ends with, and why the rule is there.
 const RULES: [SocketMethod, string, Partial<Conditions>, string | null, string][] = [
@@ -42,6 +45,32 @@ const RULES: [SocketMethod, string, Partial<Conditions>, string | null, string][
   ['crimp', 'pex-cts-1-1_4', {}, 'size', 'rings are made to 1'],
   ['crimp', 'pex-cts-1_2', { service: 'heating', temperature: 95 }, 'rating', 'PEX ends at 93'],
   ['crimp', 'ml-astm-1_2', {}, 'family', 'no PEX ring on multilayer'],
+  ['press', 'ss-en-22', {}, null, 'stainless has press fittings of its own'],
+  ['press', 'cs-en-22', {}, 'service', 'carbon steel rusts in fresh water'],
+  ['press', 'cs-en-22', { service: 'heating' }, null, 'its own place'],
+  ['press', 'ss-en-22', { service: 'buried' }, 'service', 'chlorides in the soil'],
+  ['solder', 'ss-en-22', {}, 'family', 'solder does not wet stainless'],
+  ['push-fit', 'ss-en-22', {}, 'family', 'the teeth do not grip'],
+  ['compression', 'ss-en-22', {}, null, 'a light stainless tube takes an olive'],
+  ['clamp', 'pex-cts-3_4', {}, null, 'over the same barbs as a crimp ring'],
+  ['clamp', 'pex-cts-3_4', { room: 'tight' }, 'room', 'the nose needs the ear\'s side'],
+  ['clamp', 'pex-en-20', {}, 'size', 'barbs are made for copper tube sizes'],
+  ['expansion', 'pex-cts-3_4', {}, null, 'PEX a shrinks back'],
+  ['expansion', 'pert-cts-3_4', {}, 'family', 'PE-RT does not shrink back unless listed'],
+  ['expansion', 'pex-cts-3_4', { room: 'tight' }, 'room', 'the expander stands in line'],
+  ['expansion', 'pex-cts-3_4', { temperature: 95 }, 'rating', 'PEX ends at 93'],
+  ['sliding-sleeve', 'ml-en-20', {}, null, 'some multilayer systems take a sleeve'],
+  ['sliding-sleeve', 'pex-cts-2', {}, 'size', 'sleeves are made to 1'],
+  ['ml-compression', 'ml-en-20', { hidden: true }, 'hidden', 'its nut stays in reach'],
+  ['ml-compression', 'ml-en-20', { mustUndo: true }, null, 'it unscrews'],
+  ['ml-compression', 'ml-en-32', {}, 'size', 'cones are made to 26'],
+  ['solvent-cement', 'pvc-40-3_4', { service: 'hot' }, 'service', 'PVC softens'],
+  ['solvent-cement', 'pvc-40-3_4', { temperature: 65 }, 'rating', 'PVC ends at 60'],
+  ['solvent-cement', 'pvc-40-2', { pressure: 5, temperature: 60 }, 'rating', '19.3 bar times 0.22 is 4.2'],
+  ['solvent-cement', 'cpvc-cts-3_4', { service: 'hot' }, null, 'CPVC takes 82'],
+  ['solvent-cement', 'cpvc-cts-3_4', { service: 'heating' }, 'service', 'glycol and inhibitors crack it'],
+  ['solvent-cement', 'cpvc-cts-3_4', { wet: true }, 'wet', 'cement takes on dry plastic only'],
+  ['solvent-cement', 'pex-cts-3_4', {}, 'family', 'nothing dissolves PEX'],
   ['ml-press', 'ml-en-20', { service: 'heating' }, null, 'class 5 takes 80'],
   ['ml-press', 'ml-en-20', { temperature: 85 }, 'rating', 'class 5 ends at 80'],
   ['ml-press', 'ml-astm-1_2', {}, 'size', 'another system'],
@@ -78,7 +107,7 @@ describe('refuse', () => {
   it('gives every refusal one plain sentence', () => {
     const situation = fillSituation({ region: 'gb', conditions: { wet: true, room: 'tight', hidden: true } })
     for (const { id } of PIPES) {
-      for (const { code, reason } of refusalsOn(toTube({ pipe: id }), 'a', situation)) {
+      for (const { code, reason } of refusalsOn(tube(id), tube('cu-en-x-22'), 'a', situation)) {
         expect(REFUSAL_CODES).toContain(code)
         expect(reason, id).toMatch(/^[A-Z0-9].*[.]$/)
         expect(reason.length, reason).toBeLessThan(150)
@@ -87,15 +116,19 @@ describe('refuse', () => {
   })
 
   it('says for each method either why not, or nothing', () => {
-    const refused = refusalsOn(toTube({ pipe: 'pe-en-25' }), 'b', fillSituation({ region: 'gb' }))
+    const refused = refusalsOn(tube('pe-en-25'), tube('cu-en-x-22'), 'b', fillSituation({ region: 'gb' }))
     expect(new Set(refused.map(({ method }) => method)).size).toBe(refused.length)
     expect(METHODS.filter(method => !refused.some(one => one.method === method))).toEqual(['pe-compression'])
   })
 
-  it('lets a fitting made for the old size answer the size, and nothing else', () => {
-    const tube = toTube({ pipe: 'cu-bs-imp-3_4' })
-    expect(refuse('solder', tube, fillSituation({ region: 'gb' }), true)).toBeNull()
-    expect(refuse('solder', tube, fillSituation({ region: 'gb', conditions: { wet: true } }), true)).toMatchObject({ code: 'wet' })
+  it('lets a fitting made for the old size answer the size, one without a stop the play, and nothing else', () => {
+    const old = toTube({ pipe: 'cu-bs-imp-3_4' })
+    expect(refuse('solder', old, fillSituation({ region: 'gb' }), ANSWERED_BY.converter)).toBeNull()
+    expect(refuse('solder', old, fillSituation({ region: 'gb', conditions: { wet: true } }), ANSWERED_BY.converter)).toMatchObject({ code: 'wet' })
+    const fixed = fillSituation({ region: 'gb', conditions: { play: 0 } })
+    expect(refuse('press', toTube({ pipe: 'cu-en-x-22' }), fixed)).toMatchObject({ code: 'play' })
+    expect(refuse('press', toTube({ pipe: 'cu-en-x-22' }), fixed, ANSWERED_BY.slip)).toBeNull()
+    expect(refuse('press', old, fixed, ANSWERED_BY.slip)).toMatchObject({ code: 'size' })
   })
 })
 
@@ -103,7 +136,7 @@ describe('methods', () => {
   it('each name what takes them apart', () => {
     for (const { id, undo, comesApart } of Object.values(JOINT_METHODS)) {
       expect(undo.length, id).toBeGreaterThan(3)
-      expect(comesApart, id).toBe(on(id, { 'solder': 'cu-en-x-22', 'press': 'cu-en-x-22', 'push-fit': 'cu-en-x-22', 'compression': 'cu-en-x-22', 'crimp': 'pex-cts-1_2', 'ml-press': 'ml-en-20', 'pe-compression': 'pe-en-25' }[id], { mustUndo: true }) === null)
+      expect(comesApart, id).toBe(on(id, { 'solder': 'cu-en-x-22', 'press': 'cu-en-x-22', 'push-fit': 'cu-en-x-22', 'compression': 'cu-en-x-22', 'crimp': 'pex-cts-1_2', 'clamp': 'pex-cts-1_2', 'expansion': 'pex-cts-1_2', 'sliding-sleeve': 'pex-en-20', 'ml-press': 'ml-en-20', 'ml-compression': 'ml-en-20', 'solvent-cement': 'cpvc-cts-1_2', 'pe-compression': 'pe-en-25' }[id], { mustUndo: true }) === null)
     }
   })
 })

@@ -1,8 +1,9 @@
-import { FAMILY_WORDS, familiesOf, findSocket, jointRating, PIPES, pipeRating, seriesOf, socketDepth, type Family, type Pipe, type SocketMethod } from '#core/catalogue'
+import { FAMILY_WORDS, familiesOf, findSocket, jointRating, PIPES, pipeRating, seriesOf, socketDepth, type Pipe, type SocketMethod } from '#core/catalogue'
 import { formatDecimal } from '#core/units'
 import { JOINT_METHODS, type JointMethod } from './methods'
+import type { Offer } from './search'
 import { COMPRESSION_PLAY } from './ours'
-import { METHODS, REFUSAL_CODES, type Method, type Refusal, type RefusalCode, type Situation, type Tube } from './types'
+import { METHODS, REFUSAL_CODES, type Method, type Part, type Refusal, type RefusalCode, type Situation, type Tube } from './types'
 
 type Check = (tube: Tube, situation: Situation, method: JointMethod) => string | null
 
@@ -78,44 +79,48 @@ const SHARED: Partial<Record<RefusalCode, Check>> = {
   'no-figure': ({ pipe }, _, method) => (findSocket(method.id, pipe) ? null : `No checked figure for a ${method.words} joint on ${pipe.label}.`),
 }
 
-/** Codes that a fitting made for this very tube answers: its mouth has the tube's own size. */
-const ANSWERED_BY_CONVERTER: ReadonlySet<RefusalCode> = new Set(['size', 'no-figure'])
+/** Codes that a fitting answers: one made for this very tube its size, one without a stop that the pipe need not be drawn back. */
+export const ANSWERED_BY: Readonly<Partial<Record<Part['kind'], ReadonlySet<RefusalCode>>>> = { converter: new Set(['size', 'no-figure']), slip: new Set(['play']) }
+const NONE: ReadonlySet<RefusalCode> = new Set()
 
 /**
  * First refusal of a method on a tube end by the order of `REFUSAL_CODES`, or null where it can be made: directly,
- * or `byConverter` in the mouth of a fitting made for this tube's own size.
+ * or in the mouth of a fitting that answers some codes.
  */
-export function refuse(id: SocketMethod, tube: Tube, situation: Situation, byConverter = false): { code: RefusalCode, reason: string } | null {
+export function refuse(id: SocketMethod, tube: Tube, situation: Situation, answered: ReadonlySet<RefusalCode> = NONE): { code: RefusalCode, reason: string } | null {
   const method = JOINT_METHODS[id]
   for (const code of REFUSAL_CODES) {
-    if (byConverter && ANSWERED_BY_CONVERTER.has(code)) continue
+    if (answered.has(code)) continue
     const reason = SHARED[code]?.(tube, situation, method) ?? method.rules[code]?.(tube, situation) ?? null
     if (reason !== null) return { code, reason }
   }
   return null
 }
 
-/** What the methods without a socket table join; where the pipe is one of these, nothing is said of them. */
-const OTHER_METHODS: Readonly<Partial<Record<Method, { families: readonly Family[], words: string }>>> = {
-  'clamp': { families: ['pex', 'pert'], words: 'A clamp ring joins PEX and PE-RT' },
-  'expansion': { families: ['pex'], words: 'Expansion joins PEX' },
-  'sliding-sleeve': { families: ['pex', 'multilayer'], words: 'A sliding sleeve joins PEX and multilayer' },
-  'ml-compression': { families: ['multilayer'], words: 'Its cone and insert fit multilayer pipe' },
-  'solvent-cement': { families: ['cpvc', 'pvc'], words: 'Cement joins CPVC and PVC' },
-  'thread': { families: ['steel', 'pvc'], words: 'A thread is cut on steel, never on thin tube' },
-  'union': { families: ['steel'], words: 'A union joins threads' },
-}
+/** Threads are no socket of a tube: what they join. */
+const BY_THREAD: Readonly<Partial<Record<Method, string>>> = { thread: 'A thread is cut on steel, never on thin tube', union: 'A union joins threads' }
 
 /** Every method that cannot be made directly on an end, in the contract's order of methods. */
-export function refusalsOn(tube: Tube | null, on: 'a' | 'b', situation: Situation): Refusal[] {
+export function refusalsOn(offer: Offer, other: Offer, on: 'a' | 'b', situation: Situation): Refusal[] {
   return METHODS.flatMap((method): Refusal[] => {
-    if (tube === null) return method === 'thread' || method === 'union' ? [] : [{ method, on, code: 'family', reason: 'This end is a thread: it takes a thread.' }]
-    if (method in JOINT_METHODS) {
-      const refusal = refuse(method as SocketMethod, tube, situation)
-      return refusal ? [{ method, on, ...refusal }] : []
+    const say = (refusal: { code: RefusalCode, reason: string } | null): Refusal[] => (refusal ? [{ method, on, ...refusal }] : [])
+    const byThread = BY_THREAD[method]
+    if (byThread !== undefined) {
+      if (offer.kind === 'thread') return say(threadRefusal(offer, other, situation))
+      return say({ code: 'family', reason: `${byThread}. This is ${FAMILY_WORDS[offer.tube.pipe.family]}.` })
     }
-    const other = OTHER_METHODS[method]!
-    return other.families.includes(tube.pipe.family) ? [] : [{ method, on, code: 'family', reason: `${other.words}. This is ${FAMILY_WORDS[tube.pipe.family]}.` }]
+    if (offer.kind === 'tube') return say(refuse(method as SocketMethod, offer.tube, situation))
+    return say({ code: 'family', reason: offer.tube ? `${capital(JOINT_METHODS[method as SocketMethod].words)} joins ${JOINT_METHODS[method as SocketMethod].takes}. This is ${FAMILY_WORDS[offer.tube.pipe.family]}.` : 'This end is a thread: it takes a thread.' })
   })
 }
 
+const NOBLE = new Set(['copper', 'stainless'])
+
+/** Why a threaded end cannot be joined by its thread, in the order of the codes; null where it can. */
+export function threadRefusal({ thread, tube }: Extract<Offer, { kind: 'thread' }>, other: Offer, { conditions }: Situation): { code: RefusalCode, reason: string } | null {
+  if (thread.material === 'plastic' && thread.gender === 'female') return { code: 'thread', reason: 'A plastic female thread splits on a metal male. Use a metal-reinforced one, or a male plastic adaptor in a metal coupling.' }
+  const isGalvanised = thread.material === 'galvanised' || (tube !== undefined && conditions.drinking)
+  const otherFamily = other.kind === 'tube' ? other.tube.pipe.family : null
+  if (isGalvanised && conditions.service === 'recirculation' && otherFamily !== null && NOBLE.has(otherFamily)) return { code: 'metals', reason: 'In a loop the water always comes back from the nobler metal: galvanised steel pits. Not in a recirculating line.' }
+  return null
+}

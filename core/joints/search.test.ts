@@ -38,7 +38,8 @@ describe('fittings', () => {
   it('give inch tube NPT and metric tube BSP', () => {
     const threads = (size: string) => new Set(fittingsBetween([size]).filter(({ kind }) => kind === 'adaptor').flatMap(({ mouths }) => mouths.flatMap(mouth => (mouth.kind === 'thread' ? [mouth.form] : []))))
     expect(threads('cts:3/4')).toEqual(new Set(['npt']))
-    expect(threads('en:22')).toEqual(new Set(['bspt']))
+    // The parallel one is a swivel nut with a washer, for a tap's tail.
+    expect(threads('en:22')).toEqual(new Set(['bspt', 'bspp']))
   })
   it('reduce no further than they are made', () => {
     expect(fittingsBetween(['en:54', 'en:15']).some(({ kind }) => kind === 'reducer')).toBe(false)
@@ -65,11 +66,14 @@ describe('chains', () => {
     expect(found.some(({ items }) => items.map(({ kind }) => kind).join() === 'fitting,tail,fitting')).toBe(true)
   })
   it('keep a taper male out of nothing but its own female, or a parallel one', () => {
-    const end = (form: 'npt' | 'bspt' | 'bspp', gender: 'male' | 'female'): Offer => ({ kind: 'thread', thread: { form, size: '1/2', gender }, on: 'a' })
+    const end = (form: 'npt' | 'bspt' | 'bspp', gender: 'male' | 'female'): Offer => ({ kind: 'thread', thread: { form, size: '1/2', gender, material: 'brass' }, on: 'a' })
     const reach = (offer: Offer) => findChains(offer, tube('cu-en-x-15', 'b'), situation).length
     expect(reach(end('bspt', 'female'))).toBeGreaterThan(0)
     expect(reach(end('bspp', 'female'))).toBeGreaterThan(0)
-    expect(reach(end('bspp', 'male'))).toBe(0)
+    // A parallel male only into a swivel with its washer.
+    const swivels = findChains(end('bspp', 'male'), tube('cu-en-x-15', 'b'), situation)
+    expect(swivels.length).toBeGreaterThan(0)
+    for (const { items } of swivels) expect(items[0]).toMatchObject({ fitting: { name: expect.stringContaining('swivel') } })
     // NPT needs the listed adaptor between.
     expect(findChains(end('npt', 'female'), tube('cu-en-x-15', 'b'), situation).every(({ items }) => items.some(item => item.kind === 'fitting' && item.fitting.kind === 'converter'))).toBe(true)
   })

@@ -1,18 +1,19 @@
 import { familiesOf, type SocketMethod } from '#core/catalogue'
-import { classOf, fittingsBetween, isMouthOfOldSize, metricBodyOf, type Fitting, type Mouth, type SizeClass } from './fittings'
-import { refuse } from './refuse'
+import { classOf, compressionBodyOf, fittingsBetween, isMouthOfOldSize, otherSchedule, type Fitting, type Mouth, type SizeClass } from './fittings'
+import { ANSWERED_BY, refuse } from './refuse'
 import { toTube } from './defaults'
 import type { Place, Situation, Thread, Tube } from './types'
 
 /** What is offered to the next mouth of a chain. */
 export type Offer =
   | { kind: 'tube', tube: Tube, on: Place }
-  | { kind: 'thread', thread: Omit<Thread, 'material'>, on: Place }
+  /** `tube`: steel pipe, which is met by the thread cut on it. */
+  | { kind: 'thread', thread: Thread & { isSwivel?: true }, on: Place, tube?: Tube }
 
 /** One meeting in a chain, from a to b. */
 export type Meeting =
   | { kind: 'socket', method: SocketMethod, size: SizeClass, tube: Tube, on: Place }
-  | { kind: 'thread', form: Thread['form'], size: string, on: Place, gender: Thread['gender'] }
+  | { kind: 'thread', method: 'thread' | 'union', form: Thread['form'], size: string, on: Place, gender: Thread['gender'], tube?: Tube }
 
 /** A thing that is bought or cut; a tail names the meetings at its two ends. */
 export type Item = { kind: 'fitting', fitting: Fitting } | { kind: 'tail', tube: Tube, between: [number, number] }
@@ -23,34 +24,49 @@ export interface Chain { items: Item[], meetings: Meeting[] }
 const MOST_FITTINGS = 3
 const MOST_JOINTS = 6
 
-/** Whether a tube enters a socket of this class: its own, or a metric body an old tube is made to enter by compression. */
+/** Whether a tube enters a socket of this class: its own, a metric body it is made to enter by compression, or PVC of the other schedule. */
 const enters = (tube: Tube, method: SocketMethod, size: SizeClass): boolean => {
   const own = classOf(tube.pipe)
-  return familiesOf(method).includes(tube.pipe.family) && (own === size || (method === 'compression' && metricBodyOf(own) === size))
+  return familiesOf(method).includes(tube.pipe.family) && (own === size || (method === 'compression' && compressionBodyOf(own) === size) || (method === 'solvent-cement' && otherSchedule(own) === size))
 }
 
+/** Kinds of fitting by what they answer: those that answer nothing are as a coupling. */
+type Answers = 'converter' | 'slip' | 'coupling'
+
 /** The joint made where an offer meets a mouth, or null where they do not mate or a rule refuses it. */
-function meet(offer: Offer, mouth: Mouth, situation: Situation): Meeting | null {
+function meet(offer: Offer, mouth: Mouth, { kind }: Pick<Fitting, 'kind'>, isRefused: (method: SocketMethod, tube: Tube, by: Answers) => boolean): Meeting | null {
   if (offer.kind === 'tube') {
     if (mouth.kind !== 'socket' || !enters(offer.tube, mouth.method, mouth.size)) return null
-    if (refuse(mouth.method, offer.tube, situation, isMouthOfOldSize(mouth.size))) return null
+    if (isRefused(mouth.method, offer.tube, isMouthOfOldSize(mouth.size) ? 'converter' : kind === 'slip' ? 'slip' : 'coupling')) return null
     return { kind: 'socket', method: mouth.method, size: mouth.size, tube: offer.tube, on: offer.on }
   }
   if (mouth.kind !== 'thread' || mouth.size !== offer.thread.size || mouth.gender === offer.thread.gender) return null
   // A taper male in a parallel female is sound with sealant; the other way round is not.
+  if ((mouth.isSwivel || offer.thread.isSwivel) && (mouth.form !== 'bspp' || offer.thread.form !== 'bspp')) return null
   const same = mouth.form === offer.thread.form || (offer.thread.form === 'bspp' && offer.thread.gender === 'female' && mouth.form === 'bspt')
-  return same ? { kind: 'thread', form: mouth.form, size: mouth.size, on: offer.on, gender: mouth.gender === 'male' ? 'female' : 'male' } : null
+  if (!same) return null
+  return { kind: 'thread', method: kind === 'union' && offer.on !== 'between' ? 'union' : 'thread', form: mouth.form, size: mouth.size, on: offer.on, gender: mouth.gender === 'male' ? 'female' : 'male', ...(offer.tube ? { tube: offer.tube } : {}) }
 }
 
 /** Copper tube for a tail of a class, where one is sold. */
 const TAIL_SERIES: Readonly<Record<string, string>> = { en: 'cu-en-x', cts: 'cu-l' }
+const TAILS = new Map<SizeClass, Tube | null>()
 function tailOf(size: SizeClass): Tube | null {
+  const known = TAILS.get(size)
+  if (known !== undefined) return known
   const [system, nominal] = [size.slice(0, size.indexOf(':')), size.slice(size.indexOf(':') + 1)]
   const series = TAIL_SERIES[system]
-  return series ? toTube({ pipe: `${series}-${nominal.replace('/', '_')}` }) : null
+  const tail = series ? toTube({ pipe: `${series}-${nominal.replace('/', '_')}` }) : null
+  TAILS.set(size, tail)
+  return tail
 }
 
-const spigotTube = (size: SizeClass): Tube => toTube({ pipe: `cu-en-x-${size.slice(size.indexOf(':') + 1)}` })
+const SPIGOTS = new Map<SizeClass, Tube>()
+function spigotTube(size: SizeClass): Tube {
+  const tube = SPIGOTS.get(size) ?? toTube({ pipe: `cu-en-x-${size.slice(size.indexOf(':') + 1)}` })
+  SPIGOTS.set(size, tube)
+  return tube
+}
 
 /** A fitting stands once in a chain; a converter may stand at both ends. */
 const isSpent = (fitting: Fitting, used: readonly Fitting[]): boolean => fitting.kind !== 'converter' && used.includes(fitting)
@@ -66,14 +82,24 @@ const isSymmetric = ({ mouths: [first, second] }: Fitting): boolean =>
  */
 export function findChains(a: Offer, b: Offer, situation: Situation): Chain[] {
   const ends = [a, b].flatMap(end => (end.kind === 'tube' ? [classOf(end.tube.pipe)] : []))
-  const fittings = fittingsBetween(ends)
+  const fittings = fittingsBetween(ends, [a, b].flatMap(end => (end.kind === 'thread' ? [end.thread] : [])))
   const chains: Chain[] = []
+  // The same few tubes meet the same methods over and over: each is asked once.
+  const asked = new Map<Tube, Map<string, boolean>>()
+  const isRefused = (method: SocketMethod, tube: Tube, by: Answers): boolean => {
+    const answers = asked.get(tube) ?? new Map<string, boolean>()
+    asked.set(tube, answers)
+    const key = `${method} ${by}`
+    const known = answers.get(key)
+    if (known !== undefined) return known
+    const isSo = refuse(method, tube, situation, ANSWERED_BY[by]) !== null
+    answers.set(key, isSo)
+    return isSo
+  }
 
-  const close = (open: Mouth, chain: Chain) => {
+  const close = (open: Mouth, chain: Chain, fitting: Fitting) => {
     if (open.kind === 'spigot') return
-    const last = b.kind === 'thread' && open.kind === 'thread'
-      ? meet({ kind: 'thread', thread: { form: open.form, size: open.size, gender: open.gender }, on: 'b' }, { kind: 'thread', ...b.thread }, situation)
-      : meet(b, open, situation)
+    const last = meet(b, open, fitting, isRefused)
     if (last) chains.push({ items: chain.items, meetings: [...chain.meetings, last] })
   }
 
@@ -81,7 +107,7 @@ export function findChains(a: Offer, b: Offer, situation: Situation): Chain[] {
   const place = (fitting: Fitting, meeting: Meeting, far: Mouth, chain: Chain, used: readonly Fitting[]) => {
     const next: Chain = { items: [...chain.items, { kind: 'fitting', fitting }], meetings: [...chain.meetings, meeting] }
     if (next.meetings.length >= MOST_JOINTS) return
-    close(far, next)
+    close(far, next, fitting)
     goOn(far, next, [...used, fitting])
   }
 
@@ -90,7 +116,7 @@ export function findChains(a: Offer, b: Offer, situation: Situation): Chain[] {
     for (const fitting of fittings) {
       if (isSpent(fitting, used)) continue
       for (const [first, second] of [fitting.mouths, [fitting.mouths[1], fitting.mouths[0]]] as [Mouth, Mouth][]) {
-        const meeting = meet(offer, first, situation)
+        const meeting = meet(offer, first, fitting, isRefused)
         if (!meeting) continue
         place(fitting, meeting, second, chain, used)
         if (isSymmetric(fitting)) break
@@ -99,7 +125,7 @@ export function findChains(a: Offer, b: Offer, situation: Situation): Chain[] {
   }
 
   const goOn = (open: Mouth, chain: Chain, used: readonly Fitting[]) => {
-    if (open.kind === 'thread') return extend({ kind: 'thread', thread: open, on: 'between' }, chain, used)
+    if (open.kind === 'thread') return extend({ kind: 'thread', thread: { ...open, material: 'brass' }, on: 'between' }, chain, used)
     if (open.kind === 'spigot') return extend({ kind: 'tube', tube: spigotTube(open.size), on: 'between' }, chain, used)
     // A socket is followed by the spigot of another fitting, or by a tail of a size that neither end has.
     for (const fitting of fittings) {
@@ -107,12 +133,12 @@ export function findChains(a: Offer, b: Offer, situation: Situation): Chain[] {
       const at = fitting.mouths.findIndex(mouth => mouth.kind === 'spigot')
       const spigot = fitting.mouths[at]
       if (!spigot || spigot.kind !== 'spigot') continue
-      const meeting = meet({ kind: 'tube', tube: spigotTube(spigot.size), on: 'between' }, open, situation)
+      const meeting = meet({ kind: 'tube', tube: spigotTube(spigot.size), on: 'between' }, open, fitting, isRefused)
       if (!meeting) continue
       place(fitting, meeting, fitting.mouths[1 - at]!, chain, used)
     }
     const tail = ends.includes(open.size) ? null : tailOf(open.size)
-    const into = tail && meet({ kind: 'tube', tube: tail, on: 'between' }, open, situation)
+    const into = tail && meet({ kind: 'tube', tube: tail, on: 'between' }, open, used.at(-1)!, isRefused)
     if (!tail || !into) return
     const at = chain.meetings.length
     extend({ kind: 'tube', tube: tail, on: 'between' }, { items: [...chain.items, { kind: 'tail', tube: tail, between: [at, at + 1] }], meetings: [...chain.meetings, into] }, used)

@@ -4,8 +4,8 @@ import type { Pipe, Region, SocketMethod, ThreadForm } from '#core/catalogue'
 export const METHODS = ['solder', 'press', 'push-fit', 'compression', 'crimp', 'clamp', 'expansion', 'sliding-sleeve', 'ml-press', 'ml-compression', 'solvent-cement', 'thread', 'pe-compression', 'union'] as const
 export type Method = (typeof METHODS)[number]
 
-/** Methods joints are offered by: those with a socket table, and threads between fittings. */
-export type OfferedMethod = SocketMethod | 'thread'
+/** Methods joints are offered by: those with a socket table, threads, and a union where an end's thread enters one. */
+export type OfferedMethod = SocketMethod | 'thread' | 'union'
 
 export const SERVICES = ['cold', 'hot', 'recirculation', 'heating', 'buried'] as const
 export type Service = (typeof SERVICES)[number]
@@ -103,7 +103,7 @@ export interface Joint {
 }
 
 export interface Part {
-  kind: 'coupling' | 'reducer' | 'adaptor' | 'converter' | 'transition' | 'tail' | 'ring' | 'liner' | 'olive'
+  kind: 'coupling' | 'slip' | 'reducer' | 'adaptor' | 'converter' | 'transition' | 'valve' | 'union' | 'nipple' | 'bush' | 'tail' | 'ring' | 'liner' | 'olive'
   name: string
   size: string
   quantity: number

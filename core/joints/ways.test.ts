@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { findSocket, getPipe, PIPES } from '#core/catalogue'
-import { findWays, JOINT_METHODS, type Conditions, type Refusal, type WaysAnswer, type WaysQuestion } from '#core/joints'
+import { findWays, isLoose, JOINT_METHODS, type Conditions, type Refusal, type WaysAnswer, type WaysQuestion } from '#core/joints'
 
 const ask = (question: WaysQuestion): WaysAnswer => {
   const result = findWays(question)
@@ -22,7 +22,13 @@ describe('plain couplings', () => {
     expect(solder.minutes.wait).toBeGreaterThan(0)
   })
 
-  it('join multilayer by its own press only', () => expect([...methodsOn(pair('ml-en-20', 'ml-en-20'))]).toEqual(['ml-press']))
+  it('join multilayer by its own system only: press, sleeve, cone', () => {
+    const answer = pair('ml-en-20', 'ml-en-20')
+    expect([...methodsOn(answer)].sort()).toEqual(['ml-compression', 'ml-press', 'sliding-sleeve'])
+    // Of sleeve and cone nobody holds one depth.
+    expect(answer.ways[0]!.joints[0]!.method).toBe('ml-press')
+    for (const way of answer.ways) expect(way.verdict === 'held').toBe(way.joints.some(({ insertion }) => insertion.value === null))
+  })
 
   it('join PE by compression and refuse it hot', () => {
     expect(pair('pe-en-25', 'pe-en-25').ways[0]!.parts[0]).toMatchObject({ name: 'PE compression coupling', size: '25' })
@@ -95,7 +101,8 @@ describe('what refuses a method', () => {
   it.each(cases)('%s', (_, conditions, method, code) => {
     const answer = pair('cu-en-x-22', 'cu-en-x-22', conditions)
     expect(refusal(answer, method)).toMatchObject({ code })
-    expect(methodsOn(answer)).not.toContain(method)
+    // Without play a coupling without a stop still goes in, where rule and method allow it.
+    for (const { joints, parts } of answer.ways) if (joints.some(joint => joint.method === method && joint.on !== 'between')) expect([code, parts[0]!.kind]).toEqual(['play', 'slip'])
   })
 
   it('soft copper and push-fit', () => {
@@ -152,18 +159,18 @@ describe('policies, kit and temporary work', () => {
   it('put a female adaptor on a male thread, made up by its standard', () => {
     const answer = ask({ region: 'us', a: { thread: { form: 'npt', size: '1/2', gender: 'male', material: 'brass' } }, b: { pipe: 'pex-cts-1_2' } })
     expect(answer.ways[0]!.joints[0]).toMatchObject({ method: 'thread', on: 'a', pipe: null, thread: { form: 'npt', size: '1/2' } })
-    expect(answer.ways.every(({ parts }) => parts.some(({ name }) => name.includes('female NPT')))).toBe(true)
+    expect(answer.ways.every(({ parts }) => /female NPT|NPT (?:reducing )?socket|union/.test(parts[0]!.name))).toBe(true)
   })
 })
 
 describe('any two ends under any conditions', () => {
-  const SERIES = ['cu-l', 'cu-m', 'cu-en-x', 'cu-bs-imp', 'pex-cts', 'ml-en', 'pe-en']
-  const pipe = fc.constantFrom(...PIPES.filter(({ series }) => SERIES.includes(series)).map(({ id }) => id))
+  const pipe = fc.constantFrom(...PIPES.map(({ id }) => id))
   const conditions = fc.record({
     service: fc.constantFrom('cold' as const, 'hot' as const, 'heating' as const, 'buried' as const), hidden: fc.boolean(), wet: fc.boolean(), noFlame: fc.boolean(), mustUndo: fc.boolean(), combustibles: fc.boolean(),
     room: fc.constantFrom('open' as const, 'tight' as const), play: fc.constantFrom(null, 0, 20, 100),
   })
   const run = { numRuns: 120, seed: 20261123 }
+  const isThreaded = (id: string) => id.startsWith('st-')
 
   it('chains have an end at each end, matching joints, and no depth beyond its table', () => {
     fc.assert(fc.property(pipe, pipe, conditions, (a, b, given) => {
@@ -171,20 +178,20 @@ describe('any two ends under any conditions', () => {
       expect(ways.length > 0 || (instead?.length ?? 0) > 0).toBe(true)
       expect(new Set(ways.map(({ id }) => id)).size).toBe(ways.length)
       for (const way of ways) {
-        expect(way.joints[0]).toMatchObject({ on: 'a', pipe: a })
-        expect(way.joints.at(-1)).toMatchObject({ on: 'b', pipe: b })
+        expect(way.joints[0]).toMatchObject({ on: 'a', pipe: isThreaded(a) ? null : a })
+        expect(way.joints.at(-1)).toMatchObject({ on: 'b', pipe: isThreaded(b) ? null : b })
         expect(way.joints.length).toBeLessThanOrEqual(6)
-        const fittings = way.parts.filter(({ kind }) => !['tail', 'ring', 'liner', 'olive'].includes(kind)).length
+        const fittings = way.parts.filter(part => part.kind !== 'tail' && !isLoose(part)).length
         expect(fittings).toBeLessThanOrEqual(3)
         for (const { insertion } of way.joints) {
           if (insertion.value === null) expect(way.verdict).toBe('held')
-          else expect(insertion.lo! <= insertion.value && insertion.value <= insertion.hi!).toBe(true)
+          else if (insertion.lo !== null) expect(insertion.lo <= insertion.value && insertion.value <= insertion.hi!).toBe(true)
         }
         if (way.margin.bar !== null) expect(way.margin.bar).toBeGreaterThanOrEqual(0)
         // A method refused on an end is only met there in a fitting made for that end's own size.
         for (const joint of [way.joints[0]!, way.joints.at(-1)!]) {
           const no = refused.find(one => one.on === joint.on && one.method === joint.method)
-          if (no) expect([no.code, way.parts.some(({ kind }) => kind === 'converter')]).toEqual(['size', true])
+          if (no) expect(['size converter', 'play slip']).toContain(`${no.code} ${no.code === 'play' ? way.parts[0]!.kind : way.parts.find(({ kind }) => kind === 'converter')?.kind}`)
         }
       }
     }), run)

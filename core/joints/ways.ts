@@ -1,11 +1,14 @@
 import { fail, ok, type Result } from '#core/base'
-import { FAMILY_WORDS, findPipe, findSocket, seriesOf, threadMadeUp, type SocketMethod } from '#core/catalogue'
+import { FAMILY_WORDS, findPipe, findSocket, seriesOf, threadMadeUp, type Family, type SocketMethod, type ThreadForm } from '#core/catalogue'
 import { assembleWay, compareWays } from './assemble'
 import { fillSituation, toTube } from './defaults'
 import { JOINT_METHODS } from './methods'
-import { refusalsOn } from './refuse'
+import { refusalsOn, threadRefusal } from './refuse'
 import { findChains, type Offer } from './search'
 import type { End, Part, Refusal, RefusalCode, Situation, Tube, Way, WaysAnswer, WaysQuestion } from './types'
+
+/** Thread that is cut on steel pipe of a series: taper, by its country. */
+const THREADED: Readonly<Record<string, ThreadForm>> = { 'st-40': 'npt', 'st-en': 'bspt' }
 
 function readEnd(end: End, on: 'a' | 'b'): Result<Offer> {
   if ('thread' in end) {
@@ -15,6 +18,9 @@ function readEnd(end: End, on: 'a' | 'b'): Result<Offer> {
   const pipe = findPipe(end.pipe, `${on}.pipe`)
   if (!pipe.ok) return pipe
   if (end.wall !== undefined && end.wall * 2 >= pipe.value.od) return fail('range', `${on}.wall`, `${on}.wall: a wall is less than half the outside diameter, ${pipe.value.od} mm.`)
+  const form = THREADED[pipe.value.series]
+  // Steel pipe is met by the thread cut on it.
+  if (form) return ok({ kind: 'thread', thread: { form, size: pipe.value.nominal, gender: 'male', material: 'steel' }, on, tube: toTube(end) })
   return ok({ kind: 'tube', tube: toTube(end), on })
 }
 
@@ -41,11 +47,19 @@ const LEVERS: Partial<Record<RefusalCode, string>> = {
   'drinking': 'Allow type M by the job\'s policy where the local code does, or use type L.',
 }
 
+/** Pipe that nothing here is made for, and what is done instead. */
+const UNJOINED: Readonly<Partial<Record<Family, string>>> = {
+  'lead': 'Lead is not joined: replace the run back to sound pipe, flush, and tell the occupier and the supplier. A leak at night is stopped with a lead coupling made for it, and booked.',
+  'pb': 'This polybutylene failed: do not join to it. Replace it back to sound pipe.',
+  'pp-r': 'PP-R is welded by heat with its own tools. Go over to a thread with its own transition fitting, then on from there.',
+}
+
 function whatWouldChange(tubes: readonly (Tube | null)[], refused: readonly Refusal[]): string[] {
   const levers = Object.keys(LEVERS).filter(code => refused.some(refusal => refusal.code === code)).map(code => LEVERS[code as RefusalCode]!)
-  const unserved = tubes.flatMap(tube => (tube && !(Object.keys(JOINT_METHODS) as SocketMethod[]).some(method => findSocket(method, tube.pipe))
-    ? [`No joint for ${FAMILY_WORDS[tube.pipe.family]} of this size is in the tables. Ask the pipe's maker, or cut back to another pipe.`]
-    : []))
+  const unserved = tubes.flatMap((tube) => {
+    if (!tube || THREADED[tube.pipe.series] || (Object.keys(JOINT_METHODS) as SocketMethod[]).some(method => findSocket(method, tube.pipe))) return []
+    return [UNJOINED[tube.pipe.family] ?? `No joint for ${FAMILY_WORDS[tube.pipe.family]} of this size is in the tables. Ask the pipe's maker, or cut back to another pipe.`]
+  })
   if (unserved.length + levers.length > 0) return [...unserved, ...levers]
   const systems = tubes.flatMap(tube => (tube ? [seriesOf(tube.pipe.series).sizing] : []))
   return [systems.length > 1 && systems[0] === systems[1] ? 'Bring one pipe nearer the other\'s size first, with a reducing coupling on its own kind.' : 'Bring the pipes to thread sizes that meet: reduce the larger on its own kind first.']
@@ -62,10 +76,16 @@ export function findWays(question: WaysQuestion): Result<WaysAnswer> {
   const b = readEnd(question.b, 'b')
   if (!b.ok) return b
   const situation = fillSituation(question)
-  const tubes = [a.value, b.value].map(offer => (offer.kind === 'tube' ? offer.tube : null))
-  const refused = [...refusalsOn(tubes[0]!, 'a', situation), ...refusalsOn(tubes[1]!, 'b', situation)]
-  const plasticFemale = [question.a, question.b].some(end => 'thread' in end && end.thread.material === 'plastic' && end.thread.gender === 'female')
-  if (plasticFemale) return ok({ ways: [], refused, instead: ['A plastic female thread splits on a metal male. Change it for a metal-reinforced one, or use a male plastic adaptor in a metal coupling.'] })
-  const ways = findChains(a.value, b.value, situation).map(chain => assembleWay(chain, situation)).filter(way => inStock(way, situation)).sort(compareWays)
+  const tubes = [a.value, b.value].map(offer => offer.tube ?? null)
+  const refused = [...refusalsOn(a.value, b.value, 'a', situation), ...refusalsOn(b.value, a.value, 'b', situation)]
+  for (const [offer, other] of [[a.value, b.value], [b.value, a.value]] as const) {
+    const no = offer.kind === 'thread' ? threadRefusal(offer, other, situation) : null
+    if (no) return ok({ ways: [], refused, instead: [no.reason] })
+  }
+  // One chain can be walked with a fitting turned round where both its mouths mate: it is one way.
+  const ways = [...new Map(findChains(a.value, b.value, situation).map((chain) => {
+    const way = assembleWay(chain, situation)
+    return [way.id, way] as const
+  })).values()].filter(way => inStock(way, situation)).sort(compareWays)
   return ok(ways.length > 0 ? { ways, refused } : { ways, refused, instead: whatWouldChange(tubes, refused) })
 }

@@ -27,3 +27,12 @@ export function tapeTurns(form: 'npt' | 'bspt', nominal: string): { lo: number, 
 
 /** Wire for a soldered joint: a length equal to the tube's outside diameter, rule of the trade, mm. */
 export const solderWire = (odMm: number): number => odMm
+
+/** Expansion fitting: held until it grips, then left to shrink before a test, s. Makers differ: 3 to 15 s; 30 min above 4 degC, 10 h in frost. */
+export const EXPANSION_HOLD_SECONDS = 15
+export const EXPANSION_SHRINK_SECONDS = 1800
+export const EXPANSION_COLD_SECONDS = 36_000
+
+/** Cemented joint: held while it pushes back (10 to 30 s), and the least cure before water, warm and at low pressure, s. */
+export const CEMENT_HOLD_SECONDS = 30
+export const CEMENT_CURE_SECONDS = 1800

@@ -1,13 +1,13 @@
 import type { Note } from '#core/base'
 import type { Region } from '#core/catalogue'
-import type { Conditions, Policy } from '#core/joints'
+import { METHODS, type Conditions, type Method, type Policy } from '#core/joints'
 
 export const STEP_CODES = ['cut', 'ream', 'deburr', 'clean', 'ring', 'nut', 'olive', 'liner', 'mark', 'flux', 'protect', 'assemble', 'heat', 'feed', 'wait', 'wipe', 'insert', 'press', 'expand', 'hold', 'lock', 'tug', 'tape', 'paste', 'tighten', 'prime', 'cement', 'cure', 'gauge', 'check', 'flush'] as const
 export type StepCode = (typeof STEP_CODES)[number]
 
 /** Methods that can be made step by step. */
-export const MADE_METHODS = ['solder', 'press', 'push-fit', 'compression', 'crimp', 'ml-press', 'pe-compression', 'thread'] as const
-export type MadeMethod = (typeof MADE_METHODS)[number]
+export const MADE_METHODS = METHODS
+export type MadeMethod = Method
 
 export interface MakeQuestion {
   method: MadeMethod

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { firstOf, namedDiameters, type Region } from '#core/catalogue'
+import { DIAMETER_RANGE } from '#core/identify'
 import { formatDecimal, type UnitSystem } from '#core/units'
 import { formatReading, mmBeside, unitOf } from '~/reading/format'
 
@@ -7,11 +8,11 @@ import { formatReading, mmBeside, unitOf } from '~/reading/format'
 const props = defineProps<{ pxPerMm: number, width: number, height: number, region: Region, system: UnitSystem, from: number, canTake: boolean }>()
 const emit = defineEmits<{ take: [mm: number], scale: [] }>()
 
-const LEAST_MM = 4
+const LEAST_MM = DIAMETER_RANGE.lo
 const STEP_MM = 0.1
 /** Fewer known sizes than this are named beside the circle. */
 const NEAREST = 3
-const most = computed(() => Math.floor((Math.min(props.width, props.height) - 16) / props.pxPerMm * 10) / 10)
+const most = computed(() => Math.min(DIAMETER_RANGE.hi, Math.floor((Math.min(props.width, props.height) - 16) / props.pxPerMm * 10) / 10))
 const mm = ref(Math.min(props.from, most.value))
 const toStep = (value: number) => Math.round(value / STEP_MM) * STEP_MM
 function step(by: number) { mm.value = Math.min(most.value, Math.max(LEAST_MM, toStep(mm.value + by * STEP_MM))) }

@@ -1,4 +1,4 @@
-import type { PipeRow, RatingRow, Source } from '../types'
+import type { EndRow, PipeRow, RatingRow, Source } from '../types'
 
 export const SOURCE = { id: 'astm-d2846', standard: 'ASTM D2846', subject: 'CPVC tube, SDR11, copper tube sizes: outside diameter and minimum wall' } as const satisfies Source
 
@@ -16,3 +16,13 @@ export const RATINGS = [
   { of: 'cpvc-cts', tempC: 23, maxBar: 27.6, typical: false },
   { of: 'cpvc-cts', tempC: 82, maxBar: 6.9, typical: false },
 ] as const satisfies readonly RatingRow[]
+
+/** Cemented sockets of the same standard: least depth; a dry tube stops short of it. */
+export const SOCKETS = [
+  { nominal: '1/2', depthMm: 12.7, loMm: 12.7, hiMm: 14.7, typical: false },
+  { nominal: '3/4', depthMm: 17.8, loMm: 17.8, hiMm: 19.8, typical: false },
+  { nominal: '1', depthMm: 22.9, loMm: 22.9, hiMm: 24.9, typical: false },
+  { nominal: '1-1/4', depthMm: 27.9, loMm: 27.9, hiMm: 29.9, typical: false },
+  { nominal: '1-1/2', depthMm: 33, loMm: 33, hiMm: 35, typical: false },
+  { nominal: '2', depthMm: 43.2, loMm: 43.2, hiMm: 45.2, typical: false },
+] as const satisfies readonly EndRow[]

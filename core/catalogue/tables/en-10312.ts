@@ -1,4 +1,4 @@
-import type { PipeRow, Source } from '../types'
+import type { EndRow, PipeRow, Source } from '../types'
 
 export const SOURCE = { id: 'en-10312', standard: 'EN 10312', subject: 'Thin-wall stainless steel tube, series 2' } as const satisfies Source
 
@@ -11,3 +11,15 @@ export const ROWS = [
   { series: 'ss-en', nominal: '42', odMm: 42, wallMm: 1.5, boreMm: 39, typical: true },
   { series: 'ss-en', nominal: '54', odMm: 54, wallMm: 1.5, boreMm: 51, typical: true },
 ] as const satisfies readonly PipeRow[]
+
+/** Press fittings for this tube: insertion met in the trade. */
+export const SOCKETS = [
+  { nominal: '12', depthMm: 17.5, loMm: 16, hiMm: 20, typical: true },
+  { nominal: '15', depthMm: 20, loMm: 18, hiMm: 25, typical: true },
+  { nominal: '18', depthMm: 20, loMm: 18, hiMm: 25, typical: true },
+  { nominal: '22', depthMm: 21.5, loMm: 20, hiMm: 26, typical: true },
+  { nominal: '28', depthMm: 23, loMm: 22, hiMm: 27, typical: true },
+  { nominal: '35', depthMm: 26, loMm: 25, hiMm: 30, typical: true },
+  { nominal: '42', depthMm: 31.5, loMm: 29, hiMm: 38, typical: true },
+  { nominal: '54', depthMm: 36.5, loMm: 34, hiMm: 43, typical: true },
+] as const satisfies readonly EndRow[]
