@@ -3,6 +3,8 @@ import { fail, ok, type Issue, type IssueCode, type Result } from '#core/base'
 import { findPipes, REGIONS } from '#core/catalogue'
 import { COLOURS, FLEXES, HELD_BYS, identifyPipe, INSTRUMENTS, LAGGINGS, SCRATCHES, STRIPES, TRACES } from '#core/identify'
 import { findWays, METHODS, SERVICES, THREAD_FORMS, THREAD_MATERIALS } from '#core/joints'
+import { understand } from '#core/ask'
+import { planOffset } from '#core/line'
 import { MADE_METHODS, makeJoint } from '#core/making'
 
 const region = z.enum(REGIONS)
@@ -88,6 +90,19 @@ const makeQuestion = z.strictObject({
   ambient: z.number().finite().min(-40).max(60).optional(),
 })
 
+const angle = z.number().finite().positive().max(90)
+const offsetQuestion = z.strictObject({ set: length, angle, roll: z.number().finite().min(0).max(100_000).optional(), radius: length.optional() })
+
+const askQuestion = z.strictObject({ text: z.string().max(200), region })
+
+/** A line of shorthand, and the answer of the verb it asks. */
+function answerLine(question: z.output<typeof askQuestion>): Result<unknown> {
+  const understood = understand(question)
+  if (!understood.ok) return understood
+  const answer = ask(understood.value.verb, understood.value.question)
+  return answer.ok ? ok({ understood: understood.value, answer: answer.value }) : answer
+}
+
 /** The pieces of a question that are also saved with a job. */
 export const schemas = { region, check, end, conditions, policy, kit } as const
 
@@ -105,6 +120,8 @@ export const VERBS: Readonly<Record<string, Verb>> = {
   identify: verb(identifyQuestion, identifyPipe),
   ways: verb(waysQuestion, findWays),
   make: verb(makeQuestion, makeJoint),
+  offset: verb(offsetQuestion, planOffset),
+  ask: verb(askQuestion, answerLine),
 }
 
 /** Most questions answered in one array (contract). */

@@ -7,6 +7,9 @@ export interface Issue {
   code: IssueCode
   message: string
   path: string
+  /** Of a line that was not understood: the shapes that are, and the words understood up to there. */
+  accepted?: string[]
+  words?: { text: string, as: string }[]
 }
 
 export interface Failure { ok: false, error: Issue }

@@ -1,0 +1,33 @@
+import { PIPES, type Region } from '#core/catalogue'
+import { understand } from './understand'
+import { LISTS, pipesNamed } from './words'
+
+const MOST = 6
+const COMMON_MATERIALS = ['copper', 'pex', 'multilayer', 'plastic', 'pe', 'steel', 'old copper', 'stainless', 'cpvc', 'pvc', 'npt male', 'bsp male']
+const COMMON_CONDITIONS = ['hot', 'heating', 'hidden', 'wet', 'wood', 'no flame', 'tight', 'no play']
+const STARTS = ['22 copper to ', 'od ', 'depth ', 'offset ']
+const US_STARTS = ['3/4 copper to ', 'od ', 'depth ', 'offset ']
+
+/** Whole lines that the text could go on to, by what the reader accepts next. */
+export function suggestNext(text: string, region: Region): string[] {
+  const line = text.replace(/\s+/g, ' ')
+  if (line.trim() === '') return region === 'us' ? US_STARTS : STARTS
+  const last = /[^ ]*$/.exec(line)![0]
+  const before = line.slice(0, line.length - last.length)
+  const complete = (words: readonly string[]) => words.filter(word => word.startsWith(last.toLowerCase()) && word !== last.toLowerCase()).map(word => `${before}${word} `)
+  const size = /(?:^|\b(?:to|depth) |> ?)((?:\d+[- ])?\d+(?:\/\d+)?)(?: ?(?:mm|in|"))? $/.exec(before)?.[1]
+  const isDepth = /^depth /.test(line)
+  if (size && isDepth) return complete(LISTS.methods.map(({ name }) => name).filter(name => ['press', 'solder', 'push-fit', 'compression', 'crimp'].includes(name))).slice(0, MOST)
+  if (size) {
+    const nominal = size.replace(' ', '-')
+    return complete(COMMON_MATERIALS.filter(name => name.includes(' ') ? true : pipesNamed(nominal, name, region).length > 0)).slice(0, MOST)
+  }
+  const understood = understand({ text: line, region })
+  if (understood.ok && understood.value.verb === 'ways' && line.endsWith(' ')) return complete(COMMON_CONDITIONS.filter(word => !line.includes(word))).slice(0, MOST)
+  if (/(?:^|\b(?:to|depth) |> ?)$/.test(before) && /^\d*$/.test(last)) {
+    const sizes = [...new Set(PIPES.filter(pipe => pipe.regions.includes(region) && pipe.od >= 10 && pipe.od <= 35).map(({ nominal }) => nominal))]
+    return complete(sizes).slice(0, MOST)
+  }
+  if (!/\b(?:to)\b|>|^od |^depth |^offset /.test(line)) return complete(['to'])
+  return understood.ok && understood.value.verb === 'ways' ? complete(COMMON_CONDITIONS).slice(0, MOST) : []
+}

@@ -1,0 +1,210 @@
+import { fail, ok, type Result } from '#core/base'
+import { findSocket, getPipe, PIPES, SERIES, unitSystemOf, type Region, type SocketMethod } from '#core/catalogue'
+import type { Check } from '#core/identify'
+import { formatDecimal, parseLength } from '#core/units'
+import type { AskQuestion, AskWord, Understood } from './types'
+import { LISTS, nameOfSeries, pipesNamed, SAYS_OF_MATERIAL, startsWith } from './words'
+
+/** What is accepted, as shapes to follow. */
+export const SHAPES = [
+  '22 copper to 15 copper hot hidden',
+  '3/4 cu > 20 multilayer heating',
+  '1/2 npt male to 1/2 pex',
+  'od 21.5 copper',
+  'depth 22 press',
+  'offset 60 @ 45',
+] as const
+
+const LENGTH = /^(?:\d+' ?(?:\d+[- ])?\d*(?:\/\d+)?(?:"|''| ?in)?|(?:\d+[- ])?\d+\/\d+(?: ?(?:"|''|in(?:ch(?:es)?)?\b))?|\d+(?:[.,]\d+)?(?: ?(?:mm|cm|m|in(?:ch(?:es)?)?|ft|"|')(?![a-z]))?)/
+
+/** A line being read from left to right, with what was understood of it so far. */
+class Reader {
+  private at = 0
+  readonly words: AskWord[] = []
+
+  constructor(private readonly text: string, private readonly plain: string, readonly region: Region) {}
+
+  get rest(): string {
+    return this.plain.slice(this.at)
+  }
+
+  get isDone(): boolean {
+    return this.rest.trim() === ''
+  }
+
+  private take(length: number, as: string, others?: string[]) {
+    const text = this.text.slice(this.at, this.at + length).trim()
+    this.words.push({ text, as, ...(others && others.length > 0 ? { others } : {}) })
+    this.at += length
+    this.skip()
+  }
+
+  skip() {
+    while (/[\s,]/.test(this.plain[this.at] ?? '')) this.at++
+  }
+
+  /** One of some words, taken as `as` says. */
+  word<T extends { name: string }>(list: readonly T[], as: (found: T) => string): T | undefined {
+    const found = startsWith(this.rest, list)
+    if (found) this.take(found.name.length, as(found))
+    return found
+  }
+
+  sign(pattern: RegExp, as: string): boolean {
+    const found = pattern.exec(this.rest)
+    if (found) this.take(found[0].length, as)
+    return found !== null
+  }
+
+  /** A length in mm, read as the trade writes it. */
+  length(as: (mm: number) => string): number | null {
+    const found = LENGTH.exec(this.rest)
+    const parsed = found && parseLength(found[0], unitSystemOf(this.region))
+    if (!found || !parsed?.ok) return null
+    this.take(found[0].length, as(parsed.value.mm))
+    return parsed.value.mm
+  }
+
+  number(as: string): number | null {
+    const found = /^\d+(?:[.,]\d+)?/.exec(this.rest)
+    if (!found) return null
+    this.take(found[0].length, as)
+    return Number(found[0].replace(',', '.'))
+  }
+
+  /** A size as pipe is called: `22`, `22 mm`, `3/4`, `1 1/4 in`. */
+  nominal(): { nominal: string, length: number } | null {
+    const found = /^(?:(\d+)[- ])?(\d+)\/(\d+)(?: ?(?:"|in(?:ch)?\b))?|^(\d+) ?(mm|"|in(?:ch)?\b)?(?![\d.,/])/.exec(this.rest)
+    if (!found) return null
+    const [all, whole, over, under, plain] = found
+    return { nominal: plain ?? (whole ? `${whole}-${over}/${under}` : `${over}/${under}`), length: all.length }
+  }
+
+  takeNominal(size: { nominal: string, length: number }) {
+    this.take(size.length, `size ${size.nominal}`)
+  }
+
+  takeAs(length: number, as: string, others?: string[]) {
+    this.take(length, as, others)
+  }
+}
+
+type End = { pipe: string } | { thread: { form: string, size: string, gender: string, material: string } }
+
+/** A pipe or thread end; null where the line does not go on with one. */
+function readEnd(reader: Reader): End | string {
+  const size = reader.nominal()
+  if (!size) return 'a size, such as 22 or 3/4'
+  reader.takeNominal(size)
+  const thread = reader.word(LISTS.threads, ({ name }) => `${name.toUpperCase()} thread`)
+  if (thread) {
+    const gender = reader.word(LISTS.genders, ({ name }) => name)?.gender ?? 'male'
+    return { thread: { form: thread.form, size: size.nominal, gender, material: 'brass' } }
+  }
+  const found = startsWith(reader.rest, LISTS.materials)
+  if (!found) return `a material after ${size.nominal}, such as copper, pex, multilayer, pe or steel`
+  const [pipe, ...others] = pipesNamed(size.nominal, found.name, reader.region)
+  if (pipe === undefined) return `a size that ${found.name} is made in; ${size.nominal} is none`
+  reader.takeAs(found.name.length, getPipe(pipe).label, others.map(id => nameOfSeries(getPipe(id).series)).filter(name => name !== found.name))
+  return { pipe }
+}
+
+function readWays(reader: Reader): Omit<Understood, 'words'> | string {
+  const a = readEnd(reader)
+  if (typeof a === 'string') return a
+  if (!reader.sign(/^(?:to\b|->|>|x\b|\u2192)/, 'to')) return '"to" or > and the other end'
+  const b = readEnd(reader)
+  if (typeof b === 'string') return b
+  const conditions: Record<string, unknown> = {}
+  for (let found = reader.word(LISTS.conditions, ({ as }) => as); found; found = reader.word(LISTS.conditions, ({ as }) => as)) Object.assign(conditions, found.set)
+  return { verb: 'ways', question: { region: reader.region, a, b, ...(Object.keys(conditions).length > 0 ? { conditions } : {}) } }
+}
+
+/** A check in a few words. */
+const seenAs = (check: Check): string => (check.check === 'magnet' ? 'a magnet holds' : check.check === 'flex' ? `it feels ${check.value}` : check.check === 'scratch' ? `a scratch shows ${check.value.replace('-', ' ')}` : check.check)
+
+function readOd(reader: Reader): Omit<Understood, 'words'> | string {
+  const value = reader.length(mm => `${formatDecimal(mm, 2)} mm outside, by calliper`)
+  if (value === null) return 'a diameter, such as 21.5 or 7/8 in'
+  const checks: unknown[] = [{ check: 'outside-diameter', value, by: 'calliper' }]
+  for (;;) {
+    const colour = reader.word(LISTS.colours, ({ name }) => `seen ${name}`)
+    if (colour) {
+      checks.push({ check: 'colour', value: colour.colour })
+      continue
+    }
+    const material = startsWith(reader.rest, LISTS.materials)
+    const says = material && SAYS_OF_MATERIAL[material.name]
+    if (!material || !says) break
+    reader.takeAs(material.name.length, says.map(seenAs).join(', '))
+    checks.push(...says)
+  }
+  return { verb: 'identify', question: { region: reader.region, checks } }
+}
+
+function readDepth(reader: Reader): Omit<Understood, 'words'> | string {
+  const size = reader.nominal()
+  if (!size) return 'a size, such as 22 or 3/4'
+  reader.takeNominal(size)
+  const material = startsWith(reader.rest, LISTS.materials)
+  const named = material ? pipesNamed(size.nominal, material.name, reader.region) : []
+  if (material && named.length === 0) return `a size that ${material.name} is made in; ${size.nominal} is none`
+  if (material) reader.takeAs(material.name.length, getPipe(named[0]!).label)
+  const found = reader.word(LISTS.methods, ({ method }) => method)
+  if (!found) return 'a method, such as press, solder, compression or push-fit'
+  if (found.method === 'thread') return { verb: 'make', question: { method: 'thread', nominal: size.nominal, region: reader.region, orientation: 'horizontal' } }
+  // Without a material: the pipe of that size here which the method takes, copper first.
+  const taken = (material ? named.map(getPipe) : pipesOfSize(size.nominal, reader.region)).find(pipe => methodsFor(found.method).some(method => findSocket(method, pipe)))
+  if (!taken) return `a size that ${found.method} is made for; ${size.nominal} is none`
+  const method = methodsFor(found.method).find(one => findSocket(one, taken))!
+  return { verb: 'make', question: { method, pipe: taken.id, region: reader.region, orientation: 'horizontal' } }
+}
+
+/** Press is said of copper and of multilayer alike. */
+const methodsFor = (method: string): SocketMethod[] => (method === 'press' ? ['press', 'ml-press'] : method === 'compression' ? ['compression', 'pe-compression', 'ml-compression'] : [method as SocketMethod])
+/** What is meant first by a bare size of copper. */
+const FIRST: ReadonlySet<string> = new Set(['cu-en-x', 'cu-l'])
+const orderOf = (series: string) => (FIRST.has(series) ? -1 : SERIES.findIndex(({ id }) => id === series))
+const pipesOfSize = (nominal: string, region: Region) => PIPES.filter(pipe => pipe.nominal === nominal && pipe.regions.includes(region)).sort((x, y) => orderOf(x.series) - orderOf(y.series))
+
+function readOffset(reader: Reader): Omit<Understood, 'words'> | string {
+  const set = reader.length(mm => `set ${formatDecimal(mm, 1)} mm`)
+  if (set === null) return 'the set, such as 60 or 2 1/2 in'
+  if (!reader.sign(/^(?:at\b|@)/, 'at')) return '@ and the angle'
+  const angle = reader.number('angle, degrees')
+  if (angle === null || angle <= 0 || angle > 90) return 'an angle of more than 0 up to 90 degrees'
+  reader.sign(/^(?:\u00b0|deg(?:rees)?\b)/, 'degrees')
+  const radius = reader.sign(/^(?:r|radius)(?=[\s\d])/, 'radius') ? reader.length(mm => `radius ${formatDecimal(mm, 1)} mm`) : null
+  return { verb: 'offset', question: { set, angle, ...(radius === null ? {} : { radius }) } }
+}
+
+/** Letters as they are compared; same length as the text. */
+const plainOf = (text: string): string => [...text].map(char => (char === '\u00d7' ? 'x' : char === '\u2033' || char === '\u201d' || char === '\u201c' ? '"' : char === '\u2032' || char === '\u2019' ? '\'' : char.length === 1 ? char.toLowerCase() : '?')).map(char => (char.length === 1 ? char : '?')).join('')
+
+/**
+ * A line of the trade's shorthand as a question for one of the verbs, with every word and what it was taken for. A bare
+ * number is mm in metric regions and inches in the United States; a fraction is inches everywhere. Issue
+ * `not-understood` at `text`, with the shapes that are accepted and the words understood up to there.
+ */
+export function understand({ text, region }: AskQuestion): Result<Understood> {
+  const reader = new Reader(text, plainOf(text), region)
+  reader.skip()
+  const wrong = (expected: string): Result<Understood> => {
+    const understood = reader.words.map(({ text: word }) => word).join(' ')
+    const message = `text: ${understood ? `"${understood}" is understood. ` : ''}Then ${expected} is accepted${reader.isDone ? '' : `, not "${reader.rest.slice(0, 30).trim()}"`}.`
+    const failure = fail('not-understood', 'text', message)
+    return { ...failure, error: { ...failure.error, accepted: [...SHAPES], words: reader.words } }
+  }
+  if (reader.isDone) return wrong('a line such as "22 copper to 15 copper"')
+  const said = reader.sign(/^(?:od|\u00f8)(?=[\s\d])/, 'what is this pipe')
+    ? readOd(reader)
+    : reader.sign(/^(?:offset|off)(?=[\s\d])/, 'an offset')
+      ? readOffset(reader)
+      : reader.sign(/^depth(?=[\s\d])/, 'how deep')
+        ? readDepth(reader)
+        : readWays(reader)
+  if (typeof said === 'string') return wrong(said)
+  if (!reader.isDone) return wrong('the end of the line, or a condition such as hot, hidden, wet or wood,')
+  return ok({ ...said, words: reader.words })
+}
+

@@ -1,0 +1,84 @@
+import { findPipe, SERIES, type Region } from '#core/catalogue'
+import type { Method, Service } from '#core/joints'
+import type { Check, Colour } from '#core/identify'
+
+/**
+ * Series a material's name stands for, by region, the likeliest first. Copper is EN 1057 in metric countries and the old
+ * kind sized by bore where an inch size is named; type L in inch countries (contract).
+ */
+const MATERIALS: readonly { names: readonly string[], us: readonly string[], gb: readonly string[] }[] = [
+  { names: ['old copper', 'imperial copper', 'imperial'], us: ['cu-bs-imp'], gb: ['cu-bs-imp'] },
+  { names: ['type k', 'k copper'], us: ['cu-k'], gb: ['cu-k'] },
+  { names: ['type l', 'l copper'], us: ['cu-l'], gb: ['cu-l'] },
+  { names: ['type m', 'm copper'], us: ['cu-m'], gb: ['cu-m'] },
+  { names: ['copper', 'cu'], us: ['cu-l', 'cu-bs-imp', 'cu-en-x'], gb: ['cu-en-x', 'cu-bs-imp', 'cu-en-10', 'cu-l'] },
+  { names: ['pe-rt', 'pert'], us: ['pert-cts'], gb: ['pert-cts'] },
+  { names: ['pex', 'pe-x'], us: ['pex-cts', 'pex-en'], gb: ['pex-en', 'bs7291', 'pex-cts'] },
+  { names: ['multilayer', 'ml', 'pex-al-pex', 'composite'], us: ['ml-astm', 'ml-en'], gb: ['ml-en', 'ml-astm'] },
+  { names: ['plastic', 'polypipe', 'barrier'], us: ['pex-cts'], gb: ['bs7291', 'pex-en'] },
+  { names: ['mdpe', 'pe', 'poly', 'polyethylene'], us: ['pe-cts', 'pe-en'], gb: ['pe-en', 'pe-cts'] },
+  { names: ['cpvc'], us: ['cpvc-cts'], gb: ['cpvc-cts'] },
+  { names: ['pvc'], us: ['pvc-40', 'pvc-80'], gb: ['pvc-40', 'pvc-80'] },
+  { names: ['galvanised', 'galvanized', 'galv', 'steel', 'iron'], us: ['st-40', 'st-en'], gb: ['st-en', 'st-40'] },
+  { names: ['carbon steel', 'carbon'], us: ['cs-en'], gb: ['cs-en'] },
+  { names: ['stainless', 'ss', 'inox'], us: ['ss-en'], gb: ['ss-en'] },
+  { names: ['polybutylene', 'pb'], us: ['pb-cts'], gb: ['bs7291', 'pb-cts'] },
+  { names: ['pp-r', 'ppr'], us: ['ppr-6', 'ppr-74'], gb: ['ppr-6', 'ppr-74'] },
+  { names: ['lead'], us: ['lead'], gb: ['lead'] },
+]
+
+/** Names longest first, so that "old copper" is not read as "old" and "copper". */
+const longestFirst = <T extends { name: string }>(words: readonly T[]): T[] => [...words].sort((a, b) => b.name.length - a.name.length)
+const MATERIAL_NAMES = longestFirst(MATERIALS.flatMap(material => material.names.map(name => ({ name, material }))))
+
+const CONDITIONS: readonly { name: string, as: string, set: Readonly<Record<string, unknown>> }[] = longestFirst([
+  ...(['cold', 'hot', 'heating', 'buried'] as const).map((name: Service) => ({ name, as: `service: ${name}`, set: { service: name } })),
+  { name: 'recirculating', as: 'service: recirculating', set: { service: 'recirculation' } }, { name: 'recirculation', as: 'service: recirculating', set: { service: 'recirculation' } },
+  { name: 'hidden', as: 'hidden', set: { hidden: true } }, { name: 'wet', as: 'it drips', set: { wet: true } },
+  { name: 'wood', as: 'wood near', set: { combustibles: true } }, { name: 'tight', as: 'tight for tools', set: { room: 'tight' } },
+  { name: 'no flame', as: 'no flame allowed', set: { noFlame: true } }, { name: 'noflame', as: 'no flame allowed', set: { noFlame: true } },
+  { name: 'undo', as: 'has to come apart', set: { mustUndo: true } }, { name: 'temporary', as: 'temporary', set: { temporary: true } }, { name: 'no play', as: 'no play', set: { play: 0 } },
+])
+
+const METHOD_NAMES: readonly { name: string, method: Method }[] = longestFirst([
+  { name: 'solder', method: 'solder' }, { name: 'soldered', method: 'solder' }, { name: 'press', method: 'press' }, { name: 'push-fit', method: 'push-fit' }, { name: 'pushfit', method: 'push-fit' }, { name: 'push', method: 'push-fit' }, { name: 'compression', method: 'compression' }, { name: 'comp', method: 'compression' },
+  { name: 'crimp', method: 'crimp' }, { name: 'clamp', method: 'clamp' }, { name: 'expansion', method: 'expansion' }, { name: 'sleeve', method: 'sliding-sleeve' }, { name: 'cement', method: 'solvent-cement' }, { name: 'thread', method: 'thread' },
+] as const)
+
+const COLOUR_NAMES: readonly { name: string, colour: Colour }[] = (['grey', 'white', 'cream', 'red', 'blue', 'black', 'yellow', 'orange', 'green', 'brass', 'silver'] as const).map(colour => ({ name: colour, colour }))
+
+const THREAD_NAMES = [{ name: 'npt', form: 'npt' }, { name: 'bspt', form: 'bspt' }, { name: 'bsp', form: 'bspt' }, { name: 'bspp', form: 'bspp' }] as const
+const GENDER_NAMES = [{ name: 'male', gender: 'male' }, { name: 'female', gender: 'female' }] as const
+
+const PLASTIC: readonly Check[] = [{ check: 'scratch', value: 'plastic' }]
+const RIGID_PLASTIC: readonly Check[] = [...PLASTIC, { check: 'flex', value: 'rigid' }]
+const BENDING_PLASTIC: readonly Check[] = [...PLASTIC, { check: 'flex', value: 'springy' }]
+const STEEL: readonly Check[] = [{ check: 'magnet', value: true }]
+
+/** What a hand has seen or felt that names a material after a diameter. */
+export const SAYS_OF_MATERIAL: Readonly<Record<string, readonly Check[]>> = {
+  'copper': [{ check: 'scratch', value: 'copper' }], 'cu': [{ check: 'scratch', value: 'copper' }],
+  'steel': STEEL, 'iron': STEEL, 'galvanised': STEEL, 'galvanized': STEEL, 'galv': STEEL,
+  'stainless': [{ check: 'scratch', value: 'bright-silver' }, { check: 'flex', value: 'rigid' }], 'lead': [{ check: 'scratch', value: 'bright-silver' }, { check: 'flex', value: 'soft' }],
+  'plastic': PLASTIC, 'multilayer': PLASTIC, 'ml': PLASTIC, 'pex': BENDING_PLASTIC, 'pe': BENDING_PLASTIC, 'mdpe': BENDING_PLASTIC, 'pvc': RIGID_PLASTIC, 'cpvc': RIGID_PLASTIC,
+}
+
+/** The word of a list that a text begins with, whole. */
+export function startsWith<T extends { name: string }>(text: string, words: readonly T[]): T | undefined {
+  return words.find(({ name }) => text.startsWith(name) && !/^[\w-]/.test(text.slice(name.length)))
+}
+
+export const LISTS = { materials: MATERIAL_NAMES, conditions: CONDITIONS, methods: METHOD_NAMES, colours: COLOUR_NAMES, threads: THREAD_NAMES, genders: GENDER_NAMES } as const
+
+/** The pipe a size and a material's name stand for in a region, and others they could. */
+export function pipesNamed(nominal: string, name: string, region: Region): string[] {
+  const material = MATERIALS.find(({ names }) => names.includes(name))
+  const series = material?.[region === 'us' ? 'us' : 'gb'] ?? []
+  return series.map(id => `${id}-${nominal.replace('/', '_')}`).filter(id => findPipe(id, '').ok)
+}
+
+/** The short name of a material for each series, for what could stand in a word's place. */
+export const nameOfSeries = (id: string): string => {
+  const name = MATERIALS.find(({ us, gb }) => us[0] === id || gb[0] === id)?.names[0]
+  return name ?? SERIES.find(series => series.id === id)?.words ?? id
+}

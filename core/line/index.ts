@@ -1,0 +1,2 @@
+export { planOffset } from './offset'
+export type { OffsetAnswer, OffsetQuestion } from './offset'
