@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { fail, ok, type Issue, type IssueCode, type Result } from '#core/base'
 import { findPipes, REGIONS } from '#core/catalogue'
 import { COLOURS, FLEXES, HELD_BYS, identifyPipe, INSTRUMENTS, LAGGINGS, SCRATCHES, STRIPES, TRACES } from '#core/identify'
+import { inspectJoint } from '#core/inspect'
 import { findWays, METHODS, SERVICES, THREAD_FORMS, THREAD_MATERIALS } from '#core/joints'
 import { understand } from '#core/ask'
 import { planOffset } from '#core/line'
@@ -90,6 +91,15 @@ const makeQuestion = z.strictObject({
   ambient: z.number().finite().min(-40).max(60).optional(),
 })
 
+const inspectQuestion = z.strictObject({
+  region, method: z.enum(METHODS), pipe: text.optional(), service: z.enum(SERVICES).optional(), policy: policy.optional(),
+  seen: z.strictObject({
+    leak: z.enum(['dry', 'stain', 'weeps']), mark: z.enum(['at-edge', 'away', 'none']), liner: z.enum(['in', 'missing']), ringDistance: length, gauge: z.enum(['passes', 'fails']), pressed: z.boolean(),
+    solderRing: z.enum(['all-round', 'gap']), flux: z.enum(['clean', 'green']), olive: z.enum(['even', 'pinched']), threads: z.number().int().min(0).max(40), support: z.number().finite().min(0).max(100_000), reach: z.enum(['reached', 'hidden']),
+    inLine: z.boolean(), daylight: z.boolean(), metals: z.enum(['no-zinc', 'brass-between', 'bare']), system: z.enum(['one', 'mixed']),
+  }).partial(),
+})
+
 const angle = z.number().finite().positive().max(90)
 const offsetQuestion = z.strictObject({ set: length, angle, roll: z.number().finite().min(0).max(100_000).optional(), radius: length.optional() })
 
@@ -120,6 +130,7 @@ export const VERBS: Readonly<Record<string, Verb>> = {
   identify: verb(identifyQuestion, identifyPipe),
   ways: verb(waysQuestion, findWays),
   make: verb(makeQuestion, makeJoint),
+  inspect: verb(inspectQuestion, inspectJoint),
   offset: verb(offsetQuestion, planOffset),
   ask: verb(askQuestion, answerLine),
 }

@@ -1,6 +1,6 @@
 import type { Region } from '#core/catalogue'
 import type { Conditions, End, Policy } from '#core/joints'
-import type { FindBody } from '#core/record'
+import type { FindBody, FittingRecord, ToolRecord } from '#core/record'
 
 export interface DemoJoint {
   place: string
@@ -27,6 +27,8 @@ export interface DemoJob {
   region: Region
   year?: number
   policy: Partial<Policy>
+  tools?: ToolRecord[]
+  fittings?: FittingRecord[]
   handedOver?: string
   finds: DemoFind[]
   joints: DemoJoint[]
@@ -40,6 +42,8 @@ export const DEMO_JOBS: readonly DemoJob[] = [
     region: 'gb',
     year: 1958,
     policy: { compressionHidden: 'temporary-only' },
+    tools: [{ method: 'solder', sizes: [], due: null }, { method: 'press', sizes: ['15', '22'], due: '2027-10-03' }, { method: 'ml-press', sizes: ['16', '20'], due: '2027-10-03' }],
+    fittings: [{ method: 'press', nominal: '22', fitting: 'coupling', insertion: 22.5, takeOut: 1, at: '2026-11-20' }, { method: 'solder', nominal: '22', fitting: 'elbow', insertion: null, takeOut: 14.5, at: '2026-11-20' }],
     finds: [
       { place: 'north wall, stub behind the oven', typed: '21.5', by: 'calliper', answers: { colour: 'copper', flex: 'rigid', magnet: false, traced: 'water' }, pipe: 'cu-bs-imp-3_4', notes: 'Painted twice. Old soldered tee 200 to the left: keep off it.' },
       { place: 'incoming main, under the step', typed: '25,1 mm', by: 'calliper', answers: { colour: 'blue', flex: 'springy', magnet: false, traced: 'water' }, pipe: 'pe-en-25' },
@@ -57,6 +61,8 @@ export const DEMO_JOBS: readonly DemoJob[] = [
     place: 'wash basins and rinse bench',
     region: 'us',
     policy: { typeMDrinking: 'refused' },
+    tools: [{ method: 'solder', sizes: [], due: null }, { method: 'press', sizes: ['1/2', '3/4'], due: '2027-05-12' }, { method: 'crimp', sizes: ['1/2', '3/4'], due: '2026-11-12' }],
+    fittings: [],
     finds: [
       { place: 'riser beside the racks', typed: '1.05', by: 'calliper', answers: { colour: 'grey', magnet: true, flex: 'rigid' }, pipe: 'st-40-3_4' },
       { place: 'stub to the basins', typed: '7/8 in', by: 'calliper', answers: { colour: 'copper', flex: 'rigid', traced: 'water' }, pipe: 'cu-l-3_4' },

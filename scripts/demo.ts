@@ -7,8 +7,8 @@ import { createFind, createPhoto } from '../server/services/finds'
 import { createJob } from '../server/services/jobs'
 import { createJoint, setTick, signOff, updateJoint } from '../server/services/joints'
 import type { Write } from '../server/services/once'
-import { findWays, type Policy } from '#core/joints'
-import { BLANK_FIND } from '#core/record'
+import { findWays } from '#core/joints'
+import { BLANK_FIND, kitOf } from '#core/record'
 import { makeCards } from '#core/making'
 import { demoPhoto } from './demo-photo'
 import { DEMO_JOBS, type DemoJob, type DemoJoint } from './demo-data'
@@ -16,7 +16,7 @@ import { DEMO_JOBS, type DemoJob, type DemoJoint } from './demo-data'
 const now = (by = ''): Write => ({ key: null, request: '', at: new Date(), by })
 
 async function addJoint(slug: string, job: DemoJob, demo: DemoJoint, findIds: readonly string[]) {
-  const answer = findWays({ region: job.region, a: demo.a, b: demo.b, conditions: demo.conditions, policy: job.policy as Partial<Policy> })
+  const answer = findWays({ region: job.region, a: demo.a, b: demo.b, conditions: demo.conditions, policy: job.policy, kit: kitOf({ tools: job.tools ?? null, fittings: job.fittings ?? [] }) })
   if (!answer.ok) throw new Error(answer.error.message)
   const way = demo.way === undefined ? undefined : answer.value.ways.find(({ parts }) => parts.some(({ name }) => name === demo.way))
   if (demo.way !== undefined && !way) throw new Error(`${slug}: no way by ${demo.way}`)
@@ -41,7 +41,7 @@ async function addJoint(slug: string, job: DemoJob, demo: DemoJoint, findIds: re
 
 async function addJob(job: DemoJob, position: number) {
   const { slug } = await createJob({ name: job.name, place: job.place, region: job.region, year: job.year ?? null }, now())
-  await reading(db => db.update(jobs).set({ policy: job.policy, handedOver: job.handedOver ?? null, position }).where(eq(jobs.slug, slug)))
+  await reading(db => db.update(jobs).set({ policy: job.policy, tools: job.tools ?? null, fittings: job.fittings ?? [], handedOver: job.handedOver ?? null, position }).where(eq(jobs.slug, slug)))
   const findIds: string[] = []
   for (const { photo, ...find } of job.finds) {
     const { id } = await createFind(slug, { ...BLANK_FIND, ...find }, now('Wyn'))

@@ -10,4 +10,4 @@ export const aJoint = (changes: Partial<JointRecord> = {}): JointRecord => ({
 
 export const aSignoff = (changes: Partial<SignoffRecord> = {}): SignoffRecord => ({ id: 's', initials: 'AB', at: '2026-11-23T10:00:00.000Z', marks: [], corrects: null, ...changes })
 
-export const aJob = (changes: Partial<JobRecord> = {}): JobRecord => ({ id: 'job-1', slug: 'yard', name: 'Yard', place: '', region: 'gb', year: null, policy: {}, handedOver: null, version: 1, finds: [], joints: [], clashes: [], ...changes })
+export const aJob = (changes: Partial<JobRecord> = {}): JobRecord => ({ id: 'job-1', slug: 'yard', name: 'Yard', place: '', region: 'gb', year: null, policy: {}, tools: null, fittings: [], handedOver: null, version: 1, updatedAt: '', updatedBy: '', finds: [], joints: [], clashes: [], ...changes })

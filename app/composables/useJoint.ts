@@ -1,5 +1,5 @@
 import { fillConditions, findWays, type Conditions, type End, type Way, type WaysAnswer } from '#core/joints'
-import { isMade, type JobRecord, type JointBody, type JointRecord } from '#core/record'
+import { isMade, kitOf, type JobRecord, type JointBody, type JointRecord } from '#core/record'
 
 const BLANK: Omit<JointBody, 'a' | 'findA' | 'place'> = { b: null, findB: null, conditions: {}, orientation: 'horizontal', wayId: null, depths: {} }
 
@@ -20,7 +20,7 @@ export function useJoint(job: Ref<JobRecord | undefined>) {
   const conditions = computed(() => fillConditions(joint.value?.conditions))
 
   const asked = computed(() => (job.value && joint.value?.a && joint.value.b
-    ? { region: job.value.region, a: joint.value.a, b: joint.value.b, conditions: joint.value.conditions, policy: job.value.policy }
+    ? { region: job.value.region, a: joint.value.a, b: joint.value.b, conditions: joint.value.conditions, policy: job.value.policy, kit: kitOf(job.value) }
     : null))
   const answer = computed<WaysAnswer | null>(() => {
     const result = asked.value ? findWays(asked.value) : null

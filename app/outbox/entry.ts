@@ -1,8 +1,12 @@
 import { ok, type Issue, type Result } from '#core/base'
-import { addPhoto, beginFind, beginJoint, changeFind, changeJoint, dropPhoto, runTimer, signJoint, tickStep, type Clash, type ClashBody, type Fields, type FindBody, type FindRecord, type JobBody, type JobRecord, type JointBody, type JointRecord, type PhotoBody, type SignoffBody, type StepPlace } from '#core/record'
+import { addPhoto, beginFind, beginJoint, changeFind, changeKit, changeJoint, dropPhoto, runTimer, signJoint, tickStep, type Clash, type ClashBody, type Fields, type FindBody, type FindRecord, type JobBody, type JobRecord, type JointBody, type JointRecord, type KitBody, type PhotoBody, type SignoffBody, type StepPlace } from '#core/record'
 
-export type Kind = 'finds' | 'joints'
-export type AnyRecord = FindRecord | JointRecord
+/** A change of kind `jobs` is of a job's own fields: policies, tools, measured fittings. */
+export type Kind = 'jobs' | 'finds' | 'joints'
+export type AnyRecord = JobRecord | FindRecord | JointRecord
+
+/** Record that a change of a job's own fields belongs to: apart from the job, so that its finds and joints never wait for it. */
+export const kitRecord = (job: string): string => `kit-${job}`
 
 /** What was done, with what it rests on: `base` and `seen` are the fields as the screen showed them. */
 export type Act =
@@ -50,7 +54,7 @@ export function toRequest({ key, job, record, act }: Entry): Request {
     case 'begin-joint': return { method: 'POST', url: `${at}/joints`, body: { ...act.body, id: record } }
     case 'photo': return { method: 'POST', url: `${at}/finds/${record}/photos`, body: { ...act.body, id: key } }
     case 'drop-photo': return { method: 'DELETE', url: `${at}/finds/${record}/photos/${act.photo}`, body: {} }
-    case 'change': return { method: 'PATCH', url: `${at}/${act.kind}/${record}`, body: { ...act.changes, version: act.version } }
+    case 'change': return { method: 'PATCH', url: act.kind === 'jobs' ? at : `${at}/${act.kind}/${record}`, body: { ...act.changes, version: act.version } }
     case 'tick': return { method: act.done ? 'PUT' : 'DELETE', url: `${at}/joints/${record}/ticks`, body: act.place }
     case 'wait': return { method: act.running ? 'PUT' : 'DELETE', url: `${at}/joints/${record}/timers`, body: act.place }
     case 'sign': return { method: 'POST', url: `${at}/joints/${record}/signoffs`, body: { ...act.body, id: key, version: act.version } }
@@ -93,7 +97,8 @@ export function applyEntry(job: JobRecord, { key, record, at, act }: Entry, ahea
     }
     case 'photo': return onFind(find => addPhoto(find, { id: key, name: act.body.name, width: act.width, height: act.height, ...hand, data: `data:image/jpeg;base64,${act.body.data}` }))
     case 'drop-photo': return onFind(find => ok(dropPhoto(find, act.photo)))
-    case 'change': return act.kind === 'finds' ? onFind(find => changeFind(job, find, act.changes as Partial<FindBody>, hand)) : onJoint(joint => changeJoint(job, joint, act.changes as Partial<JointBody>))
+    case 'change': if (act.kind === 'jobs') return changeKit(job, act.changes as Partial<KitBody>)
+      return act.kind === 'finds' ? onFind(find => changeFind(job, find, act.changes as Partial<FindBody>, hand)) : onJoint(joint => changeJoint(job, joint, act.changes as Partial<JointBody>))
     case 'tick': return onJoint(joint => tickStep(job, joint, act.place, act.done, time))
     case 'wait': return onJoint(joint => runTimer(job, joint, act.place, act.running, time))
     case 'sign': return onJoint(joint => signJoint(job, joint, { ...act.body, id: key }, time))
@@ -103,4 +108,4 @@ export function applyEntry(job: JobRecord, { key, record, at, act }: Entry, ahea
 
 /** A job begun on this tablet, before the server has given it a name in its address. */
 export const beginJob = (id: string, body: JobBody): JobRecord =>
-  ({ ...body, id, slug: id, year: body.year ?? null, policy: {}, handedOver: null, version: 1, finds: [], joints: [], clashes: [] })
+  ({ ...body, id, slug: id, year: body.year ?? null, policy: {}, tools: null, fittings: [], handedOver: null, version: 1, updatedAt: '', updatedBy: '', finds: [], joints: [], clashes: [] })

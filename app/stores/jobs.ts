@@ -3,10 +3,10 @@ import { defineStore } from 'pinia'
 import { useStorage } from '@vueuse/core'
 import { v4 as uuid } from 'uuid'
 import { fail, ok, type Issue, type Result } from '#core/base'
-import { completeJob, type FindBody, type FindRecord, type JobBody, type JobRecord, type JointBody, type JointRecord, type SignoffBody, type StepPlace } from '#core/record'
+import { completeJob, type FindBody, type FindRecord, type JobBody, type JobRecord, type JointBody, type JointRecord, type KitBody, type SignoffBody, type StepPlace } from '#core/record'
 import { useApi, type Answer } from '~/composables/useApi'
 import { useServerClock } from '~/composables/useServerClock'
-import { applyEntry, beginJob, type Act, type AnyRecord, type Entry, type Kind } from '~/outbox/entry'
+import { applyEntry, beginJob, kitRecord, type Act, type AnyRecord, type Entry, type Kind } from '~/outbox/entry'
 import { createOutbox, type Outbox } from '~/outbox/outbox'
 import { memoryStorage, openStorage, type Storage } from '~/outbox/storage'
 
@@ -48,7 +48,7 @@ export const useJobStore = defineStore('jobs', () => {
   const channel = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('jolvet')
 
   const jobOf = (name: string) => jobs.value.find(job => job.slug === name || job.id === name)
-  const recordOf = (job: JobRecord, kind: Kind, id: string): AnyRecord | undefined => job[kind].find(record => record.id === id)
+  const recordOf = (job: JobRecord, kind: Kind, id: string): AnyRecord | undefined => (kind === 'jobs' ? job : job[kind].find(record => record.id === id))
 
   function view(id: string): JobRecord | undefined {
     const own = entries.value.filter(entry => entry.job === id)
@@ -83,7 +83,8 @@ export const useJobStore = defineStore('jobs', () => {
     writes++
     const copy = copies.get(jobId)
     if (!copy) return
-    const kind: Kind = 'signoffs' in record ? 'joints' : 'finds'
+    if ('joints' in record) return putCopy(record)
+    const kind = 'signoffs' in record ? 'joints' : 'finds'
     const list: readonly AnyRecord[] = copy[kind]
     const next = list.some(({ id }) => id === record.id) ? list.map(one => (one.id === record.id ? record : one)) : [...list, record]
     putCopy({ ...copy, [kind]: next })
@@ -206,7 +207,7 @@ export const useJobStore = defineStore('jobs', () => {
     return ok(jobOf(job.id)!)
   }
 
-  function change(slug: string, kind: Kind, id: string, changes: Partial<FindBody> | Partial<JointBody>) {
+  function change(slug: string, kind: Kind, id: string, changes: Partial<FindBody> | Partial<JointBody> | Partial<KitBody>) {
     const job = jobOf(slug)
     const record = job && recordOf(job, kind, id)
     if (!record) return
@@ -257,6 +258,10 @@ export const useJobStore = defineStore('jobs', () => {
     letGo: (key: string) => outbox?.letGo(key),
     settle: (key: string, kept: 'mine' | 'theirs', initials: string) => outbox?.settle(key, kept, { mine: hand.value, initials }),
     changeFind: (slug: string, id: string, changes: Partial<FindBody>) => change(slug, 'finds', id, changes),
+    changeKit: (slug: string, changes: Partial<KitBody>) => {
+      const job = jobOf(slug)
+      if (job) change(slug, 'jobs', kitRecord(job.id), changes)
+    },
     changeJoint: (slug: string, id: string, changes: Partial<JointBody>) => change(slug, 'joints', id, changes),
     addPhoto: (slug: string, find: string, photo: { name: string, data: string, width: number, height: number }) => {
       const { width, height, ...body } = photo

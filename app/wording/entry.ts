@@ -7,7 +7,7 @@ import { endLabel } from './way'
 
 /** Words for what was done on this tablet, and for the fields two hands set differently. */
 const FIELD_WORDS: Readonly<Record<string, string>> = {
-  place: 'where', notes: 'notes', cannot: 'cannot be checked', findB: 'from the find', typed: 'diameter', by: 'read with', pipe: 'kept as', a: 'first end', b: 'other end', findA: 'from the find', orientation: 'the pipe runs', wayId: 'way', signoff: 'signed by', depths: 'depth mark', conditions: 'condition', answers: 'check',
+  place: 'where', notes: 'notes', cannot: 'cannot be checked', findB: 'from the find', typed: 'diameter', by: 'read with', pipe: 'kept as', a: 'first end', b: 'other end', findA: 'from the find', orientation: 'the pipe runs', wayId: 'way', signoff: 'signed by', depths: 'depth mark', tools: 'tools', fittings: 'my fittings', policy: 'policy', conditions: 'condition', answers: 'check',
 }
 
 /** The name of a field by its path, such as "depth mark, end 1". */
@@ -26,12 +26,14 @@ export function valueWords(path: string, value: unknown, job: JobRecord | undefi
   if (path === 'wayId') return job?.joints.map(({ way }) => way).find(way => way?.id === value)?.parts[0]?.name ?? 'another way'
   if (path.startsWith('depths') && job) return `${String(value)} ${unitSystemOf(job.region) === 'inch' ? 'in' : 'mm'}`
   if (path.startsWith('answers.')) return answerWords(String(value), path.slice('answers.'.length))
+  if (Array.isArray(value)) return `${value.length} of them`
   if (typeof value === 'boolean') return value ? 'yes' : 'no'
   return answerWords(String(value))
 }
 
 /** The joint or find an entry is about, as it is called on the job. */
 export function recordWords({ record, act }: Pick<Entry, 'record' | 'act'>, job: JobRecord | undefined): string {
+  if (record.startsWith('kit-')) return 'kit'
   if (act.do === 'begin-job') return job?.name ?? act.body.name
   const joint = job?.joints.find(({ id }) => id === record)
   if (joint) return `J${joint.number}`

@@ -37,8 +37,8 @@ describe('two ends', () => {
 
   it('echo each word with what it was taken for, and what could stand there', () => {
     expect(read('22 copper > 15 cu hot').words).toEqual([
-      { text: '22', as: 'size 22' }, { text: 'copper', as: '22 × 0.9 copper', others: ['copper, 1 mm wall'] }, { text: '>', as: 'to' }, { text: '15', as: 'size 15' },
-      { text: 'cu', as: '15 × 0.7 copper', others: ['copper, 1 mm wall'] }, { text: 'hot', as: 'service: hot' },
+      { text: '22', as: 'size 22' }, { text: 'copper', as: '22 × 0.9 copper', others: ['thick copper'] }, { text: '>', as: 'to' }, { text: '15', as: 'size 15' },
+      { text: 'cu', as: '15 × 0.7 copper', others: ['thick copper'] }, { text: 'hot', as: 'service: hot' },
     ])
   })
 })

@@ -22,6 +22,12 @@ export function suggestNext(text: string, region: Region): string[] {
     const nominal = size.replace(' ', '-')
     return complete(COMMON_MATERIALS.filter(name => name.includes(' ') ? true : pipesNamed(nominal, name, region).length > 0)).slice(0, MOST)
   }
+  // A condition begun: what stands before it is a whole line already.
+  const head = last === '' ? null : understand({ text: before, region })
+  if (head?.ok && head.value.verb === 'ways') {
+    const begun = complete(COMMON_CONDITIONS.filter(word => !before.includes(word)))
+    if (begun.length > 0) return begun.slice(0, MOST)
+  }
   const understood = understand({ text: line, region })
   if (understood.ok && understood.value.verb === 'ways' && line.endsWith(' ')) return complete(COMMON_CONDITIONS.filter(word => !line.includes(word))).slice(0, MOST)
   if (/(?:^|\b(?:to|depth) |> ?)$/.test(before) && /^\d*$/.test(last)) {

@@ -3,7 +3,7 @@ import { findSocket, getPipe, PIPES, SERIES, unitSystemOf, type Region, type Soc
 import type { Check } from '#core/identify'
 import { formatDecimal, parseLength } from '#core/units'
 import type { AskQuestion, AskWord, Understood } from './types'
-import { LISTS, nameOfSeries, pipesNamed, SAYS_OF_MATERIAL, startsWith } from './words'
+import { LISTS, nameOfPipe, pipesNamed, SAYS_OF_MATERIAL, startsWith } from './words'
 
 /** What is accepted, as shapes to follow. */
 export const SHAPES = [
@@ -105,7 +105,7 @@ function readEnd(reader: Reader): End | string {
   if (!found) return `a material after ${size.nominal}, such as copper, pex, multilayer, pe or steel`
   const [pipe, ...others] = pipesNamed(size.nominal, found.name, reader.region)
   if (pipe === undefined) return `a size that ${found.name} is made in; ${size.nominal} is none`
-  reader.takeAs(found.name.length, getPipe(pipe).label, others.map(id => nameOfSeries(getPipe(id).series)).filter(name => name !== found.name))
+  reader.takeAs(found.name.length, getPipe(pipe).label, others.flatMap(id => nameOfPipe(id, size.nominal, reader.region) ?? []))
   return { pipe }
 }
 

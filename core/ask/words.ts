@@ -1,4 +1,4 @@
-import { findPipe, SERIES, type Region } from '#core/catalogue'
+import { findPipe, type Region } from '#core/catalogue'
 import type { Method, Service } from '#core/joints'
 import type { Check, Colour } from '#core/identify'
 
@@ -11,6 +11,8 @@ const MATERIALS: readonly { names: readonly string[], us: readonly string[], gb:
   { names: ['type k', 'k copper'], us: ['cu-k'], gb: ['cu-k'] },
   { names: ['type l', 'l copper'], us: ['cu-l'], gb: ['cu-l'] },
   { names: ['type m', 'm copper'], us: ['cu-m'], gb: ['cu-m'] },
+  { names: ['thick copper'], us: ['cu-en-10'], gb: ['cu-en-10'] },
+  { names: ['heavy copper'], us: ['cu-en-y'], gb: ['cu-en-y'] },
   { names: ['copper', 'cu'], us: ['cu-l', 'cu-bs-imp', 'cu-en-x'], gb: ['cu-en-x', 'cu-bs-imp', 'cu-en-10', 'cu-l'] },
   { names: ['pe-rt', 'pert'], us: ['pert-cts'], gb: ['pert-cts'] },
   { names: ['pex', 'pe-x'], us: ['pex-cts', 'pex-en'], gb: ['pex-en', 'bs7291', 'pex-cts'] },
@@ -77,8 +79,6 @@ export function pipesNamed(nominal: string, name: string, region: Region): strin
   return series.map(id => `${id}-${nominal.replace('/', '_')}`).filter(id => findPipe(id, '').ok)
 }
 
-/** The short name of a material for each series, for what could stand in a word's place. */
-export const nameOfSeries = (id: string): string => {
-  const name = MATERIALS.find(({ us, gb }) => us[0] === id || gb[0] === id)?.names[0]
-  return name ?? SERIES.find(series => series.id === id)?.words ?? id
-}
+/** A name that reads back as this very pipe in this region, for what could stand in a word's place; none where no short name does. */
+export const nameOfPipe = (id: string, nominal: string, region: Region): string | undefined =>
+  MATERIAL_NAMES.find(({ name }) => pipesNamed(nominal, name, region)[0] === id)?.name

@@ -6,6 +6,9 @@ import { MINUTES, PRICE, PRICE_OD, SLIP_PRICE, SMALL_PART_PRICE, TAIL_BARE, VALV
 import type { Chain, Meeting } from './search'
 import { isLoose, type Joint, type OfferedMethod, type Part, type Situation, type Verdict, type Way } from './types'
 
+/** Methods whose fitting goes into the tube, in brass or composite. */
+const ON_BARBS: ReadonlySet<OfferedMethod> = new Set(['crimp', 'clamp', 'expansion'])
+
 const UNKNOWN_DEPTH: Figure = { value: null, lo: null, hi: null, source: 'no figure held; measure the socket' }
 
 const methodOf = (meeting: Meeting): OfferedMethod => meeting.method
@@ -67,6 +70,7 @@ function concernsOf(chain: Chain, insertions: readonly Figure[], situation: Situ
     if (insertions[i]!.value === null) concerns.push(held('measure', 'Measure how deep this fitting\'s socket is. Then it fits.'))
   })
   const methods = new Set(chain.meetings.map(methodOf))
+  if (policy.insertFittings !== 'either' && [...methods].some(method => ON_BARBS.has(method))) concerns.push(note('insert-fittings', policy.insertFittings === 'brass' ? 'Brass insert fittings, the job\'s way: scale sticks to them over decades.' : 'Composite insert fittings, the job\'s way: nothing sticks, a spoilt one is scrap.'))
   if (methods.has('solder') && methods.size > 1) concerns.push(note('solder-first', 'Solder first and let it go cold to the hand; then the seals, threads and plastic.'))
   const tapers = chain.meetings.some(meeting => meeting.kind === 'thread' && meeting.form !== 'bspp')
   if (chain.meetings.some(meeting => meeting.kind === 'thread' && meeting.form === 'bspp')) concerns.push(note('washer', 'A parallel thread seals on its washer: no tape, no paste on it.'))
@@ -74,6 +78,7 @@ function concernsOf(chain: Chain, insertions: readonly Figure[], situation: Situ
   const forms = new Set(chain.meetings.flatMap(meeting => (meeting.kind === 'thread' ? [meeting.form] : [])))
   concerns.push(...metalConcerns(chain, situation), ...fittingConcerns(chain))
   if (forms.has('npt') && forms.size > 1) concerns.push(care('npt-bsp', 'NPT to BSP only by an adaptor made for both: 1/2 and 3/4 start together and then leak.'))
+  if (conditions.service === 'heating' && conditions.drinking) concerns.push(care('heating-drinking', 'Heating water is not for drinking. Say which it is: no part is chosen for both.'))
   if (region === 'gb' && conditions.hidden) concerns.push(note('concealed', 'In Britain a hidden joint must still be reached by lifting a board, panel or duct cover. Local rules decide.'))
   return [...new Map(concerns.map(concern => [`${concern.code} ${concern.text}`, concern])).values()]
 }

@@ -1,3 +1,5 @@
+export { changeKit, jobPatch, kitOf, overdue } from './kit'
+export type { FittingRecord, KitBody, ToolRecord } from './kit'
 export { changedSince, mergeFields } from './merge'
 export type { Clash, Fields } from './merge'
 export { nextAction, STATIONS } from './next-action'

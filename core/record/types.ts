@@ -1,5 +1,6 @@
 import type { Region } from '#core/catalogue'
 import type { Conditions, Policy, Way } from '#core/joints'
+import type { FittingRecord, ToolRecord } from './kit'
 import type { ClashBody, FindBody, JointBody } from './schema'
 
 /** `updatedBy` names the hand or tablet that wrote last; empty where it gave no name. */
@@ -39,8 +40,14 @@ export interface JobRecord {
   region: Region
   year: number | null
   policy: Partial<Policy>
+  /** Tools on the van; null while nothing was said of them. */
+  tools: ToolRecord[] | null
+  /** Fittings measured by hand. */
+  fittings: FittingRecord[]
   handedOver: string | null
   version: number
+  updatedAt: string
+  updatedBy: string
   finds: FindRecord[]
   joints: JointRecord[]
   clashes: ClashRecord[]

@@ -4,6 +4,7 @@ import { findPipe, unitSystemOf } from '#core/catalogue'
 import { findWays, type Way } from '#core/joints'
 import { makeCards, type MakeCard, type Step } from '#core/making'
 import { parseLength } from '#core/units'
+import { kitOf } from './kit'
 import type { JointBody, SignoffBody, StepPlace } from './schema'
 import { isMade, type JobRecord, type JointRecord, type MarkRecord } from './types'
 
@@ -13,7 +14,7 @@ import { isMade, type JobRecord, type JointRecord, type MarkRecord } from './typ
  */
 
 /** What of a job its joints are worked out by. */
-export type JobRules = Pick<JobRecord, 'region' | 'policy'>
+export type JobRules = Pick<JobRecord, 'region' | 'policy' | 'tools' | 'fittings'>
 
 /** Why signed work is not changed. */
 export const SIGNED: Issue = issue('impossible', 'joint', 'This joint is signed off. Its entry stays as it was signed.')
@@ -34,7 +35,7 @@ function checkEnds(body: Partial<JointBody>): Issue | null {
 function takeWay(rules: JobRules, joint: Pick<JointBody, 'a' | 'b' | 'conditions' | 'wayId'>): Result<Way | null> {
   if (joint.wayId === null) return ok(null)
   if (!joint.a || !joint.b) return fail('missing', joint.a ? 'b' : 'a', 'Both ends are needed before a way is taken.')
-  const answer = findWays({ region: rules.region, a: joint.a, b: joint.b, conditions: joint.conditions, policy: rules.policy })
+  const answer = findWays({ region: rules.region, a: joint.a, b: joint.b, conditions: joint.conditions, policy: rules.policy, kit: kitOf(rules) })
   if (!answer.ok) return answer
   const way = answer.value.ways.find(({ id }) => id === joint.wayId)
   return way ? ok(way) : fail('impossible', 'wayId', 'wayId: that way is refused under these conditions. Take one from the list.')

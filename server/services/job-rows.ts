@@ -14,7 +14,8 @@ export async function findJobRow(db: Database | Transaction, name: string): Prom
 
 /** The same, held until the transaction ends, so that two numbers or two positions are never the same. */
 export async function lockJobRow(tx: Transaction, name: string): Promise<JobRow> {
-  const row = await findJobRow(tx, name)
-  await tx.select({ id: jobs.id }).from(jobs).where(eq(jobs.id, row.id)).for('update')
+  const { id } = await findJobRow(tx, name)
+  const [row] = await tx.select().from(jobs).where(eq(jobs.id, id)).for('update')
+  if (!row) throw notFound('job', 'this job is gone.')
   return row
 }

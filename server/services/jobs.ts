@@ -1,11 +1,11 @@
-import { asc, count, eq, inArray, max } from 'drizzle-orm'
-import type { ClashBody, ClashRecord, JobBody, JobRecord, JointRecord, MarkRecord } from '#core/record'
+import { asc, count, desc, eq, inArray, max } from 'drizzle-orm'
+import { changeKit, type ClashBody, type ClashRecord, type FittingRecord, type JobBody, type JobRecord, type JointRecord, type KitBody, type MarkRecord, type ToolRecord } from '#core/record'
 import type { Conditions, End, Policy, Way } from '#core/joints'
 import { reading, type Database, type Transaction } from '../db/client'
 import { clashes, finds, jobs, joints, signoffs, ticks, timers } from '../db/schema'
-import { notFound } from '../http/problem'
+import { accepted, changedMeanwhile, notFound } from '../http/problem'
 import { loadFinds } from './finds'
-import { findJobRow, type JobRow } from './job-rows'
+import { findJobRow, lockJobRow, type JobRow } from './job-rows'
 import { idOf, once, type Write } from './once'
 import { forDatabase, toIso } from './time'
 
@@ -57,8 +57,12 @@ async function toJob(db: Database | Transaction, row: JobRow): Promise<JobRecord
     region: row.region as JobRecord['region'],
     year: row.year,
     policy: row.policy as Partial<Policy>,
+    tools: row.tools as ToolRecord[] | null,
+    fittings: row.fittings as FittingRecord[],
     handedOver: row.handedOver === null ? null : toIso(row.handedOver),
     version: row.version,
+    updatedAt: row.updatedAt === null ? '' : toIso(row.updatedAt),
+    updatedBy: row.updatedBy,
     finds: await loadFinds(db, findRows),
     joints: await loadJoints(db, jointRows),
     clashes: clashRows.map(toClash),
@@ -84,6 +88,8 @@ export function createJob({ id: own, ...body }: JobBody & { id?: string }, write
   const read = async (tx: Transaction) => toJob(tx, await findJobRow(tx, id))
   return once(write, read, async (tx) => {
     const [last] = await tx.select({ position: max(jobs.position) }).from(jobs)
+    // The van goes on to the next job with what it has.
+    const [before] = await tx.select({ tools: jobs.tools, fittings: jobs.fittings }).from(jobs).where(eq(jobs.region, body.region)).orderBy(desc(jobs.position)).limit(1)
     const base = slugOf(body.name)
     let slug = base
     for (let n = 2; ; n++) {
@@ -91,7 +97,20 @@ export function createJob({ id: own, ...body }: JobBody & { id?: string }, write
       if (taken!.n === 0) break
       slug = `${base}-${n}`
     }
-    await tx.insert(jobs).values({ id, slug, name: body.name, place: body.place, region: body.region, year: body.year ?? null, policy: {}, position: (last?.position ?? 0) + 1 })
+    await tx.insert(jobs).values({ id, slug, name: body.name, place: body.place, region: body.region, year: body.year ?? null, policy: {}, tools: before?.tools ?? null, fittings: before?.fittings ?? [], position: (last?.position ?? 0) + 1 })
+    return read(tx)
+  })
+}
+
+/** Changes a job's policies, tools or measured fittings where `version` is still the saved one. Problem 409 with the saved job otherwise. */
+export function updateJob(name: string, { version, ...changes }: Partial<KitBody> & { version: number }, write: Write): Promise<JobRecord> {
+  const read = async (tx: Transaction) => toJob(tx, await findJobRow(tx, name))
+  return once(write, read, async (tx) => {
+    const row = await lockJobRow(tx, name)
+    const saved = await toJob(tx, row)
+    if (saved.version !== version) throw changedMeanwhile('job', saved)
+    accepted(changeKit(saved, changes))
+    await tx.update(jobs).set({ ...changes, version: version + 1, updatedAt: forDatabase(write.at), updatedBy: write.by }).where(eq(jobs.id, row.id))
     return read(tx)
   })
 }

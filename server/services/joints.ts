@@ -9,7 +9,7 @@ import { loadJoints } from './jobs'
 import { idOf, once, type Write } from './once'
 import { forDatabase } from './time'
 
-const rulesOf = (job: JobRow): JobRules => ({ region: job.region as JobRecord['region'], policy: job.policy as Partial<Policy> })
+const rulesOf = (job: JobRow): JobRules => ({ region: job.region as JobRecord['region'], policy: job.policy as Partial<Policy>, tools: job.tools as JobRules['tools'], fittings: job.fittings as JobRules['fittings'] })
 
 /** A joint of this job, its row held until the transaction ends. Problem 404 at `joint`. */
 async function readJoint(tx: Transaction, job: JobRow, id: string): Promise<JointRecord> {

@@ -1,5 +1,6 @@
 import { useStorage } from 'nitropack/runtime'
 import { getPipe, type Region } from '#core/catalogue'
+import { depthCardsPdf, type DepthCard } from '../print/depth-cards'
 import { diameterCardsPdf } from '../print/diameter-cards'
 import type { Fonts } from '../print/sheet'
 import { wrapStripPdf } from '../print/wrap-strip'
@@ -26,4 +27,19 @@ export async function diameterCardsSheet(name: string): Promise<{ slug: string, 
   const ids = new Set([...job.finds.map(({ pipe }) => pipe), ...job.joints.flatMap(({ a, b }) => [a, b].map(end => (end && 'pipe' in end ? end.pipe : null)))].filter(id => id !== null))
   if (ids.size === 0) throw invalid({ code: 'missing', path: 'job', message: 'job: no pipe is kept or joined on it yet. Keep a find, then print its cards.' })
   return { slug: job.slug, pdf: await diameterCardsPdf([...ids].map(getPipe), job.region, `${job.name}, ${job.place}`, await loadFonts()) }
+}
+
+/** Depth cards for every joint of a job that a way was taken for, each depth once, and for its measured fittings. Problem 422 where it has none. */
+export async function depthCardsSheet(name: string): Promise<{ slug: string, pdf: Buffer }> {
+  const job = await getJob(name)
+  const cards = new Map<string, DepthCard>()
+  for (const { way } of job.joints) {
+    for (const { method, pipe, thread, insertion } of way?.joints ?? []) {
+      const title = `${pipe === null ? `${thread!.size} ${thread!.form.toUpperCase()} thread` : getPipe(pipe).label}, ${method.replaceAll('-', ' ')}`
+      cards.set(`${title} ${insertion.value}`, { title, depth: insertion.value, lo: insertion.lo, hi: insertion.hi, source: insertion.source })
+    }
+  }
+  for (const { method, nominal, fitting, insertion, at } of job.fittings) if (insertion !== null) cards.set(`${method} ${nominal} ${fitting}`, { title: `${fitting} ${nominal}, ${method.replaceAll('-', ' ')}`, depth: insertion, lo: null, hi: null, source: `measured ${at}` })
+  if (cards.size === 0) throw invalid({ code: 'missing', path: 'job', message: 'job: no way is taken and no fitting measured on it yet. Take a way on Joint, then print its cards.' })
+  return { slug: job.slug, pdf: await depthCardsPdf([...cards.values()], job.region, `${job.name}, ${job.place}`, await loadFonts()) }
 }

@@ -9,7 +9,7 @@ afterAll(() => app.close())
 
 const SIZES = [[1280, 800], [390, 844]] as const
 const kiln = '/jobs/kiln-lane-bakehouse'
-const VIEWS = ['/', '/sizes', '/gauge', '/jobs/glaze-kiln-room/find', `${kiln}/find`, `${kiln}/joint`, `${kiln}/make`, `${kiln}/handover`, '/jobs/boat-shed-wash-down/joint', '/jobs/boat-shed-wash-down/make']
+const VIEWS = ['/', '/sizes', '/gauge', '/jobs/glaze-kiln-room/find', `${kiln}/find`, `${kiln}/joint`, `${kiln}/make`, `${kiln}/handover`, `${kiln}/kit`, `${kiln}/look`, '/jobs/boat-shed-wash-down/joint', '/jobs/boat-shed-wash-down/make']
 
 describe.each([['light', false], ['cellar', true]] as const)('%s', (name, dark) => {
   it.each(VIEWS)('%s', async (path) => {

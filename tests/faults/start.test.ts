@@ -154,7 +154,7 @@ describe('data folders', () => {
     await newJob('From the old tables')
     await run.end()
     await alone(async () => {
-      for (const sql of ['drop table photos', 'alter table finds drop column notes, drop column cannot, drop column verdicts', 'alter table joints drop column find_b', 'delete from __drizzle_migrations order by created_at desc limit 1']) await query(sql)
+      for (const sql of ['alter table jobs drop column tools, drop column fittings, drop column updated_at, drop column updated_by', 'delete from __drizzle_migrations order by created_at desc limit 1']) await query(sql)
     })
     await run.begin()
     expect(run.output).toMatch(/backed up to .*before-update.*then changed/)

@@ -3,7 +3,7 @@ import type { JobRecord, Station } from '#core/record'
 import { recordWords } from '~/wording/entry'
 
 /** Frame of a job's screens: top strip, stage line, the drawing table below. */
-const props = defineProps<{ job: JobRecord | undefined, here: Station, detail?: string, missing: string | null }>()
+const props = defineProps<{ job: JobRecord | undefined, here: Station | null, detail?: string, missing: string | null }>()
 const store = useJobStore()
 /** Clashes of this job; one put off stays in the band below the stations. */
 const clashes = computed(() => store.clashes.filter(entry => entry.job === props.job?.id))

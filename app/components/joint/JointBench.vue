@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { unitSystemOf } from '#core/catalogue'
 import { useElementSize } from '@vueuse/core'
-import type { Conditions } from '#core/joints'
+import type { Conditions, End } from '#core/joints'
 import type { JobRecord } from '#core/record'
 import { SERVICE_WORDS } from '~/wording/en'
 import { endLabel } from '~/wording/way'
@@ -20,8 +20,8 @@ function pickEnd(on: 'a' | 'b') {
   picking.value = on
   isPicking.value = true
 }
-function setEnd(pipe: string, find: string | null) {
-  change(picking.value === 'a' ? { a: { pipe }, findA: find } : { b: { pipe }, findB: find })
+function setEnd(end: End, find: string | null) {
+  change(picking.value === 'a' ? { a: end, findA: find } : { b: end, findB: find })
 }
 
 /** Ways shown before the rest is asked for: the first few, the shortest chains, and the one taken. */
@@ -33,6 +33,9 @@ const shown = computed(() => ways.value.map((one, index) => ({ one, index })).fi
 const at = computed(() => ways.value.findIndex(({ id }) => id === way.value?.id))
 const look = (index: number) => { lookedAt.value = ways.value[Math.min(ways.value.length - 1, Math.max(0, index))]?.id ?? null }
 const isWorkingOpen = ref(false)
+const isCharted = ref(false)
+/** As many ways as a chart can be read of. */
+const CHARTED = 8
 useKeys({ j: () => look(at.value + 1), k: () => look(at.value - 1), n: () => { void addJoint() }, Enter: () => { if (way.value && !isSigned.value) void take(way.value.id) }, w: () => { isWorkingOpen.value = true } })
 const set = (name: keyof Conditions, value: Conditions[keyof Conditions]) => setCondition(name, value as never)
 </script>
@@ -49,6 +52,7 @@ const set = (name: keyof Conditions, value: Conditions[keyof Conditions]) => set
         <label class="place"><span class="note t13">J{{ joint.number }}, where</span><input class="plain-input t15" :value="joint.place" :disabled="isSigned" maxlength="120" placeholder="old stub, north wall" @input="change({ place: ($event.target as HTMLInputElement).value })"></label>
         <button type="button" class="endpick text-right" data-end="b" :disabled="isSigned" @click="pickEnd('b')"><span class="note t13">other end</span><b class="t17">{{ joint.b ? endLabel(joint.b) : 'choose the pipe' }}</b></button>
       </div>
+      <div class="details"><EndDetails :end="joint.a" :disabled="isSigned" @change="end => change({ a: end })" /><EndDetails :end="joint.b" :disabled="isSigned" class="right-end" @change="end => change({ b: end })" /></div>
       <JointSection v-if="way && joint.a && joint.b && width > 0" :way="way" :a="joint.a" :b="joint.b" :system="system" :width="Math.floor(width)" :height="narrow ? 196 : 214" />
       <svg v-else :width="Math.floor(width)" height="150" role="img" aria-label="No way yet">
         <path :d="`M0 50H${width * 0.4}M0 105H${width * 0.4}M${width * 0.4} 50V105M${width * 0.6} 50H${width}M${width * 0.6} 105H${width}M${width * 0.6} 50V105`" class="l-hidden" />
@@ -66,13 +70,14 @@ const set = (name: keyof Conditions, value: Conditions[keyof Conditions]) => set
         </div>
         <WayRow v-for="{ one, index } in shown" :key="one.id" :way="one" :a="joint.a" :b="joint.b" :region="job.region" :system="system" :selected="one.id === way?.id" :taken="one.id === joint.wayId" :index="index" @look="lookedAt = one.id" />
         <button v-if="ways.length > shown.length" type="button" class="more" data-test="more-ways" @click="all = true">{{ ways.length - shown.length }} more ways, with more joints or more care</button>
+        <div v-if="ways.length > 1" class="compare"><button type="button" class="more" :aria-expanded="isCharted" data-test="chart" @click="isCharted = !isCharted">{{ isCharted ? 'Close the chart' : 'Minutes and cost of the first ways, as a chart' }}</button><WaysChart v-if="isCharted" :ways="ways.slice(0, CHARTED)" :region="job.region" /></div>
         <RefusedList :refused="answer.refused" :region="job.region" :end-words="{ a: endLabel(joint.a), b: endLabel(joint.b) }" />
       </template>
     </div>
-    <aside v-if="!narrow" class="working"><WayWorking v-if="way" :way="way" :region="job.region" :system="system" :index="at" :is-signed="isSigned" :taken="way.id === joint.wayId" @take="take(way.id)"><NuxtLink v-if="joint.wayId" :to="{ path: `/jobs/${job.slug}/make`, query: { joint: joint.id } }" class="link-verb">Make J{{ joint.number }}</NuxtLink></WayWorking></aside>
+    <aside v-if="!narrow" class="working"><WayWorking v-if="way" :way="way" :region="job.region" :system="system" :index="at" :is-signed="isSigned" :taken="way.id === joint.wayId" :policy="job.policy" :slug="job.slug" @take="take(way.id)"><NuxtLink v-if="joint.wayId" :to="{ path: `/jobs/${job.slug}/make`, query: { joint: joint.id } }" class="link-verb">Make J{{ joint.number }}</NuxtLink></WayWorking></aside>
     <template v-else-if="way">
       <div class="thumb"><UButton size="xl" class="flex-1" :disabled="isSigned || way.id === joint.wayId" data-test="take-way" @click="take(way.id)">{{ way.id === joint.wayId ? `Way ${at + 1} is taken` : `Take way ${at + 1}` }}</UButton><UButton size="xl" variant="outline" @click="isWorkingOpen = true">Working</UButton></div>
-      <USlideover v-model:open="isWorkingOpen" :transition="false" side="bottom" title="Working" description="Depths, order list, cautions"><template #body><WayWorking :way="way" :region="job.region" :system="system" :index="at" :is-signed="isSigned" :taken="way.id === joint.wayId" @take="take(way.id)" /></template></USlideover>
+      <USlideover v-model:open="isWorkingOpen" :transition="false" side="bottom" title="Working" description="Depths, order list, cautions"><template #body><WayWorking :way="way" :region="job.region" :system="system" :index="at" :is-signed="isSigned" :taken="way.id === joint.wayId" :policy="job.policy" :slug="job.slug" @take="take(way.id)" /></template></USlideover>
     </template>
     <PipePicker v-model:open="isPicking" :job="job" :on="picking" @pick="setEnd" />
   </div>
@@ -85,6 +90,8 @@ const set = (name: keyof Conditions, value: Conditions[keyof Conditions]) => set
 .ends { display: grid; grid-template-columns: 1fr 1fr 1fr; gap: 18px; padding: 6px 18px 2px; align-items: end; }
 .endpick { display: flex; flex-direction: column; min-height: 44px; border-bottom: 2px solid var(--ink); padding-bottom: 3px; }
 .endpick.text-right { align-items: flex-end; }
+.details { display: flex; justify-content: space-between; gap: 18px; padding: 0 18px; flex-wrap: wrap; }
+.right-end { margin-left: auto; justify-content: flex-end; }
 .endpick:hover { color: var(--copper); }
 .endpick:disabled { border-bottom-style: dashed; border-color: var(--rule); }
 .place { display: flex; flex-direction: column; }

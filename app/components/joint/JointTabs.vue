@@ -12,6 +12,7 @@ const emit = defineEmits<{ add: [] }>()
   <nav class="tabs" aria-label="Joints of this job">
     <NuxtLink v-for="joint in job.joints" :key="joint.id" :to="{ query: { joint: joint.id } }" class="choice" :aria-current="joint.id === current ? 'true' : undefined" :data-joint="joint.number" :title="`${endLabel(joint.a)} to ${endLabel(joint.b)}`"><StatusShape :status="statusOf(joint)" :size="14" :label="STATUS_WORDS[statusOf(joint)]" class="inline" /> J{{ joint.number }} <span v-if="joint.id === current" class="only-wide font-normal">{{ joint.place }}</span></NuxtLink>
     <button v-if="canAdd" type="button" class="choice" data-test="new-joint" @click="emit('add')">+ another joint <kbd>N</kbd></button>
+    <NuxtLink v-if="canAdd" :to="`/jobs/${job.slug}/look`" class="choice ml-auto" data-test="look">look at one that is there</NuxtLink>
   </nav>
 </template>
 

@@ -1,17 +1,18 @@
 <script setup lang="ts">
 import { findSocket, PIPES, SERIES, type Pipe, unitSystemOf } from '#core/catalogue'
-import { JOINT_METHODS } from '#core/joints'
+import { JOINT_METHODS, type End } from '#core/joints'
 import type { JobRecord } from '#core/record'
 import { formatReading, unitOf } from '~/reading/format'
 
 /** One pipe out of the job's finds or the catalogue; nominal, outside, wall and bore always together. */
-const props = defineProps<{ job: JobRecord, on: 'a' | 'b' }>()
+const props = defineProps<{ job: JobRecord, on: 'a' | 'b', pipesOnly?: boolean }>()
 const open = defineModel<boolean>('open', { required: true })
-const emit = defineEmits<{ pick: [pipe: string, find: string | null] }>()
+const emit = defineEmits<{ pick: [end: End, find: string | null] }>()
 const narrow = useNarrow()
 
 const system = computed(() => unitSystemOf(props.job.region))
-const canJoin = (pipe: Pipe) => Object.values(JOINT_METHODS).some(({ id }) => findSocket(id, pipe))
+/** Steel is met by the thread cut on it. */
+const canJoin = (pipe: Pipe) => pipe.family === 'steel' || Object.values(JOINT_METHODS).some(({ id }) => findSocket(id, pipe))
 const series = computed(() => SERIES.filter(({ id }) => PIPES.some(pipe => pipe.series === id && canJoin(pipe)))
   .map(one => ({ ...one, here: one.regions.includes(props.job.region) })).sort((x, y) => Number(y.here) - Number(x.here)))
 const chosen = ref<string>()
@@ -20,10 +21,11 @@ const pipes = computed(() => PIPES.filter(pipe => pipe.series === shown.value &&
 const finds = computed(() => props.job.finds.filter(({ pipe }) => pipe !== null))
 const figure = (mm: number | null) => (mm === null ? '?' : formatReading(mm, system.value))
 
-function pick(pipe: string, find: string | null = null) {
-  emit('pick', pipe, find)
+function take(end: End, find: string | null = null) {
+  emit('pick', end, find)
   open.value = false
 }
+const pick = (pipe: string, find: string | null = null) => take({ pipe }, find)
 </script>
 
 <template>
@@ -45,6 +47,7 @@ function pick(pipe: string, find: string | null = null) {
           </tr>
         </tbody>
       </table>
+      <template v-if="!pipesOnly"><h3 class="zone-heading mt-4 mb-2">Or a thread</h3><ThreadPicker :region="job.region" @pick="end => take(end)" /></template>
       <p class="note t13 mt-3">{{ pipes[0]?.standard }}{{ pipes.some(({ typical }) => typical) ? '; some walls are typical, makers differ' : '' }}</p>
     </template>
   </USlideover>

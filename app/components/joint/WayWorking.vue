@@ -1,24 +1,29 @@
 <script setup lang="ts">
-import { MINUTES, type Way } from '#core/joints'
+import { MINUTES, orderList, type Policy, type Way } from '#core/joints'
 import type { Region } from '#core/catalogue'
 import { formatDecimal, type UnitSystem } from '#core/units'
 import { CURRENCY, inRegion, methodWords, VERDICT_WORDS } from '~/wording/en'
+import { schoolsOf } from '~/wording/policy'
+import Papa from 'papaparse'
 
 /** Working of the way looked at: depths with their sources, what is weakest, parts to order, cautions, schools. */
-const props = defineProps<{ way: Way, region: Region, system: UnitSystem, index: number, isSigned: boolean, taken: boolean }>()
+const props = defineProps<{ way: Way, region: Region, system: UnitSystem, index: number, isSigned: boolean, taken: boolean, policy: Partial<Policy>, slug: string }>()
 const emit = defineEmits<{ take: [] }>()
 const { show, showDepth } = useWorking()
 const words = (text: string) => inRegion(text, props.region)
 const place = (i: number) => (i === 0 ? 'first end' : i === props.way.joints.length - 1 ? 'other end' : 'between')
-/** Where the way turns on a school, both are named and the one in use is said. */
-const SCHOOLS: Readonly<Record<string, { name: string, one: string, other: string, use: 0 | 1 }>> = {
-  'converter-olive': { name: 'old copper in a metric body', one: 'Swap the olive: one made for the old size closes the gap.', other: 'Use a converter fitting made for both sizes.', use: 0 },
-  'dry-olive': { name: 'on the olive', one: 'Dry, as the fitting\'s paper says.', other: 'A smear of potable paste, on metal only.', use: 0 },
-  'thread-seal': { name: 'on the thread', one: 'Tape and paste together.', other: 'Tape alone, or paste alone.', use: 0 },
-  'listed-for-hiding': { name: 'hiding push-fit', one: 'Listed for it, so it may be hidden.', other: 'Only where it can be seen and reached.', use: 0 },
-}
-const schools = computed(() => [...props.way.because, ...props.way.cautions].flatMap(({ code }) => (SCHOOLS[code] ? [SCHOOLS[code]] : [])).slice(0, 2))
+const schools = computed(() => schoolsOf(props.way, props.policy).slice(0, 3))
 const notes = computed(() => [...(props.way.verdict === 'fits' ? [] : props.way.because), ...props.way.cautions])
+
+/** The order list as the supplier reads it: how many, what, which size. */
+const order = computed(() => orderList(props.way).map(({ name, ...line }) => ({ ...line, name: words(name) })))
+const isCopied = ref(false)
+async function copyOrder() {
+  await navigator.clipboard.writeText(order.value.map(({ quantity, name, size }) => `${quantity} x ${name} ${size}`).join('\n'))
+  isCopied.value = true
+}
+watch(() => props.way.id, () => { isCopied.value = false })
+const csv = computed(() => `data:text/csv;charset=utf-8,${encodeURIComponent(Papa.unparse(order.value, { columns: ['quantity', 'name', 'size'], newline: '\r\n', escapeFormulae: true }))}`)
 
 function showMinutes() {
   show({
@@ -52,10 +57,11 @@ function showMargin() {
     </table>
     <h3 class="zone-heading mt-3">To order</h3>
     <ul class="t15"><li v-for="part in way.parts" :key="part.name + part.size" class="flex justify-between gap-3 border-b border-[var(--hair)] py-1"><span>{{ words(part.name) }} <b>{{ part.kind === 'tail' ? '' : part.size }}</b></span><span class="whitespace-nowrap">{{ part.length ? `cut ${formatDecimal(part.length, 0)} mm` : `${part.quantity} off` }}</span></li></ul>
+    <p class="t14 mt-1 flex gap-4"><button type="button" class="underline min-h-9" data-test="copy-order" @click="copyOrder">{{ isCopied ? 'Copied' : 'Copy the list' }}</button><a :href="csv" download="order.csv" class="underline min-h-9 inline-flex items-center" data-test="order-csv">Table file (CSV)</a></p>
     <ul class="mt-3 space-y-2"><li v-for="note in notes" :key="note.code + note.text" class="flex gap-2 t14" :data-note="note.code"><StatusShape :status="way.because.includes(note) ? 'held' : 'planned'" :size="14" class="mt-[2px]" /><span>{{ words(note.text) }}</span></li></ul>
-    <div v-for="school in schools" :key="school.name" class="mt-3">
-      <h3 class="zone-heading">Where practitioners differ: {{ words(school.name) }}</h3>
-      <div class="grid grid-cols-2 gap-4 t14"><p>{{ words(school.one) }} <b v-if="school.use === 0" class="copper">In use.</b></p><p>{{ words(school.other) }}</p></div>
+    <div v-for="school in schools" :key="school.name" class="mt-3" data-test="school">
+      <h3 class="zone-heading">Where practitioners differ: {{ words(school.name) }} <NuxtLink v-if="school.policy" :to="`/jobs/${slug}/kit`" class="right underline">by the job's policy</NuxtLink></h3>
+      <ul class="flex gap-4 flex-wrap t14"><li v-for="one in school.schools" :key="one.words">{{ words(one.words) }} <b v-if="one.isInUse" class="copper">In use.</b></li></ul>
     </div>
     <div class="take"><UButton v-if="!isSigned" :disabled="taken" data-test="take-way" @click="emit('take')">{{ taken ? `Way ${index + 1} is taken` : `Take way ${index + 1}` }} <kbd v-if="!taken">Enter</kbd></UButton><p v-else class="note">Signed off: its way stays as it was made.</p><slot /></div>
     <p class="note t13 mt-3">Local code, the fitting's own paper and a licensed person come first.</p>

@@ -8,7 +8,11 @@ export const jobs = mysqlTable('jobs', {
   region: varchar({ length: 4 }).notNull(),
   year: smallint(),
   policy: json().notNull(),
+  tools: json(),
+  fittings: json().notNull().default([]),
   handedOver: datetime('handed_over', { mode: 'string', fsp: 3 }),
   position: int().notNull(),
   version: int().notNull().default(1),
+  updatedAt: datetime('updated_at', { mode: 'string', fsp: 3 }),
+  updatedBy: varchar('updated_by', { length: 40 }).notNull().default(''),
 })

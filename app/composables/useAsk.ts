@@ -1,0 +1,83 @@
+import { useStorage } from '@vueuse/core'
+import { suggestNext, understand, type AskWord, type Understood } from '#core/ask'
+import type { Issue } from '#core/base'
+import { ask } from '#core/contract'
+import { REGIONS, type Region } from '#core/catalogue'
+import type { IdentifyAnswer } from '#core/identify'
+import type { Conditions, End, WaysAnswer } from '#core/joints'
+import type { OffsetAnswer } from '#core/line'
+import type { MakeAnswer } from '#core/making'
+import { BLANK_FIND, type FindBody, type JobRecord } from '#core/record'
+
+/** What came of a line: the answer of the verb it asks. */
+export type Asked =
+  | { verb: 'ways', answer: WaysAnswer, a: End, b: End }
+  | { verb: 'identify', answer: IdentifyAnswer }
+  | { verb: 'make', answer: MakeAnswer, method: string, pipe: string | null }
+  | { verb: 'offset', answer: OffsetAnswer }
+
+const toAsked = ({ verb, question }: Understood, answer: unknown): Asked => {
+  switch (verb) {
+    case 'ways': return { verb, answer: answer as WaysAnswer, a: question.a as End, b: question.b as End }
+    case 'identify': return { verb, answer: answer as IdentifyAnswer }
+    case 'make': return { verb, answer: answer as MakeAnswer, method: String(question.method), pipe: typeof question.pipe === 'string' ? question.pipe : null }
+    case 'offset': return { verb, answer: answer as OffsetAnswer }
+  }
+}
+
+/** The line at the top: what is typed, what was understood of it, its answer, and what it can be turned into on a job. */
+export function useAsk(job: Ref<JobRecord | undefined>) {
+  const router = useRouter()
+  const store = useJobStore()
+  const text = ref('')
+  /** Country of a line asked outside a job, kept on this device. */
+  const chosen = useStorage<Region>('jolvet-region', 'gb')
+  const region = computed<Region>(() => job.value?.region ?? (REGIONS.includes(chosen.value) ? chosen.value : 'gb'))
+
+  const understood = computed(() => (text.value.trim() === '' ? null : understand({ text: text.value, region: region.value })))
+  const words = computed<readonly AskWord[]>(() => (understood.value?.ok ? understood.value.value.words : understood.value?.error.words ?? []))
+  const result = computed<{ asked: Asked } | { issue: Issue } | null>(() => {
+    const line = understood.value
+    if (!line) return null
+    if (!line.ok) return { issue: line.error }
+    const answer = ask(line.value.verb, line.value.question)
+    return answer.ok ? { asked: toAsked(line.value, answer.value) } : { issue: answer.error }
+  })
+  const suggestions = computed(() => suggestNext(text.value, region.value))
+
+  /** Puts another word in the place of one that was understood. */
+  function swap(index: number, other: string) {
+    let at = 0
+    const places = words.value.map(({ text: word }) => {
+      const from = text.value.indexOf(word, at)
+      at = from + word.length
+      return { from, to: at }
+    })
+    const { from, to } = places[index]!
+    text.value = text.value.slice(0, from) + other + text.value.slice(to)
+  }
+
+  /** What the answer becomes on the job: a joint with its ends and conditions, or a find with its checks. */
+  const becomes = computed(() => {
+    const line = understood.value
+    if (!job.value || !line?.ok || !result.value || !('asked' in result.value)) return null
+    return line.value.verb === 'ways' ? 'Start this joint' : line.value.verb === 'identify' ? 'Keep it as a find' : null
+  })
+  async function take() {
+    const line = understood.value
+    if (!job.value || !line?.ok || !becomes.value) return
+    const { question, verb } = line.value
+    if (verb === 'ways') {
+      const made = store.createJoint(job.value.slug, { place: '', a: question.a as End, b: question.b as End, findA: null, findB: null, conditions: (question.conditions ?? {}) as Partial<Conditions>, orientation: 'horizontal', wayId: null, depths: {} })
+      if (made.ok) await router.push({ path: `/jobs/${job.value.slug}/joint`, query: { joint: made.value.id } })
+    } else {
+      const [diameter, ...others] = question.checks as { check: string, value: unknown }[]
+      const answers = Object.fromEntries(others.map(({ check, value }) => [check, value])) as FindBody['answers']
+      const made = store.createFind(job.value.slug, { ...BLANK_FIND, typed: `${String(diameter!.value)} mm`, answers })
+      if (made.ok) await router.push({ path: `/jobs/${job.value.slug}/find`, query: { find: made.value.id } })
+    }
+    text.value = ''
+  }
+
+  return { text, region, chosen, words, result, suggestions, becomes, swap, take }
+}

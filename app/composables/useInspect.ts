@@ -1,0 +1,49 @@
+import { findPipe, unitSystemOf } from '#core/catalogue'
+import { inspectJoint, looksFor, type InspectAnswer, type Seen, type SeenName } from '#core/inspect'
+import type { Method } from '#core/joints'
+import type { JobRecord } from '#core/record'
+import { parseLength } from '#core/units'
+import { SEEN_LENGTHS } from '~/wording/inspect'
+
+/** A joint that is there already: what holds it, what is seen of it, and what that says. */
+export function useInspect(job: Ref<JobRecord>) {
+  const method = ref<Method>('push-fit')
+  const pipe = ref<string | null>(null)
+  const seen = reactive<Seen>({})
+  /** Lengths and counts as they were typed, right or wrong. */
+  const typed = reactive<Partial<Record<SeenName, string>>>({})
+  const problems = reactive<Partial<Record<SeenName, string>>>({})
+
+  const tube = computed(() => {
+    const found = pipe.value === null ? null : findPipe(pipe.value, 'pipe')
+    return found?.ok ? found.value : undefined
+  })
+  const looks = computed(() => looksFor(method.value, tube.value))
+  const answer = computed<InspectAnswer | null>(() => {
+    const result = inspectJoint({ region: job.value.region, method: method.value, ...(pipe.value === null ? {} : { pipe: pipe.value }), policy: job.value.policy, seen: { ...seen } })
+    return result.ok ? result.value : null
+  })
+
+  function say<Name extends SeenName>(name: Name, value: Seen[Name]) {
+    if (seen[name] === value || value === undefined) Reflect.deleteProperty(seen, name)
+    else seen[name] = value
+  }
+  function type(name: SeenName, text: string) {
+    typed[name] = text
+    Reflect.deleteProperty(problems, name)
+    Reflect.deleteProperty(seen, name)
+    if (text.trim() === '') return
+    if (SEEN_LENGTHS.has(name)) {
+      const length = parseLength(text, unitSystemOf(job.value.region), name)
+      if (length.ok) Object.assign(seen, { [name]: length.value.mm })
+      else problems[name] = length.error.message
+    } else if (/^\d{1,2}$/.test(text.trim())) Object.assign(seen, { [name]: Number(text) })
+    else problems[name] = 'Count them: 0 to 40.'
+  }
+  function clear() {
+    for (const name of Object.keys(seen)) Reflect.deleteProperty(seen, name)
+    for (const name of Object.keys(typed)) Reflect.deleteProperty(typed, name)
+    for (const name of Object.keys(problems)) Reflect.deleteProperty(problems, name)
+  }
+  return { method, pipe, tube, seen, typed, problems, looks, answer, say, type, clear }
+}

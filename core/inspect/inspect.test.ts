@@ -1,0 +1,73 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { inspectJoint, looksFor, type InspectAnswer, type InspectQuestion, type Seen } from '#core/inspect'
+import { METHODS } from '#core/joints'
+
+const look = (question: Partial<InspectQuestion> & Pick<InspectQuestion, 'method'>): InspectAnswer => {
+  const result = inspectJoint({ region: 'gb', seen: {}, ...question })
+  if (!result.ok) throw new Error(result.error.message)
+  return result.value
+}
+const finding = (question: Parameters<typeof look>[0], code: string) => look(question).findings.find(one => one.code === code)
+
+// One row a rule: method, pipe, what is seen, which finding, its verdict, and why the rule is there.
+const RULES: [InspectQuestion['method'], string | undefined, Seen, string, 'sound' | 'care' | 'wrong', string][] = [
+  ['push-fit', 'bs7291-15', { mark: 'away' }, 'mark', 'wrong', 'it never went home'],
+  ['push-fit', 'bs7291-15', { mark: 'none' }, 'mark', 'care', 'nobody can see that it did'],
+  ['push-fit', 'bs7291-15', { mark: 'at-edge' }, 'mark', 'sound', 'the mark tells'],
+  ['push-fit', 'bs7291-15', { liner: 'missing' }, 'liner', 'wrong', 'soft pipe gives way under the grip'],
+  ['push-fit', 'cu-bs-imp-3_4', {}, 'pipe', 'wrong', 'the seal is made for another diameter'],
+  ['push-fit', 'cu-en-x-15', { inLine: false }, 'inLine', 'wrong', 'side load on the grip ring'],
+  ['press', 'cu-en-x-22', { pressed: false }, 'pressed', 'wrong', 'an unpressed one may hold for months'],
+  ['crimp', 'pex-cts-1_2', { ringDistance: 2 }, 'ringDistance', 'wrong', 'F1807: 3.2 to 6.4'],
+  ['crimp', 'pex-cts-1_2', { ringDistance: 3.2 }, 'ringDistance', 'sound', 'F1807: 3.2 to 6.4'],
+  ['crimp', 'pex-cts-1_2', { gauge: 'fails' }, 'gauge', 'wrong', 'a ring is never squeezed twice'],
+  ['compression', 'cu-en-x-15', { olive: 'pinched' }, 'olive', 'wrong', 'over-tightened'],
+  ['compression', 'cu-en-x-15', { leak: 'weeps' }, 'leak', 'wrong', 'it can be nipped once'],
+  ['compression', 'cu-en-x-15', { reach: 'hidden' }, 'reach', 'wrong', 'its nuts stay in reach'],
+  ['solder', 'cu-en-x-15', { reach: 'hidden' }, 'reach', 'care', 'it may be hidden, and is noted'],
+  ['solder', 'cu-en-x-15', { solderRing: 'gap' }, 'solderRing', 'wrong', 'not filled there'],
+  ['solder', 'cu-en-x-15', { flux: 'green' }, 'flux', 'care', 'it eats the copper'],
+  ['thread', 'st-en-1_2', { metals: 'bare' }, 'metals', 'wrong', 'the zinc goes'],
+  ['thread', 'st-en-1_2', { threads: 6 }, 'threads', 'care', 'not made up'],
+  ['thread', 'st-en-1_2', { threads: 2 }, 'threads', 'sound', 'one to three are left'],
+  ['ml-press', 'ml-en-20', { system: 'mixed' }, 'system', 'wrong', 'nobody lists them together'],
+  ['push-fit', 'pex-cts-1_2', { daylight: true }, 'daylight', 'wrong', 'sunlight ages PEX'],
+  ['push-fit', 'pex-cts-1_2', { support: 200 }, 'support', 'care', 'plastic is clipped nearer'],
+  ['solder', 'cu-en-x-22', { support: 200 }, 'support', 'sound', 'metal carries further'],
+]
+
+describe('inspectJoint', () => {
+  it.each(RULES)('%s on %s, seen %j: %s is %s, since %s', (method, pipe, seen, code, verdict) => {
+    expect(finding({ method, ...(pipe ? { pipe } : {}), seen }, code)).toMatchObject({ verdict })
+  })
+
+  it('lets a closed heating circuit have zinc on copper', () => expect(finding({ method: 'thread', pipe: 'st-en-1_2', service: 'heating', seen: { metals: 'bare' } }, 'metals')).toMatchObject({ verdict: 'care' }))
+
+  it('goes by the worst, says what to do of all that is not sound, and asks for what was not looked at', () => {
+    const answer = look({ method: 'crimp', pipe: 'pex-cts-1_2', seen: { leak: 'dry', gauge: 'fails', mark: 'none' } })
+    expect(answer.verdict).toBe('wrong')
+    expect(answer.findings.map(({ verdict }) => verdict)).toEqual(['wrong', 'care', 'sound'])
+    for (const { verdict, remedy } of answer.findings) expect(remedy !== undefined).toBe(verdict !== 'sound')
+    expect(answer.unseen.map(({ code }) => code)).toEqual(expect.arrayContaining(['ringDistance', 'support']))
+    expect(answer.unseen.map(({ code }) => code)).not.toContain('gauge')
+  })
+
+  it('calls nothing sound that was not looked at, and leaves out what such a joint has not', () => {
+    expect(look({ method: 'solder' })).toMatchObject({ verdict: 'care', findings: [] })
+    expect(look({ method: 'solder', seen: { liner: 'missing', gauge: 'fails' } }).findings).toEqual([])
+    expect(looksFor('solder', undefined)).not.toContain('ringDistance')
+  })
+
+  it('never gets better by one more fault', () => {
+    const worse = { sound: 0, care: 1, wrong: 2 }
+    const seen = fc.record({ leak: fc.constantFrom('dry' as const, 'stain' as const, 'weeps' as const), mark: fc.constantFrom('at-edge' as const, 'away' as const), inLine: fc.boolean(), support: fc.double({ min: 0, max: 2000, noNaN: true }) }, { requiredKeys: [] })
+    fc.assert(fc.property(fc.constantFrom(...METHODS), seen, (method, given) => {
+      const { leak: _, ...without } = given
+      const rest = look({ method, seen: without })
+      if (rest.findings.length > 0) expect(worse[look({ method, seen: given }).verdict]).toBeGreaterThanOrEqual(worse[rest.verdict])
+    }), { seed: 20261126 })
+  })
+
+  it('names a pipe that is not in the catalogue', () => expect(inspectJoint({ region: 'gb', method: 'press', pipe: 'x', seen: {} })).toMatchObject({ ok: false, error: { code: 'unknown-id', path: 'pipe' } }))
+})

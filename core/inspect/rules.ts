@@ -1,0 +1,121 @@
+import { seriesOf, type Pipe } from '#core/catalogue'
+import { fillPolicy, type Method } from '#core/joints'
+import { formatDecimal } from '#core/units'
+import type { Finding, InspectQuestion, Seen, SeenName } from './types'
+
+type Said<Name extends SeenName> = NonNullable<Seen[Name]>
+interface Found { verdict: Finding, text: string, remedy?: string }
+
+/** One thing to look at: what is asked, at which joints, and what each answer says. */
+interface Look<Name extends SeenName> {
+  ask: string
+  applies: (method: Method, pipe: Pipe | undefined) => boolean
+  says: (value: Said<Name>, question: InspectQuestion, pipe: Pipe | undefined) => Found
+}
+
+const sound = (text: string): Found => ({ verdict: 'sound', text })
+const care = (text: string, remedy?: string): Found => ({ verdict: 'care', text, ...(remedy ? { remedy } : {}) })
+const wrong = (text: string, remedy: string): Found => ({ verdict: 'wrong', text, remedy })
+
+const of = (...methods: Method[]) => (method: Method): boolean => methods.includes(method)
+const always = (): boolean => true
+const SOFT: ReadonlySet<Pipe['family']> = new Set(['pex', 'pert', 'bs7291', 'pe', 'pb'])
+const isPlastic = (pipe: Pipe | undefined): boolean => pipe !== undefined && seriesOf(pipe.series).plastic
+
+/** Band of a ring's near edge from the tube end, mm (ASTM F1807: 1/8 to 1/4 in). */
+const RING_BAND = { lo: 3.2, hi: 6.4 } as const
+/** First clip beside a joint, mm: typical, plastic nearer. */
+const CLIP_WITHIN = { metal: 300, plastic: 150 } as const
+/** Threads of a taper joint left outside, made up well: typical. */
+const THREADS_LEFT = { lo: 1, hi: 4 } as const
+
+/** What a weeping joint of each method asks for. */
+const WEEP: Readonly<Partial<Record<Method, string>>> = {
+  'compression': 'A quarter turn more, once, body held. Then cut back and make it anew.',
+  'ml-compression': 'Nip it once, body held. Then new O-rings and split ring.',
+  'pe-compression': 'Take it apart, feel for scores, cut back, new seal.',
+  'union': 'Part it, clean both faces, new washer.',
+  'thread': 'Take it apart, clean, seal anew. Never back a taper thread off.',
+  'push-fit': 'Take it off, cut back to clean pipe, new fitting at any doubt.',
+  'solder': 'Drain and dry it, clean the cup, solder anew.',
+}
+
+/** Things to look at, the most telling first. */
+export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
+  leak: {
+    ask: 'Is it dry to a tissue?', applies: always,
+    says: (value, { method }) => (value === 'weeps' ? wrong('It weeps.', WEEP[method] ?? 'Cut it out and make it anew: it is not made to be tightened.') : value === 'stain' ? care('It has wept: a stain is left.', 'Dry it and look again under pressure.') : sound('Dry.')),
+  },
+  mark: {
+    ask: 'Where is the depth mark?', applies: of('push-fit', 'press', 'compression', 'crimp', 'clamp', 'expansion', 'sliding-sleeve', 'ml-press', 'ml-compression', 'solvent-cement', 'pe-compression'),
+    says: value => (value === 'away' ? wrong('The mark stands off the edge: it never went home, or has crept out.', 'Make it anew to the full depth.') : value === 'none' ? care('No depth mark: nobody can see that it went home.', 'Measure from a known point, or make it anew with a mark.') : sound('The mark is at the edge.')),
+  },
+  pressed: {
+    ask: 'Marks of the jaw all round?', applies: of('press', 'ml-press', 'crimp', 'clamp', 'sliding-sleeve'),
+    says: value => (value ? sound('Pressed all round.') : wrong('Not pressed: it may hold for months, then part.', 'Press it now if the mark is at the edge and it was never pressed; else cut it out.')),
+  },
+  gauge: {
+    ask: 'Go and no-go gauge?', applies: of('crimp', 'clamp'),
+    says: value => (value === 'passes' ? sound('The gauge passes.') : wrong('The gauge fails.', 'Cut the ring off. Never squeeze one ring twice.')),
+  },
+  ringDistance: {
+    ask: 'How far is the ring from the end?', applies: of('crimp', 'clamp'),
+    says: value => (value < RING_BAND.lo || value > RING_BAND.hi
+      ? wrong(`The ring lies ${formatDecimal(value, 1)} from the end; ${RING_BAND.lo} to ${RING_BAND.hi} is the band.`, 'Cut the ring off and set another in the band.')
+      : sound(`The ring lies ${formatDecimal(value, 1)} from the end, in the band of ${RING_BAND.lo} to ${RING_BAND.hi}.`)),
+  },
+  liner: {
+    ask: 'Is there a liner in the plastic?', applies: (method, pipe) => ['push-fit', 'compression', 'pe-compression'].includes(method) && pipe !== undefined && SOFT.has(pipe.family),
+    says: value => (value === 'in' ? sound('The liner is in.') : wrong('No liner: the soft pipe gives way under the grip.', 'Make it anew with the liner of this pipe.')),
+  },
+  solderRing: {
+    ask: 'A ring of solder all round?', applies: of('solder'),
+    says: value => (value === 'all-round' ? sound('A ring shows all round.') : wrong('A gap in the ring: it is not filled there.', 'Drain, clean, flux and heat it again, or cut it out.')),
+  },
+  olive: {
+    ask: 'Is the pipe pinched at the olive?', applies: of('compression'),
+    says: value => (value === 'even' ? sound('The olive sits even.') : wrong('Over-tightened: the pipe is pinched.', 'Cut back behind the olive and make it anew.')),
+  },
+  threads: {
+    ask: 'How many threads show?', applies: of('thread', 'union'),
+    says: value => (value < THREADS_LEFT.lo ? care('No thread shows: it may sit on its end, not on its thread.', 'Take it apart and look.') : value > THREADS_LEFT.hi ? care(`${formatDecimal(value, 0)} threads show: it is not made up.`, 'Take it apart, clean both threads, seal anew.') : sound(`${formatDecimal(value, 0)} thread${value === 1 ? '' : 's'} left, as it should be.`)),
+  },
+  system: {
+    ask: 'Pipe, fitting and ring of one system?', applies: of('crimp', 'clamp', 'expansion', 'sliding-sleeve', 'ml-press', 'ml-compression', 'push-fit'),
+    says: value => (value === 'one' ? sound('One system.') : wrong('Mixed systems: nobody lists them together.', 'Replace what is foreign, or find its maker\'s paper and keep it with the job.')),
+  },
+  metals: {
+    ask: 'Does copper meet zinc?', applies: (method, pipe) => of('thread', 'union', 'compression', 'press', 'solder')(method) && !isPlastic(pipe),
+    says: (value, { service }) => (value !== 'bare' ? sound(value === 'no-zinc' ? 'No zinc meets copper here.' : 'Brass stands between zinc and copper.') : service === 'heating' ? care('Zinc meets copper. In a closed, treated circuit it lasts.', 'See that the inhibitor is kept up.') : wrong('Zinc meets copper bare: the zinc goes.', 'Put brass of 150 or a dielectric union between, and bond across.')),
+  },
+  reach: {
+    ask: 'Can it be reached?', applies: always,
+    says: (value, { method, region, policy }) => {
+      if (value === 'reached') return sound('It is reached.')
+      const { pushFitHidden, compressionHidden } = fillPolicy(policy)
+      if (['union', 'thread'].includes(method) && region === 'us' && method === 'union') return wrong('A union hidden.', 'Give it a panel.')
+      if (['compression', 'ml-compression', 'pe-compression'].includes(method) && compressionHidden !== 'allowed') return wrong('Its nuts are out of reach.', 'Give it a panel, or replace it by a joint that may be hidden.')
+      if (method === 'push-fit' && pushFitHidden !== 'allowed') return wrong('Push-fit out of reach; the job keeps it where it is reached.', 'Give it a panel, or have its listing for hiding on record.')
+      return care('Hidden.', region === 'gb' ? 'In Britain it must be reached by a board, panel or duct cover.' : 'Note on the record what it is behind.')
+    },
+  },
+  inLine: {
+    ask: 'Does the pipe run straight into it?', applies: always,
+    says: (value, { method }) => (value ? sound('In line.') : method === 'push-fit' ? wrong('Side load on the grip ring.', 'Move the clip or the bend away, then look at the mark.') : care('The pipe pulls to one side.', 'Clip it in line.')),
+  },
+  support: {
+    ask: 'How far is the nearest clip?', applies: always,
+    says: (value, _, pipe) => {
+      const most = isPlastic(pipe) ? CLIP_WITHIN.plastic : CLIP_WITHIN.metal
+      return value > most ? care(`The nearest clip is ${formatDecimal(value, 0)} away; within about ${most} is usual.`, 'Add a clip on each side.') : sound(`Held ${formatDecimal(value, 0)} away.`)
+    },
+  },
+  flux: {
+    ask: 'Is the flux wiped off?', applies: of('solder'),
+    says: value => (value === 'clean' ? sound('Flux wiped off.') : care('Green from flux left on.', 'Wipe it off warm and wet, and watch that spot.')),
+  },
+  daylight: {
+    ask: 'Does the sun get at the pipe?', applies: (_, pipe) => isPlastic(pipe),
+    says: value => (value ? wrong('Plastic in daylight ages and cracks.', 'Shield it, or replace the aged length by copper.') : sound('Out of the sun.')),
+  },
+}

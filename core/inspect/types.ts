@@ -1,0 +1,43 @@
+import type { Region } from '#core/catalogue'
+import type { Method, Policy, Service } from '#core/joints'
+
+/** What can be seen at a joint that is made already. Lengths mm. */
+export interface Seen {
+  leak?: 'dry' | 'stain' | 'weeps'
+  /** The depth mark: at the edge of the fitting, away from it, or none drawn. */
+  mark?: 'at-edge' | 'away' | 'none'
+  liner?: 'in' | 'missing'
+  /** Tube end to the near edge of a crimp or clamp ring. */
+  ringDistance?: number
+  gauge?: 'passes' | 'fails'
+  /** Marks of the jaw all round. */
+  pressed?: boolean
+  /** A ring of solder all round the mouth. */
+  solderRing?: 'all-round' | 'gap'
+  flux?: 'clean' | 'green'
+  olive?: 'even' | 'pinched'
+  /** Threads that show outside the fitting. */
+  threads?: number
+  /** Along the pipe to the nearest clip. */
+  support?: number
+  reach?: 'reached' | 'hidden'
+  inLine?: boolean
+  daylight?: boolean
+  /** Zinc and copper: with brass between them, bare on each other, or no zinc there. */
+  metals?: 'no-zinc' | 'brass-between' | 'bare'
+  /** Pipe, fitting and ring of one system. */
+  system?: 'one' | 'mixed'
+}
+export type SeenName = keyof Seen
+
+export interface InspectQuestion { region: Region, method: Method, pipe?: string, service?: Service, policy?: Partial<Policy>, seen: Seen }
+
+export type Finding = 'sound' | 'care' | 'wrong'
+
+export interface InspectAnswer {
+  /** The worst of the findings; `care` while nothing was looked at. */
+  verdict: Finding
+  findings: { code: SeenName | 'pipe', verdict: Finding, text: string, remedy?: string }[]
+  /** What can be seen at such a joint and was not said, most telling first. */
+  unseen: { code: SeenName, ask: string }[]
+}
