@@ -21,6 +21,8 @@ const VIEWS = [
   ['joint', `/jobs/${kiln}/joint?${joint(kiln, 5)}`],
   ['joint-old-copper', `/jobs/${kiln}/joint?${joint(kiln, 4)}`],
   ['joint-inches', `/jobs/${boat}/joint?${joint(boat, 1)}`],
+  ['kit', `/jobs/${kiln}/kit`],
+  ['look', `/jobs/${boat}/look`, undefined, false, lookAtCrimp],
   ['make', `/jobs/${kiln}/make?${joint(kiln, 3)}`],
   ['make-inches', `/jobs/${boat}/make?${joint(boat, 2)}`],
   ['handover', `/jobs/${kiln}/handover`],
@@ -37,6 +39,12 @@ const VIEWS = [
 /** The screen gauge as it is once a card was laid on the screen. */
 async function setGauge({ driver }) {
   await (await driver.wait(until.elementLocated(By.css('[data-test="card-fits"]')), 10_000)).click()
+}
+
+/** A crimp that is there already, with what is seen of it. */
+async function lookAtCrimp({ driver }) {
+  for (const css of ['[data-method="crimp"]', '[data-seen="leak:weeps"]', '[data-seen="gauge:fails"]', '[data-look="ringDistance"] input']) await (await driver.wait(until.elementLocated(By.css(css)), 10_000)).click()
+  await (await driver.findElement(By.css('[data-look="ringDistance"] input'))).sendKeys('3/16')
 }
 
 /** Two hands on one depth: typed here without a network, saved there meanwhile. The other's entry is taken back afterwards. */

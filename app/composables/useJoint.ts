@@ -27,11 +27,13 @@ export function useJoint(job: Ref<JobRecord | undefined>) {
     return result?.ok ? result.value : null
   })
 
+  const { inStockFirst } = useStock()
+  const ways = computed(() => inStockFirst(answer.value?.ways ?? []))
   const lookedAt = ref<string | null>(null)
   watch(() => joint.value?.id, () => { lookedAt.value = null })
   const way = computed<Way | null>(() => {
-    const ways = answer.value?.ways ?? []
-    return ways.find(({ id }) => id === (lookedAt.value ?? joint.value?.wayId)) ?? ways[0] ?? null
+    const wanted = lookedAt.value ?? joint.value?.wayId
+    return ways.value.find(({ id }) => id === wanted) ?? ways.value[0] ?? null
   })
 
   async function addJoint(from?: { find: string, end: End, place: string }) {
@@ -69,5 +71,5 @@ export function useJoint(job: Ref<JobRecord | undefined>) {
     await router.push({ path: `/jobs/${job.value!.slug}/make`, query: { joint: joint.value!.id } })
   }
 
-  return { joint, isStarting, ...useShifted(job, joint), isSigned, conditions, answer, way, lookedAt, addJoint, change, setCondition, take }
+  return { joint, isStarting, ...useShifted(job, joint), isSigned, conditions, answer, ways, way, lookedAt, addJoint, change, setCondition, take }
 }

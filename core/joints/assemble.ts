@@ -2,7 +2,7 @@ import type { Figure, Note, WorkingLine } from '#core/base'
 import { findSocket, jointRating, pipeRating, seriesOf, socketDepth, threadMadeUp } from '#core/catalogue'
 import { care, held, JOINT_METHODS, note, some, type Concern } from './methods'
 import { classOf, isMouthOfOldSize, metricBodyOf, otherSchedule, pipesOfClass } from './fittings'
-import { MINUTES, PRICE, PRICE_OD, SLIP_PRICE, SMALL_PART_PRICE, TAIL_BARE, VALVE_PRICE } from './ours'
+import { DROP_EAR_PRICE, MINUTES, PRICE, PRICE_OD, SLIP_PRICE, SMALL_PART_PRICE, TAIL_BARE, VALVE_PRICE } from './ours'
 import type { Chain, Meeting } from './search'
 import { isLoose, type Joint, type OfferedMethod, type Part, type Situation, type Verdict, type Way } from './types'
 
@@ -49,6 +49,7 @@ function fittingConcerns(chain: Chain): Concern[] {
   const kinds = new Set(chain.items.map(item => (item.kind === 'fitting' ? item.fitting.kind : 'tail')))
   return some(
     kinds.has('slip') && care('slip', 'No stop: mark half the coupling on each pipe and centre it. It needs its whole length of clean, round, straight pipe on one side.'),
+    kinds.has('drop-ear') && note('drop-ear', 'Turns the line square out of the wall: screw it to solid backing before the pipe goes in, so that no turning of the outlet reaches the joint.'),
     kinds.has('valve') && note('flow-arrow', 'The arrow on the valve points with the flow; the drain on the house side.'),
     kinds.has('union') && note('union-faces', 'Union faces clean and parallel, a new washer where it has one, nothing on the faces.'),
   )
@@ -124,7 +125,7 @@ function weakestOf(chain: Chain, { conditions: { temperature } }: Situation): We
 function timeAndCost(chain: Chain, loose: number): Pick<Way, 'minutes' | 'cost'> {
   const minutes = { work: 0, wait: 0 }
   const kinds = chain.items.map(item => (item.kind === 'fitting' ? item.fitting.kind : 'tail'))
-  const dearer = kinds.includes('valve') ? VALVE_PRICE : kinds.includes('slip') ? SLIP_PRICE : 1
+  const dearer = kinds.includes('valve') ? VALVE_PRICE : kinds.includes('drop-ear') ? DROP_EAR_PRICE : kinds.includes('slip') ? SLIP_PRICE : 1
   const cost = { low: loose * SMALL_PART_PRICE.low, high: loose * SMALL_PART_PRICE.high }
   for (const meeting of chain.meetings) {
     const method = methodOf(meeting)

@@ -173,6 +173,20 @@ function ownSystemTransitions(size: SizeClass): Fitting[] {
   ])
 }
 
+/** Outlet elbows that are screwed to the wall: methods and sizes they are sold in. */
+const DROP_EAR_METHODS: ReadonlySet<SocketMethod> = new Set(['solder', 'press', 'push-fit', 'compression', 'crimp', 'clamp', 'expansion', 'sliding-sleeve', 'ml-press'])
+const OUTLETS: ReadonlySet<string> = new Set(['1/2', '3/4'])
+
+/** Elbow with ears by its usual name in each country, tube at one end, female thread for the outlet at the other. */
+function dropEars(size: SizeClass): Fitting[] {
+  if (systemOf(size) === 'bs') return []
+  const { form, sizes } = threadSizes(size)
+  return methodsOf(size).filter(method => DROP_EAR_METHODS.has(method)).flatMap(method => sizes.filter(outlet => OUTLETS.has(outlet)).map((outlet) => {
+    const female = thread(form, outlet, 'female')
+    return { ...fitting('drop-ear', `${words(method)} x female ${LETTERS[form]} ${form === 'npt' ? 'drop-ear' : 'wallplate'} elbow`, `${nominalOf(size)} x ${outlet}`, socket(method, size), female), id: `drop-ear.${mouthId(socket(method, size))}~${mouthId(female)}` }
+  }))
+}
+
 /** Thread sizes in order, and how many steps down a bush is made. */
 const THREAD_ORDER = ['1/8', '1/4', '3/8', '1/2', '3/4', '1', '1-1/4', '1-1/2', '2'] as const
 const BUSH_REDUCES = 3
@@ -242,6 +256,7 @@ function listBetween(classes: readonly SizeClass[], threads: readonly Pick<Threa
     ...all.flatMap(ownMetalToCopper),
     ...(classes.length === 2 && classes[0] === classes[1] ? slips(classes[0]!) : []),
     ...threads.flatMap(one => onThread(one, all)),
+    ...(threads.length > 0 ? all.flatMap(dropEars) : []),
     ...bushesBetween([...threads.map(({ form, size }) => ({ form, sizes: [size] })), ...classes.map(threadSizes)]),
     ...threadConverters(),
   ]

@@ -74,6 +74,15 @@ describe('what decides', () => {
     expect(codes(tap.ways[0])).toContain('washer')
     expect(codes(tap.ways[0])).not.toContain('thread-seal')
   })
+  it('an outlet elbow holds an outlet, screwed to the wall: never steel pipe, never in the middle of a chain', () => {
+    const outlet = ask('cu-en-x-15', { thread: { form: 'bspt', size: '1/2', gender: 'male', material: 'brass' } })
+    const elbow = named(outlet, 'press x female BSP wallplate elbow')!
+    expect(elbow.parts[0]).toMatchObject({ kind: 'drop-ear', size: '15 x 1/2' })
+    expect(codes(elbow)).toContain('drop-ear')
+    expect(outlet.ways.every(({ joints, parts }) => parts.every(({ kind }) => kind !== 'drop-ear') || (joints.at(-1)!.method === 'thread' && joints.at(-1)!.on === 'b'))).toBe(true)
+    expect(named(ask('cu-en-x-22', 'st-en-3_4'), /wallplate/)).toBeUndefined()
+    expect(named(ask('pex-cts-1_2', { thread: { form: 'npt', size: '1/2', gender: 'male', material: 'brass' } }, {}, 'us'), 'crimp x female NPT drop-ear elbow')).toBeDefined()
+  })
   it('an end that is a thread meets a union as such', () => expect(named(ask('st-en-1', 'st-en-1'), 'BSP union')!.joints.map(({ method }) => method)).toEqual(['union', 'union']))
 })
 
@@ -81,8 +90,9 @@ describe('the order list', () => {
   it('names things as they are ordered: large x small, tube x thread, a tail by its cut length', () => {
     const reducing = named(ask('cu-en-x-15', 'cu-en-x-22'), 'solder reducing coupling')!
     expect(orderList(reducing)).toEqual([{ quantity: 1, name: 'solder reducing coupling', size: '22 x 15' }])
+    // 100 mm bare and a 22 cup at each end, EN 1254-1: 15.4.
     const tailed = ask('cu-bs-imp-3_4', 'cu-bs-imp-3_4', { hidden: true }).ways.find(({ parts }) => parts.some(({ kind }) => kind === 'tail'))!
-    expect(orderList(tailed)).toContainEqual({ quantity: 1, name: '22 × 0.9 copper', size: 'length by the measured sockets' })
+    expect(orderList(tailed)).toContainEqual({ quantity: 1, name: '22 × 0.9 copper', size: '131 mm' })
     const crimped = named(ask('pex-cts-3_4', 'pex-cts-1_2', {}, 'us'), 'crimp reducing coupling')!
     expect(orderList(crimped)).toEqual([{ quantity: 1, name: 'crimp reducing coupling', size: '3/4 x 1/2' }, { quantity: 1, name: 'copper crimp ring', size: '3/4' }, { quantity: 1, name: 'copper crimp ring', size: '1/2' }])
   })

@@ -40,6 +40,8 @@ function meet(offer: Offer, mouth: Mouth, { kind }: Pick<Fitting, 'kind'>, isRef
     if (isRefused(mouth.method, offer.tube, isMouthOfOldSize(mouth.size) ? 'converter' : kind === 'slip' ? 'slip' : 'coupling')) return null
     return { kind: 'socket', method: mouth.method, size: mouth.size, tube: offer.tube, on: offer.on }
   }
+  // An outlet elbow holds the outlet itself, not pipe and not another fitting.
+  if (kind === 'drop-ear' && (offer.on === 'between' || offer.tube)) return null
   if (mouth.kind !== 'thread' || mouth.size !== offer.thread.size || mouth.gender === offer.thread.gender) return null
   // A taper male in a parallel female is sound with sealant; the other way round is not.
   if ((mouth.isSwivel || offer.thread.isSwivel) && (mouth.form !== 'bspp' || offer.thread.form !== 'bspp')) return null
@@ -108,7 +110,7 @@ export function findChains(a: Offer, b: Offer, situation: Situation): Chain[] {
     const next: Chain = { items: [...chain.items, { kind: 'fitting', fitting }], meetings: [...chain.meetings, meeting] }
     if (next.meetings.length >= MOST_JOINTS) return
     close(far, next, fitting)
-    goOn(far, next, [...used, fitting])
+    if (fitting.kind !== 'drop-ear') goOn(far, next, [...used, fitting])
   }
 
   const extend = (offer: Offer, chain: Chain, used: readonly Fitting[]) => {

@@ -103,7 +103,7 @@ export interface Joint {
 }
 
 export interface Part {
-  kind: 'coupling' | 'slip' | 'reducer' | 'adaptor' | 'converter' | 'transition' | 'valve' | 'union' | 'nipple' | 'bush' | 'tail' | 'ring' | 'liner' | 'olive'
+  kind: 'coupling' | 'slip' | 'reducer' | 'adaptor' | 'converter' | 'transition' | 'valve' | 'drop-ear' | 'union' | 'nipple' | 'bush' | 'tail' | 'ring' | 'liner' | 'olive'
   name: string
   size: string
   quantity: number

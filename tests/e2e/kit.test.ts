@@ -83,6 +83,18 @@ describe('the van', () => {
 })
 
 describe('a joint on the table', () => {
+  it('gives the next best way when a part is not on the shelf', async () => {
+    await app.go(`/jobs/${slug}/joint`)
+    await app.find('[data-way]')
+    const first = () => app.driver.executeScript<string>('return document.querySelector("[data-way]").dataset.way')
+    const best = await first()
+    await app.click(`[data-way="${best}"]`)
+    await app.click('[data-test="out-of-stock"]')
+    await app.waitForText('[data-test="lacks"]', /Not in stock: .* 22/)
+    expect(await first()).not.toBe(best)
+    await app.click('[data-test="out-of-stock"]')
+    expect(await first()).toBe(best)
+  })
   it('charts its ways, gives out the order, and takes a thread and the details of an end', async () => {
     await app.go(`/jobs/${slug}/joint`)
     await app.click('[data-test="chart"]')

@@ -29,7 +29,7 @@ useKeys({ '\\': flip, '?': () => { keysOpen.value = true }, 'z': () => { void ro
         <span class="word t14"><span>{{ theme === 'cellar' ? 'light' : 'cellar' }}</span> <kbd>\</kbd></span>
         <svg class="only-narrow" width="20" height="20" viewBox="-10 -10 20 20" aria-hidden="true"><circle r="7" class="l-edge" /><path d="M0-7A7 7 0 0 0 0 7Z" fill="var(--ink)" /></svg>
       </button>
-      <NuxtLink v-if="job" :to="`/jobs/${job.slug}/kit`" class="flip keys t14"><span>kit</span> <kbd>V</kbd></NuxtLink>
+      <NuxtLink v-if="job" :to="`/jobs/${job.slug}/kit`" class="flip t14"><span class="kit">kit</span> <kbd class="only-wide">V</kbd></NuxtLink>
       <NuxtLink to="/sizes" class="flip keys t14"><span>sizes</span> <kbd>Z</kbd></NuxtLink>
       <button type="button" class="flip keys t14" @click="keysOpen = true"><span>keys</span> <kbd>?</kbd></button>
     </span>
@@ -56,6 +56,7 @@ useKeys({ '\\': flip, '?': () => { keysOpen.value = true }, 'z': () => { void ro
 @media (max-width: 899px) {
   .top { height: 48px; padding: 0 12px; gap: 10px; }
   .keys, .word { display: none; }
+  .kit { text-decoration: underline; }
   .right { gap: 8px; }
   .problem, .state { white-space: normal; font-size: 13px; line-height: 1.1; max-width: 150px; text-align: right; }
 }

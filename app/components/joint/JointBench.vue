@@ -8,7 +8,7 @@ import { endLabel } from '~/wording/way'
 
 /** Joint: two ends facing each other, the conditions, every way that works and every one refused. */
 const props = defineProps<{ job: JobRecord }>()
-const { joint, isStarting, shifted, follow, isSigned, conditions, answer, way, lookedAt, addJoint, change, setCondition, take } = useJoint(toRef(props, 'job'))
+const { joint, isStarting, shifted, follow, isSigned, conditions, answer, ways, way, lookedAt, addJoint, change, setCondition, take } = useJoint(toRef(props, 'job'))
 const table = useTemplateRef<HTMLElement>('table')
 const { width } = useElementSize(table)
 const narrow = useNarrow()
@@ -27,7 +27,6 @@ function setEnd(end: End, find: string | null) {
 /** Ways shown before the rest is asked for: the first few, the shortest chains, and the one taken. */
 const FIRST = 5
 const all = ref(false)
-const ways = computed(() => answer.value?.ways ?? [])
 const fewest = computed(() => Math.min(...ways.value.map(({ joints }) => joints.length)))
 const shown = computed(() => ways.value.map((one, index) => ({ one, index })).filter(({ one, index }) => all.value || index < FIRST || one.joints.length === fewest.value || one.id === joint.value?.wayId || one.id === way.value?.id))
 const at = computed(() => ways.value.findIndex(({ id }) => id === way.value?.id))
@@ -68,7 +67,9 @@ const set = (name: keyof Conditions, value: Conditions[keyof Conditions]) => set
           <p class="note">What would have to change:</p>
           <ul><li v-for="text in answer.instead" :key="text" class="t17">{{ text }}</li></ul>
         </div>
-        <WayRow v-for="{ one, index } in shown" :key="one.id" :way="one" :a="joint.a" :b="joint.b" :region="job.region" :system="system" :selected="one.id === way?.id" :taken="one.id === joint.wayId" :index="index" @look="lookedAt = one.id" />
+        <TransitionGroup name="row">
+          <WayRow v-for="{ one, index } in shown" :key="one.id" :way="one" :a="joint.a" :b="joint.b" :region="job.region" :system="system" :selected="one.id === way?.id" :taken="one.id === joint.wayId" :index="index" @look="lookedAt = one.id" />
+        </TransitionGroup>
         <button v-if="ways.length > shown.length" type="button" class="more" data-test="more-ways" @click="all = true">{{ ways.length - shown.length }} more ways, with more joints or more care</button>
         <div v-if="ways.length > 1" class="compare"><button type="button" class="more" :aria-expanded="isCharted" data-test="chart" @click="isCharted = !isCharted">{{ isCharted ? 'Close the chart' : 'Minutes and cost of the first ways, as a chart' }}</button><WaysChart v-if="isCharted" :ways="ways.slice(0, CHARTED)" :region="job.region" /></div>
         <RefusedList :refused="answer.refused" :region="job.region" :end-words="{ a: endLabel(joint.a), b: endLabel(joint.b) }" />
@@ -97,6 +98,9 @@ const set = (name: keyof Conditions, value: Conditions[keyof Conditions]) => set
 .place { display: flex; flex-direction: column; }
 .place .plain-input { border-bottom: 1px solid var(--rule); }
 .signed { display: flex; gap: 8px; align-items: center; padding: 8px 18px; border: 0 solid var(--rule); border-width: 1px 0; font-size: 14px; }
+/* Rows change places in sight, so that the eye keeps the one it was on. */
+.row-move { transition: transform 120ms ease-out; }
+@media (prefers-reduced-motion: reduce) { .row-move { transition: none; } }
 .more { width: 100%; min-height: 44px; padding: 0 18px; border-bottom: 1px solid var(--hair); color: var(--ink2); text-decoration: underline; }
 .thumb { position: sticky; bottom: 0; background: var(--paper); border-top: 1px solid var(--rule); display: flex; gap: 12px; padding: 10px 12px; }
 @media (max-width: 1100px) { .bench { grid-template-columns: minmax(0, 1fr) 340px; } }

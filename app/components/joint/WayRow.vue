@@ -8,6 +8,8 @@ import { wayTitle } from '~/wording/way'
 /** One way as a row: verdict, its chain drawn small, both depths, minutes with the waiting apart, cost, how it comes apart. */
 const props = defineProps<{ way: Way, a: End, b: End, region: Region, system: UnitSystem, selected: boolean, taken: boolean, index: number }>()
 const emit = defineEmits<{ look: [] }>()
+const { lacks } = useStock()
+const missing = computed(() => lacks(props.way))
 const first = computed(() => props.way.joints[0]!)
 const last = computed(() => props.way.joints.at(-1)!)
 const isTypical = (source: string) => source.startsWith('typical')
@@ -25,6 +27,7 @@ function below({ insertion: { value, lo, hi, source } }: Joint, end: string): st
     <span class="chain">
       <b :class="selected ? 't17' : 't15'" class="leading-tight">{{ index + 1 }}&ensp;{{ wayTitle(way, region) }}<span v-if="taken" class="copper"> taken</span></b>
       <JointSection :way="way" :a="a" :b="b" :system="system" :width="300" :height="22" compact class="only-wide" />
+      <span v-if="missing" class="ochre w6 t13" data-test="lacks">Not in stock: {{ inRegion(missing.name, region) }} {{ missing.size }}</span>
       <span v-if="way.verdict !== 'fits'" class="ochre w6 t13">{{ inRegion(way.because[0]!.text.split(/[.:] /)[0]!, region) }}</span>
     </span>
     <span class="cell" :class="system"><b :class="{ open: first.insertion.value === null }"><TapeFigure :mm="first.insertion.value" :system="system" /></b><i>{{ below(first, 'first end') }}</i></span>

@@ -10,6 +10,7 @@ import Papa from 'papaparse'
 const props = defineProps<{ way: Way, region: Region, system: UnitSystem, index: number, isSigned: boolean, taken: boolean, policy: Partial<Policy>, slug: string }>()
 const emit = defineEmits<{ take: [] }>()
 const { show, showDepth } = useWorking()
+const { isOut, flip } = useStock()
 const words = (text: string) => inRegion(text, props.region)
 const place = (i: number) => (i === 0 ? 'first end' : i === props.way.joints.length - 1 ? 'other end' : 'between')
 const schools = computed(() => schoolsOf(props.way, props.policy).slice(0, 3))
@@ -56,7 +57,7 @@ function showMargin() {
       </tbody>
     </table>
     <h3 class="zone-heading mt-3">To order</h3>
-    <ul class="t15"><li v-for="part in way.parts" :key="part.name + part.size" class="flex justify-between gap-3 border-b border-[var(--hair)] py-1"><span>{{ words(part.name) }} <b>{{ part.kind === 'tail' ? '' : part.size }}</b></span><span class="whitespace-nowrap">{{ part.length ? `cut ${formatDecimal(part.length, 0)} mm` : `${part.quantity} off` }}</span></li></ul>
+    <ul class="t15"><li v-for="part in way.parts" :key="part.name + part.size" class="flex justify-between gap-3 border-b border-[var(--hair)] py-1"><span>{{ words(part.name) }} <b>{{ part.kind === 'tail' ? '' : part.size }}</b></span><span class="whitespace-nowrap">{{ part.length ? `cut ${formatDecimal(part.length, 0)} mm` : `${part.quantity} off` }}<button v-if="part.kind !== 'tail'" type="button" class="stock" :class="{ 'ochre w6': isOut(part) }" :aria-pressed="isOut(part)" :aria-label="`${words(part.name)} ${part.size} is not in stock`" data-test="out-of-stock" @click="flip(part)">{{ isOut(part) ? 'not in stock' : 'in stock' }}</button></span></li></ul>
     <p class="t14 mt-1 flex gap-4"><button type="button" class="underline min-h-9" data-test="copy-order" @click="copyOrder">{{ isCopied ? 'Copied' : 'Copy the list' }}</button><a :href="csv" download="order.csv" class="underline min-h-9 inline-flex items-center" data-test="order-csv">Table file (CSV)</a></p>
     <ul class="mt-3 space-y-2"><li v-for="note in notes" :key="note.code + note.text" class="flex gap-2 t14" :data-note="note.code"><StatusShape :status="way.because.includes(note) ? 'held' : 'planned'" :size="14" class="mt-[2px]" /><span>{{ words(note.text) }}</span></li></ul>
     <div v-for="school in schools" :key="school.name" class="mt-3" data-test="school">
@@ -75,5 +76,8 @@ function showMargin() {
 .sum .v :deep(.fraction) { font-size: 15px; }
 .sum .src { font-size: 13px; color: var(--ink2); width: 132px; }
 .sub td { border-top: 1px solid var(--rule); }
+.stock { min-height: 28px; margin-left: 12px; font-size: 13px; color: var(--ink2); text-decoration: underline; }
+@media (max-width: 899px) { .stock { min-height: 44px; } }
+.stock.ochre { color: var(--ochre); }
 .take { display: flex; gap: 12px; margin-top: 14px; align-items: center; }
 </style>

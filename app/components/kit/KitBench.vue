@@ -16,12 +16,12 @@ const notRight = computed(() => [late.value ? `${plural(late.value, 'check')} ov
   <div class="title"><h2 class="t26">{{ title }}</h2><p class="t17" :class="late ? 'ochre w6' : 'note'" data-test="kit-state">{{ notRight }}</p><NuxtLink :to="`/jobs/${job.slug}`" class="link-verb ml-auto">Back to the work</NuxtLink></div>
   <div class="bench">
     <ToolList :tools="job.tools" :region="job.region" :today="today" @change="tools => store.changeKit(job.slug, { tools })" />
-    <FittingTable :fittings="job.fittings" :region="job.region" :today="today" @change="fittings => store.changeKit(job.slug, { fittings })" />
     <div>
-      <PolicyList :policy="job.policy" @change="policy => store.changeKit(job.slug, { policy })" />
+      <FittingTable :fittings="job.fittings" :region="job.region" :today="today" @change="fittings => store.changeKit(job.slug, { fittings })" />
       <p class="t15 mt-4"><a :href="`/api/jobs/${job.slug}/depth-cards.pdf`" target="_blank" class="link-verb" data-test="depth-cards">Print depth cards</a> <span class="note t14">of this job's joints, at true size</span></p>
       <p class="note t14 mt-3">A way that was taken before stays as it was taken. A new job begins with this kit.</p>
     </div>
+    <PolicyList :policy="job.policy" @change="policy => store.changeKit(job.slug, { policy })" />
   </div>
 </template>
 
