@@ -1,6 +1,6 @@
-import { seriesOf, type Pipe } from '#core/catalogue'
+import { seriesOf, unitSystemOf, type Pipe, type Region } from '#core/catalogue'
 import { fillPolicy, type Method } from '#core/joints'
-import { formatDecimal } from '#core/units'
+import { formatDecimal, formatLength } from '#core/units'
 import type { Finding, InspectQuestion, Seen, SeenName } from './types'
 
 type Said<Name extends SeenName> = NonNullable<Seen[Name]>
@@ -28,6 +28,10 @@ const RING_BAND = { lo: 3.2, hi: 6.4 } as const
 const CLIP_WITHIN = { metal: 300, plastic: 150 } as const
 /** Threads of a taper joint left outside, made up well: typical. */
 const THREADS_LEFT = { lo: 1, hi: 4 } as const
+
+const length = (mm: number, region: Region): string => formatLength(mm, unitSystemOf(region))
+/** As the tape of the country reads it. */
+const ringBand = (region: Region): string => (unitSystemOf(region) === 'inch' ? '1/8 to 1/4 in' : `${RING_BAND.lo} to ${RING_BAND.hi} mm`)
 
 /** What a weeping joint of each method asks for. */
 const WEEP: Readonly<Partial<Record<Method, string>>> = {
@@ -60,9 +64,9 @@ export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
   },
   ringDistance: {
     ask: 'How far is the ring from the end?', applies: of('crimp', 'clamp'),
-    says: value => (value < RING_BAND.lo || value > RING_BAND.hi
-      ? wrong(`The ring lies ${formatDecimal(value, 1)} from the end; ${RING_BAND.lo} to ${RING_BAND.hi} is the band.`, 'Cut the ring off and set another in the band.')
-      : sound(`The ring lies ${formatDecimal(value, 1)} from the end, in the band of ${RING_BAND.lo} to ${RING_BAND.hi}.`)),
+    says: (value, { region }) => (value < RING_BAND.lo || value > RING_BAND.hi
+      ? wrong(`The ring lies ${length(value, region)} from the end; ${ringBand(region)} is the band.`, 'Cut the ring off and set another in the band.')
+      : sound(`The ring lies ${length(value, region)} from the end, in the band of ${ringBand(region)}.`)),
   },
   liner: {
     ask: 'Is there a liner in the plastic?', applies: (method, pipe) => ['push-fit', 'compression', 'pe-compression'].includes(method) && pipe !== undefined && SOFT.has(pipe.family),
@@ -105,9 +109,9 @@ export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
   },
   support: {
     ask: 'How far is the nearest clip?', applies: always,
-    says: (value, _, pipe) => {
+    says: (value, { region }, pipe) => {
       const most = isPlastic(pipe) ? CLIP_WITHIN.plastic : CLIP_WITHIN.metal
-      return value > most ? care(`The nearest clip is ${formatDecimal(value, 0)} away; within about ${most} is usual.`, 'Add a clip on each side.') : sound(`Held ${formatDecimal(value, 0)} away.`)
+      return value > most ? care(`The nearest clip is ${length(value, region)} away; within about ${length(most, region)} is usual.`, 'Add a clip on each side.') : sound(`Held ${length(value, region)} away.`)
     },
   },
   flux: {

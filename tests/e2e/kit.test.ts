@@ -79,6 +79,8 @@ describe('the van', () => {
     await app.go('/jobs/boat-shed-wash-down/kit')
     await app.waitForText('[data-test="kit-state"]', /1 check over date/)
     await app.waitForText('[data-tool="crimp"]', /Over its date/)
+    await app.go('/jobs/boat-shed-wash-down/make')
+    await app.waitForText('[data-caution="tool-check"]', /check of this crimp tool ended/)
   })
 })
 
@@ -120,7 +122,7 @@ describe('a joint on the table', () => {
     await app.type('[data-look="ringDistance"] input', 'far')
     await app.waitForText('[data-look="ringDistance"]', /not a length/)
     await app.type('[data-look="ringDistance"] input', '4,8')
-    await app.waitForText('[data-finding="ringDistance"]', /4\.8 from the end, in the band/)
+    await app.waitForText('[data-finding="ringDistance"]', /4\.8 mm from the end, in the band/)
     expect(await app.errors()).toEqual([])
   })
 })

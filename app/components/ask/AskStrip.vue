@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { onClickOutside } from '@vueuse/core'
 import { SHAPES } from '#core/ask'
-import { REGIONS } from '#core/catalogue'
+import { REGIONS, unitSystemOf } from '#core/catalogue'
 import type { JobRecord } from '#core/record'
 import { REGION_WORDS } from '~/wording/en'
 
@@ -52,7 +52,7 @@ const rest = (line: string) => line.slice(text.value.length > 0 ? line.slice(0, 
     <button type="button" class="only-narrow key" aria-label="Ask" @click="open"><kbd class="slash">/</kbd></button>
     <div class="line">
       <kbd class="only-wide">/</kbd>
-      <input ref="field" v-model="text" aria-label="Ask" placeholder="22 copper to 15 copper" maxlength="200" autocomplete="off" autocapitalize="off" spellcheck="false" role="combobox" :aria-expanded="isOpen" aria-controls="ask-panel" data-test="ask" @click="isOpen = true" @input="isOpen = true" @keydown.tab="onTab" @keydown.enter.prevent="onEnter" @keydown.esc.stop="close">
+      <input ref="field" v-model="text" aria-label="Ask" :placeholder="unitSystemOf(region) === 'inch' ? '3/4 copper to 1/2 pex' : '22 copper to 15 copper'" maxlength="200" autocomplete="off" autocapitalize="off" spellcheck="false" role="combobox" :aria-expanded="isOpen" aria-controls="ask-panel" data-test="ask" @click="isOpen = true" @input="isOpen = true" @keydown.tab="onTab" @keydown.enter.prevent="onEnter" @keydown.esc.stop="close">
       <button type="button" class="only-narrow key" aria-label="Close" @click="close">close</button>
     </div>
     <div v-if="isOpen" id="ask-panel" class="panel">

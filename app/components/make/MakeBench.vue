@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { getPipe, unitSystemOf } from '#core/catalogue'
-import { statusOf, type JobRecord } from '#core/record'
+import { overdue, statusOf, type JobRecord } from '#core/record'
 import { formatDecimal } from '#core/units'
 import { inRegion, methodWords, STATUS_WORDS } from '~/wording/en'
 import { endLabel, wayTitle } from '~/wording/way'
@@ -19,7 +19,11 @@ const system = computed(() => unitSystemOf(props.job.region))
 const isSigning = ref(false)
 
 const steps = computed(() => stepsOf(card.value))
-const cautions = computed(() => (card.value?.answer.ok ? card.value.answer.value.cautions : []))
+/** A tool over its check date holds the joint until a trial one is gauged. */
+const late = computed(() => overdue(props.job.tools, new Date().toISOString().slice(0, 10)).find(({ method }) => method === card.value?.joint.method))
+const cautions = computed(() => (card.value?.answer.ok
+  ? [...(late.value && !isSigned.value ? [{ code: 'tool-check', text: `The check of this ${methodWords(late.value.method)} tool ended ${late.value.due}. Make a trial joint and gauge it first, or have the tool checked.` }] : []), ...card.value.answer.value.cautions]
+  : []))
 const gauge = computed(() => (card.value?.answer.ok ? card.value.answer.value.gauge : undefined))
 const consumables = computed(() => (card.value?.answer.ok ? card.value.answer.value.consumables : []))
 const waitStep = computed(() => {
