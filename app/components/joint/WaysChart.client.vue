@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { BarChart, CustomChart } from 'echarts/charts'
-import { AriaComponent, GridComponent, LegendComponent, TitleComponent, TooltipComponent } from 'echarts/components'
+import { BarChart } from 'echarts/charts'
+import { AriaComponent, GridComponent, LegendComponent, TooltipComponent } from 'echarts/components'
 import { use } from 'echarts/core'
 import { SVGRenderer } from 'echarts/renderers'
 import VChart from 'vue-echarts'
@@ -11,7 +11,7 @@ import { wayTitle } from '~/wording/way'
 
 /** The first ways beside each other: minutes of work with the wait apart, and what the parts cost. */
 const props = defineProps<{ ways: readonly Way[], region: Region }>()
-use([BarChart, CustomChart, GridComponent, LegendComponent, TooltipComponent, TitleComponent, AriaComponent, SVGRenderer])
+use([BarChart, GridComponent, LegendComponent, TooltipComponent, AriaComponent, SVGRenderer])
 
 const { theme } = useTheme()
 /** The page's own colours, read anew when light and cellar change. */
@@ -21,12 +21,15 @@ const colours = computed(() => {
   const colour = (name: string) => style.getPropertyValue(`--${name}`).trim()
   return { ink: colour('ink'), ink2: colour('ink2'), hair: colour('hair'), paper: colour('paper'), copper: colour('copper') }
 })
-const ROW = 34
-const height = computed(() => props.ways.length * ROW + 110)
+const narrow = useNarrow()
+/** A row has room for a title of three lines; on a phone its number stands for it, as in the list above. */
+const ROW = computed(() => (narrow.value ? 34 : 50))
+const titleWidth = computed(() => (narrow.value ? 16 : 280))
+const height = computed(() => props.ways.length * ROW.value + 110)
 const option = computed(() => {
   const { ink, ink2, hair, paper, copper } = colours.value
-  const names = props.ways.map((way, i) => `${i + 1}  ${wayTitle(way, props.region)}`)
-  const axis = { axisLine: { lineStyle: { color: ink } }, axisLabel: { color: ink2, fontSize: 13 }, splitLine: { lineStyle: { color: hair } } }
+  const names = props.ways.map((way, i) => (narrow.value ? `${i + 1}` : `${i + 1}  ${wayTitle(way, props.region)}`))
+  const axis = { axisLine: { lineStyle: { color: ink } }, axisLabel: { color: ink2, fontSize: 13 }, splitNumber: narrow.value ? 2 : 5, splitLine: { lineStyle: { color: hair } } }
   const rows = { type: 'category' as const, data: names, inverse: true, axisTick: { show: false }, axisLine: { lineStyle: { color: ink } } }
   return {
     animation: false,
@@ -34,9 +37,9 @@ const option = computed(() => {
     aria: { enabled: true, decal: { show: true } },
     legend: { bottom: 0, textStyle: { color: ink }, itemWidth: 28 },
     tooltip: { trigger: 'axis', axisPointer: { type: 'shadow' }, backgroundColor: paper, borderColor: ink, textStyle: { color: ink } },
-    grid: [{ left: 300, right: '34%', top: 34, bottom: 62 }, { left: '70%', right: 24, top: 34, bottom: 62 }],
+    grid: [{ left: titleWidth.value + 20, right: '34%', top: 34, bottom: 62 }, { left: '70%', right: 24, top: 34, bottom: 62 }],
     xAxis: [{ type: 'value', name: 'minutes, ours', nameLocation: 'middle', nameGap: 26, nameTextStyle: { color: ink2 }, gridIndex: 0, ...axis }, { type: 'value', name: `${CURRENCY[props.region]}, ours`, nameLocation: 'middle', nameGap: 26, nameTextStyle: { color: ink2 }, gridIndex: 1, ...axis }],
-    yAxis: [{ ...rows, gridIndex: 0, axisLabel: { color: ink, fontSize: 13, width: 280, overflow: 'truncate' } }, { ...rows, gridIndex: 1, axisLabel: { show: false } }],
+    yAxis: [{ ...rows, gridIndex: 0, axisLabel: { color: ink, fontSize: 13, lineHeight: 15, width: titleWidth.value, overflow: 'break', interval: 0 } }, { ...rows, gridIndex: 1, axisLabel: { show: false } }],
     series: [
       { name: 'hands on', type: 'bar', stack: 'minutes', barWidth: 14, itemStyle: { color: copper, borderColor: ink, borderWidth: 1 }, data: props.ways.map(({ minutes }) => Number(minutes.work.toFixed(1))) },
       { name: 'waiting', type: 'bar', stack: 'minutes', itemStyle: { color: paper, borderColor: ink, borderWidth: 1 }, data: props.ways.map(({ minutes }) => minutes.wait) },
@@ -53,4 +56,5 @@ const option = computed(() => {
 
 <style scoped>
 .chart { width: 100%; padding: 8px 18px; }
+@media (max-width: 899px) { .chart { padding: 8px 6px; } }
 </style>
