@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { ringPosition } from '#core/catalogue'
 import { inspectJoint, looksFor, type InspectAnswer, type InspectQuestion, type Seen } from '#core/inspect'
 import { METHODS } from '#core/joints'
 
@@ -53,6 +54,10 @@ describe('inspectJoint', () => {
     expect(answer.unseen.map(({ code }) => code)).not.toContain('gauge')
   })
 
+  it('one band of the ring holds for every size and both kinds, so it is judged without the pipe', () => {
+    for (const method of ['crimp', 'clamp'] as const) for (const size of ['3/8', '1/2', '5/8', '3/4', '1']) expect(ringPosition(size, method)).toMatchObject({ lo: 3.2, hi: 6.4 })
+    for (const [ringDistance, verdict] of [[3.1, 'wrong'], [3.2, 'sound'], [6.4, 'sound'], [6.5, 'wrong']] as const) expect(finding({ region: 'us', method: 'clamp', seen: { ringDistance } }, 'ringDistance')!.verdict).toBe(verdict)
+  })
   it('calls nothing sound that was not looked at, and leaves out what such a joint has not', () => {
     expect(look({ method: 'solder' })).toMatchObject({ verdict: 'care', findings: [] })
     expect(look({ method: 'solder', seen: { liner: 'missing', gauge: 'fails' } }).findings).toEqual([])

@@ -1,4 +1,4 @@
-import { seriesOf, unitSystemOf, type Pipe, type Region } from '#core/catalogue'
+import { ringPosition, seriesOf, unitSystemOf, type Pipe, type Region } from '#core/catalogue'
 import { fillPolicy, type Method } from '#core/joints'
 import { formatDecimal, formatLength } from '#core/units'
 import type { Finding, InspectQuestion, Seen, SeenName } from './types'
@@ -22,16 +22,19 @@ const always = (): boolean => true
 const SOFT: ReadonlySet<Pipe['family']> = new Set(['pex', 'pert', 'bs7291', 'pe', 'pb'])
 const isPlastic = (pipe: Pipe | undefined): boolean => pipe !== undefined && seriesOf(pipe.series).plastic
 
-/** Band of a ring's near edge from the tube end, mm (ASTM F1807: 1/8 to 1/4 in). */
-const RING_BAND = { lo: 3.2, hi: 6.4 } as const
+/** Band of a ring's near edge from the tube end, mm: one for every size and both kinds of ring, so the pipe need not be known (ASTM F1807, F2098). */
+const RING_BAND = bandOf(ringPosition('1/2'))
+function bandOf(ring: ReturnType<typeof ringPosition>): { lo: number, hi: number } {
+  if (ring?.lo == null || ring.hi === null) throw new Error('the table of ring positions has no band for 1/2')
+  return { lo: ring.lo, hi: ring.hi }
+}
 /** First clip beside a joint, mm: typical, plastic nearer. */
 const CLIP_WITHIN = { metal: 300, plastic: 150 } as const
 /** Threads of a taper joint left outside, made up well: typical. */
 const THREADS_LEFT = { lo: 1, hi: 4 } as const
 
 const length = (mm: number, region: Region): string => formatLength(mm, unitSystemOf(region))
-/** As the tape of the country reads it. */
-const ringBand = (region: Region): string => (unitSystemOf(region) === 'inch' ? '1/8 to 1/4 in' : `${RING_BAND.lo} to ${RING_BAND.hi} mm`)
+const ringBand = (region: Region): string => `${length(RING_BAND.lo, region)} to ${length(RING_BAND.hi, region)}`
 
 /** What a weeping joint of each method asks for. */
 const WEEP: Readonly<Partial<Record<Method, string>>> = {

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { overdue, type JobRecord } from '#core/record'
+import { today } from '~/reading/today'
 
 /** Kit: the tools on the van, the fittings measured by hand, the schools of the job; what is not right is counted at the top. */
 const props = defineProps<{ job: JobRecord }>()
 const store = useJobStore()
-const today = new Date().toISOString().slice(0, 10)
-const late = computed(() => overdue(props.job.tools, today).length)
+const day = today()
+const late = computed(() => overdue(props.job.tools, day).length)
 const unmeasured = computed(() => props.job.fittings.filter(({ insertion, takeOut }) => insertion === null || takeOut === null).length)
 const plural = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`
 const title = computed(() => `${props.job.tools === null ? 'Every tool' : plural(props.job.tools.length, 'tool')}, ${plural(props.job.fittings.length, 'fitting')}`)
@@ -15,9 +16,9 @@ const notRight = computed(() => [late.value ? `${plural(late.value, 'check')} ov
 <template>
   <div class="title"><h2 class="t26">{{ title }}</h2><p class="t17" :class="late ? 'ochre w6' : 'note'" data-test="kit-state">{{ notRight }}</p><NuxtLink :to="`/jobs/${job.slug}`" class="link-verb ml-auto">Back to the work</NuxtLink></div>
   <div class="bench">
-    <ToolList :tools="job.tools" :region="job.region" :today="today" @change="tools => store.changeKit(job.slug, { tools })" />
+    <ToolList :tools="job.tools" :region="job.region" :today="day" @change="tools => store.changeKit(job.slug, { tools })" />
     <div>
-      <FittingTable :fittings="job.fittings" :region="job.region" :today="today" @change="fittings => store.changeKit(job.slug, { fittings })" />
+      <FittingTable :fittings="job.fittings" :region="job.region" :today="day" @change="fittings => store.changeKit(job.slug, { fittings })" />
       <p class="t15 mt-4"><a :href="`/api/jobs/${job.slug}/depth-cards.pdf`" target="_blank" class="link-verb" data-test="depth-cards">Print depth cards</a> <span class="note t14">of this job's joints, at true size</span></p>
       <p class="note t14 mt-3">A way that was taken before stays as it was taken. A new job begins with this kit.</p>
     </div>

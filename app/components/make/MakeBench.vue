@@ -6,6 +6,7 @@ import { formatDecimal } from '#core/units'
 import { inRegion, methodWords, STATUS_WORDS } from '~/wording/en'
 import { endLabel, wayTitle } from '~/wording/way'
 import { formatReading, unitOf } from '~/reading/format'
+import { today } from '~/reading/today'
 
 /** Make: the pipe end to scale above, cautions, the steps to tick, the wait, the gauge, and the sign-off. */
 const props = defineProps<{ job: JobRecord }>()
@@ -20,7 +21,7 @@ const isSigning = ref(false)
 
 const steps = computed(() => stepsOf(card.value))
 /** A tool over its check date holds the joint until a trial one is gauged. */
-const late = computed(() => overdue(props.job.tools, new Date().toISOString().slice(0, 10)).find(({ method }) => method === card.value?.joint.method))
+const late = computed(() => overdue(props.job.tools, today()).find(({ method }) => method === card.value?.joint.method))
 const cautions = computed(() => (card.value?.answer.ok
   ? [...(late.value && !isSigned.value ? [{ code: 'tool-check', text: `The check of this ${methodWords(late.value.method)} tool ended ${late.value.due}. Make a trial joint and gauge it first, or have the tool checked.` }] : []), ...card.value.answer.value.cautions]
   : []))
