@@ -21,6 +21,10 @@ describe('a bad question', () => {
     ['identify', { checks: Array.from({ length: 51 }, () => ({ check: 'magnet', value: true })) }, 'too-many', 'checks'],
     ['make', { method: 'glue', pipe: 'cu-en-x-22', region: 'gb', orientation: 'horizontal' }, 'unknown-id', 'method'],
     ['make', { method: 'press', pipe: 'cu-en-x-22', region: 'gb' }, 'missing', 'orientation'],
+    ['line', { region: 'gb', pipe: 'cu-en-x-22', method: 'press', start: { kind: 'bend' }, legs: [{ length: 1, to: 'up', end: { kind: 'free' } }] }, 'unknown-id', 'start.kind'],
+    ['line', { region: 'gb', pipe: 'cu-en-x-22', method: 'press', start: { kind: 'free' }, legs: [{ length: 1, to: 'sideways', end: { kind: 'free' } }] }, 'unknown-id', 'legs.0.to'],
+    ['line', { region: 'gb', pipe: 'cu-en-x-22', method: 'press', start: { kind: 'free' }, legs: [{ length: 1, to: [1, 0, 'x'], end: { kind: 'free' } }] }, 'type', 'legs.0.to.2'],
+    ['line', { region: 'gb', pipe: 'cu-en-x-22', method: 'press', start: { kind: 'free' }, legs: [{ length: 1, end: { kind: 'free' } }] }, 'missing', 'legs.0.to'],
     ['pipes', null, 'type', ''],
     ['toString', {}, 'verb', ''],
   ])('%s %j', (verb, question, code, path) => {

@@ -1,11 +1,11 @@
 import { z } from 'zod'
 import { fail, ok, type Issue, type IssueCode, type Result } from '#core/base'
-import { findPipes, REGIONS } from '#core/catalogue'
+import { findPipes, LINE_FITTINGS, REGIONS } from '#core/catalogue'
 import { COLOURS, FLEXES, HELD_BYS, identifyPipe, INSTRUMENTS, LAGGINGS, SCRATCHES, STRIPES, TRACES } from '#core/identify'
 import { inspectJoint } from '#core/inspect'
 import { findWays, METHODS, SERVICES, THREAD_FORMS, THREAD_MATERIALS } from '#core/joints'
 import { understand } from '#core/ask'
-import { planOffset } from '#core/line'
+import { DIRECTIONS, MEASURED_TO, planLine, planOffset } from '#core/line'
 import { MADE_METHODS, makeJoint } from '#core/making'
 
 const region = z.enum(REGIONS)
@@ -103,6 +103,29 @@ const inspectQuestion = z.strictObject({
 const angle = z.number().finite().positive().max(90)
 const offsetQuestion = z.strictObject({ set: length, angle, roll: z.number().finite().min(0).max(100_000).optional(), radius: length.optional() })
 
+/** Most legs of one line. */
+const MOST_LEGS = 500
+const distance = z.number().finite().min(0).max(100_000)
+const takeOut = distance.max(2000)
+const direction = z.enum(DIRECTIONS)
+const vector = z.tuple([z.number().finite(), z.number().finite(), z.number().finite()])
+const given = { takeOut: takeOut.optional(), insertion: takeOut.optional() }
+const atFitting = z.strictObject({ kind: z.literal('fitting'), fitting: z.enum(LINE_FITTINGS), ...given, next: z.strictObject(given).optional(), method: z.enum(METHODS).optional() })
+const atPlain = [z.strictObject({ kind: z.literal('free') }), z.strictObject({ kind: z.literal('stop'), insertion: given.insertion }), z.strictObject({ kind: z.literal('face'), insertion: given.insertion })] as const
+const measured = z.enum(MEASURED_TO)
+const lineQuestion = z.strictObject({
+  region, pipe: text, method: z.enum(METHODS),
+  bender: z.strictObject({ radius: length.max(5000), setback: length.max(5000).optional(), springback: z.number().finite().min(0).max(30).optional() }).optional(),
+  start: z.discriminatedUnion('kind', [atFitting, ...atPlain]),
+  legs: z.array(z.strictObject({
+    length, to: z.union([direction, vector]), end: z.discriminatedUnion('kind', [atFitting, z.strictObject({ kind: z.literal('bend') }), ...atPlain]),
+    from: z.number().int().min(0).optional(), pipe: text.optional(), method: z.enum(METHODS).optional(), measured: z.strictObject({ begin: measured.optional(), end: measured.optional() }).optional(),
+  })).min(1).max(MOST_LEGS),
+  clips: z.array(z.strictObject({ leg: z.number().int().min(0), at: distance })).max(2000).optional(),
+  walls: z.array(z.strictObject({ to: direction, at: z.number().finite().min(-100_000).max(100_000), thick: length })).max(50).optional(),
+  kit: kit.optional(),
+})
+
 const askQuestion = z.strictObject({ text: z.string().max(200), region })
 
 /** A line of shorthand, and the answer of the verb it asks. */
@@ -132,6 +155,7 @@ export const VERBS: Readonly<Record<string, Verb>> = {
   make: verb(makeQuestion, makeJoint),
   inspect: verb(inspectQuestion, inspectJoint),
   offset: verb(offsetQuestion, planOffset),
+  line: verb(lineQuestion, planLine),
   ask: verb(askQuestion, answerLine),
 }
 
@@ -169,15 +193,18 @@ export function toIssue(found: z.core.$ZodIssue, question: unknown): Issue {
     case 'invalid_union': {
       if ('discriminator' in found && found.discriminator !== undefined) {
         const where = at.endsWith(String(found.discriminator)) ? at : [...path, String(found.discriminator)].join('.')
+        const accepted = ('options' in found && Array.isArray(found.options) ? found.options : CHECK_NAMES).join(', ')
         return isPresent(question, where.split('.'))
-          ? answer('unknown-id', `${where}: accepted are ${CHECK_NAMES.join(', ')}.`, where)
-          : answer('missing', `${where}: is missing. Accepted are ${CHECK_NAMES.join(', ')}.`, where)
+          ? answer('unknown-id', `${where}: accepted are ${accepted}.`, where)
+          : answer('missing', `${where}: is missing. Accepted are ${accepted}.`, where)
       }
       const inside = read(question, found.path)
-      if (inside === undefined) return answer('missing', `${name}: is missing; a pipe or a thread is accepted.`)
-      if (typeof inside !== 'object' || inside === null) return answer('type', `${name}: {pipe} or {thread} is accepted here.`)
-      const branch = found.errors['thread' in inside ? 1 : 0]?.[0]
-      return branch ? toIssue({ ...branch, path: [...found.path, ...branch.path] } as z.core.$ZodIssue, question) : answer('type', `${name}: {pipe} or {thread} is accepted here.`)
+      const accepted = path.at(-1) === 'to' ? `${DIRECTIONS.join(', ')} or a unit vector [right, away, up]` : '{pipe} or {thread}'
+      if (inside === undefined) return answer('missing', `${name}: is missing; ${accepted} is accepted.`)
+      if (typeof inside === 'string' && path.at(-1) === 'to') return answer('unknown-id', `${name}: ${accepted} is accepted.`)
+      if (typeof inside !== 'object' || inside === null) return answer('type', `${name}: ${accepted} is accepted here.`)
+      const branch = found.errors['thread' in inside || Array.isArray(inside) ? 1 : 0]?.[0]
+      return branch ? toIssue({ ...branch, path: [...found.path, ...branch.path] } as z.core.$ZodIssue, question) : answer('type', `${name}: ${accepted} is accepted here.`)
     }
     default: return answer('type', `${name}: not accepted here.`)
   }

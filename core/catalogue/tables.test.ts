@@ -1,8 +1,8 @@
 import { readdirSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import type { EndRow, PipeRow, RatingRow, Source } from './types'
+import type { BendRow, EndRow, PipeRow, RatingRow, Source, TakeOutRow } from './types'
 
-interface Table { SOURCE: Source, ROWS?: readonly PipeRow[], RATINGS?: readonly RatingRow[], [ends: string]: unknown }
+interface Table { SOURCE: Source, ROWS?: readonly PipeRow[], RATINGS?: readonly RatingRow[], TAKE_OUTS?: readonly TakeOutRow[], METRIC_COPPER?: readonly BendRow[], INCH_COPPER?: readonly BendRow[], [ends: string]: unknown }
 
 // Read from the folder, so that a table that is added cannot be forgotten here.
 const tables = await Promise.all(readdirSync(new URL('./tables', import.meta.url)).map(async name => ({ file: name.slice(0, -'.ts'.length), table: await import(`./tables/${name.slice(0, -'.ts'.length)}.ts`) as Table })))
@@ -25,7 +25,7 @@ const inches = (size: string): number => {
   return Number(whole) + over / under
 }
 
-it('reads every table', () => expect(tables.length).toBe(40))
+it('reads every table', () => expect(tables.length).toBe(41))
 
 describe.each(tables)('$file', ({ file, table }) => {
   it('names its standard and what it is about', () => {
@@ -50,6 +50,8 @@ describe.each(tables)('$file', ({ file, table }) => {
         if (depthMm !== null) expect(loMm! <= depthMm && depthMm <= hiMm! && depthMm > 2 && depthMm < 130, `${name} ${nominal}`).toBe(true)
       }
     }
+    for (const { fitting, nominal, takeOutMm, loMm, hiMm } of table.TAKE_OUTS ?? []) expect(loMm <= takeOutMm && takeOutMm <= hiMm && takeOutMm > 0.5 && takeOutMm < 40, `${fitting} ${nominal}`).toBe(true)
+    for (const { nominal, radiusMm, loMm, hiMm } of [...table.METRIC_COPPER ?? [], ...table.INCH_COPPER ?? []]) expect(loMm <= radiusMm && radiusMm <= hiMm && radiusMm >= 30 && hiMm < 120, nominal).toBe(true)
     for (const { of, tempC, maxBar } of table.RATINGS ?? []) {
       expect(tempC >= 20 && tempC <= 121, of).toBe(true)
       if (maxBar !== null) expect(maxBar > 3 && maxBar < 100, of).toBe(true)

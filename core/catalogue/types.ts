@@ -30,6 +30,28 @@ export interface EndRow {
   typical: boolean
 }
 
+/** Fittings that stand in a line, by the mouth a tube enters. A coupling, reducer or valve lies in the tube's own line. */
+export const LINE_FITTINGS = ['elbow-90', 'elbow-45', 'tee-run', 'tee-branch', 'coupling', 'reducer', 'valve'] as const
+export type LineFitting = (typeof LINE_FITTINGS)[number]
+
+/** Centre of a fitting to the stop inside it, mm, with the range met in the trade. */
+export interface TakeOutRow {
+  fitting: LineFitting
+  nominal: string
+  takeOutMm: number
+  loMm: number
+  hiMm: number
+}
+
+/** Centreline radius a tube is bent to, mm; `leastMm` is the tightest it takes. */
+export interface BendRow {
+  series: string
+  nominal: string
+  radiusMm: number
+  loMm: number
+  hiMm: number
+}
+
 export interface RingGaugeRow {
   nominal: string
   goMm: number

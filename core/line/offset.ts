@@ -1,5 +1,6 @@
 import { fail, ok, type Note, type Result, type WorkingLine } from '#core/base'
 import { formatDecimal } from '#core/units'
+import { LITTLE_STRAIGHT_MM } from './ours'
 
 /** An offset: how far the pipe moves aside (mm), at what angle (degrees), how far it rolls (mm), and the bends' centreline radius (mm). */
 export interface OffsetQuestion { set: number, angle: number, roll?: number, radius?: number }
@@ -18,9 +19,6 @@ export interface OffsetAnswer {
   warnings: Note[]
 }
 
-/** Straight pipe between the bends under which a former or hand has little to hold, mm: ours. */
-const LITTLE_STRAIGHT_MM = 20
-
 /**
  * Marks of an offset by plane trigonometry: travel = true set / sin A, shrink = true set × tan(A/2), gain of one bend =
  * 2R tan(A/2) - R A. Issue `impossible` at `radius` where the arcs would overlap.
@@ -32,7 +30,7 @@ export function planOffset({ set, angle, roll = 0, radius }: OffsetQuestion): Re
   const shrink = trueSet * Math.tan(radians / 2)
   const tangent = radius === undefined ? 0 : radius * Math.tan(radians / 2)
   const straight = travel - 2 * tangent
-  if (straight < 0) return fail('impossible', 'radius', `radius: two bends of ${formatDecimal(radius!, 1)} mm at ${formatDecimal(angle, 1)} degrees need ${formatDecimal(2 * tangent, 1)} mm of travel; there are ${formatDecimal(travel, 1)}. A smaller angle, a smaller radius or a larger set is accepted.`)
+  if (straight < -1e-9) return fail('impossible', 'radius', `radius: two bends of ${formatDecimal(radius!, 1)} mm at ${formatDecimal(angle, 1)} degrees need ${formatDecimal(2 * tangent, 1)} mm of travel; there are ${formatDecimal(travel, 1)}. A smaller angle, a smaller radius or a larger set is accepted.`)
   const gain = radius === undefined ? 0 : 2 * tangent - radius * radians
   const markSpacing = travel - gain
   const working: WorkingLine[] = [

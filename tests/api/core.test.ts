@@ -13,6 +13,7 @@ const QUESTIONS: [string, unknown][] = [
   ['identify', { region: 'gb', checks: [{ check: 'outside-diameter', value: 21.5, by: 'calliper' }, { check: 'colour', value: 'copper' }] }],
   ['ways', { region: 'gb', a: { pipe: 'cu-bs-imp-3_4' }, b: { pipe: 'ml-en-20' }, conditions: { service: 'heating' } }],
   ['make', { method: 'solder', pipe: 'cu-en-x-22', region: 'gb', orientation: 'horizontal' }],
+  ['line', { region: 'gb', pipe: 'cu-en-x-22', method: 'press', start: { kind: 'free' }, legs: [{ length: 640, to: 'right', end: { kind: 'bend' } }, { length: 480, to: 'up', end: { kind: 'stop' } }] }],
 ]
 
 describe('POST /api/core/VERB and the command line', () => {
@@ -25,7 +26,7 @@ describe('POST /api/core/VERB and the command line', () => {
 
   it('lists its verbs with their schemas', async () => {
     const { body } = await get<{ verbs: Record<string, { properties: Record<string, { enum: string[] }> }> }>('/api/core')
-    expect(Object.keys(body.verbs)).toEqual(['pipes', 'identify', 'ways', 'make', 'inspect', 'offset', 'ask'])
+    expect(Object.keys(body.verbs)).toEqual(['pipes', 'identify', 'ways', 'make', 'inspect', 'offset', 'line', 'ask'])
     expect(body.verbs.ways!.properties.region!.enum).toEqual(['us', 'gb', 'eu'])
   })
 
@@ -45,6 +46,8 @@ describe('POST /api/core/VERB and the command line', () => {
     ['an unknown check', 'identify', '{"checks":[{"check":"taste","value":1}]}', 422, 'unknown-id', 'checks.0.check'],
     ['an unknown region', 'pipes', '{"region":"mars"}', 422, 'unknown-id', 'region'],
     ['a method that cannot take the pipe', 'make', '{"method":"crimp","pipe":"cu-en-x-22","region":"gb","orientation":"horizontal"}', 422, 'impossible', 'method'],
+    ['an unknown direction', 'line', '{"region":"gb","pipe":"cu-en-x-22","method":"press","start":{"kind":"free"},"legs":[{"length":640,"to":"rigt","end":{"kind":"free"}}]}', 422, 'unknown-id', 'legs.0.to'],
+    ['a leg that turns back', 'line', '{"region":"gb","pipe":"cu-en-x-22","method":"press","start":{"kind":"free"},"legs":[{"length":640,"to":"right","end":{"kind":"bend"}},{"length":640,"to":"left","end":{"kind":"free"}}]}', 422, 'impossible', 'legs.1'],
     ['text for a question', 'pipes', '"22"', 422, 'type', ''],
   ]
   it.each(WRONG)('%s', async (_, verb, body, status, code, path) => {

@@ -1,4 +1,4 @@
-import type { EndRow, RatingRow, Source } from '../types'
+import type { EndRow, RatingRow, Source, TakeOutRow } from '../types'
 
 export const SOURCE = { id: 'asme-b16-22', standard: 'ASME B16.22', subject: 'Wrought copper solder-joint fittings: least cup depth and male end' } as const satisfies Source
 
@@ -25,3 +25,22 @@ export const RATINGS = [
   { of: '1/8-1', tempC: 121, maxBar: 22.1, typical: true },
   { of: '1-1/4-2', tempC: 121, maxBar: 17.2, typical: true },
 ] as const satisfies readonly RatingRow[]
+
+/** Centre to stop; the standard leaves it to the maker, so all are typical. A coupling: half the width of its stop. */
+export const TAKE_OUTS = [
+  { fitting: 'elbow-90', nominal: '1/2', takeOutMm: 10.5, loMm: 8, hiMm: 13 },
+  { fitting: 'elbow-45', nominal: '1/2', takeOutMm: 4.8, loMm: 4, hiMm: 6.5 },
+  { fitting: 'tee-run', nominal: '1/2', takeOutMm: 10.5, loMm: 8, hiMm: 12 },
+  { fitting: 'tee-branch', nominal: '1/2', takeOutMm: 11, loMm: 8, hiMm: 13 },
+  { fitting: 'coupling', nominal: '1/2', takeOutMm: 0.8, loMm: 0.4, hiMm: 1.6 },
+  { fitting: 'elbow-90', nominal: '3/4', takeOutMm: 14, loMm: 11, hiMm: 17 },
+  { fitting: 'elbow-45', nominal: '3/4', takeOutMm: 6.4, loMm: 5, hiMm: 8.5 },
+  { fitting: 'tee-run', nominal: '3/4', takeOutMm: 13.5, loMm: 11, hiMm: 16 },
+  { fitting: 'tee-branch', nominal: '3/4', takeOutMm: 14, loMm: 11, hiMm: 17 },
+  { fitting: 'coupling', nominal: '3/4', takeOutMm: 0.8, loMm: 0.4, hiMm: 1.6 },
+  { fitting: 'elbow-90', nominal: '1', takeOutMm: 19, loMm: 15, hiMm: 23 },
+  { fitting: 'elbow-45', nominal: '1', takeOutMm: 8, loMm: 6.5, hiMm: 10.5 },
+  { fitting: 'tee-run', nominal: '1', takeOutMm: 18, loMm: 14.5, hiMm: 20.5 },
+  { fitting: 'tee-branch', nominal: '1', takeOutMm: 18, loMm: 14.5, hiMm: 21.5 },
+  { fitting: 'coupling', nominal: '1', takeOutMm: 1, loMm: 0.4, hiMm: 1.6 },
+] as const satisfies readonly TakeOutRow[]

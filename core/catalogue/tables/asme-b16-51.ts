@@ -1,4 +1,4 @@
-import type { EndRow, RatingRow, Source } from '../types'
+import type { EndRow, RatingRow, Source, TakeOutRow } from '../types'
 
 export const SOURCE = { id: 'asme-b16-51', standard: 'ASME B16.51', subject: 'Copper press fittings for inch tube: insertion met in the trade' } as const satisfies Source
 
@@ -15,3 +15,22 @@ export const SOCKETS = [
 export const RATINGS = [
   { of: 'press', tempC: 121, maxBar: 13.8, typical: false },
 ] as const satisfies readonly RatingRow[]
+
+/** Centre to stop; the standard leaves it to the maker, so all are typical. A coupling: half the width of its stop. */
+export const TAKE_OUTS = [
+  { fitting: 'elbow-90', nominal: '1/2', takeOutMm: 19, loMm: 16, hiMm: 24 },
+  { fitting: 'elbow-45', nominal: '1/2', takeOutMm: 9, loMm: 7, hiMm: 13 },
+  { fitting: 'tee-run', nominal: '1/2', takeOutMm: 14, loMm: 10, hiMm: 19 },
+  { fitting: 'tee-branch', nominal: '1/2', takeOutMm: 17, loMm: 13, hiMm: 22 },
+  { fitting: 'coupling', nominal: '1/2', takeOutMm: 2, loMm: 0.75, hiMm: 4 },
+  { fitting: 'elbow-90', nominal: '3/4', takeOutMm: 27, loMm: 22, hiMm: 33 },
+  { fitting: 'elbow-45', nominal: '3/4', takeOutMm: 12, loMm: 9, hiMm: 16 },
+  { fitting: 'tee-run', nominal: '3/4', takeOutMm: 18, loMm: 14, hiMm: 23 },
+  { fitting: 'tee-branch', nominal: '3/4', takeOutMm: 21, loMm: 16, hiMm: 27 },
+  { fitting: 'coupling', nominal: '3/4', takeOutMm: 2, loMm: 0.75, hiMm: 4 },
+  { fitting: 'elbow-90', nominal: '1', takeOutMm: 34, loMm: 28, hiMm: 41 },
+  { fitting: 'elbow-45', nominal: '1', takeOutMm: 15, loMm: 11, hiMm: 19 },
+  { fitting: 'tee-run', nominal: '1', takeOutMm: 21, loMm: 17, hiMm: 27 },
+  { fitting: 'tee-branch', nominal: '1', takeOutMm: 24, loMm: 19, hiMm: 31 },
+  { fitting: 'coupling', nominal: '1', takeOutMm: 2, loMm: 0.75, hiMm: 4 },
+] as const satisfies readonly TakeOutRow[]

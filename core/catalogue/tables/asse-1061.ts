@@ -1,4 +1,4 @@
-import type { EndRow, RatingRow, Source } from '../types'
+import type { EndRow, RatingRow, Source, TakeOutRow } from '../types'
 
 export const SOURCE = { id: 'asse-1061', standard: 'ASSE 1061', subject: 'Metal push-fit fittings for copper tube sizes: insertion met in the trade' } as const satisfies Source
 
@@ -17,3 +17,15 @@ export const SOCKETS = [
 export const RATINGS = [
   { of: 'push-fit', tempC: 93, maxBar: 13.8, typical: false },
 ] as const satisfies readonly RatingRow[]
+
+/** Centre to stop; the standard leaves it to the maker, so all are typical. A coupling: half the width of its stop. */
+export const TAKE_OUTS = [
+  { fitting: 'elbow-90', nominal: '1/2', takeOutMm: 14, loMm: 11, hiMm: 19 },
+  { fitting: 'tee-run', nominal: '1/2', takeOutMm: 14, loMm: 10, hiMm: 18 },
+  { fitting: 'tee-branch', nominal: '1/2', takeOutMm: 14, loMm: 11, hiMm: 20 },
+  { fitting: 'coupling', nominal: '1/2', takeOutMm: 1.5, loMm: 0.75, hiMm: 3 },
+  { fitting: 'elbow-90', nominal: '3/4', takeOutMm: 18, loMm: 14, hiMm: 23 },
+  { fitting: 'tee-run', nominal: '3/4', takeOutMm: 17, loMm: 13, hiMm: 22 },
+  { fitting: 'tee-branch', nominal: '3/4', takeOutMm: 18, loMm: 14, hiMm: 24 },
+  { fitting: 'coupling', nominal: '3/4', takeOutMm: 1.5, loMm: 0.75, hiMm: 3 },
+] as const satisfies readonly TakeOutRow[]

@@ -1,4 +1,4 @@
-import type { EndRow, RatingRow, RingGaugeRow, Source } from '../types'
+import type { EndRow, RatingRow, RingGaugeRow, Source, TakeOutRow } from '../types'
 
 export const SOURCE = { id: 'astm-f1807', standard: 'ASTM F1807', subject: 'Insert fittings with copper crimp rings: barb length, ring position and gauge' } as const satisfies Source
 
@@ -32,3 +32,15 @@ export const RATINGS = [
   { of: 'crimp', tempC: 82, maxBar: 6.9, typical: false },
   { of: 'crimp', tempC: 93, maxBar: 5.5, typical: false },
 ] as const satisfies readonly RatingRow[]
+
+/** Centre to stop; the standard leaves it to the maker, so all are typical. A coupling: half the width of its stop. */
+export const TAKE_OUTS = [
+  { fitting: 'elbow-90', nominal: '1/2', takeOutMm: 13, loMm: 10, hiMm: 17 },
+  { fitting: 'tee-run', nominal: '1/2', takeOutMm: 12, loMm: 9, hiMm: 15 },
+  { fitting: 'tee-branch', nominal: '1/2', takeOutMm: 13, loMm: 10, hiMm: 17 },
+  { fitting: 'coupling', nominal: '1/2', takeOutMm: 2, loMm: 1, hiMm: 3.5 },
+  { fitting: 'elbow-90', nominal: '3/4', takeOutMm: 16, loMm: 13, hiMm: 21 },
+  { fitting: 'tee-run', nominal: '3/4', takeOutMm: 15, loMm: 12, hiMm: 19 },
+  { fitting: 'tee-branch', nominal: '3/4', takeOutMm: 16, loMm: 13, hiMm: 21 },
+  { fitting: 'coupling', nominal: '3/4', takeOutMm: 2, loMm: 1, hiMm: 3.5 },
+] as const satisfies readonly TakeOutRow[]

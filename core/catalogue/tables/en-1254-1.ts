@@ -1,4 +1,4 @@
-import type { EndRow, RatingRow, Source } from '../types'
+import type { EndRow, RatingRow, Source, TakeOutRow } from '../types'
 
 export const SOURCE = { id: 'en-1254-1', standard: 'EN 1254-1', subject: 'Copper fittings with ends for capillary soldering: least engagement and male end' } as const satisfies Source
 
@@ -24,3 +24,22 @@ export const RATINGS = [
   { of: '35-54', tempC: 65, maxBar: 16, typical: true },
   { of: '35-54', tempC: 110, maxBar: 10, typical: true },
 ] as const satisfies readonly RatingRow[]
+
+/** Centre to stop; the standard leaves it to the maker, so all are typical. A coupling: half the width of its stop. */
+export const TAKE_OUTS = [
+  { fitting: 'elbow-90', nominal: '15', takeOutMm: 10, loMm: 8, hiMm: 12 },
+  { fitting: 'elbow-45', nominal: '15', takeOutMm: 5, loMm: 4, hiMm: 7 },
+  { fitting: 'tee-run', nominal: '15', takeOutMm: 9, loMm: 8, hiMm: 11 },
+  { fitting: 'tee-branch', nominal: '15', takeOutMm: 10, loMm: 8, hiMm: 13 },
+  { fitting: 'coupling', nominal: '15', takeOutMm: 1, loMm: 0.5, hiMm: 1.25 },
+  { fitting: 'elbow-90', nominal: '22', takeOutMm: 13.5, loMm: 11, hiMm: 16 },
+  { fitting: 'elbow-45', nominal: '22', takeOutMm: 7, loMm: 5.5, hiMm: 9 },
+  { fitting: 'tee-run', nominal: '22', takeOutMm: 13, loMm: 11, hiMm: 15 },
+  { fitting: 'tee-branch', nominal: '22', takeOutMm: 13.5, loMm: 11, hiMm: 17 },
+  { fitting: 'coupling', nominal: '22', takeOutMm: 1, loMm: 0.5, hiMm: 1.5 },
+  { fitting: 'elbow-90', nominal: '28', takeOutMm: 17.5, loMm: 14, hiMm: 21 },
+  { fitting: 'elbow-45', nominal: '28', takeOutMm: 9, loMm: 7, hiMm: 11 },
+  { fitting: 'tee-run', nominal: '28', takeOutMm: 16, loMm: 14, hiMm: 19 },
+  { fitting: 'tee-branch', nominal: '28', takeOutMm: 17, loMm: 14, hiMm: 21 },
+  { fitting: 'coupling', nominal: '28', takeOutMm: 1, loMm: 0.5, hiMm: 1.5 },
+] as const satisfies readonly TakeOutRow[]

@@ -1,4 +1,4 @@
-import type { EndRow, RatingRow, Source } from '../types'
+import type { EndRow, RatingRow, Source, TakeOutRow } from '../types'
 
 export const SOURCE = { id: 'en-1254-2', standard: 'EN 1254-2', subject: 'Compression fittings, type A: depth from the outer face of the nut to the stop, met in the trade' } as const satisfies Source
 
@@ -20,3 +20,15 @@ export const RATINGS = [
   { of: 'compression', tempC: 65, maxBar: 10, typical: true },
   { of: 'compression', tempC: 110, maxBar: 6, typical: true },
 ] as const satisfies readonly RatingRow[]
+
+/** Centre to stop; the standard leaves it to the maker, so all are typical. A coupling: half the width of its stop. */
+export const TAKE_OUTS = [
+  { fitting: 'elbow-90', nominal: '15', takeOutMm: 12, loMm: 9, hiMm: 16 },
+  { fitting: 'tee-run', nominal: '15', takeOutMm: 12, loMm: 9, hiMm: 16 },
+  { fitting: 'tee-branch', nominal: '15', takeOutMm: 12, loMm: 9, hiMm: 16 },
+  { fitting: 'coupling', nominal: '15', takeOutMm: 1.5, loMm: 0.5, hiMm: 2.5 },
+  { fitting: 'elbow-90', nominal: '22', takeOutMm: 16, loMm: 12, hiMm: 21 },
+  { fitting: 'tee-run', nominal: '22', takeOutMm: 15, loMm: 12, hiMm: 20 },
+  { fitting: 'tee-branch', nominal: '22', takeOutMm: 16, loMm: 12, hiMm: 21 },
+  { fitting: 'coupling', nominal: '22', takeOutMm: 1.5, loMm: 0.5, hiMm: 2.5 },
+] as const satisfies readonly TakeOutRow[]

@@ -1,4 +1,4 @@
-import type { EndRow, RatingRow, Source } from '../types'
+import type { EndRow, RatingRow, Source, TakeOutRow } from '../types'
 
 export const SOURCE = { id: 'en-1254-7', standard: 'EN 1254-7', subject: 'Copper press fittings for metric tube: insertion met in the trade' } as const satisfies Source
 
@@ -17,3 +17,22 @@ export const SOCKETS = [
 export const RATINGS = [
   { of: 'press', tempC: 110, maxBar: 16, typical: true },
 ] as const satisfies readonly RatingRow[]
+
+/** Centre to stop; the standard leaves it to the maker, so all are typical. A coupling: half the width of its stop. */
+export const TAKE_OUTS = [
+  { fitting: 'elbow-90', nominal: '15', takeOutMm: 19, loMm: 16, hiMm: 22 },
+  { fitting: 'elbow-45', nominal: '15', takeOutMm: 9.5, loMm: 7, hiMm: 12 },
+  { fitting: 'tee-run', nominal: '15', takeOutMm: 13, loMm: 10, hiMm: 18 },
+  { fitting: 'tee-branch', nominal: '15', takeOutMm: 17, loMm: 13, hiMm: 22 },
+  { fitting: 'coupling', nominal: '15', takeOutMm: 2.5, loMm: 0.75, hiMm: 6 },
+  { fitting: 'elbow-90', nominal: '22', takeOutMm: 27.5, loMm: 23, hiMm: 32 },
+  { fitting: 'elbow-45', nominal: '22', takeOutMm: 12.5, loMm: 9, hiMm: 15 },
+  { fitting: 'tee-run', nominal: '22', takeOutMm: 17, loMm: 14, hiMm: 22 },
+  { fitting: 'tee-branch', nominal: '22', takeOutMm: 20, loMm: 17, hiMm: 26 },
+  { fitting: 'coupling', nominal: '22', takeOutMm: 2.5, loMm: 0.75, hiMm: 6 },
+  { fitting: 'elbow-90', nominal: '28', takeOutMm: 35, loMm: 29, hiMm: 40 },
+  { fitting: 'elbow-45', nominal: '28', takeOutMm: 15.5, loMm: 11, hiMm: 18 },
+  { fitting: 'tee-run', nominal: '28', takeOutMm: 19, loMm: 16, hiMm: 25 },
+  { fitting: 'tee-branch', nominal: '28', takeOutMm: 22, loMm: 19, hiMm: 29 },
+  { fitting: 'coupling', nominal: '28', takeOutMm: 2.5, loMm: 0.75, hiMm: 6 },
+] as const satisfies readonly TakeOutRow[]

@@ -1,0 +1,75 @@
+import { fail, ok, type Result } from '#core/base'
+import { layLine } from './lay'
+import { checkLine } from './checks'
+import { planPiece, runsOf } from './pieces'
+import type { LaidLeg, LineAnswer, LineQuestion, LineWarning, Piece } from './types'
+
+/** Names fittings are ordered by; a tee is run x run x branch. */
+const NAMES = { 'elbow-90': 'elbow 90', 'elbow-45': 'elbow 45', 'tee-run': 'tee', 'tee-branch': 'tee', 'coupling': 'coupling', 'reducer': 'reducer', 'valve': 'valve' } as const
+
+/** Sizes of a fitting in the order it is bought by: run x run x branch, large x small. */
+function nominalOf(question: LineQuestion, laid: readonly LaidLeg[], { index, pipe, children }: LaidLeg): string {
+  const end = question.legs[index]!.end
+  const others = children.map(child => laid[child]!)
+  if (others.every(other => other.pipe.od === pipe.od)) return pipe.nominal
+  if (end.kind === 'fitting' && end.fitting === 'tee-run') {
+    const [run, branch] = [others.find(({ mouths }) => mouths[0]?.kind === 'tee-run'), others.find(({ mouths }) => mouths[0]?.kind === 'tee-branch')]
+    return [pipe.nominal, run?.pipe.nominal ?? pipe.nominal, branch?.pipe.nominal ?? pipe.nominal].join(' x ')
+  }
+  if (end.kind === 'fitting' && end.fitting === 'tee-branch') return [others[0]?.pipe.nominal ?? pipe.nominal, others[1]?.pipe.nominal ?? others[0]?.pipe.nominal ?? pipe.nominal, pipe.nominal].join(' x ')
+  return [pipe, ...others.map(other => other.pipe)].sort((a, b) => b.od - a.od).map(({ nominal }) => nominal).join(' x ')
+}
+
+/** Fittings of a line counted by name and size; by name, then size. */
+function fittingsOf(question: LineQuestion, laid: readonly LaidLeg[]): LineAnswer['fittings'] {
+  const counted = new Map<string, LineAnswer['fittings'][number]>()
+  const count = (name: string, nominal: string) => {
+    const key = `${name} ${nominal}`
+    counted.set(key, { name, nominal, quantity: (counted.get(key)?.quantity ?? 0) + 1 })
+  }
+  const { start } = question
+  if (start.kind === 'fitting') count(`${start.method ?? laid[0]!.method} ${NAMES[start.fitting]}`, laid[0]!.pipe.nominal)
+  for (const leg of laid) {
+    const end = question.legs[leg.index]!.end
+    if (end.kind === 'fitting') count(`${end.method ?? leg.method} ${NAMES[end.fitting]}`, nominalOf(question, laid, leg))
+  }
+  return [...counted.values()].sort((a, b) => (a.name < b.name ? -1 : a.name > b.name ? 1 : a.nominal < b.nominal ? -1 : 1))
+}
+
+function checkClips({ clips = [] }: LineQuestion, laid: readonly LaidLeg[]): Result<null> {
+  for (const [i, { leg, at }] of clips.entries()) {
+    if (leg >= laid.length) return fail('range', `clips.${i}.leg`, `clips.${i}.leg: there is no leg ${leg}; 0 to ${laid.length - 1} accepted.`)
+    if (at > laid[leg]!.length) return fail('range', `clips.${i}.at`, `clips.${i}.at: the leg is ${Math.round(laid[leg]!.length)} long; at most that is accepted.`)
+  }
+  return ok(null)
+}
+
+/** Each tube of a laid line, or why it cannot be made. */
+export const planPieces = (question: LineQuestion, laid: readonly LaidLeg[]): Result<Piece>[] => runsOf(laid, question).map((run, i) => planPiece(run, i + 1, question))
+
+/**
+ * A line worked out: cut length and marks of every piece (mm from the cut end nearer the start), fittings, places and
+ * warnings. Issue `impossible` at the leg (`legs.2`) where a turn, a bend or a length cannot be made; see `layLine` for
+ * the rest. Take-outs and depths: given, then measured in the kit, then typical from the tables, else null.
+ */
+export function planLine(question: LineQuestion): Result<LineAnswer> {
+  const read = layLine(question)
+  if (!read.ok) return read
+  const laid = read.value
+  const clips = checkClips(question, laid)
+  if (!clips.ok) return clips
+  const pieces: Piece[] = []
+  for (const planned of planPieces(question, laid)) {
+    if (!planned.ok) return planned
+    pieces.push(planned.value)
+  }
+  const bends = pieces.some(({ marks }) => marks.some(({ what }) => what === 'bend'))
+  const typical: LineWarning[] = bends && !question.bender ? [{ code: 'bender-typical', text: 'Bends are worked out for a typical radius. Calibrate your bender before you mark.' }] : []
+  return ok({
+    pieces,
+    fittings: fittingsOf(question, laid),
+    total: pieces.every(({ cut }) => cut !== null) ? pieces.reduce((sum, { cut }) => sum + cut!, 0) : null,
+    warnings: [...typical, ...checkLine(question, laid, pieces)],
+    points: [[0, 0, 0], ...laid.map(({ end }) => end)],
+  })
+}

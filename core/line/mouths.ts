@@ -1,0 +1,52 @@
+import type { Figure } from '#core/base'
+import { findSocket, findTakeOut, socketDepth, type LineFitting, type Pipe, type SocketMethod } from '#core/catalogue'
+import { JOINT_METHODS, type Kit, type Method } from '#core/joints'
+import type { Given, LineEnd, LineStart, Mouth } from './types'
+
+const MEASURE: Figure = { value: null, lo: null, hi: null, source: 'measured: no figure is held' }
+const exact = (value: number, source = 'measured'): Figure => ({ value, lo: value, hi: value, source })
+
+const isSocketMethod = (method: Method): method is SocketMethod => method in JOINT_METHODS
+
+/** Names of fittings in a kit by the mouths they are measured for. */
+const KIT_NAMES: Readonly<Record<LineFitting, readonly string[]>> = {
+  'elbow-90': ['elbow-90', 'elbow 90', 'elbow'], 'elbow-45': ['elbow-45', 'elbow 45'],
+  'tee-run': ['tee-run', 'tee, run', 'tee'], 'tee-branch': ['tee-branch', 'tee, branch', 'tee'],
+  'coupling': ['coupling'], 'reducer': ['reducer'], 'valve': ['valve'],
+}
+
+const measuredOf = (kit: Kit | undefined, method: Method, pipe: Pipe, fitting: LineFitting): Given => {
+  const nominal = (isSocketMethod(method) ? findSocket(method, pipe)?.fittingNominal : undefined) ?? pipe.nominal
+  return kit?.measured?.find(one => one.method === method && (one.nominal === nominal || one.nominal === pipe.nominal) && KIT_NAMES[fitting].includes(one.fitting)) ?? {}
+}
+
+const insertionOf = (given: Given, measured: Given, method: Method, pipe: Pipe): Figure => {
+  if (given.insertion !== undefined) return exact(given.insertion)
+  if (measured.insertion !== undefined) return exact(measured.insertion)
+  const socket = isSocketMethod(method) ? findSocket(method, pipe) : null
+  return socket ? socketDepth(socket) : MEASURE
+}
+
+export interface MouthQuestion {
+  fitting: LineFitting
+  given: Given
+  method: Method
+  pipe: Pipe
+  kit: Kit | undefined
+  /** The fitting's tubes differ in size, so the rows of equal fittings do not hold for this mouth. */
+  isReducing: boolean
+}
+
+/** Take-out and insertion of a fitting's mouth: given, then measured in the kit, then the tables; else to be measured. */
+export function fittingMouth({ fitting, given, method, pipe, kit, isReducing }: MouthQuestion): Mouth {
+  const measured = isReducing ? {} : measuredOf(kit, method, pipe, fitting)
+  const takeOut = given.takeOut ?? measured.takeOut
+  const table = takeOut === undefined && !isReducing && isSocketMethod(method) ? findTakeOut(method, pipe, fitting) : null
+  return { kind: fitting, method, takeOut: takeOut === undefined ? table ?? MEASURE : exact(takeOut), insertion: insertionOf(given, measured, method, pipe) }
+}
+
+/** What a tube enters where no fitting of the line stands: nothing, a stop, or something behind its face. */
+export function plainMouth(end: Exclude<LineEnd | LineStart, { kind: 'fitting' | 'bend' }>, method: Method, pipe: Pipe): Mouth {
+  const none = { kind: end.kind, method, takeOut: exact(0, 'measured to the tube itself') }
+  return end.kind === 'free' ? { ...none, insertion: exact(0, 'free end') } : { ...none, insertion: insertionOf(end, {}, method, pipe) }
+}
