@@ -119,7 +119,7 @@ const lineQuestion = z.strictObject({
   start: z.discriminatedUnion('kind', [atFitting, ...atPlain]),
   legs: z.array(z.strictObject({
     length, to: z.union([direction, vector]), end: z.discriminatedUnion('kind', [atFitting, z.strictObject({ kind: z.literal('bend') }), ...atPlain]),
-    from: z.number().int().min(0).optional(), pipe: text.optional(), method: z.enum(METHODS).optional(), measured: z.strictObject({ begin: measured.optional(), end: measured.optional() }).optional(),
+    from: z.number().int().min(0).optional(), pipe: text.optional(), method: z.enum(METHODS).optional(), name: z.string().max(60).optional(), measured: z.strictObject({ begin: measured.optional(), end: measured.optional() }).optional(),
   })).min(1).max(MOST_LEGS),
   clips: z.array(z.strictObject({ leg: z.number().int().min(0), at: distance })).max(2000).optional(),
   walls: z.array(z.strictObject({ to: direction, at: z.number().finite().min(-100_000).max(100_000), thick: length })).max(50).optional(),

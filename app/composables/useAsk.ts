@@ -1,5 +1,6 @@
 import { useStorage } from '@vueuse/core'
-import { suggestNext, understand, type AskWord, type Understood } from '#core/ask'
+import { suggestNext, understand, type Understood } from '#core/ask'
+import type { Word } from '#core/shorthand'
 import type { Issue } from '#core/base'
 import { ask } from '#core/contract'
 import { REGIONS, type Region } from '#core/catalogue'
@@ -35,7 +36,7 @@ export function useAsk(job: Ref<JobRecord | undefined>) {
   const region = computed<Region>(() => job.value?.region ?? (REGIONS.includes(chosen.value) ? chosen.value : 'gb'))
 
   const understood = computed(() => (text.value.trim() === '' ? null : understand({ text: text.value, region: region.value })))
-  const words = computed<readonly AskWord[]>(() => (understood.value?.ok ? understood.value.value.words : understood.value?.error.words ?? []))
+  const words = computed<readonly Word[]>(() => (understood.value?.ok ? understood.value.value.words : understood.value?.error.words ?? []))
   const result = computed<{ asked: Asked } | { issue: Issue } | null>(() => {
     const line = understood.value
     if (!line) return null

@@ -1,6 +1,7 @@
 import { PIPES, type Region } from '#core/catalogue'
+import { pipesNamed } from '#core/shorthand'
 import { understand } from './understand'
-import { LISTS, pipesNamed } from './words'
+import { LISTS } from './words'
 
 const MOST = 6
 const COMMON_MATERIALS = ['copper', 'pex', 'multilayer', 'plastic', 'pe', 'steel', 'old copper', 'stainless', 'cpvc', 'pvc', 'npt male', 'bsp male']

@@ -1,9 +1,10 @@
 import { fail, ok, type Result } from '#core/base'
-import { findSocket, getPipe, PIPES, SERIES, unitSystemOf, type Region, type SocketMethod } from '#core/catalogue'
+import { findSocket, getPipe, PIPES, SERIES, type Region, type SocketMethod } from '#core/catalogue'
 import type { Check } from '#core/identify'
-import { formatDecimal, parseLength } from '#core/units'
-import type { AskQuestion, AskWord, Understood } from './types'
-import { LISTS, nameOfPipe, pipesNamed, SAYS_OF_MATERIAL, startsWith } from './words'
+import { nameOfPipe, pipesNamed, Reader, startsWith } from '#core/shorthand'
+import { formatDecimal } from '#core/units'
+import type { AskQuestion, Understood } from './types'
+import { LISTS, SAYS_OF_MATERIAL } from './words'
 
 /** What is accepted, as shapes to follow. */
 export const SHAPES = [
@@ -14,80 +15,6 @@ export const SHAPES = [
   'depth 22 press',
   'offset 60 @ 45',
 ] as const
-
-const LENGTH = /^(?:\d+' ?(?:\d+[- ])?\d*(?:\/\d+)?(?:"|''| ?in)?|(?:\d+[- ])?\d+\/\d+(?: ?(?:"|''|in(?:ch(?:es)?)?\b))?|\d+(?:[.,]\d+)?(?: ?(?:mm|cm|m|in(?:ch(?:es)?)?|ft|"|')(?![a-z]))?)/
-
-/** A line being read from left to right, with what was understood of it so far. */
-class Reader {
-  private at = 0
-  readonly words: AskWord[] = []
-
-  constructor(private readonly text: string, private readonly plain: string, readonly region: Region) {}
-
-  get rest(): string {
-    return this.plain.slice(this.at)
-  }
-
-  get isDone(): boolean {
-    return this.rest.trim() === ''
-  }
-
-  private take(length: number, as: string, others?: string[]) {
-    const text = this.text.slice(this.at, this.at + length).trim()
-    this.words.push({ text, as, ...(others && others.length > 0 ? { others } : {}) })
-    this.at += length
-    this.skip()
-  }
-
-  skip() {
-    while (/[\s,]/.test(this.plain[this.at] ?? '')) this.at++
-  }
-
-  /** One of some words, taken as `as` says. */
-  word<T extends { name: string }>(list: readonly T[], as: (found: T) => string): T | undefined {
-    const found = startsWith(this.rest, list)
-    if (found) this.take(found.name.length, as(found))
-    return found
-  }
-
-  sign(pattern: RegExp, as: string): boolean {
-    const found = pattern.exec(this.rest)
-    if (found) this.take(found[0].length, as)
-    return found !== null
-  }
-
-  /** A length in mm, read as the trade writes it. */
-  length(as: (mm: number) => string): number | null {
-    const found = LENGTH.exec(this.rest)
-    const parsed = found && parseLength(found[0], unitSystemOf(this.region))
-    if (!found || !parsed?.ok) return null
-    this.take(found[0].length, as(parsed.value.mm))
-    return parsed.value.mm
-  }
-
-  number(as: string): number | null {
-    const found = /^\d+(?:[.,]\d+)?/.exec(this.rest)
-    if (!found) return null
-    this.take(found[0].length, as)
-    return Number(found[0].replace(',', '.'))
-  }
-
-  /** A size as pipe is called: `22`, `22 mm`, `3/4`, `1 1/4 in`. */
-  nominal(): { nominal: string, length: number } | null {
-    const found = /^(?:(\d+)[- ])?(\d+)\/(\d+)(?: ?(?:"|in(?:ch)?\b))?|^(\d+) ?(mm|"|in(?:ch)?\b)?(?![\d.,/])/.exec(this.rest)
-    if (!found) return null
-    const [all, whole, over, under, plain] = found
-    return { nominal: plain ?? (whole ? `${whole}-${over}/${under}` : `${over}/${under}`), length: all.length }
-  }
-
-  takeNominal(size: { nominal: string, length: number }) {
-    this.take(size.length, `size ${size.nominal}`)
-  }
-
-  takeAs(length: number, as: string, others?: string[]) {
-    this.take(length, as, others)
-  }
-}
 
 type End = { pipe: string } | { thread: { form: string, size: string, gender: string, material: string } }
 
@@ -178,17 +105,13 @@ function readOffset(reader: Reader): Omit<Understood, 'words'> | string {
   return { verb: 'offset', question: { set, angle, ...(radius === null ? {} : { radius }) } }
 }
 
-/** Letters as they are compared; same length as the text. */
-const plainOf = (text: string): string => [...text].map(char => (char === '\u00d7' ? 'x' : char === '\u2033' || char === '\u201d' || char === '\u201c' ? '"' : char === '\u2032' || char === '\u2019' ? '\'' : char.length === 1 ? char.toLowerCase() : '?')).map(char => (char.length === 1 ? char : '?')).join('')
-
 /**
  * A line of the trade's shorthand as a question for one of the verbs, with every word and what it was taken for. A bare
  * number is mm in metric regions and inches in the United States; a fraction is inches everywhere. Issue
  * `not-understood` at `text`, with the shapes that are accepted and the words understood up to there.
  */
 export function understand({ text, region }: AskQuestion): Result<Understood> {
-  const reader = new Reader(text, plainOf(text), region)
-  reader.skip()
+  const reader = new Reader(text, region)
   const wrong = (expected: string): Result<Understood> => {
     const understood = reader.words.map(({ text: word }) => word).join(' ')
     const message = `text: ${understood ? `"${understood}" is understood. ` : ''}Then ${expected} is accepted${reader.isDone ? '' : `, not "${reader.rest.slice(0, 30).trim()}"`}.`

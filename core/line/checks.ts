@@ -4,6 +4,7 @@ import { formatDecimal } from '#core/units'
 import { BARE_BETWEEN_MM, GRIP_OD, HALF_CLIP_MM, LITTLE_STRAIGHT_MM, NEAR_JOINT_OD, WORTH_MEASURING_MM } from './ours'
 import type { LaidLeg, LineQuestion, LineWarning, Piece } from './types'
 import { vectorOf } from './lay'
+import { legName } from './pieces'
 import { distanceBetween, dot, add, scale, type Vector } from './vector'
 
 const mm = (value: number) => formatDecimal(value, 1)
@@ -61,8 +62,8 @@ function measureWarnings(piece: Piece): LineWarning[] {
 }
 
 /** Places where a joint would end up inside a wall. */
-function wallWarnings(laid: readonly LaidLeg[], { walls = [] }: LineQuestion): LineWarning[] {
-  return walls.flatMap(wall => laid.flatMap(({ index, begin, end, along, mouths }): LineWarning[] => {
+function wallWarnings(laid: readonly LaidLeg[], question: LineQuestion): LineWarning[] {
+  return (question.walls ?? []).flatMap(wall => laid.flatMap(({ index, begin, end, along, mouths }): LineWarning[] => {
     const normal = vectorOf(wall.to)
     const ends = [[mouths[0], begin, along], [mouths[1], end, scale(along, -1)]] as const
     return ends.flatMap(([mouth, place, inward]): LineWarning[] => {
@@ -70,7 +71,7 @@ function wallWarnings(laid: readonly LaidLeg[], { walls = [] }: LineQuestion): L
       const reach = mouth.kind === 'stop' || mouth.kind === 'face' ? 0 : (mouth.takeOut.value ?? 0) + (mouth.insertion.value ?? 0)
       const [one, other] = [dot(place, normal), dot(add(place, scale(inward as Vector, reach)), normal)]
       const inside = Math.max(one, other) > wall.at && Math.min(one, other) < wall.at + wall.thick
-      return inside ? [{ code: 'joint-in-wall', leg: index, text: `A joint of leg ${index + 1} lies inside the wall ${mm(wall.at)} ${wall.to}: nobody can reach it, and many codes bar it. Move it clear.` }] : []
+      return inside ? [{ code: 'joint-in-wall', leg: index, text: `A joint of ${legName(question, index)} lies inside the wall ${mm(wall.at)} ${wall.to}: nobody can reach it, and many codes bar it. Move it clear.` }] : []
     })
   }))
 }
@@ -79,28 +80,28 @@ function wallWarnings(laid: readonly LaidLeg[], { walls = [] }: LineQuestion): L
 const MOST_CROSSED = 600
 
 /** Pipes that would run through one another. */
-function crossingWarnings(laid: readonly LaidLeg[]): LineWarning[] {
+function crossingWarnings(laid: readonly LaidLeg[], question: LineQuestion): LineWarning[] {
   if (laid.length > MOST_CROSSED) return []
   const warnings: LineWarning[] = []
   for (const [i, one] of laid.entries()) {
     for (const other of laid.slice(i + 1)) {
       if (other.parent === one.index || other.parent === one.parent || one.parent === other.index) continue
       const gap = distanceBetween([one.begin, one.end], [other.begin, other.end]) - (one.pipe.od + other.pipe.od) / 2
-      if (gap < 0) warnings.push({ code: 'crossing', leg: other.index, text: `Leg ${other.index + 1} runs through leg ${one.index + 1}: ${mm(-gap)} too near. Step one of them over.` })
+      if (gap < 0) warnings.push({ code: 'crossing', leg: other.index, text: `${legName(question, other.index)} runs through ${legName(question, one.index)}: ${mm(-gap)} too near. Step one of them over.` })
     }
   }
   return warnings
 }
 
 /** Methods that do not take the pipe they are asked to join. */
-function methodWarnings(laid: readonly LaidLeg[]): LineWarning[] {
+function methodWarnings(laid: readonly LaidLeg[], question: LineQuestion): LineWarning[] {
   const seen = new Set<string>()
   return laid.flatMap(({ index, pipe, mouths }) => mouths.flatMap((mouth): LineWarning[] => {
     if (!mouth || mouth.kind === 'free' || !(mouth.method in JOINT_METHODS) || familiesOf(mouth.method as SocketMethod).includes(pipe.family)) return []
     const key = `${mouth.method} ${pipe.id}`
     if (seen.has(key)) return []
     seen.add(key)
-    return [{ code: 'method', leg: index, text: `${JOINT_METHODS[mouth.method as SocketMethod].words} joins ${JOINT_METHODS[mouth.method as SocketMethod].takes}; leg ${index + 1} is ${pipe.label}.` }]
+    return [{ code: 'method', leg: index, text: `${JOINT_METHODS[mouth.method as SocketMethod].words} joins ${JOINT_METHODS[mouth.method as SocketMethod].takes}; ${legName(question, index)} is ${pipe.label}.` }]
   }))
 }
 
@@ -108,9 +109,9 @@ function methodWarnings(laid: readonly LaidLeg[]): LineWarning[] {
 export function checkLine(question: LineQuestion, laid: readonly LaidLeg[], pieces: readonly Piece[]): LineWarning[] {
   const pipes = new Map(laid.map(({ index, pipe }) => [index, pipe]))
   return [
-    ...methodWarnings(laid),
+    ...methodWarnings(laid, question),
     ...pieces.flatMap(piece => [...measureWarnings(piece), ...bendWarnings(piece, pipes.get(piece.legs[0]!)!), ...jawWarnings(piece), ...clipWarnings(piece)]),
     ...wallWarnings(laid, question),
-    ...crossingWarnings(laid),
+    ...crossingWarnings(laid, question),
   ]
 }

@@ -5,6 +5,9 @@ import { arcOf, gainOf, radiusOf, tangentOf } from './bend'
 import type { LaidLeg, LineQuestion, Mouth, Piece, PieceEnd, PieceMark } from './types'
 import { angleBetween, squareTo, turnAbout, type Vector, scale } from './vector'
 
+/** What a leg is called. */
+export const legName = (question: LineQuestion, index: number): string => question.legs[index]!.name ?? `leg ${index + 1}`
+
 /** Rounding left over where lengths only just meet, mm. */
 const TOUCHING = 1e-9
 
@@ -103,8 +106,7 @@ function marksOf({ run, corners, first, last, cut, question }: Measures, straigh
 
 const legWords = (leg: LaidLeg, question: LineQuestion): string => {
   const { measured } = question.legs[leg.index]!
-  const words = [measured?.begin ?? 'centre', measured?.end ?? 'centre']
-  return `leg ${leg.index + 1}, ${words[0]} to ${words[1]}`
+  return `${legName(question, leg.index)}, ${measured?.begin ?? 'centre'} to ${measured?.end ?? 'centre'}`
 }
 
 /** Whether the legs leave room for the bends. Issue `impossible` at the leg that is short, with the shortfall. */

@@ -31,6 +31,8 @@ export interface LineLeg {
   /** From this leg on. */
   pipe?: string
   method?: Method
+  /** What it is called in sums and warnings, such as "C to D". */
+  name?: string
   /** What the length was measured between, where not centre to centre. */
   measured?: { begin?: MeasuredTo, end?: MeasuredTo }
 }
