@@ -67,6 +67,7 @@ const policy = z.strictObject({
   reuseLimit: z.number().int().min(0).max(100),
   threadSeal: z.enum(['tape', 'paste', 'both']),
   insertFittings: z.enum(['brass', 'composite', 'either']),
+  bendMark: z.enum(['hook', 'corner']),
 }).partial()
 
 const kit = z.strictObject({

@@ -1,4 +1,4 @@
-import { BLANK_FIND, type FindRecord, type JobRecord, type JointRecord, type SignoffRecord } from '#core/record'
+import { BLANK_FIND, type FindRecord, type JobRecord, type JointRecord, type LineRecord, type SignoffRecord } from '#core/record'
 
 /* Records as they are before anything is typed, for tests to begin from. */
 
@@ -8,6 +8,8 @@ export const aJoint = (changes: Partial<JointRecord> = {}): JointRecord => ({
   id: 'j', number: 1, place: '', a: null, b: null, findA: null, findB: null, conditions: {}, orientation: 'horizontal', wayId: null, depths: {}, version: 1, way: null, ticks: [], timers: [], signoffs: [], updatedAt: '', updatedBy: '', ...changes,
 })
 
+export const aLine = (changes: Partial<LineRecord> = {}): LineRecord => ({ id: 'l', number: 1, name: '', pipe: 'cu-en-x-22', method: 'solder', corners: 'fittings', start: 'free', walls: [], legs: [], version: 1, updatedAt: '', updatedBy: '', ...changes })
+
 export const aSignoff = (changes: Partial<SignoffRecord> = {}): SignoffRecord => ({ id: 's', initials: 'AB', at: '2026-11-23T10:00:00.000Z', marks: [], corrects: null, ...changes })
 
-export const aJob = (changes: Partial<JobRecord> = {}): JobRecord => ({ id: 'job-1', slug: 'yard', name: 'Yard', place: '', region: 'gb', year: null, policy: {}, tools: null, fittings: [], handedOver: null, version: 1, updatedAt: '', updatedBy: '', finds: [], joints: [], clashes: [], ...changes })
+export const aJob = (changes: Partial<JobRecord> = {}): JobRecord => ({ id: 'job-1', slug: 'yard', name: 'Yard', place: '', region: 'gb', year: null, policy: {}, tools: null, fittings: [], benders: [], handedOver: null, version: 1, updatedAt: '', updatedBy: '', finds: [], lines: [], joints: [], clashes: [], ...changes })

@@ -2,7 +2,7 @@ import { statusOf, STATIONS, type JobRecord, type Station } from '#core/record'
 import { STATION_WORDS } from '~/wording/en'
 
 /** Key digit of each station: its place in the order of the work, kept where a station is left out. */
-export const STATION_KEY: Readonly<Record<Station, number>> = { find: 1, joint: 3, make: 7, handover: 9 }
+export const STATION_KEY: Readonly<Record<Station, number>> = { find: 1, line: 2, joint: 3, make: 7, handover: 9 }
 
 export interface StationView {
   id: Station
@@ -22,12 +22,14 @@ export function stationViews(job: JobRecord, here: Station | null, detail?: stri
   const chosen = job.joints.filter(joint => joint.way).length
   const counts: Record<Station, string> = {
     find: job.finds.length ? plural(job.finds.length, 'find') : 'nothing yet',
+    line: job.lines.length ? plural(job.lines.reduce((sum, { legs }) => sum + legs.length, 0), 'leg') : 'none yet',
     joint: job.joints.length ? `${chosen} of ${job.joints.length} chosen` : 'none yet',
     make: chosen ? `${made} of ${chosen} made` : 'none yet',
     handover: made ? plural(made, 'joint') : 'none yet',
   }
   const done: Record<Station, boolean> = {
     find: job.finds.length > 0 && job.finds.every(find => find.pipe !== null),
+    line: job.lines.length > 0 && job.lines.every(({ legs }) => legs.length > 0),
     joint: job.joints.length > 0 && chosen === job.joints.length,
     make: chosen > 0 && made === chosen,
     handover: job.handedOver !== null,

@@ -1,9 +1,9 @@
 import { ok, type Issue, type Result } from '#core/base'
-import { addPhoto, beginFind, beginJoint, changeFind, changeKit, changeJoint, dropPhoto, runTimer, signJoint, tickStep, type Clash, type ClashBody, type Fields, type FindBody, type FindRecord, type JobBody, type JobRecord, type JointBody, type JointRecord, type KitBody, type PhotoBody, type SignoffBody, type StepPlace } from '#core/record'
+import { addPhoto, beginFind, beginJoint, beginLine, changeFind, changeKit, changeJoint, changeLine, dropPhoto, runTimer, signJoint, tickStep, type Clash, type ClashBody, type Fields, type FindBody, type FindRecord, type JobBody, type JobRecord, type JointBody, type JointRecord, type KitBody, type LineBody, type LineRecord, type PhotoBody, type SignoffBody, type StepPlace } from '#core/record'
 
 /** A change of kind `jobs` is of a job's own fields: policies, tools, measured fittings. */
-export type Kind = 'jobs' | 'finds' | 'joints'
-export type AnyRecord = JobRecord | FindRecord | JointRecord
+export type Kind = 'jobs' | 'finds' | 'lines' | 'joints'
+export type AnyRecord = JobRecord | FindRecord | LineRecord | JointRecord
 
 /** Record that a change of a job's own fields belongs to: apart from the job, so that its finds and joints never wait for it. */
 export const kitRecord = (job: string): string => `kit-${job}`
@@ -12,6 +12,7 @@ export const kitRecord = (job: string): string => `kit-${job}`
 export type Act =
   | { do: 'begin-job', body: JobBody }
   | { do: 'begin-find', body: FindBody }
+  | { do: 'begin-line', body: LineBody, number: number }
   | { do: 'begin-joint', body: JointBody, number: number }
   | { do: 'photo', body: Omit<PhotoBody, 'id'>, width: number, height: number }
   | { do: 'drop-photo', photo: string }
@@ -51,6 +52,7 @@ export function toRequest({ key, job, record, act }: Entry): Request {
   switch (act.do) {
     case 'begin-job': return { method: 'POST', url: '/api/jobs', body: { ...act.body, id: job } }
     case 'begin-find': return { method: 'POST', url: `${at}/finds`, body: { ...act.body, id: record } }
+    case 'begin-line': return { method: 'POST', url: `${at}/lines`, body: { ...act.body, id: record } }
     case 'begin-joint': return { method: 'POST', url: `${at}/joints`, body: { ...act.body, id: record } }
     case 'photo': return { method: 'POST', url: `${at}/finds/${record}/photos`, body: { ...act.body, id: key } }
     case 'drop-photo': return { method: 'DELETE', url: `${at}/finds/${record}/photos/${act.photo}`, body: {} }
@@ -83,12 +85,23 @@ export function applyEntry(job: JobRecord, { key, record, at, act }: Entry, ahea
     const after = work(joint)
     return after.ok ? ok({ ...job, joints: job.joints.map(one => (one === joint ? after.value : one)) }) : after
   }
+  const onLine = (work: (line: LineRecord) => Result<LineRecord>): Result<JobRecord> => {
+    const line = job.lines.find(({ id }) => id === record)
+    if (!line) return ok(job)
+    const after = work(line)
+    return after.ok ? ok({ ...job, lines: job.lines.map(one => (one === line ? after.value : one)) }) : after
+  }
   switch (act.do) {
     case 'begin-job': return ok(job)
     case 'begin-find': {
       if (job.finds.some(({ id }) => id === record)) return ok(job)
       const find = beginFind(job, record, { ...NEW_FIND, ...act.body }, hand)
       return find.ok ? ok({ ...job, finds: [...job.finds, find.value] }) : find
+    }
+    case 'begin-line': {
+      if (job.lines.some(({ id }) => id === record)) return ok(job)
+      const line = beginLine(record, act.number, act.body, time)
+      return line.ok ? ok({ ...job, lines: [...job.lines, line.value] }) : line
     }
     case 'begin-joint': {
       if (job.joints.some(({ id }) => id === record)) return ok(job)
@@ -98,6 +111,7 @@ export function applyEntry(job: JobRecord, { key, record, at, act }: Entry, ahea
     case 'photo': return onFind(find => addPhoto(find, { id: key, name: act.body.name, width: act.width, height: act.height, ...hand, data: `data:image/jpeg;base64,${act.body.data}` }))
     case 'drop-photo': return onFind(find => ok(dropPhoto(find, act.photo)))
     case 'change': if (act.kind === 'jobs') return changeKit(job, act.changes as Partial<KitBody>)
+      if (act.kind === 'lines') return onLine(line => changeLine(line, act.changes as Partial<LineBody>))
       return act.kind === 'finds' ? onFind(find => changeFind(job, find, act.changes as Partial<FindBody>, hand)) : onJoint(joint => changeJoint(job, joint, act.changes as Partial<JointBody>))
     case 'tick': return onJoint(joint => tickStep(job, joint, act.place, act.done, time))
     case 'wait': return onJoint(joint => runTimer(job, joint, act.place, act.running, time))
@@ -108,4 +122,4 @@ export function applyEntry(job: JobRecord, { key, record, at, act }: Entry, ahea
 
 /** A job begun on this tablet, before the server has given it a name in its address. */
 export const beginJob = (id: string, body: JobBody): JobRecord =>
-  ({ ...body, id, slug: id, year: body.year ?? null, policy: {}, tools: null, fittings: [], handedOver: null, version: 1, updatedAt: '', updatedBy: '', finds: [], joints: [], clashes: [] })
+  ({ ...body, id, slug: id, year: body.year ?? null, policy: {}, tools: null, fittings: [], benders: [], handedOver: null, version: 1, updatedAt: '', updatedBy: '', finds: [], lines: [], joints: [], clashes: [] })

@@ -3,7 +3,7 @@ import { defineStore } from 'pinia'
 import { useStorage } from '@vueuse/core'
 import { v4 as uuid } from 'uuid'
 import { fail, ok, type Issue, type Result } from '#core/base'
-import { completeJob, type FindBody, type FindRecord, type JobBody, type JobRecord, type JointBody, type JointRecord, type KitBody, type SignoffBody, type StepPlace } from '#core/record'
+import { completeJob, type FindBody, type FindRecord, type JobBody, type JobRecord, type JointBody, type JointRecord, type KitBody, type LineBody, type LineRecord, type SignoffBody, type StepPlace } from '#core/record'
 import { useApi, type Answer } from '~/composables/useApi'
 import { useServerClock } from '~/composables/useServerClock'
 import { applyEntry, beginJob, kitRecord, type Act, type AnyRecord, type Entry, type Kind } from '~/outbox/entry'
@@ -84,7 +84,7 @@ export const useJobStore = defineStore('jobs', () => {
     const copy = copies.get(jobId)
     if (!copy) return
     if ('joints' in record) return putCopy(record)
-    const kind = 'signoffs' in record ? 'joints' : 'finds'
+    const kind = 'signoffs' in record ? 'joints' : 'legs' in record ? 'lines' : 'finds'
     const list: readonly AnyRecord[] = copy[kind]
     const next = list.some(({ id }) => id === record.id) ? list.map(one => (one.id === record.id ? record : one)) : [...list, record]
     putCopy({ ...copy, [kind]: next })
@@ -207,7 +207,7 @@ export const useJobStore = defineStore('jobs', () => {
     return ok(jobOf(job.id)!)
   }
 
-  function change(slug: string, kind: Kind, id: string, changes: Partial<FindBody> | Partial<JointBody> | Partial<KitBody>) {
+  function change(slug: string, kind: Kind, id: string, changes: Partial<FindBody> | Partial<LineBody> | Partial<JointBody> | Partial<KitBody>) {
     const job = jobOf(slug)
     const record = job && recordOf(job, kind, id)
     if (!record) return
@@ -231,6 +231,12 @@ export const useJobStore = defineStore('jobs', () => {
     const answer = job ? work(job, id, { do: 'begin-find', body }) : NO_JOB
     return answer.ok ? ok(answer.value.finds.find(find => find.id === id)!) : answer
   }
+  function createLine(slug: string, body: LineBody): Result<LineRecord> {
+    const job = jobOf(slug)
+    const id = uuid()
+    const answer = job ? work(job, id, { do: 'begin-line', body, number: Math.max(0, ...job.lines.map(line => line.number)) + 1 }) : NO_JOB
+    return answer.ok ? ok(answer.value.lines.find(line => line.id === id)!) : answer
+  }
   function createJoint(slug: string, body: JointBody): Result<JointRecord> {
     const job = jobOf(slug)
     const id = uuid()
@@ -250,7 +256,7 @@ export const useJobStore = defineStore('jobs', () => {
   const placed = (joint: JointRecord, place: Omit<StepPlace, 'way'>): StepPlace => ({ ...place, ...(joint.wayId === null ? {} : { way: joint.wayId }) })
 
   return {
-    jobs, isLoaded, problem, recent, away, entries, hand, isKept, lastCopyAt, jobOf, load, loadJob, createJob, createFind, createJoint,
+    jobs, isLoaded, problem, recent, away, entries, hand, isKept, lastCopyAt, jobOf, load, loadJob, createJob, createFind, createLine, createJoint,
     clashes: computed(() => entries.value.filter(({ state }) => state === 'clash')),
     refused: computed(() => entries.value.filter(({ state }) => state === 'refused')),
     flush: async () => outbox?.flush(),
@@ -258,6 +264,7 @@ export const useJobStore = defineStore('jobs', () => {
     letGo: (key: string) => outbox?.letGo(key),
     settle: (key: string, kept: 'mine' | 'theirs', initials: string) => outbox?.settle(key, kept, { mine: hand.value, initials }),
     changeFind: (slug: string, id: string, changes: Partial<FindBody>) => change(slug, 'finds', id, changes),
+    changeLine: (slug: string, id: string, changes: Partial<LineBody>) => change(slug, 'lines', id, changes),
     changeKit: (slug: string, changes: Partial<KitBody>) => {
       const job = jobOf(slug)
       if (job) change(slug, 'jobs', kitRecord(job.id), changes)

@@ -7,7 +7,7 @@ import { endLabel } from './way'
 
 /** Words for what was done on this tablet, and for the fields two hands set differently. */
 const FIELD_WORDS: Readonly<Record<string, string>> = {
-  place: 'where', notes: 'notes', cannot: 'cannot be checked', findB: 'from the find', typed: 'diameter', by: 'read with', pipe: 'kept as', a: 'first end', b: 'other end', findA: 'from the find', orientation: 'the pipe runs', wayId: 'way', signoff: 'signed by', depths: 'depth mark', tools: 'tools', fittings: 'my fittings', policy: 'policy', conditions: 'condition', answers: 'check',
+  place: 'where', notes: 'notes', cannot: 'cannot be checked', findB: 'from the find', typed: 'diameter', by: 'read with', pipe: 'kept as', a: 'first end', b: 'other end', findA: 'from the find', orientation: 'the pipe runs', wayId: 'way', signoff: 'signed by', depths: 'depth mark', name: 'called', method: 'joined by', corners: 'corners', start: 'begins at', walls: 'walls', legs: 'legs', tools: 'tools', benders: 'benders', fittings: 'my fittings', policy: 'policy', conditions: 'condition', answers: 'check',
 }
 
 /** The name of a field by its path, such as "depth mark, end 1". */
@@ -37,6 +37,8 @@ export function recordWords({ record, act }: Pick<Entry, 'record' | 'act'>, job:
   if (act.do === 'begin-job') return job?.name ?? act.body.name
   const joint = job?.joints.find(({ id }) => id === record)
   if (joint) return `J${joint.number}`
+  const line = job?.lines.find(({ id }) => id === record)
+  if (line) return `L${line.number}`
   const at = job?.finds.findIndex(({ id }) => id === record) ?? -1
   return at < 0 ? 'entry' : job!.finds[at]!.place || `find ${at + 1}`
 }
@@ -46,6 +48,7 @@ export function entryWords({ act }: Pick<Entry, 'act'>, job: JobRecord | undefin
   switch (act.do) {
     case 'begin-job': return 'job begun'
     case 'begin-find': return 'pipe to be found'
+    case 'begin-line': return 'line begun'
     case 'begin-joint': return 'joint begun'
     case 'photo': return 'photo taken'
     case 'drop-photo': return 'photo taken off'

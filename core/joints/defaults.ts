@@ -34,6 +34,7 @@ export function fillPolicy(given: Partial<Policy> = {}): Policy {
     reuseLimit: 1,
     threadSeal: 'both',
     insertFittings: 'either',
+    bendMark: 'hook',
     ...given,
   }
 }

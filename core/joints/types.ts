@@ -52,6 +52,8 @@ export interface Policy {
   reuseLimit: number
   threadSeal: 'tape' | 'paste' | 'both'
   insertFittings: 'brass' | 'composite' | 'either'
+  /** First mark of a bend: at the former's hook edge by its set-back, or the corner sighted with an offcut. */
+  bendMark: 'hook' | 'corner'
 }
 
 export interface Kit {

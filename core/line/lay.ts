@@ -30,6 +30,18 @@ function leavingMouth(fitting: LineFitting, angle: number): LineFitting | null {
   return fitting === 'tee-branch' ? 'tee-run' : fitting
 }
 
+/**
+ * Sizes of a fitting in the order it is bought by: run x run x branch for a tee, large x small for the rest; one size where
+ * all its tubes are alike.
+ */
+function sizesOf(fitting: LineFitting, { pipe, along }: Draft, others: readonly Draft[]): string {
+  if (others.every(other => other.pipe.od === pipe.od)) return pipe.nominal
+  const by = (mouth: LineFitting) => others.find(other => leavingMouth(fitting, angleBetween(along, other.along)) === mouth)?.pipe
+  if (fitting === 'tee-run') return [pipe, by('tee-run') ?? pipe, by('tee-branch') ?? pipe].map(({ nominal }) => nominal).join(' x ')
+  if (fitting === 'tee-branch') return [others[0]!.pipe, (others[1] ?? others[0]!).pipe, pipe].map(({ nominal }) => nominal).join(' x ')
+  return [pipe, ...others.map(other => other.pipe)].sort((a, b) => b.od - a.od).map(({ nominal }) => nominal).join(' x ')
+}
+
 interface Draft { parent: number | null, children: number[], along: Vector, pipe: Pipe, method: Method }
 
 /** Reads pipes, methods and which leg hangs on which. Issues name the field. */
@@ -85,17 +97,20 @@ function leave(question: LineQuestion, drafts: readonly Draft[], i: number, endM
     const isSame = next.pipe.id === pipe.id && next.method === (end.method ?? method)
     // In a tee whose branch differs, the run is still as its own rows say.
     const isReducing = end.fitting === 'tee-run' ? next.pipe.od !== pipe.od : isMixed
-    endMouths[child]![0] = fittingMouth({ fitting: mouth, given: givenForNext(end, mouth, children.length === 1, isSame), method: next.method, pipe: next.pipe, kit: question.kit, isReducing })
+    endMouths[child]![0] = fittingMouth({ fitting: mouth, given: givenForNext(end, mouth, children.length === 1, isSame), method: next.method, pipe: next.pipe, kit: question.kit, sizes: sizesOf(end.fitting, drafts[i]!, children.map(one => drafts[one]!)), isReducing })
   }
   return ok(null)
 }
 
 /** What a leg enters at its end, or leaves at the start. */
-function enter(question: LineQuestion, end: LineEnd | LineStart, pipe: Pipe, method: Method, isReducing: boolean): Mouth | null {
+function enter(question: LineQuestion, end: LineEnd | LineStart, draft: Draft, others: readonly Draft[]): Mouth | null {
+  const { pipe, method } = draft
   if (end.kind === 'bend') return null
   if (end.kind !== 'fitting') return plainMouth(end, method, pipe)
   const given = { takeOut: end.takeOut, insertion: end.insertion }
-  return fittingMouth({ fitting: end.fitting, given, method: end.method ?? method, pipe, kit: question.kit, isReducing })
+  // In a tee whose branch differs, the run is still as its own rows say.
+  const isReducing = end.fitting !== 'tee-run' && others.some(other => other.pipe.od !== pipe.od)
+  return fittingMouth({ fitting: end.fitting, given, method: end.method ?? method, pipe, kit: question.kit, sizes: sizesOf(end.fitting, draft, others), isReducing })
 }
 
 /** What lies between where a length was measured to and the fitting's centre, mm. */
@@ -114,13 +129,11 @@ export function layLine(question: LineQuestion): Result<LaidLeg[]> {
   if (!read.ok) return read
   const drafts = read.value
   const mouths: [Mouth | null, Mouth | null][] = drafts.map(() => [null, null])
-  for (const [i, { pipe, method, children }] of drafts.entries()) {
-    const end = question.legs[i]!.end
-    const isReducing = end.kind === 'fitting' && children.some(child => drafts[child]!.pipe.od !== pipe.od) && !(end.fitting === 'tee-run')
-    mouths[i]![1] = enter(question, end, pipe, method, isReducing)
+  for (const [i, draft] of drafts.entries()) {
+    mouths[i]![1] = enter(question, question.legs[i]!.end, draft, draft.children.map(child => drafts[child]!))
     if (i === 0) {
       const { start } = question
-      mouths[0]![0] = enter(question, start.kind === 'fitting' && start.takeOut === undefined && start.insertion === undefined && start.next ? { ...start, ...start.next } : start, pipe, method, false)
+      mouths[0]![0] = enter(question, start.kind === 'fitting' && start.takeOut === undefined && start.insertion === undefined && start.next ? { ...start, ...start.next } : start, draft, [])
     }
     const left = leave(question, drafts, i, mouths as Mouth[][])
     if (!left.ok) return left
@@ -130,7 +143,8 @@ export function layLine(question: LineQuestion): Result<LaidLeg[]> {
     const { length: typed, measured } = question.legs[i]!
     const length = typed + toCentre(mouths[i]![0], measured?.begin) + toCentre(mouths[i]![1], measured?.end)
     const begin: Vector = draft.parent === null ? [0, 0, 0] : laid[draft.parent]!.end
-    laid.push({ index: i, ...draft, begin, end: add(begin, scale(draft.along, length)), length, mouths: mouths[i]! })
+    const fitting = question.legs[i]!.end
+    laid.push({ index: i, ...draft, sizes: fitting.kind === 'fitting' ? sizesOf(fitting.fitting, draft, draft.children.map(child => drafts[child]!)) : draft.pipe.nominal, begin, end: add(begin, scale(draft.along, length)), length, mouths: mouths[i]! })
   }
   return ok(laid)
 }

@@ -81,6 +81,8 @@ describe('fittings', () => {
     const answer = plan({ legs: [leg('right', 500, fitting('tee-run')), leg('right', 400, free), leg('down', 300, free, { from: 0, pipe: 'cu-en-x-15' })] })
     expect(answer.pieces.map(({ cut }) => cut)).toEqual([487, 387, null])
     expect(answer.fittings).toEqual([{ name: 'solder tee', nominal: '22 x 22 x 15', quantity: 1 }])
+    const kit = { measured: [{ method: 'solder' as const, nominal: '22x22x15', fitting: 'tee, branch', takeOut: 17, insertion: 12 }] }
+    expect(plan({ kit, legs: [leg('right', 500, fitting('tee-run')), leg('right', 400, free), leg('down', 300, free, { from: 0, pipe: 'cu-en-x-15' })] }).pieces[2]).toMatchObject({ cut: 283, ends: [{ insertion: 12 }, {}] })
   })
   it.each([
     ['an elbow that should go straight on', [leg('right', 500, fitting('elbow-90')), leg('right', 500, free)], 'legs.1'],

@@ -7,19 +7,6 @@ import type { LaidLeg, LineAnswer, LineQuestion, LineWarning, Piece } from './ty
 /** Names fittings are ordered by; a tee is run x run x branch. */
 const NAMES = { 'elbow-90': 'elbow 90', 'elbow-45': 'elbow 45', 'tee-run': 'tee', 'tee-branch': 'tee', 'coupling': 'coupling', 'reducer': 'reducer', 'valve': 'valve' } as const
 
-/** Sizes of a fitting in the order it is bought by: run x run x branch, large x small. */
-function nominalOf(question: LineQuestion, laid: readonly LaidLeg[], { index, pipe, children }: LaidLeg): string {
-  const end = question.legs[index]!.end
-  const others = children.map(child => laid[child]!)
-  if (others.every(other => other.pipe.od === pipe.od)) return pipe.nominal
-  if (end.kind === 'fitting' && end.fitting === 'tee-run') {
-    const [run, branch] = [others.find(({ mouths }) => mouths[0]?.kind === 'tee-run'), others.find(({ mouths }) => mouths[0]?.kind === 'tee-branch')]
-    return [pipe.nominal, run?.pipe.nominal ?? pipe.nominal, branch?.pipe.nominal ?? pipe.nominal].join(' x ')
-  }
-  if (end.kind === 'fitting' && end.fitting === 'tee-branch') return [others[0]?.pipe.nominal ?? pipe.nominal, others[1]?.pipe.nominal ?? others[0]?.pipe.nominal ?? pipe.nominal, pipe.nominal].join(' x ')
-  return [pipe, ...others.map(other => other.pipe)].sort((a, b) => b.od - a.od).map(({ nominal }) => nominal).join(' x ')
-}
-
 /** Fittings of a line counted by name and size; by name, then size. */
 function fittingsOf(question: LineQuestion, laid: readonly LaidLeg[]): LineAnswer['fittings'] {
   const counted = new Map<string, LineAnswer['fittings'][number]>()
@@ -31,7 +18,7 @@ function fittingsOf(question: LineQuestion, laid: readonly LaidLeg[]): LineAnswe
   if (start.kind === 'fitting') count(`${start.method ?? laid[0]!.method} ${NAMES[start.fitting]}`, laid[0]!.pipe.nominal)
   for (const leg of laid) {
     const end = question.legs[leg.index]!.end
-    if (end.kind === 'fitting') count(`${end.method ?? leg.method} ${NAMES[end.fitting]}`, nominalOf(question, laid, leg))
+    if (end.kind === 'fitting') count(`${end.method ?? leg.method} ${NAMES[end.fitting]}`, leg.sizes)
   }
   return [...counted.values()].sort((a, b) => (a.name < b.name ? -1 : a.name > b.name ? 1 : a.nominal < b.nominal ? -1 : 1))
 }

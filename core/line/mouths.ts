@@ -15,9 +15,12 @@ const KIT_NAMES: Readonly<Record<LineFitting, readonly string[]>> = {
   'coupling': ['coupling'], 'reducer': ['reducer'], 'valve': ['valve'],
 }
 
-const measuredOf = (kit: Kit | undefined, method: Method, pipe: Pipe, fitting: LineFitting): Given => {
-  const nominal = (isSocketMethod(method) ? findSocket(method, pipe)?.fittingNominal : undefined) ?? pipe.nominal
-  return kit?.measured?.find(one => one.method === method && (one.nominal === nominal || one.nominal === pipe.nominal) && KIT_NAMES[fitting].includes(one.fitting)) ?? {}
+/** A size as it is written on a fitting: "22", or "22 x 22 x 15". */
+const written = (nominal: string): string => nominal.replace(/\s*[x\u00d7]\s*/gi, ' x ').trim()
+
+function measuredOf({ kit, method, pipe, fitting, sizes }: MouthQuestion): Given {
+  const nominals = sizes.includes(' x ') ? [sizes] : [sizes, (isSocketMethod(method) ? findSocket(method, pipe)?.fittingNominal : undefined) ?? sizes]
+  return kit?.measured?.find(one => one.method === method && nominals.includes(written(one.nominal)) && KIT_NAMES[fitting].includes(one.fitting)) ?? {}
 }
 
 const insertionOf = (given: Given, measured: Given, method: Method, pipe: Pipe): Figure => {
@@ -33,13 +36,16 @@ export interface MouthQuestion {
   method: Method
   pipe: Pipe
   kit: Kit | undefined
-  /** The fitting's tubes differ in size, so the rows of equal fittings do not hold for this mouth. */
+  /** Size of the whole fitting, such as "22" or "22 x 22 x 15". */
+  sizes: string
+  /** The fitting's tubes differ so that the rows of equal fittings do not hold for this mouth. */
   isReducing: boolean
 }
 
 /** Take-out and insertion of a fitting's mouth: given, then measured in the kit, then the tables; else to be measured. */
-export function fittingMouth({ fitting, given, method, pipe, kit, isReducing }: MouthQuestion): Mouth {
-  const measured = isReducing ? {} : measuredOf(kit, method, pipe, fitting)
+export function fittingMouth(question: MouthQuestion): Mouth {
+  const { fitting, given, method, pipe, isReducing } = question
+  const measured = measuredOf(question)
   const takeOut = given.takeOut ?? measured.takeOut
   const table = takeOut === undefined && !isReducing && isSocketMethod(method) ? findTakeOut(method, pipe, fitting) : null
   return { kind: fitting, method, takeOut: takeOut === undefined ? table ?? MEASURE : exact(takeOut), insertion: insertionOf(given, measured, method, pipe) }

@@ -76,6 +76,8 @@ export interface LaidLeg {
   length: number
   pipe: Pipe
   method: Method
+  /** Size of the fitting at its end, such as "22 x 22 x 15". */
+  sizes: string
   /** The mouths at its ends; null at a bend. */
   mouths: [Mouth | null, Mouth | null]
 }

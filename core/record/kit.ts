@@ -1,7 +1,9 @@
 import { z } from 'zod'
 import { fail, ok, type Result } from '#core/base'
 import { schemas } from '#core/contract'
+import { findPipe, getPipe } from '#core/catalogue'
 import { METHODS, type Kit } from '#core/joints'
+import { calibrateBender, type Bender } from '#core/line'
 import type { JobRecord } from './types'
 
 /** Day, ISO 8601. */
@@ -29,16 +31,32 @@ export const fittingBody = z.strictObject({
   at: day,
 })
 
+/** A bender calibrated by one test bend, mm and degrees: its figures win over the typical radius. */
+export const benderBody = z.strictObject({
+  /** Catalogue id of the pipe it bends. */
+  pipe: z.string().min(1).max(60),
+  radius: z.number().positive().max(5000),
+  /** Hook edge to the corner of a right angle. */
+  setback: z.number().positive().max(5000),
+  springback: z.number().min(0).max(30),
+  /** The test bend it came from. */
+  test: z.strictObject({ marks: z.tuple([z.number(), z.number()]), hook: z.number(), measures: z.tuple([z.number(), z.number()]), pulled: z.number(), angle: z.number() }),
+  /** Day it was made. */
+  at: day,
+})
+
 export const kitBody = z.strictObject({
   policy: schemas.policy,
   /** null: nothing was said, so every tool counts as there. */
   tools: z.array(toolBody).max(60).nullable(),
   fittings: z.array(fittingBody).max(400),
+  benders: z.array(benderBody).max(40),
 })
 export const jobPatch = kitBody.partial().extend({ version: z.number().int().min(1) })
 
 export type ToolRecord = z.output<typeof toolBody>
 export type FittingRecord = z.output<typeof fittingBody>
+export type BenderRecord = z.output<typeof benderBody>
 export type KitBody = z.output<typeof kitBody>
 
 /** The kit of a job as the rules of joints read it. */
@@ -46,6 +64,13 @@ export const kitOf = ({ tools, fittings }: Pick<JobRecord, 'tools' | 'fittings'>
   ...(tools === null ? {} : { tools: tools.map(({ method, sizes }) => ({ method, ...(sizes.length > 0 ? { sizes } : {}) })) }),
   measured: fittings.map(({ method, nominal, fitting, insertion, takeOut }) => ({ method, nominal, fitting, ...(insertion === null ? {} : { insertion }), ...(takeOut === null ? {} : { takeOut }) })),
 })
+
+/** The bender of a job for a pipe, by its outside diameter: a former fits every wall of one size. */
+export function benderFor({ benders }: Pick<JobRecord, 'benders'>, pipe: string): Bender | undefined {
+  const { od } = getPipe(pipe)
+  const found = benders.find(one => getPipe(one.pipe).od === od)
+  return found && { radius: found.radius, setback: found.setback, springback: found.springback }
+}
 
 /** Tools whose check is over on a day. */
 export const overdue = (tools: readonly ToolRecord[] | null, today: string): ToolRecord[] => (tools ?? []).filter(({ due }) => due !== null && due < today)
@@ -57,5 +82,13 @@ export function changeKit(job: JobRecord, changes: Partial<KitBody>): Result<Job
   if (tool !== undefined) return fail('impossible', 'tools', `tools: ${tool} is named twice. Put its sizes on one.`)
   const fitting = twice((changes.fittings ?? []).map(one => `${one.fitting} ${one.nominal}, ${one.method}`))
   if (fitting !== undefined) return fail('impossible', 'fittings', `fittings: ${fitting} is there already. Change its figures, or name it differently.`)
+  for (const [i, { pipe, test }] of (changes.benders ?? []).entries()) {
+    const found = findPipe(pipe, `benders.${i}.pipe`)
+    if (!found.ok) return found
+    const bend = calibrateBender(test)
+    if (!bend.ok) return fail(bend.error.code, `benders.${i}.test.${bend.error.path}`, bend.error.message)
+  }
+  const bender = twice((changes.benders ?? []).map(({ pipe }) => getPipe(pipe).label))
+  if (bender !== undefined) return fail('impossible', 'benders', `benders: one for ${bender} is there already. A new test bend takes its place.`)
   return ok({ ...job, ...changes })
 }

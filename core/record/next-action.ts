@@ -1,7 +1,8 @@
+import { draftLine } from './line-work'
 import { shiftedEnds } from './rests'
 import { isMade, type JobRecord } from './types'
 
-export const STATIONS = ['find', 'joint', 'make', 'handover'] as const
+export const STATIONS = ['find', 'line', 'joint', 'make', 'handover'] as const
 export type Station = (typeof STATIONS)[number]
 
 /** What to do next on a job: the station, words before the figure, the figure in mm or a count, and a line below. */
@@ -40,6 +41,10 @@ export function nextAction(job: JobRecord): NextAction {
     const isTraced = unsettled.answers.traced === 'water'
     return { ...rest, station: 'find', words: 'Settle what this pipe is', below: isTraced ? unsettled.place : `${unsettled.place}. Rule out gas first.`, held: !isTraced, id: unsettled.id }
   }
+  const empty = job.lines.find(({ legs }) => legs.length === 0)
+  if (empty) return { ...rest, station: 'line', words: `Draw line L${empty.number}`, below: empty.name, id: empty.id }
+  const broken = job.lines.find(line => draftLine(job, line).rows.some(row => row.issue))
+  if (broken) return { ...rest, station: 'line', words: `Put line L${broken.number} right`, below: broken.name, id: broken.id }
   if (job.joints.length > 0) return { ...rest, station: 'handover', words: 'Hand over the register', below: `${made} joint${made === 1 ? '' : 's'} made, none open.` }
   const found = job.finds.at(-1)
   return found

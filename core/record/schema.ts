@@ -1,5 +1,7 @@
 import { z } from 'zod'
 import { schemas } from '#core/contract'
+import { METHODS } from '#core/joints'
+import { MOST_RUN_LEGS } from '#core/run'
 import { MEANS } from './reading'
 
 /*
@@ -56,6 +58,19 @@ export const jointBody = z.strictObject({
   depths: z.record(z.string().regex(/^\d{1,2}$/), z.string().max(40)),
 })
 
+/** A line of the job, its legs as they were typed. */
+export const lineBody = z.strictObject({
+  name: z.string().trim().max(120),
+  /** Catalogue id of its pipe. */
+  pipe: z.string().max(60),
+  method: z.enum(METHODS),
+  /** What a corner is where its leg does not say. */
+  corners: z.enum(['fittings', 'bends']),
+  start: z.string().max(100),
+  walls: z.array(z.string().max(80)).max(20),
+  legs: z.array(z.string().max(200)).max(MOST_RUN_LEGS),
+})
+
 export const jobBody = z.strictObject({
   name: line(80),
   place: z.string().trim().max(120),
@@ -68,12 +83,14 @@ const ownId = { id: z.string().regex(/^[\w-]{8,40}$/, 'id: 8 to 40 letters, digi
 export const newJob = jobBody.extend(ownId)
 // What a tablet with an earlier version kept has not these fields yet.
 export const newFind = findBody.extend({ ...ownId, notes: findBody.shape.notes.default(''), cannot: findBody.shape.cannot.default([]) })
+export const newLine = lineBody.extend(ownId)
 export const newJoint = jointBody.extend({ ...ownId, findB: jointBody.shape.findB.default(null) })
 
 /** A photo of a find: the file's name, and the file itself in base64 (RFC 4648). Over 8 MB is refused by its bytes. */
 export const newPhoto = z.strictObject({ ...ownId, name: z.string().max(200), data: z.string().max(16_000_000) })
 
 export const findPatch = findBody.partial().extend({ version: z.number().int().min(1) })
+export const linePatch = lineBody.partial().extend({ version: z.number().int().min(1) })
 export const jointPatch = jointBody.partial().extend({ version: z.number().int().min(1) })
 /** A step of one entry of a way; `way` is the id of the way it was read from. */
 export const stepPlace = z.strictObject({ entry: z.number().int().min(0).max(20), step: z.number().int().min(0).max(60), way: z.string().max(400).optional() })
@@ -91,13 +108,14 @@ const clashSide = z.strictObject({ by: z.string().max(40), at: z.string().max(30
 /** Two entries for one field that met, and whose was kept. Both stay on record. */
 export const clashBody = z.strictObject({
   ...ownId,
-  kind: z.enum(['jobs', 'finds', 'joints']),
+  kind: z.enum(['jobs', 'finds', 'lines', 'joints']),
   record: id,
   fields: z.array(z.strictObject({ path: z.string().max(80), mine: clashSide, theirs: clashSide })).min(1).max(40),
   kept: z.enum(['mine', 'theirs']),
 })
 
 export type FindBody = z.output<typeof findBody>
+export type LineBody = z.output<typeof lineBody>
 export type JointBody = z.output<typeof jointBody>
 export type PhotoBody = z.output<typeof newPhoto>
 export type JobBody = z.output<typeof jobBody>

@@ -1,7 +1,7 @@
 import type { Region } from '#core/catalogue'
 import type { Conditions, Policy, Way } from '#core/joints'
-import type { FittingRecord, ToolRecord } from './kit'
-import type { ClashBody, FindBody, JointBody } from './schema'
+import type { BenderRecord, FittingRecord, ToolRecord } from './kit'
+import type { ClashBody, FindBody, JointBody, LineBody } from './schema'
 
 /** `updatedBy` names the hand or tablet that wrote last; empty where it gave no name. */
 export interface FindRecord extends FindBody { id: string, version: number, photos: PhotoRecord[], verdicts: VerdictRecord[], updatedAt: string, updatedBy: string }
@@ -13,6 +13,8 @@ export interface TickRecord { entry: number, step: number, code: string, at: str
 export interface TimerRecord { entry: number, step: number, seconds: number, startedAt: string }
 /** `corrects` is the id of the entry this one puts right; that entry stays. */
 export interface SignoffRecord { id: string, initials: string, at: string, marks: MarkRecord[], corrects: string | null }
+/** Lines are numbered within their job: L1, L2. */
+export interface LineRecord extends LineBody { id: string, number: number, version: number, updatedAt: string, updatedBy: string }
 /** Two entries that met, whichever was kept. */
 export interface ClashRecord extends Omit<ClashBody, 'id'> { id: string, at: string }
 /** Depth mark of one entry as it was signed, mm; `measured` where the user's own figure won. */
@@ -44,11 +46,14 @@ export interface JobRecord {
   tools: ToolRecord[] | null
   /** Fittings measured by hand. */
   fittings: FittingRecord[]
+  /** Benders calibrated by a test bend. */
+  benders: BenderRecord[]
   handedOver: string | null
   version: number
   updatedAt: string
   updatedBy: string
   finds: FindRecord[]
+  lines: LineRecord[]
   joints: JointRecord[]
   clashes: ClashRecord[]
 }

@@ -1,11 +1,12 @@
 import { asc, count, desc, eq, inArray, max } from 'drizzle-orm'
-import { changeKit, type ClashBody, type ClashRecord, type FittingRecord, type JobBody, type JobRecord, type JointRecord, type KitBody, type MarkRecord, type ToolRecord } from '#core/record'
+import { changeKit, type BenderRecord, type ClashBody, type ClashRecord, type FittingRecord, type JobBody, type JobRecord, type JointRecord, type KitBody, type MarkRecord, type ToolRecord } from '#core/record'
 import type { Conditions, End, Policy, Way } from '#core/joints'
 import { reading, type Database, type Transaction } from '../db/client'
-import { clashes, finds, jobs, joints, signoffs, ticks, timers } from '../db/schema'
+import { clashes, finds, jobs, joints, lines, signoffs, ticks, timers } from '../db/schema'
 import { accepted, changedMeanwhile, notFound } from '../http/problem'
 import { loadFinds } from './finds'
 import { findJobRow, lockJobRow, type JobRow } from './job-rows'
+import { toLine } from './lines'
 import { idOf, once, type Write } from './once'
 import { forDatabase, toIso } from './time'
 
@@ -48,6 +49,7 @@ const toClash = (row: typeof clashes.$inferSelect): ClashRecord =>
 async function toJob(db: Database | Transaction, row: JobRow): Promise<JobRecord> {
   const findRows = await db.select().from(finds).where(eq(finds.jobId, row.id)).orderBy(asc(finds.createdAt), asc(finds.id))
   const jointRows = await db.select().from(joints).where(eq(joints.jobId, row.id)).orderBy(asc(joints.number))
+  const lineRows = await db.select().from(lines).where(eq(lines.jobId, row.id)).orderBy(asc(lines.number))
   const clashRows = await db.select().from(clashes).where(eq(clashes.jobId, row.id)).orderBy(asc(clashes.at), asc(clashes.id))
   return {
     id: row.id,
@@ -59,11 +61,13 @@ async function toJob(db: Database | Transaction, row: JobRow): Promise<JobRecord
     policy: row.policy as Partial<Policy>,
     tools: row.tools as ToolRecord[] | null,
     fittings: row.fittings as FittingRecord[],
+    benders: row.benders as BenderRecord[],
     handedOver: row.handedOver === null ? null : toIso(row.handedOver),
     version: row.version,
     updatedAt: row.updatedAt === null ? '' : toIso(row.updatedAt),
     updatedBy: row.updatedBy,
     finds: await loadFinds(db, findRows),
+    lines: lineRows.map(toLine),
     joints: await loadJoints(db, jointRows),
     clashes: clashRows.map(toClash),
   }
@@ -89,7 +93,7 @@ export function createJob({ id: own, ...body }: JobBody & { id?: string }, write
   return once(write, read, async (tx) => {
     const [last] = await tx.select({ position: max(jobs.position) }).from(jobs)
     // The van goes on to the next job with what it has.
-    const [before] = await tx.select({ tools: jobs.tools, fittings: jobs.fittings }).from(jobs).where(eq(jobs.region, body.region)).orderBy(desc(jobs.position)).limit(1)
+    const [before] = await tx.select({ tools: jobs.tools, fittings: jobs.fittings, benders: jobs.benders }).from(jobs).where(eq(jobs.region, body.region)).orderBy(desc(jobs.position)).limit(1)
     const base = slugOf(body.name)
     let slug = base
     for (let n = 2; ; n++) {
@@ -97,7 +101,7 @@ export function createJob({ id: own, ...body }: JobBody & { id?: string }, write
       if (taken!.n === 0) break
       slug = `${base}-${n}`
     }
-    await tx.insert(jobs).values({ id, slug, name: body.name, place: body.place, region: body.region, year: body.year ?? null, policy: {}, tools: before?.tools ?? null, fittings: before?.fittings ?? [], position: (last?.position ?? 0) + 1 })
+    await tx.insert(jobs).values({ id, slug, name: body.name, place: body.place, region: body.region, year: body.year ?? null, policy: {}, tools: before?.tools ?? null, fittings: before?.fittings ?? [], benders: before?.benders ?? [], position: (last?.position ?? 0) + 1 })
     return read(tx)
   })
 }

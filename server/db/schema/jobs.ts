@@ -10,6 +10,7 @@ export const jobs = mysqlTable('jobs', {
   policy: json().notNull(),
   tools: json(),
   fittings: json().notNull().default([]),
+  benders: json().notNull().default([]),
   handedOver: datetime('handed_over', { mode: 'string', fsp: 3 }),
   position: int().notNull(),
   version: int().notNull().default(1),

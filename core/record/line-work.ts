@@ -1,0 +1,29 @@
+import { fail, ok, type Result } from '#core/base'
+import { findPipe } from '#core/catalogue'
+import { draftRun, type RunDraft } from '#core/run'
+import { benderFor, kitOf } from './kit'
+import type { LineBody } from './schema'
+import type { JobRecord, LineRecord } from './types'
+
+/* What each piece of work makes of a line, asked on the tablet and by the server alike: see `work.ts` for joints. */
+
+/** What of a job its lines are worked out by. */
+export type LineRules = Pick<JobRecord, 'region' | 'tools' | 'fittings' | 'benders'>
+
+/** A line with some fields changed. Its legs may be wrong: they are kept as typed. Fails at `pipe` where the catalogue has no such pipe. */
+export function changeLine(line: LineRecord, changes: Partial<LineBody>): Result<LineRecord> {
+  const found = changes.pipe === undefined ? ok(null) : findPipe(changes.pipe, 'pipe')
+  return found.ok ? ok({ ...line, ...changes }) : found
+}
+
+/** A line as it is begun, at version 1. */
+export const beginLine = (id: string, number: number, body: LineBody, updatedAt: string): Result<LineRecord> =>
+  changeLine({ ...body, id, number, version: 1, updatedAt, updatedBy: '' }, { pipe: body.pipe })
+
+/** A line of a job as the line verb is asked about it: with the job's bender and measured fittings. */
+export const draftLine = (rules: LineRules, line: LineBody): RunDraft => draftRun({ ...line, region: rules.region }, line.legs, { bender: benderFor(rules, line.pipe), kit: kitOf(rules) })
+
+/** Most lines of one job. */
+export const MOST_LINES = 100
+/** Why no more lines are begun on a job. */
+export const tooManyLines = (count: number): Result<null> => (count < MOST_LINES ? ok(null) : fail('too-many', 'lines', `lines: ${MOST_LINES} lines are on this job. Use one of them, or begin another job.`))
