@@ -16,3 +16,9 @@ export function radiusOf(pipe: Pipe, bender: Bender | undefined): Figure | null 
   if (bender) return { value: bender.radius, lo: bender.radius, hi: bender.radius, source: 'measured: the bender' }
   return bendOf(pipe)?.radius ?? null
 }
+
+/** Length of a bend's arc along the tube, mm: from its tangent R tan(A/2) the radius, and from that R A. */
+export function arcOfBend({ at, corner, angle }: { at: number, corner: number, angle: number }): number {
+  const radians = angle * Math.PI / 180
+  return (corner - at) / Math.tan(radians / 2) * radians
+}

@@ -1,6 +1,7 @@
 import { familiesOf, type Pipe, type SocketMethod } from '#core/catalogue'
 import { JOINT_METHODS } from '#core/joints'
 import { formatDecimal } from '#core/units'
+import { arcOfBend } from './bend'
 import { BARE_BETWEEN_MM, GRIP_OD, HALF_CLIP_MM, LITTLE_STRAIGHT_MM, NEAR_JOINT_OD, WORTH_MEASURING_MM } from './ours'
 import type { LaidLeg, LineQuestion, LineWarning, Piece } from './types'
 import { vectorOf } from './lay'
@@ -45,7 +46,7 @@ function clipWarnings(piece: Piece): LineWarning[] {
   const clips = piece.marks.filter(mark => mark.what === 'clip')
   return clips.flatMap((clip): LineWarning[] => {
     const at = `The clip at ${mm(clip.at)}`
-    const bend = piece.marks.find(mark => mark.what === 'bend' && clip.at > mark.at - HALF_CLIP_MM && clip.at < mark.at + 2 * (mark.corner - mark.at) + HALF_CLIP_MM)
+    const bend = piece.marks.find(mark => mark.what === 'bend' && clip.at > mark.at - HALF_CLIP_MM && clip.at < mark.at + arcOfBend(mark) + HALF_CLIP_MM)
     if (bend) return [{ code: 'clip-on-bend', piece: piece.id, text: `${at} lies on the bend at ${mm(bend.at)}: set it past the throat.` }]
     const ends = [piece.ends[0].insertion ?? 0, piece.cut === null ? Infinity : piece.cut - (piece.ends[1].insertion ?? 0)] as const
     if (clip.at < ends[0] || clip.at > ends[1]) return [{ code: 'clip-on-joint', piece: piece.id, text: `${at} lies on a joint: keep it on bare pipe.` }]

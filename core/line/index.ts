@@ -1,3 +1,4 @@
+export { arcOfBend, gainOf, radiusOf, tangentOf } from './bend'
 export { calibrateBender } from './calibrate'
 export type { Calibration, TestBend } from './calibrate'
 export { layLine, vectorOf } from './lay'
