@@ -1,6 +1,6 @@
 import type { Region } from '#core/catalogue'
 import type { Conditions, End, Policy } from '#core/joints'
-import type { FindBody, FittingRecord, ToolRecord } from '#core/record'
+import type { BenderRecord, FindBody, FittingRecord, LineBody, ToolRecord } from '#core/record'
 
 export interface DemoJoint {
   place: string
@@ -29,6 +29,8 @@ export interface DemoJob {
   policy: Partial<Policy>
   tools?: ToolRecord[]
   fittings?: FittingRecord[]
+  benders?: BenderRecord[]
+  lines?: LineBody[]
   handedOver?: string
   finds: DemoFind[]
   joints: DemoJoint[]
@@ -43,7 +45,20 @@ export const DEMO_JOBS: readonly DemoJob[] = [
     year: 1958,
     policy: { compressionHidden: 'temporary-only' },
     tools: [{ method: 'solder', sizes: [], due: null }, { method: 'press', sizes: ['15', '22'], due: '2027-10-03' }, { method: 'ml-press', sizes: ['16', '20'], due: '2027-10-03' }],
-    fittings: [{ method: 'press', nominal: '22', fitting: 'coupling', insertion: 22.5, takeOut: 1, at: '2026-11-20' }, { method: 'solder', nominal: '22', fitting: 'elbow', insertion: null, takeOut: 14.5, at: '2026-11-20' }],
+    fittings: [{ method: 'press', nominal: '22', fitting: 'coupling', insertion: 22.5, takeOut: 1, at: '2026-11-20' }, { method: 'solder', nominal: '22', fitting: 'elbow', insertion: null, takeOut: 14.5, at: '2026-11-20' },
+      { method: 'solder', nominal: '22 x 22 x 15', fitting: 'tee, run', insertion: 16, takeOut: 12.8, at: '2026-11-20' },
+    ],
+    benders: [{ pipe: 'cu-en-x-22', radius: 76.887, setback: 77.3, springback: 3, test: { marks: [100, 500], hook: 250, measures: [227.3, 205.7], pulled: 93, angle: 90 }, at: '2026-11-09' }],
+    lines: [
+      {
+        name: 'hot to the dough sinks', pipe: 'cu-en-x-22', method: 'solder', corners: 'fittings', start: 'valve take-out 24 depth 16 = valve', walls: ['e 1060 40'],
+        legs: ['e 640', 'u 900', 'e 1140 offset s 50 @ 45 at 420 clip 150 820', 'd 820 on 15 stop = sink 1', 'from d e 900', 'd 820 on 15 stop = sink 2'],
+      },
+      {
+        name: 'loop flow in the proving room', pipe: 'ml-en-20', method: 'ml-press', corners: 'bends', start: 'stop = header', walls: [],
+        legs: ['d 300 bend', 'n 1200 bend', 'e 2400 bend', 's 900 stop = coil'],
+      },
+    ],
     finds: [
       { place: 'north wall, stub behind the oven', typed: '21.5', by: 'calliper', answers: { colour: 'copper', flex: 'rigid', magnet: false, traced: 'water' }, pipe: 'cu-bs-imp-3_4', notes: 'Painted twice. Old soldered tee 200 to the left: keep off it.' },
       { place: 'incoming main, under the step', typed: '25,1 mm', by: 'calliper', answers: { colour: 'blue', flex: 'springy', magnet: false, traced: 'water' }, pipe: 'pe-en-25' },
@@ -63,6 +78,7 @@ export const DEMO_JOBS: readonly DemoJob[] = [
     policy: { typeMDrinking: 'refused' },
     tools: [{ method: 'solder', sizes: [], due: null }, { method: 'press', sizes: ['1/2', '3/4'], due: '2027-05-12' }, { method: 'crimp', sizes: ['1/2', '3/4'], due: '2026-11-12' }],
     fittings: [],
+    lines: [{ name: 'basin main', pipe: 'pex-cts-3_4', method: 'crimp', corners: 'fittings', start: 'stop = stub', walls: [], legs: ['e 36', 'n 48 3/4 tee', 'e 26 1/2 on 1/2 stop = basin 1', 'from c n 42', 'e 26 1/2 on 1/2 stop = basin 2'] }],
     finds: [
       { place: 'riser beside the racks', typed: '1.05', by: 'calliper', answers: { colour: 'grey', magnet: true, flex: 'rigid' }, pipe: 'st-40-3_4' },
       { place: 'stub to the basins', typed: '7/8 in', by: 'calliper', answers: { colour: 'copper', flex: 'rigid', traced: 'water' }, pipe: 'cu-l-3_4' },

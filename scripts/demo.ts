@@ -5,6 +5,7 @@ import { reading } from '../server/db/client'
 import { jobs, joints as jointRows, signoffs, ticks } from '../server/db/schema'
 import { createFind, createPhoto } from '../server/services/finds'
 import { createJob } from '../server/services/jobs'
+import { createLine } from '../server/services/lines'
 import { createJoint, setTick, signOff, updateJoint } from '../server/services/joints'
 import type { Write } from '../server/services/once'
 import { findWays } from '#core/joints'
@@ -41,13 +42,14 @@ async function addJoint(slug: string, job: DemoJob, demo: DemoJoint, findIds: re
 
 async function addJob(job: DemoJob, position: number) {
   const { slug } = await createJob({ name: job.name, place: job.place, region: job.region, year: job.year ?? null }, now())
-  await reading(db => db.update(jobs).set({ policy: job.policy, tools: job.tools ?? null, fittings: job.fittings ?? [], handedOver: job.handedOver ?? null, position }).where(eq(jobs.slug, slug)))
+  await reading(db => db.update(jobs).set({ policy: job.policy, tools: job.tools ?? null, fittings: job.fittings ?? [], benders: job.benders ?? [], handedOver: job.handedOver ?? null, position }).where(eq(jobs.slug, slug)))
   const findIds: string[] = []
   for (const { photo, ...find } of job.finds) {
     const { id } = await createFind(slug, { ...BLANK_FIND, ...find }, now('Wyn'))
     findIds.push(id)
     if (photo) await createPhoto(slug, id, { name: photo, data: await demoPhoto() }, now('Wyn'))
   }
+  for (const line of job.lines ?? []) await createLine(slug, line, now('Wyn'))
   for (const joint of job.joints) await addJoint(slug, job, joint, findIds)
 }
 

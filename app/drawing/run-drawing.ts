@@ -1,4 +1,4 @@
-import type { LaidLeg, Vector } from '#core/line'
+import { add, angleBetween, dot, pointAlong, scale, type LaidLeg, type Vector } from '#core/line'
 import { onSheet, project, type Point, type Sheet } from './iso'
 
 /* Where the parts of a run lie on its sheet. Only reads core's geometry; px throughout. */
@@ -6,24 +6,21 @@ import { onSheet, project, type Point, type Sheet } from './iso'
 /** Steps that an arc is drawn in. */
 const ARC_STEPS = 10
 
-const along = (from: Vector, way: Vector, by: number): Vector => [from[0] + way[0] * by, from[1] + way[1] * by, from[2] + way[2] * by]
-const dot = (a: Vector, b: Vector) => a[0] * b[0] + a[1] * b[1] + a[2] * b[2]
-
 /** The centre line of a tube through its legs, corners rounded to the radius; mm. */
 export function centreLine(legs: readonly LaidLeg[], radius: number): Vector[] {
   const points: Vector[] = [legs[0]!.begin]
   for (let i = 0; i + 1 < legs.length; i++) {
     const [before, after] = [legs[i]!, legs[i + 1]!]
-    const half = Math.acos(Math.min(1, Math.max(-1, dot(before.along, after.along)))) / 2
+    const half = angleBetween(before.along, after.along) * Math.PI / 360
     // Where the legs leave no room the corner is drawn as sharp as they allow.
     const tangent = Math.min(radius * Math.tan(half), before.length / 2, after.length / 2)
-    const [from, corner, to] = [along(before.end, before.along, -tangent), before.end, along(before.end, after.along, tangent)]
+    const [from, corner, to] = [pointAlong(before.end, before.along, -tangent), before.end, pointAlong(before.end, after.along, tangent)]
     for (let step = 0; step <= ARC_STEPS; step++) {
       const t = step / ARC_STEPS
       // A circular arc as a rational curve of its two tangents.
       const weight = Math.cos(half)
       const bottom = (1 - t) ** 2 + 2 * t * (1 - t) * weight + t ** 2
-      points.push([0, 1, 2].map(k => ((1 - t) ** 2 * from[k]! + 2 * t * (1 - t) * weight * corner[k]! + t ** 2 * to[k]!) / bottom) as unknown as Vector)
+      points.push(scale(add(add(scale(from, (1 - t) ** 2), scale(corner, 2 * t * (1 - t) * weight)), scale(to, t ** 2)), 1 / bottom))
     }
   }
   points.push(legs.at(-1)!.end)

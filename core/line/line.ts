@@ -31,8 +31,27 @@ function checkClips({ clips = [] }: LineQuestion, laid: readonly LaidLeg[]): Res
   return ok(null)
 }
 
-/** Each tube of a laid line, or why it cannot be made. */
-export const planPieces = (question: LineQuestion, laid: readonly LaidLeg[]): Result<Piece>[] => runsOf(laid, question).map((run, i) => planPiece(run, i + 1, question))
+/** A line as far as it can be worked out: every tube is there, with its piece or why it cannot be made. */
+export interface Survey {
+  laid: LaidLeg[]
+  runs: { legs: number[], piece: Result<Piece> }[]
+  fittings: LineAnswer['fittings']
+  warnings: LineWarning[]
+}
+
+/** Works a line out piece by piece, so that one that cannot be made does not hide the others. Fails where the line cannot be laid: see `layLine`. */
+export function surveyLine(question: LineQuestion): Result<Survey> {
+  const read = layLine(question)
+  if (!read.ok) return read
+  const laid = read.value
+  const clips = checkClips(question, laid)
+  if (!clips.ok) return clips
+  const runs = runsOf(laid, question).map((run, i) => ({ legs: run.map(({ index }) => index), piece: planPiece(run, i + 1, question) }))
+  const pieces = runs.flatMap(({ piece }) => (piece.ok ? [piece.value] : []))
+  const hasBends = runs.some(({ legs }) => legs.length > 1)
+  const typical: LineWarning[] = hasBends && !question.bender ? [{ code: 'bender-typical', text: 'Bends are worked out for a typical radius. Calibrate your bender before you mark.' }] : []
+  return ok({ laid, runs, fittings: fittingsOf(question, laid), warnings: [...typical, ...checkLine(question, laid, pieces)] })
+}
 
 /**
  * A line worked out: cut length and marks of every piece (mm from the cut end nearer the start), fittings, places and
@@ -40,23 +59,17 @@ export const planPieces = (question: LineQuestion, laid: readonly LaidLeg[]): Re
  * the rest. Take-outs and depths: given, then measured in the kit, then typical from the tables, else null.
  */
 export function planLine(question: LineQuestion): Result<LineAnswer> {
-  const read = layLine(question)
-  if (!read.ok) return read
-  const laid = read.value
-  const clips = checkClips(question, laid)
-  if (!clips.ok) return clips
+  const survey = surveyLine(question)
+  if (!survey.ok) return survey
+  const { laid, runs, fittings, warnings } = survey.value
   const pieces: Piece[] = []
-  for (const planned of planPieces(question, laid)) {
-    if (!planned.ok) return planned
-    pieces.push(planned.value)
+  for (const { piece } of runs) {
+    if (!piece.ok) return piece
+    pieces.push(piece.value)
   }
-  const bends = pieces.some(({ marks }) => marks.some(({ what }) => what === 'bend'))
-  const typical: LineWarning[] = bends && !question.bender ? [{ code: 'bender-typical', text: 'Bends are worked out for a typical radius. Calibrate your bender before you mark.' }] : []
   return ok({
-    pieces,
-    fittings: fittingsOf(question, laid),
+    pieces, fittings, warnings,
     total: pieces.every(({ cut }) => cut !== null) ? pieces.reduce((sum, { cut }) => sum + cut!, 0) : null,
-    warnings: [...typical, ...checkLine(question, laid, pieces)],
     points: [[0, 0, 0], ...laid.map(({ end }) => end)],
   })
 }

@@ -1,11 +1,8 @@
 import { fail, ok, type Result } from '#core/base'
-import type { LineEnd, LineLeg, Vector } from '#core/line'
+import { add, dot, scale, type LineEnd, type LineLeg, type Vector } from '#core/line'
 import { formatDecimal } from '#core/units'
 import type { TypedLeg } from './types'
 
-const plus = (a: Vector, b: Vector): Vector => [a[0] + b[0], a[1] + b[1], a[2] + b[2]]
-const times = (a: Vector, by: number): Vector => [a[0] * by, a[1] * by, a[2] * by]
-const dot = (a: Vector, b: Vector): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2]
 const rad = (degrees: number): number => degrees * Math.PI / 180
 const mm = (value: number) => formatDecimal(value, 1)
 
@@ -42,12 +39,12 @@ function offsetStretches({ leg, next, path }: Expansion, length: number): Result
   if (rolled && !rolled.ok) return rolled
   if (rolled && Math.abs(dot(rolled.value, side.value)) > 1e-6) return fail('impossible', path, 'The roll is square to the set. Say another way for it.')
   const trueSet = Math.hypot(set.mm, roll?.mm ?? 0)
-  const aside = rolled ? times(plus(times(side.value, set.mm), times(rolled.value, roll!.mm)), 1 / trueSet) : side.value
+  const aside = rolled ? scale(add(scale(side.value, set.mm), scale(rolled.value, roll!.mm)), 1 / trueSet) : side.value
   const covers = angle === 90 ? 0 : trueSet / Math.tan(rad(angle))
   const before = at?.mm ?? (length - covers) / 2
   const after = length - before - covers
   if (before <= 0 || after <= 0) return fail('impossible', path, `The step of ${mm(trueSet)} at ${mm(angle)} degrees covers ${mm(covers)} of the leg's ${mm(length)}${at ? `, from ${mm(before)}` : ''}. A longer leg, a steeper angle or another place is accepted.`)
-  return ok([{ to: along, length: before }, { to: plus(times(along, Math.cos(rad(angle))), times(aside, Math.sin(rad(angle)))), length: trueSet / Math.sin(rad(angle)) }, { to: along, length: after }])
+  return ok([{ to: along, length: before }, { to: add(scale(along, Math.cos(rad(angle))), scale(aside, Math.sin(rad(angle)))), length: trueSet / Math.sin(rad(angle)) }, { to: along, length: after }])
 }
 
 function overStretches({ leg, path }: Expansion, length: number): Result<Stretch[]> {
@@ -59,7 +56,7 @@ function overStretches({ leg, path }: Expansion, length: number): Result<Stretch
   const half = height.mm / Math.tan(rad(angle))
   const peak = at?.mm ?? length / 2
   if (peak - half <= 0 || length - peak - half <= 0) return fail('impossible', path, `The crossover of ${mm(height.mm)} at ${mm(angle)} degrees covers ${mm(2 * half)} about ${mm(peak)}; the leg is ${mm(length)}. A longer leg, a steeper angle or another place is accepted.`)
-  const slope = (sign: 1 | -1): Vector => plus(times(along, Math.cos(rad(angle))), times(side.value, sign * Math.sin(rad(angle))))
+  const slope = (sign: 1 | -1): Vector => add(scale(along, Math.cos(rad(angle))), scale(side.value, sign * Math.sin(rad(angle))))
   return ok([{ to: along, length: peak - half }, { to: slope(1), length: height.mm / Math.sin(rad(angle)) }, { to: slope(-1), length: height.mm / Math.sin(rad(angle)) }, { to: along, length: length - peak - half }])
 }
 

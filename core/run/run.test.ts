@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { planLine, type LineAnswer } from '#core/line'
-import { draftRun, insertLeg, readLeg, removeLeg, splitLegs, typeLength, withLength, type RunDraft, type RunHead } from '#core/run'
+import { draftRun, findWaysOut, insertLeg, readLeg, removeLeg, splitLegs, typeLength, withLength, workPiece, type RunDraft, type RunHead } from '#core/run'
 
 const HEAD: RunHead = { region: 'gb', pipe: 'cu-en-x-22', method: 'solder', corners: 'fittings', start: 'free', walls: [] }
 const US: Partial<RunHead> = { region: 'us', pipe: 'pex-cts-1_2', method: 'crimp' }
@@ -136,5 +136,46 @@ describe('writing', () => {
       const place = at % (list.length + 1)
       expect(removeLeg(insertLeg(list, place, 'd 100'), place)).toEqual(list)
     }))
+  })
+})
+
+describe('ways out of bends that do not fit', () => {
+  const head: RunHead = { ...HEAD }
+  const out = (texts: string[], row: number) => findWaysOut(head, texts, row, { bender: { radius: 88 } })
+  // Radius 88 at 45: 72.90 of tangents in 70.71 of travel; at 30: 47.16 in 100.
+  it('offers another angle, elbows and a larger set, each with its cut', () => {
+    const ways = out(['e 640', 'u 1140 offset s 50 @ 45 at 420', 'e 300'], 1)
+    expect(ways.map(({ name }) => name)).toEqual(['Bends of 30°', 'Elbows, not bends', 'A larger set'])
+    expect(ways[0]!.straight).toBeCloseTo(52.841, 2)
+    expect(ways[2]!.legs[1]).toContain('s 55')
+    for (const { legs, cut } of ways) {
+      const answer = planLine(draftRun(head, legs, { bender: { radius: 88 } }).question!)
+      expect(answer.ok).toBe(true)
+      expect(cut).not.toBeNull()
+    }
+  })
+  it('offers an elbow or the least longer leg for a corner', () => {
+    const ways = out(['e 60 bend', 'u 300'], 0)
+    expect(ways.map(({ name }) => name)).toEqual(['Elbows, not a bend', 'A longer leg'])
+    expect(ways[1]!.legs[0]).toBe('e 90 bend')
+  })
+})
+
+describe('the sum of a piece', () => {
+  const sums = (text: string, head: Partial<RunHead> = {}) => {
+    const drafted = draft(text, head)
+    return plan(text, head).pieces.map(piece => ({ piece, lines: workPiece(drafted, piece) }))
+  }
+  it.each(['e 1140 offset s 50 @ 45 at 420', 'e 640 elbow, u 480 offset 60 @ 30 bend, e 320 f-c', 'e 900 over u 40 at 400, u 300', 'e 500 offset s 50 @ 45 elbows', 'e 600 w25-c elbow, n 200 c-e stop'])('of %s adds up to its cut, by rows as typed', (text) => {
+    for (const { piece, lines } of sums(text)) {
+      const total = lines.filter(({ op }) => op !== '=').reduce((sum, { op, value }) => sum + (op === '-' ? -value : value), 0)
+      expect(total).toBeCloseTo(piece.cut!, 6)
+      expect(lines.at(-1)).toMatchObject({ op: '=', value: piece.cut })
+    }
+  })
+  it('says travel, what it covers, and bends alike once', () => {
+    expect(sums('e 1140 offset s 50 @ 45 at 420')[0]!.lines.map(({ text, value }) => [text, Math.round(value * 10) / 10])).toEqual([
+      ['A to B, centre to centre', 1140], ['travel, 50 ÷ sin 45°', 70.7], ['the run it covers', 50], ['2 times the gain of the bend, 45 degrees at radius 77, 3.3', 6.6], ['cut', 1154.1],
+    ])
   })
 })

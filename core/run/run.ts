@@ -1,6 +1,6 @@
 import { fail, issue, ok, type Issue, type Result } from '#core/base'
 import { bendOf, findPipe, getPipe, PIPES, type Pipe } from '#core/catalogue'
-import { layLine, type Direction, type LineEnd, type LineLeg, type LineQuestion, type LineStart, type Vector, type Wall } from '#core/line'
+import { angleBetween, layLine, type Direction, type LineEnd, type LineLeg, type LineQuestion, type LineStart, type Wall } from '#core/line'
 import { expandLeg } from './expand'
 import { readLeg, readStart } from './leg'
 import type { EndWord, RunDraft, RunHead, RunRow, RunSurroundings, TypedLeg } from './types'
@@ -15,14 +15,12 @@ export const pointLetter = (index: number): string => (index < ALPHABET.length ?
 /** A pipe of another size in the series of the run's own. */
 const sizeIn = (pipe: Pipe) => (nominal: string): string | null => PIPES.find(one => one.series === pipe.series && one.nominal === nominal)?.id ?? null
 
-const dotOf = (a: Vector, b: Vector) => a[0] * b[0] + a[1] * b[1] + a[2] * b[2]
-const angleOf = (a: Vector, b: Vector) => Math.acos(Math.min(1, Math.max(-1, dotOf(a, b)))) * 180 / Math.PI
 const isNear = (angle: number, to: number) => Math.abs(angle - to) < 0.5
 
 /** What a leg ends in where nothing is said: by the legs that go on from there. */
 function usualEnd(leg: TypedLeg, children: readonly TypedLeg[], pipe: Pipe, childPipes: readonly Pipe[], corners: RunHead['corners']): EndWord {
   if (children.length === 0) return 'free'
-  const angles = children.map(({ to }) => angleOf(leg.to.vector, to.vector))
+  const angles = children.map(({ to }) => angleBetween(leg.to.vector, to.vector))
   if (children.length > 1) return angles.some(angle => isNear(angle, 0)) || angles.length > 2 ? 'tee-run' : 'tee-branch'
   const angle = angles[0]!
   if (isNear(angle, 0)) return childPipes[0]!.od === pipe.od ? 'coupling' : 'reducer'

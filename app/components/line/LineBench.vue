@@ -1,0 +1,132 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
+import { getPipe } from '#core/catalogue'
+import { benderFor, kitOf, type JobRecord } from '#core/record'
+import { findWaysOut, pointLetter, workPiece } from '#core/run'
+import { fillPolicy } from '#core/joints'
+
+/** Line: the run typed or dragged, drawn in isometric to scale, with every cut and mark it comes to. */
+const props = defineProps<{ job: JobRecord }>()
+const job = toRef(props, 'job')
+const { line, system, draft, survey, laid, rows, pieces, row, shown, warnings, issues, change, save, addLegs, setLeg, setLegs, dropLeg, stretch, pull, addLine, look, undo, redo, canUndo, canRedo } = useLine(job)
+const store = useJobStore()
+const narrow = useNarrow()
+
+const PANELS = [['working', 'Working'], ['line', 'The line'], ['guides', 'Start from'], ['files', 'In and out']] as const
+const panel = ref<(typeof PANELS)[number][0]>('working')
+const isPanelOpen = ref(false)
+const openPanel = (name: (typeof panel)['value']) => {
+  panel.value = name
+  isPanelOpen.value = true
+}
+
+const sheet = useTemplateRef<HTMLElement>('sheet')
+const strip = useTemplateRef<HTMLElement>('strip')
+const { width, height } = useElementSize(sheet)
+const { width: stripWidth } = useElementSize(strip)
+const iso = useTemplateRef<{ zoomIn: () => void, zoomOut: () => void, fit: () => void }>('iso')
+const list = useTemplateRef<{ focusField: () => void, focusList: () => void, edit: () => void, beginFrom: (words: string) => void }>('list')
+
+const isReversed = ref(false)
+watch(() => [line.value?.id, shown.value?.legs[0]], () => { isReversed.value = false })
+const school = computed(() => fillPolicy(props.job.policy).bendMark)
+const flipSchool = () => store.changeKit(props.job.slug, { policy: { ...props.job.policy, bendMark: school.value === 'hook' ? 'corner' : 'hook' } })
+const bender = computed(() => (line.value ? benderFor(props.job, line.value.pipe) : undefined))
+const lines = computed(() => (draft.value && shown.value?.piece ? workPiece(draft.value, shown.value.piece) : []))
+const waysOut = computed(() => {
+  if (!line.value || !shown.value?.issue) return []
+  const at = shown.value.rows.find(i => issues.value[i]) ?? shown.value.rows[0]!
+  return findWaysOut({ ...line.value, region: props.job.region }, line.value.legs, at, { bender: bender.value, kit: kitOf(props.job) })
+})
+const startName = computed(() => /=\s*(.+)$/.exec(line.value?.start ?? '')?.[1]?.trim() ?? '')
+const pipeWords = computed(() => (shown.value?.piece ? getPipe(shown.value.piece.pipe).label : line.value ? getPipe(line.value.pipe).label : ''))
+const caution = computed(() => warnings.value.filter(({ piece, leg }) => piece === shown.value?.piece?.id || (leg !== undefined && shown.value?.legs.includes(leg))))
+
+/** Types the way on from a point: at the end of the run, or a branch from where one stood. */
+function from(point: number) {
+  list.value?.beginFrom(point === rows.value.length ? '' : `from ${pointLetter(point).toLowerCase()} `)
+}
+const stripUrl = computed(() => (line.value ? `/api/jobs/${props.job.slug}/lines/${line.value.id}/strips.pdf` : ''))
+const print = () => { if (rows.value.length > 0) window.open(stripUrl.value, '_blank', 'noopener') }
+const nextPiece = () => {
+  const now = pieces.value.findIndex(one => one === shown.value)
+  const next = pieces.value[(now + 1) % Math.max(1, pieces.value.length)]
+  if (next) look(next.rows[0]!)
+}
+
+useKeys({
+  'j': () => look(row.value + 1), 'k': () => look(row.value - 1), 'n': () => list.value?.focusField(), 'l': () => list.value?.focusList(), 'Enter': () => list.value?.edit(), 'Delete': () => { if (rows.value.length) dropLeg(row.value) },
+  'u': undo, 'U': redo, 'r': () => { isReversed.value = !isReversed.value }, 'g': () => { flipSchool() }, 'p': print, 'w': () => openPanel('working'), 'f': () => iso.value?.fit(), '+': () => iso.value?.zoomIn(), '=': () => iso.value?.zoomIn(), '-': () => iso.value?.zoomOut(),
+})
+</script>
+
+<template>
+  <nav v-if="job.lines.length > 0" class="tabs" aria-label="Lines">
+    <NuxtLink v-for="one in job.lines" :key="one.id" :to="{ query: { line: one.id } }" class="choice" :aria-current="one.id === line?.id" :data-line="one.number">L{{ one.number }} {{ one.name }}</NuxtLink>
+    <button type="button" class="choice" data-test="add-line" @click="addLine()">new line</button>
+    <span class="tools">
+      <button type="button" class="choice" :disabled="!canUndo" data-test="undo" @click="undo">undo <kbd>U</kbd></button>
+      <button type="button" class="choice" :disabled="!canRedo" data-test="redo" @click="redo">redo <kbd>&#8679;U</kbd></button>
+    </span>
+  </nav>
+  <div v-if="!line" class="p-6 space-y-4">
+    <svg width="320" height="120" role="img" aria-label="No line yet"><path d="M10 40L90 86V20L250 110" class="l-hidden" /></svg>
+    <p class="t20 w7">No line yet. A line is a run of pipe: legs, corners, branches.</p>
+    <UButton data-test="first-line" @click="addLine()">Draw the first line</UButton>
+  </div>
+  <div v-else class="bench">
+    <div ref="sheet" class="sheet" :class="{ phone: narrow }">
+      <IsoRun v-if="width > 0" ref="iso" :key="line.id" :laid="laid" :rows="rows" :pieces="pieces" :shown="shown" :row="row" :radius="bender?.radius ?? null" :walls="draft?.question?.walls ?? []" :system="system" :width="Math.floor(width)" :height="narrow ? 214 : Math.max(300, Math.floor(height))" :pipe-words="pipeWords" :is-phone="narrow" :start-words="startName" @look="look" @stretch="stretch" @pull="pull" @from="from" />
+      <p v-if="rows.length === 0" class="empty t17">No legs yet. Type the first: <b>e 640</b></p>
+      <div class="zoom"><button type="button" aria-label="Larger" @click="iso?.zoomIn()">+</button><button type="button" aria-label="Smaller" @click="iso?.zoomOut()">&#8722;</button><button type="button" data-test="fit" @click="iso?.fit()">fit</button></div>
+      <p v-if="narrow && shown" class="phone-figure copper"><b class="t64"><TapeFigure :mm="shown.piece?.cut ?? null" :system="system" /></b><span class="t14">{{ shown.piece ? `cut, ${shown.from} to ${shown.to}` : 'no cut so' }}</span></p>
+    </div>
+    <p v-if="narrow && caution.length" class="caution"><StatusShape status="held" :size="18" /><span class="t15">{{ caution[0]!.text }}</span><span v-if="caution.length > 1" class="note t13">1 of {{ caution.length }}</span></p>
+    <div ref="strip" class="strip">
+      <p class="t13 strip-head"><span class="note w6">Strip: {{ shown ? `${shown.piece?.id ?? ''} ${shown.from} to ${shown.to}, ${pipeWords}` : 'no piece yet' }}</span><span class="strip-tools"><button type="button" class="underline" :aria-pressed="isReversed" data-test="reverse" @click="isReversed = !isReversed">{{ isReversed ? 'from the other end' : 'reverse' }} <kbd>R</kbd></button><a v-if="rows.length" :href="stripUrl" target="_blank" rel="noopener" class="underline" data-test="print-strips">Print strips and marks <kbd>P</kbd></a></span></p>
+      <PieceStrip v-if="stripWidth > 0" :piece="shown?.piece ?? null" :from="shown?.from ?? ''" :to="shown?.to ?? ''" :system="system" :width="Math.floor(stripWidth)" :is-reversed="isReversed" :is-phone="narrow" :school="school" />
+    </div>
+    <LegList ref="list" class="list" :rows="rows" :issues="issues" :pieces="pieces" :row="row" :system="system" :is-phone="narrow" @look="look" @add="addLegs" @set="setLeg" @drop="dropLeg" />
+    <component :is="narrow ? 'div' : 'aside'" v-if="!narrow" class="working">
+      <div class="panels" role="tablist" aria-label="Beside the drawing"><button v-for="[name, words] in PANELS" :key="name" type="button" role="tab" class="choice" :aria-selected="panel === name" :aria-pressed="panel === name" :data-panel="name" @click="panel = name">{{ words }}</button></div>
+      <PieceWorking v-if="panel === 'working' && shown" :shown="shown" :row="rows[row]" :rows="rows" :lines="lines" :warnings="warnings" :issue="issues[shown.rows.find(i => issues[i]) ?? -1] ?? null" :ways-out="waysOut" :school="school" :system="system" :region="job.region" :has-bender="bender !== undefined" :radius="bender?.radius ?? null" :slug="job.slug" @take="setLegs" @flip-school="flipSchool" />
+      <p v-else-if="panel === 'working'" class="note">The sum of a piece stands here once it has a leg.</p>
+      <LineSettings v-else-if="panel === 'line'" :job="job" :line="line" :survey="survey" :issues="(draft?.issues ?? []).map(({ message }) => message)" :region="job.region" @change="changes => ('name' in changes ? save(changes) : change(changes))" />
+    </component>
+    <template v-else>
+      <div class="thumb"><UButton size="xl" class="flex-1" data-test="next-piece" @click="nextPiece">Next piece</UButton><UButton size="xl" variant="outline" data-test="open-working" @click="openPanel('working')">Working</UButton></div>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.tabs { display: flex; gap: 18px; align-items: center; padding: 2px 18px; border-bottom: 1px solid var(--hair); min-height: 32px; overflow-x: auto; white-space: nowrap; }
+.tools { margin-left: auto; display: flex; gap: 18px; }
+.bench { flex: 1; display: grid; grid-template-columns: 222px minmax(0, 1fr) 430px; grid-template-rows: minmax(300px, 1fr) auto; min-height: 0; height: calc(100dvh - 134px); }
+.list { grid-area: 1 / 1; border-right: 1px solid var(--rule); min-height: 0; }
+.sheet { grid-area: 1 / 2; position: relative; min-width: 0; min-height: 0; overflow: hidden; }
+.working { grid-area: 1 / 3; border-left: 1px solid var(--rule); padding: 4px 22px 14px 24px; overflow-y: auto; min-height: 0; }
+.panels { display: flex; gap: 18px; margin-bottom: 6px; }
+.strip { grid-area: 2 / 1 / 3 / 4; border-top: 1px solid var(--rule); min-width: 0; overflow: hidden; }
+.strip-head { display: flex; justify-content: space-between; padding: 5px 18px 0; min-height: 26px; }
+.strip-tools { display: flex; gap: 22px; }
+.empty { position: absolute; left: 24px; top: 16px; }
+.zoom { position: absolute; right: 10px; top: 6px; display: flex; gap: 4px; }
+.zoom button { min-width: 34px; min-height: 34px; border: 1px solid var(--rule); background: var(--paper); text-align: center; font-size: 16px; }
+.zoom button:hover { background: var(--paper2); }
+.caution { display: flex; gap: 10px; align-items: center; padding: 8px 12px; border: 0 solid var(--rule); border-top: 3px solid var(--ochre); border-bottom-width: 1px; }
+.caution span:nth-child(2) { flex: 1; }
+.phone-figure { position: absolute; right: 12px; top: 4px; display: flex; flex-direction: column; align-items: flex-end; pointer-events: none; }
+.phone-figure b { font-size: 44px; }
+.thumb { position: sticky; bottom: 0; background: var(--paper); border-top: 1px solid var(--rule); display: flex; gap: 12px; padding: 10px 12px; }
+@media (max-width: 1199px) { .bench { grid-template-columns: 200px minmax(0, 1fr) 350px; } }
+@media (max-width: 899px) {
+  .bench { display: flex; flex-direction: column; height: auto; }
+  .sheet { height: 214px; flex: none; border-bottom: 1px solid var(--rule); }
+  .list { border-right: 0; border-top: 1px solid var(--rule); }
+  .zoom { top: auto; bottom: 4px; }
+  .zoom button { min-width: 44px; min-height: 44px; }
+  .strip-head { padding: 4px 12px 0; }
+  .strip-tools button, .strip-tools a { min-height: 44px; }
+}
+</style>

@@ -1,0 +1,130 @@
+import { unitSystemOf, type Region } from '#core/catalogue'
+import { surveyLine, type LaidLeg, type LineWarning, type Piece } from '#core/line'
+import type { Issue } from '#core/base'
+import { draftLine, type JobRecord, type LineBody, type LineRecord } from '#core/record'
+import { insertLeg, pointLetter, removeLeg, splitLegs, typeLength, withLength, type RunRow } from '#core/run'
+import { beginHistory, record, redo, undo, type History } from '~/editor/history'
+
+/** A tube of the line as the screen shows it. */
+export interface ShownPiece {
+  legs: readonly number[]
+  /** Rows of the list it runs along. */
+  rows: readonly number[]
+  /** Points it runs between, by their letters. */
+  from: string
+  to: string
+  piece: Piece | null
+  issue: Issue | null
+}
+
+type LineShape = Omit<LineBody, 'name'>
+const shapeOf = ({ pipe, method, corners, start, walls, legs }: LineRecord): LineShape => ({ pipe, method, corners, start, walls, legs })
+
+/** Pipe a new line begins with where the job has none yet: the commonest of its country. */
+const USUAL_PIPE: Readonly<Record<Region, string>> = { gb: 'cu-en-x-22', eu: 'cu-en-x-22', us: 'cu-l-3_4' }
+
+/** The line on the screen: its legs as typed and as laid, the piece looked at, and what can be done to it. */
+export function useLine(job: Ref<JobRecord | undefined>) {
+  const route = useRoute()
+  const router = useRouter()
+  const store = useJobStore()
+
+  const line = computed<LineRecord | undefined>(() => {
+    const lines = job.value?.lines ?? []
+    return lines.find(({ id }) => id === route.query.line) ?? lines.at(-1)
+  })
+  const system = computed(() => (job.value ? unitSystemOf(job.value.region) : 'metric'))
+
+  // What was done here and could be undone; another hand's change begins it anew.
+  const history = shallowRef<{ id: string, steps: History<LineShape> } | null>(null)
+  watch(line, (now) => {
+    if (!now) return
+    const steps = history.value?.id === now.id ? history.value.steps : null
+    if (!steps || JSON.stringify(steps.now) !== JSON.stringify(shapeOf(now))) history.value = { id: now.id, steps: beginHistory(shapeOf(now)) }
+  }, { immediate: true })
+
+  const save = (changes: Partial<LineBody>) => { if (job.value && line.value) store.changeLine(job.value.slug, line.value.id, changes) }
+  function change(changes: Partial<LineShape>) {
+    if (!line.value || !history.value) return
+    history.value = { id: line.value.id, steps: record(history.value.steps, { ...history.value.steps.now, ...changes }) }
+    save(changes)
+  }
+  function step(to: typeof undo | typeof redo) {
+    if (!history.value) return
+    const before = history.value.steps
+    history.value = { ...history.value, steps: to(before) }
+    if (history.value.steps !== before) save(history.value.steps.now)
+  }
+
+  const draft = computed(() => (job.value && line.value ? draftLine(job.value, line.value) : null))
+  const survey = computed(() => {
+    const found = draft.value?.question ? surveyLine(draft.value.question) : null
+    return found?.ok ? found.value : null
+  })
+  const laid = computed<readonly LaidLeg[]>(() => survey.value?.laid ?? [])
+  const rows = computed<readonly RunRow[]>(() => draft.value?.rows ?? [])
+
+  const pieces = computed<ShownPiece[]>(() => (survey.value?.runs ?? []).map(({ legs, piece }) => {
+    const on = rows.value.flatMap((row, i) => (row.legs && legs.some(leg => leg >= row.legs![0] && leg <= row.legs![1]) ? [i] : []))
+    return { legs, rows: on, from: rows.value[on[0]!]!.from, to: rows.value[on.at(-1)!]!.to, piece: piece.ok ? piece.value : null, issue: piece.ok ? null : piece.error }
+  }))
+
+  const at = ref(0)
+  watch(() => line.value?.id, () => { at.value = 0 })
+  const row = computed(() => Math.min(at.value, Math.max(0, rows.value.length - 1)))
+  const shown = computed<ShownPiece | null>(() => pieces.value.find(({ rows: on }) => on.includes(row.value)) ?? null)
+  const warnings = computed<readonly LineWarning[]>(() => survey.value?.warnings ?? [])
+
+  /** Issues by row: of its words, of where it hangs, or of the piece that cannot be made. */
+  const issues = computed<readonly (string | null)[]>(() => rows.value.map((one, i) => {
+    if (one.issue) return one.issue.message
+    const found = pieces.value.find(({ issue, rows: on }) => issue !== null && on.includes(i))
+    const leg = Number(/^legs\.(\d+)/.exec(found?.issue?.path ?? '')?.[1] ?? Number.NaN)
+    return found && one.legs && leg >= one.legs[0] && leg <= one.legs[1] ? found.issue!.message.replace(/^legs\.\d+: /, '') : null
+  }))
+
+  const setLegs = (legs: readonly string[]) => change({ legs: [...legs] })
+  function addLegs(text: string, after: number | null = null) {
+    const typed = splitLegs(text)
+    if (typed.length === 0 || !line.value) return
+    if (after === null) {
+      // What begins with a step aside or a name goes on with the last leg.
+      const joined = splitLegs([line.value.legs.at(-1) ?? '', ...typed].join('\n').trim())
+      setLegs([...line.value.legs.slice(0, -1), ...joined])
+      at.value = line.value.legs.length
+    } else {
+      setLegs(typed.reduceRight((legs, one) => insertLeg(legs, after + 1, one), line.value.legs))
+      at.value = after + 1
+    }
+  }
+  const setLeg = (index: number, text: string) => { if (line.value) setLegs(line.value.legs.map((one, i) => (i === index ? text.trim() : one))) }
+  function dropLeg(index: number) {
+    if (!line.value) return
+    setLegs(removeLeg(line.value.legs, index))
+    at.value = Math.max(0, index - 1)
+  }
+  function stretch(index: number, mm: number) {
+    const leg = rows.value[index]?.leg
+    if (line.value && leg) setLeg(index, withLength(line.value.legs[index]!, leg.length, mm + (leg.wall.begin ?? 0) + (leg.wall.end ?? 0), system.value))
+  }
+  /** A leg pulled out of a point; 0 is where the run begins. */
+  function pull(point: number, letter: string, mm: number) {
+    const from = point === rows.value.length ? '' : `from ${pointLetter(point).toLowerCase()} `
+    addLegs(`${from}${letter} ${typeLength(mm, system.value)}`)
+  }
+
+  async function addLine(body: Partial<LineBody> = {}) {
+    if (!job.value) return
+    const last = job.value.lines.at(-1)
+    const pipe = last?.pipe ?? job.value.finds.findLast(find => find.pipe !== null)?.pipe ?? USUAL_PIPE[job.value.region]
+    const made = store.createLine(job.value.slug, { name: '', pipe, method: last?.method ?? 'solder', corners: 'fittings', start: 'free', walls: [], legs: [], ...body })
+    if (made.ok) await router.replace({ query: { line: made.value.id } })
+  }
+
+  return {
+    line, system, draft, survey, laid, rows, pieces, row, shown, warnings, issues, change, save, setLegs, addLegs, setLeg, dropLeg, stretch, pull, addLine,
+    look: (index: number) => { at.value = Math.min(Math.max(0, index), Math.max(0, rows.value.length - 1)) },
+    undo: () => step(undo), redo: () => step(redo),
+    canUndo: computed(() => (history.value?.steps.past.length ?? 0) > 0), canRedo: computed(() => (history.value?.steps.future.length ?? 0) > 0),
+  }
+}

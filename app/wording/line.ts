@@ -1,0 +1,28 @@
+import type { Piece, PieceEnd, PieceMark } from '#core/line'
+import { formatDecimal } from '#core/units'
+
+/** Words for what a tube enters. */
+const INTO: Readonly<Record<PieceEnd['into'], string>> = { 'elbow-90': 'elbow', 'elbow-45': '45 elbow', 'tee-run': 'tee', 'tee-branch': 'tee branch', 'coupling': 'coupling', 'reducer': 'reducer', 'valve': 'valve', 'stop': 'stop', 'face': 'face', 'free': 'free end' }
+export const intoWords = ({ into }: PieceEnd, letter: string): string => (into === 'free' ? 'free end' : `${INTO[into]} ${letter}`)
+
+/** Where a bend turns, as seen from the one before it along the tube; the first is only placed. */
+export function turnWords(mark: Extract<PieceMark, { what: 'bend' }>, isFirst: boolean): string {
+  if (isFirst) return 'any way'
+  const turn = Math.round(mark.turn)
+  if (turn === 0 || turn === 360) return 'the same way'
+  if (turn === 180) return 'back the other way'
+  return turn < 180 ? `rolled ${turn}° clockwise` : `rolled ${360 - turn}° anticlockwise`
+}
+
+export const bendsOf = (piece: Piece) => piece.marks.filter(mark => mark.what === 'bend')
+
+/** Which side goes in the former, and in which order, by where straight pipe is left to hold. */
+export function orderOfBends(piece: Piece): { order: number[], holds: 'left' | 'right', why: string } {
+  const [first, last] = [piece.straights[0] ?? 0, piece.straights.at(-1) ?? 0]
+  const count = bendsOf(piece).length
+  const forward = Array.from({ length: count }, (_, i) => i + 1)
+  // The longer tail stays free of the former; the shorter end is held by the hook while it is still straight.
+  return last >= first
+    ? { order: forward, holds: 'left', why: `The right end is the longer straight, ${formatDecimal(last, 0)}: it swings free of the former.` }
+    : { order: [...forward].reverse(), holds: 'right', why: `The left end is the longer straight, ${formatDecimal(first, 0)}: it swings free of the former.` }
+}
