@@ -1,12 +1,9 @@
-import type { Vector } from '#core/line'
+import { projectIsometric, type Vector } from '#core/line'
 
 /** A place on the drawing, px. */
 export type Point = readonly [number, number]
 
-const [COS, SIN] = [Math.cos(Math.PI / 6), Math.sin(Math.PI / 6)]
-
-/** Isometric: right runs down to the right, away runs up to the right, up runs up; each axis to the same scale. */
-export const project = ([right, away, up]: Vector): Point => [(right + away) * COS, (right - away) * SIN - up]
+export const project = (at: Vector): Point => projectIsometric(at)
 
 /** How a run lies on the sheet: px of the drawing for each mm along an axis, and where its origin stands. */
 export interface Sheet { scale: number, x: number, y: number }

@@ -1,31 +1,7 @@
-import { add, angleBetween, dot, pointAlong, scale, type LaidLeg, type Vector } from '#core/line'
+import { dot, type Vector } from '#core/line'
 import { onSheet, project, type Point, type Sheet } from './iso'
 
 /* Where the parts of a run lie on its sheet. Only reads core's geometry; px throughout. */
-
-/** Steps that an arc is drawn in. */
-const ARC_STEPS = 10
-
-/** The centre line of a tube through its legs, corners rounded to the radius; mm. */
-export function centreLine(legs: readonly LaidLeg[], radius: number): Vector[] {
-  const points: Vector[] = [legs[0]!.begin]
-  for (let i = 0; i + 1 < legs.length; i++) {
-    const [before, after] = [legs[i]!, legs[i + 1]!]
-    const half = angleBetween(before.along, after.along) * Math.PI / 360
-    // Where the legs leave no room the corner is drawn as sharp as they allow.
-    const tangent = Math.min(radius * Math.tan(half), before.length / 2, after.length / 2)
-    const [from, corner, to] = [pointAlong(before.end, before.along, -tangent), before.end, pointAlong(before.end, after.along, tangent)]
-    for (let step = 0; step <= ARC_STEPS; step++) {
-      const t = step / ARC_STEPS
-      // A circular arc as a rational curve of its two tangents.
-      const weight = Math.cos(half)
-      const bottom = (1 - t) ** 2 + 2 * t * (1 - t) * weight + t ** 2
-      points.push(scale(add(add(scale(from, (1 - t) ** 2), scale(corner, 2 * t * (1 - t) * weight)), scale(to, t ** 2)), 1 / bottom))
-    }
-  }
-  points.push(legs.at(-1)!.end)
-  return points
-}
 
 export const toPath = (points: readonly Point[]): string => points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${Math.round(x * 10) / 10} ${Math.round(y * 10) / 10}`).join('')
 

@@ -1,9 +1,12 @@
-import type { Piece, PieceEnd, PieceMark } from '#core/line'
+import { MOUTH_WORDS, type Piece, type PieceEnd, type PieceMark } from '#core/line'
 import { formatDecimal } from '#core/units'
 
 /** Words for what a tube enters. */
-const INTO: Readonly<Record<PieceEnd['into'], string>> = { 'elbow-90': 'elbow', 'elbow-45': '45 elbow', 'tee-run': 'tee', 'tee-branch': 'tee branch', 'coupling': 'coupling', 'reducer': 'reducer', 'valve': 'valve', 'stop': 'stop', 'face': 'face', 'free': 'free end' }
-export const intoWords = ({ into }: PieceEnd, letter: string): string => (into === 'free' ? 'free end' : `${INTO[into]} ${letter}`)
+export const intoWords = ({ into }: PieceEnd, letter: string): string => (into === 'free' ? MOUTH_WORDS.free : `${MOUTH_WORDS[into]} ${letter}`)
+
+/** Warnings of what will not do, beside those of what is tight or not known. */
+const WRONG: ReadonlySet<string> = new Set(['bend-in-insertion', 'joints-meet', 'joint-in-wall', 'crossing', 'method', 'clip-on-bend', 'clip-on-joint'])
+export const warningShape = (code: string): 'refused' | 'held' => (WRONG.has(code) ? 'refused' : 'held')
 
 /** Where a bend turns, as seen from the one before it along the tube; the first is only placed. */
 export function turnWords(mark: Extract<PieceMark, { what: 'bend' }>, isFirst: boolean): string {

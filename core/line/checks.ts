@@ -5,7 +5,7 @@ import { arcOfBend } from './bend'
 import { BARE_BETWEEN_MM, GRIP_OD, HALF_CLIP_MM, LITTLE_STRAIGHT_MM, NEAR_JOINT_OD, WORTH_MEASURING_MM } from './ours'
 import type { LaidLeg, LineQuestion, LineWarning, Piece } from './types'
 import { vectorOf } from './lay'
-import { legName } from './pieces'
+import { legName, MOUTH_WORDS } from './pieces'
 import { distanceBetween, dot, add, scale, type Vector } from './vector'
 
 const mm = (value: number) => formatDecimal(value, 1)
@@ -57,7 +57,7 @@ function clipWarnings(piece: Piece): LineWarning[] {
 /** What a take-out's range does to the cut, or that it has to be measured first. */
 function measureWarnings(piece: Piece): LineWarning[] {
   const leg = piece.legs[0]!
-  if (piece.cut === null) return [{ code: 'measure', leg, piece: piece.id, text: `No cut for ${piece.id}: measure its ${[...new Set(piece.ends.filter(({ into }) => into !== 'free').map(({ into }) => into))].join(' and ')}, centre to stop.` }]
+  if (piece.cut === null) return [{ code: 'measure', leg, piece: piece.id, text: `No cut for ${piece.id}: measure its ${[...new Set(piece.ends.filter(({ into }) => into !== 'free').map(({ into }) => MOUTH_WORDS[into]))].join(' and ')}, centre to stop.` }]
   const spread = piece.cutHi! - piece.cutLo!
   return spread > WORTH_MEASURING_MM ? [{ code: 'typical', leg, piece: piece.id, text: `${piece.id} comes out between ${mm(piece.cutLo!)} and ${mm(piece.cutHi!)} by typical fittings: measure yours before you cut.` }] : []
 }

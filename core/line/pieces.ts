@@ -8,6 +8,9 @@ import { angleBetween, squareTo, turnAbout, type Vector, scale } from './vector'
 /** What a leg is called. */
 export const legName = (question: LineQuestion, index: number): string => question.legs[index]!.name ?? `leg ${index + 1}`
 
+/** What a tube enters, in words. */
+export const MOUTH_WORDS: Readonly<Record<Mouth['kind'], string>> = { 'elbow-90': 'elbow', 'elbow-45': '45 elbow', 'tee-run': 'tee', 'tee-branch': 'tee branch', 'coupling': 'coupling', 'reducer': 'reducer', 'valve': 'valve', 'stop': 'stop', 'face': 'face', 'free': 'free end' }
+
 /** Rounding left over where lengths only just meet, mm. */
 const TOUCHING = 1e-9
 
@@ -56,7 +59,7 @@ function endTerm(mouth: Mouth, measured: 'centre' | 'stop' | 'face' | undefined)
   }
   if (mouth.kind === 'face') return of(mouth.insertion, '+', 'insertion behind the face')
   if (mouth.kind === 'free' || mouth.kind === 'stop' || measured === 'stop') return { value: 0, lo: 0, hi: 0, line: null }
-  return measured === 'face' ? of(mouth.insertion, '+', `insertion into the ${mouth.kind}`) : of(mouth.takeOut, '-', `take-out of the ${mouth.kind}`)
+  return measured === 'face' ? of(mouth.insertion, '+', `insertion into the ${MOUTH_WORDS[mouth.kind]}`) : of(mouth.takeOut, '-', `take-out of the ${MOUTH_WORDS[mouth.kind]}`)
 }
 
 const pieceEnd = (mouth: Mouth): PieceEnd => ({ insertion: mouth.insertion.value, lo: mouth.insertion.lo, hi: mouth.insertion.hi, source: mouth.insertion.source, method: mouth.method, into: mouth.kind })

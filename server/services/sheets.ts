@@ -10,7 +10,7 @@ import { getJob } from './jobs'
 const FACES = { regular: '400Regular:AtkinsonHyperlegibleNext_400Regular.ttf', bold: '700Bold:AtkinsonHyperlegibleNext_700Bold.ttf' } as const
 
 /** The face that ships with the server. */
-async function loadFonts(): Promise<Fonts> {
+export async function loadFonts(): Promise<Fonts> {
   const read = async (key: string): Promise<Buffer> => {
     const bytes = await useStorage('assets:fonts').getItemRaw<Uint8Array>(key)
     if (!bytes) throw new Error(`the server has no face ${key}`)

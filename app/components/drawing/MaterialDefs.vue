@@ -10,7 +10,7 @@
       <pattern id="hatch-stainless" width="9" height="9" patternUnits="userSpaceOnUse"><path d="M2 0V9M5 0V9" stroke="var(--ink)" stroke-width="1.1" /></pattern>
       <pattern id="hatch-brass" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0 0V7M0 0H7" stroke="var(--ink)" stroke-width="1.1" /></pattern>
       <pattern id="hatch-brick" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0 0V8" stroke="var(--brick)" stroke-width="1.2" /></pattern>
-      <pattern id="hatch-wall" width="9" height="9" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0 0V9" stroke="var(--hair)" stroke-width="1.2" /></pattern>
+      <pattern id="hatch-wall" width="9" height="9" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M4 0V9" stroke="var(--hair)" stroke-width="1.4" /></pattern>
       <pattern id="hatch-wait" width="7" height="7" patternUnits="userSpaceOnUse"><path d="M3 0V7" stroke="var(--ink)" stroke-width="1" /></pattern>
     </defs>
   </svg>

@@ -2,12 +2,13 @@
 import { select } from 'd3-selection'
 import { zoom, zoomIdentity, type ZoomTransform } from 'd3-zoom'
 import { typeLength, type RunRow } from '#core/run'
-import { dot, pointAlong, radiusOf, vectorOf, type LaidLeg, type Vector, type Wall } from '#core/line'
+import { centreLine, dot, pointAlong, radiusOf, vectorOf, type LaidLeg, type Vector, type Wall } from '#core/line'
 import { formatLength, type UnitSystem } from '#core/units'
 import type { ShownPiece } from '~/composables/useLine'
+import { tapeText } from '~/reading/tape'
 import { drop, move, press, type Drag, type Grip } from '~/editor/drag'
 import { fitSheet, onSheet, project, type Point, type Sheet } from '~/drawing/iso'
-import { centreLine, clearPlace, extensions, layMeasure, letterPlace, toPath, type Stretch } from '~/drawing/run-drawing'
+import { clearPlace, extensions, layMeasure, letterPlace, toPath, type Stretch } from '~/drawing/run-drawing'
 
 /** The run in isometric, to scale along its axes, with its dimensions; legs are stretched and pulled out here. */
 const props = defineProps<{
@@ -206,7 +207,7 @@ const shownFigure = computed(() => props.shown?.piece?.cut ?? null)
       <path v-for="(one, i) in rows" :key="`h${i}`" :d="one.legs ? toPath([at(laid[one.legs[0]]!.begin), at(laid[one.legs[1]]!.end)]) : ''" stroke="transparent" stroke-width="22" fill="none" class="hit" @click="emit('look', i)" />
       <g v-if="figureBlock && shown" class="block">
         <path :d="toPath([figureBlock.from, figureBlock.to])" class="l-sel" />
-        <text :x="figureBlock.x + 8" :y="figureBlock.y + 62" class="t64 w7 halo" :class="shown.issue ? 'brick' : 'copper'">{{ shownFigure === null ? '?' : figure(shownFigure) }}</text>
+        <text :x="figureBlock.x + 8" :y="figureBlock.y + 62" class="t64 w7 halo" :class="shown.issue ? 'brick' : 'copper'">{{ tapeText(shownFigure, system) }}</text>
         <path :d="`M${figureBlock.x + 8} ${figureBlock.y + 72}h160`" :class="shownFigure === null ? 'l-hidden' : 'l-sel'" />
         <text :x="figureBlock.x + 8" :y="figureBlock.y + 90" class="t15 w7 halo">{{ shown.issue ? 'no cut: it cannot be made so' : shownFigure === null ? 'no cut: measure the fitting' : `${system === 'inch' ? 'in' : 'mm'}, cut this piece` }}</text>
         <text :x="figureBlock.x + 8" :y="figureBlock.y + 108" class="t14 halo">{{ shown.from }} to {{ shown.to }}, {{ pipeWords }}</text>
@@ -221,7 +222,7 @@ const shownFigure = computed(() => props.shown?.piece?.cut ?? null)
       </g>
       <text :x="isPhone ? 12 : 22" :y="height - 10" class="t13 note halo">{{ scaleWords }}</text>
     </g>
-    <circle v-if="stretchGrip && !isPhone" :cx="stretchGrip.at[0]" :cy="stretchGrip.at[1]" r="9" class="grip" data-grip="stretch" @pointerdown="grip($event, stretchGrip.grip)"><title>Drag to make this leg longer or shorter</title></circle>
+    <circle v-if="stretchGrip && !isPhone" :cx="stretchGrip.at[0]" :cy="stretchGrip.at[1]" r="7" class="grip" data-grip="stretch" @pointerdown="grip($event, stretchGrip.grip)"><title>Drag to make this leg longer or shorter</title></circle>
     <g v-if="pullGrip" class="grip" data-grip="pull" :transform="`translate(${pullGrip.at[0]} ${pullGrip.at[1]})`" @pointerdown="grip($event, pullGrip.grip)">
       <title>Drag a new leg out of this point</title>
       <circle r="22" fill="transparent" stroke="none" /><circle r="10" /><path d="M-5 0H5M0-5V5" />

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import type { RunRow } from '#core/run'
 import { splitLegs } from '#core/run'
-import { formatMm, toTape, type UnitSystem } from '#core/units'
+import type { UnitSystem } from '#core/units'
 import type { ShownPiece } from '~/composables/useLine'
+import { tapeText } from '~/reading/tape'
 
 /** The legs as they were typed, one row each, and the field for the next; each keeps its own mistake beside it. */
 const props = defineProps<{ rows: readonly RunRow[], issues: readonly (string | null)[], pieces: readonly ShownPiece[], row: number, system: UnitSystem, isPhone: boolean }>()
@@ -52,10 +53,7 @@ const pieceOf = (index: number) => props.pieces.find(({ rows }) => rows.includes
 const cutOf = (index: number): string | null => {
   const piece = pieceOf(index)
   if (!piece || piece.rows[0] !== index) return null
-  if (piece.piece?.cut == null) return '?'
-  if (props.system === 'metric') return formatMm(piece.piece.cut)
-  const { whole, over, under } = toTape(piece.piece.cut)
-  return [whole || (over ? null : 0), over ? `${over}/${under}` : null].filter(part => part !== null).join(' ')
+  return tapeText(piece.piece?.cut ?? null, props.system)
 }
 </script>
 

@@ -102,7 +102,7 @@ useKeys({
 <style scoped>
 .tabs { display: flex; gap: 18px; align-items: center; padding: 2px 18px; border-bottom: 1px solid var(--hair); min-height: 32px; overflow-x: auto; white-space: nowrap; }
 .tools { margin-left: auto; display: flex; gap: 18px; }
-.bench { flex: 1; display: grid; grid-template-columns: 222px minmax(0, 1fr) 430px; grid-template-rows: minmax(300px, 1fr) auto; min-height: 0; height: calc(100dvh - 134px); }
+.bench { display: grid; grid-template-columns: 222px minmax(0, 1fr) 430px; grid-template-rows: minmax(0, 1fr) 176px; height: calc(100dvh - 134px); min-height: 560px; }
 .list { grid-area: 1 / 1; border-right: 1px solid var(--rule); min-height: 0; }
 .sheet { grid-area: 1 / 2; position: relative; min-width: 0; min-height: 0; overflow: hidden; }
 .working { grid-area: 1 / 3; border-left: 1px solid var(--rule); padding: 4px 22px 14px 24px; overflow-y: auto; min-height: 0; }

@@ -6,7 +6,7 @@ import { radiusOf, tangentOf, type LineWarning } from '#core/line'
 import type { RunRow, WayOut } from '#core/run'
 import type { ShownPiece } from '~/composables/useLine'
 import { inRegion } from '~/wording/en'
-import { bendsOf, orderOfBends, turnWords } from '~/wording/line'
+import { bendsOf, orderOfBends, turnWords, warningShape } from '~/wording/line'
 
 /** The sum of one piece line by line, its bends by both schools, what is tight, and ways out where it cannot be made. */
 const props = defineProps<{ shown: ShownPiece, row: RunRow | undefined, rows: readonly RunRow[], lines: readonly WorkingLine[], warnings: readonly LineWarning[], issue: string | null, waysOut: readonly WayOut[], school: 'hook' | 'corner', system: UnitSystem, region: 'us' | 'gb' | 'eu', hasBender: boolean, radius: number | null, slug: string }>()
@@ -74,7 +74,7 @@ const mm = (value: number) => formatDecimal(value, 1)
         </tbody>
       </table>
       <p v-if="spread > 0.05 && piece.cut !== null" class="range t14" data-test="range"><VerdictShape :verdict="spread > 2 ? 'care' : 'fits'" :size="18" /> <span><b>{{ formatDecimal(piece.cutLo!, 1) }} to {{ formatDecimal(piece.cutHi!, 1) }} mm</b> by typical fittings. {{ spread > 2 ? 'Measure yours first, in the kit.' : 'A saw is no better.' }}</span></p>
-      <ul v-if="own.length" class="notes"><li v-for="(warning, i) in own" :key="i" class="flex gap-2 t14" :data-warning="warning.code"><StatusShape :status="warning.code === 'measure' || warning.code === 'typical' || warning.code === 'bender-typical' ? 'held' : 'refused'" :size="14" class="mt-[2px] flex-none" /><span>{{ inRegion(warning.text, region) }} <NuxtLink v-if="warning.code === 'bender-typical' || warning.code === 'measure'" :to="`/jobs/${slug}/kit`" class="underline">To the kit</NuxtLink></span></li></ul>
+      <ul v-if="own.length" class="notes"><li v-for="(warning, i) in own" :key="i" class="flex gap-2 t14" :data-warning="warning.code"><StatusShape :status="warningShape(warning.code)" :size="14" class="mt-[2px] flex-none" /><span>{{ inRegion(warning.text, region) }} <NuxtLink v-if="warning.code === 'bender-typical' || warning.code === 'measure'" :to="`/jobs/${slug}/kit`" class="underline">To the kit</NuxtLink></span></li></ul>
       <OffsetDetail v-if="detail" v-bind="detail" :width="380" :height="150" class="mt-2" />
       <template v-if="bends.length">
         <h3 class="zone-heading mt-3">Bends, from the left end <button type="button" class="right underline" data-test="flip-school" @click="emit('flipSchool')">other school <kbd>G</kbd></button></h3>

@@ -1,0 +1,104 @@
+import { describe, expect, it } from 'vitest'
+import { getPipe } from '#core/catalogue'
+import { planLine } from '#core/line'
+import { draftRun, GUIDES, readFields, type GuideAnswer, type GuideContext } from '#core/run'
+
+const GB: GuideContext = { region: 'gb', pipe: getPipe('cu-en-x-22'), method: 'solder', bender: { radius: 77 } }
+const work = (id: string, typed: Record<string, string>, context: GuideContext = GB) => {
+  const guide = GUIDES.find(one => one.id === id)!
+  const values = readFields(guide, { ...Object.fromEntries(guide.fields.map(field => [field.name, field.usual(context)])), ...typed }, context)
+  return values.ok ? guide.work(values.value, context) : values
+}
+const answer = (id: string, typed: Record<string, string> = {}, context: GuideContext = GB): GuideAnswer => {
+  const worked = work(id, typed, context)
+  if (!worked.ok) throw new Error(worked.error.message)
+  return worked.value
+}
+const figure = (given: GuideAnswer, words: string) => given.figures.find(one => one.words.includes(words))!.value
+
+describe('a tee into a fixed line', () => {
+  // 22 solder: take-out 13, depth 15.4. With play: 26 out. Without: slip 30.8, stub 15.4 + 10 + 15.4 = 40.8, out 26 + 40.8 + 1.
+  it('draws back where there is play for the depth, else slips', () => {
+    expect(figure(answer('tee-in', { play: '16' }), 'cut out')).toBeCloseTo(26, 9)
+    const fixed = answer('tee-in', { play: '0' })
+    expect(figure(fixed, 'cut out')).toBeCloseTo(67.8, 9)
+    expect(figure(fixed, 'half mark')).toBeCloseTo(15.4, 9)
+    expect(fixed.cautions.map(({ code }) => code)).toEqual(expect.arrayContaining(['slip', 'earth-path']))
+    expect(answer('tee-in', { play: '16' }).cautions.map(({ code }) => code)).not.toContain('slip')
+  })
+  it('asks for a measured tee where none is held', () => {
+    const open = answer('tee-in', {}, { ...GB, pipe: getPipe('ml-en-20'), method: 'ml-press' })
+    expect(open.figures).toEqual([])
+    expect(open.cautions[0]!.code).toBe('measure')
+    const kit = { measured: [{ method: 'ml-press' as const, nominal: '20', fitting: 'tee', insertion: 22, takeOut: 18 }] }
+    expect(figure(answer('tee-in', { play: '30' }, { ...GB, pipe: getPipe('ml-en-20'), method: 'ml-press', kit }), 'cut out')).toBe(36)
+  })
+})
+
+describe('the other guides, by hand', () => {
+  it('repair: 100 out, piece 98, half marks 15.4', () => {
+    const repair = answer('repair', { bad: '100' })
+    expect([figure(repair, 'cut out'), figure(repair, 'new piece'), figure(repair, 'half marks')]).toEqual([100, 98, expect.closeTo(15.4, 9)])
+    // A bad spot shorter than two couplings is cut out as long as they need.
+    expect(figure(answer('repair', { bad: '10' }), 'cut out')).toBeCloseTo(40.8, 9)
+  })
+  it('outdoor tap: 110 + 50 + 110 and 50 into the warm is 320; falls 10.7', () => {
+    const tap = answer('outdoor-tap')
+    expect([figure(tap, 'stem'), figure(tap, 'hole'), figure(tap, 'outside lower')]).toEqual([320, 30, expect.closeTo(10.667, 3)])
+    expect(tap.cautions.find(({ code }) => code === 'backflow')!.text).toContain('double check')
+    expect(answer('outdoor-tap', {}, { ...GB, region: 'us', pipe: getPipe('cu-l-1_2') }).cautions[0]!.text).toContain('ASSE 1011')
+  })
+  it('rough-in: centre 900, 150 apart: 825 and 975; a guard where nails reach', () => {
+    const rough = answer('rough-in')
+    expect([figure(rough, 'hot'), figure(rough, 'cold'), figure(rough, 'stub')]).toEqual([825, 975, 62.5])
+    expect(rough.cautions.map(({ code }) => code)).toEqual(['guard'])
+    expect(answer('rough-in', { set: '40' }).cautions).toEqual([])
+  })
+  it('entry: 25 mm PE in a sweep of 625; 6000 + 1050 - 268.25 of pipe; too shallow is refused', () => {
+    const pe = { ...GB, pipe: getPipe('pe-en-25'), method: 'pe-compression' as const, bender: undefined }
+    const entry = answer('pe-entry', {}, pe)
+    expect(figure(entry, 'radius')).toBe(625)
+    expect(figure(entry, 'pipe along')).toBeCloseTo(6781.75, 2)
+    expect(work('pe-entry', { cover: '300', up: '100' }, pe)).toMatchObject({ ok: false, error: { code: 'impossible', path: 'cover' } })
+  })
+  it('obstacle: 60 + 10 + 11 - 25 is a set of 56; corner 600 - 56 - 31.9 before it', () => {
+    const clear = answer('clear')
+    expect(figure(clear, 'set')).toBe(56)
+    expect(figure(clear, 'first corner')).toBeCloseTo(512.106, 3)
+    expect(work('clear', { size: '3' })).toMatchObject({ ok: false, error: { path: 'size' } })
+    expect(work('clear', { angle: '90' })).toMatchObject({ ok: false, error: { code: 'impossible', path: 'angle' } })
+  })
+  it('side by side: 60 apart at 45 move by 24.85 each', () => {
+    const side = answer('parallel')
+    expect(figure(side, 'move by')).toBeCloseTo(24.853, 3)
+    expect(figure(side, 'pipe 3')).toBeCloseTo(449.706, 3)
+    expect(work('parallel', { count: '1' })).toMatchObject({ ok: false, error: { path: 'count' } })
+  })
+  it('wall fitting: 250 aside less two radii of 77 leaves 96', () => {
+    expect(figure(answer('wall-fitting'), 'straight')).toBe(96)
+    expect(work('wall-fitting', { aside: '150' })).toMatchObject({ ok: false, error: { code: 'impossible', path: 'aside' } })
+  })
+})
+
+describe('every guide', () => {
+  const CONTEXTS: GuideContext[] = [GB, { region: 'us', pipe: getPipe('pex-cts-1_2'), method: 'crimp' }, { region: 'eu', pipe: getPipe('pe-en-25'), method: 'pe-compression' }]
+  it.each(GUIDES.map(guide => [guide.id]))('%s answers or says why with its usual values, and its line can be drawn', (id) => {
+    for (const context of CONTEXTS) {
+      const worked = work(id, {}, context)
+      if (!worked.ok) {
+        expect(worked.error.message.length).toBeGreaterThan(20)
+        continue
+      }
+      for (const { working, value } of worked.value.figures) if (value !== null) expect(working.at(-1)).toMatchObject({ op: '=', value })
+      const { line } = worked.value
+      if (!line) continue
+      const draft = draftRun({ region: context.region, pipe: context.pipe.id, method: context.method, corners: line.corners, start: line.start, walls: [] }, line.legs, { bender: context.bender })
+      expect(draft.rows.map(({ issue }) => issue)).toEqual(line.legs.map(() => null))
+      expect(draft.issues).toEqual([])
+      expect(planLine(draft.question!).ok).toBe(true)
+    }
+  })
+  it.each(GUIDES.map(guide => [guide.id, guide.fields[0]!.name] as const))('%s names the field it cannot read', (id, field) => {
+    expect(work(id, { [field]: 'a few' })).toMatchObject({ ok: false, error: { path: field } })
+  })
+})

@@ -1,0 +1,46 @@
+import { getPipe } from '#core/catalogue'
+import { MOUTH_WORDS, type Piece, type Survey } from '#core/line'
+import type { RunDraft } from './types'
+
+/** A tube of a run with the points it runs between, by their letters. */
+export interface RunPiece { piece: Piece, from: string, to: string }
+
+/** Every tube of a run that can be made, in order, with its points. */
+export function piecesOf({ rows }: RunDraft, { runs }: Survey): RunPiece[] {
+  return runs.flatMap(({ legs, piece }) => {
+    const on = rows.filter(({ legs: own }) => own && legs.some(leg => leg >= own[0] && leg <= own[1]))
+    return piece.ok ? [{ piece: piece.value, from: on[0]!.from, to: on.at(-1)!.to }] : []
+  })
+}
+
+/** One line of the marks table: what is marked on which piece, mm from its left end. */
+export interface MarkRow {
+  piece: string
+  from: string
+  to: string
+  pipe: string
+  cut: number | null
+  what: 'cut' | 'insertion' | 'ring' | 'clip' | 'bend'
+  at: number | null
+  /** Of a bend: where the hook edge goes, the corner, degrees to bend to and to turn by. */
+  hook: number | null
+  corner: number | null
+  angle: number | null
+  turn: number | null
+  note: string
+}
+
+/** The marks table of a run: for each piece its marks from the left end, then the cut. */
+export function markRows(pieces: readonly RunPiece[]): MarkRow[] {
+  return pieces.flatMap(({ piece, from, to }) => {
+    const base = { piece: piece.id, from, to, pipe: getPipe(piece.pipe).label, cut: piece.cut }
+    const none = { hook: null, corner: null, angle: null, turn: null }
+    const endAt = (at: number) => piece.ends[piece.cut !== null && at > piece.cut / 2 ? 1 : 0]
+    return [
+      ...piece.marks.map((mark): MarkRow => (mark.what === 'bend'
+        ? { ...base, what: 'bend', at: mark.at, hook: mark.hook, corner: mark.corner, angle: mark.angle, turn: mark.turn, note: mark.pull === undefined ? '' : `pull to ${Math.round(mark.pull * 10) / 10} degrees` }
+        : { ...base, ...none, what: mark.what, at: mark.at, note: mark.what === 'insertion' ? `into the ${MOUTH_WORDS[endAt(mark.at).into]}, ${endAt(mark.at).method}` : '' })),
+      { ...base, ...none, what: 'cut', at: piece.cut, note: piece.cut === null ? 'measure the fitting first' : piece.cutLo === piece.cutHi ? '' : `${piece.cutLo!.toFixed(1)} to ${piece.cutHi!.toFixed(1)} by typical fittings` },
+    ]
+  })
+}
