@@ -9,7 +9,7 @@ import { inRegion, methodWords } from '~/wording/en'
 const props = defineProps<{ fittings: readonly FittingRecord[], region: Region, today: string }>()
 const emit = defineEmits<{ change: [fittings: FittingRecord[]] }>()
 
-const KINDS = ['coupling', 'elbow', 'tee', 'adaptor', 'reducer', 'valve'] as const
+const KINDS = ['coupling', 'elbow', 'elbow 45', 'tee', 'tee, run', 'tee, branch', 'adaptor', 'reducer', 'valve'] as const
 const system = computed(() => unitSystemOf(props.region))
 const blank = { method: 'press' as Method, nominal: '', fitting: 'coupling', insertion: '', takeOut: '' }
 const typed = reactive({ ...blank })

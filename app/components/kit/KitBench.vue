@@ -19,6 +19,7 @@ const notRight = computed(() => [late.value ? `${plural(late.value, 'check')} ov
     <ToolList :tools="job.tools" :region="job.region" :today="day" @change="tools => store.changeKit(job.slug, { tools })" />
     <div>
       <FittingTable :fittings="job.fittings" :region="job.region" :today="day" @change="fittings => store.changeKit(job.slug, { fittings })" />
+      <BenderTable class="mt-6" :benders="job.benders" :region="job.region" :today="day" @change="benders => store.changeKit(job.slug, { benders })" />
       <p class="t15 mt-4"><a :href="`/api/jobs/${job.slug}/depth-cards.pdf`" target="_blank" class="link-verb" data-test="depth-cards">Print depth cards</a> <span class="note t14">of this job's joints, at true size</span></p>
       <p class="note t14 mt-3">A way that was taken before stays as it was taken. A new job begins with this kit.</p>
     </div>

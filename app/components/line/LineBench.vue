@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { getPipe } from '#core/catalogue'
-import { benderFor, kitOf, type JobRecord } from '#core/record'
+import { benderFor, kitOf, type JobRecord, type LineBody } from '#core/record'
 import { findWaysOut, pointLetter, workPiece } from '#core/run'
 import { fillPolicy } from '#core/joints'
 
@@ -12,13 +12,8 @@ const { line, system, draft, survey, laid, rows, pieces, row, shown, warnings, i
 const store = useJobStore()
 const narrow = useNarrow()
 
-const PANELS = [['working', 'Working'], ['line', 'The line'], ['guides', 'Start from'], ['files', 'In and out']] as const
-const panel = ref<(typeof PANELS)[number][0]>('working')
+const panel = ref<'working' | 'line' | 'guides' | 'files'>('working')
 const isPanelOpen = ref(false)
-const openPanel = (name: (typeof panel)['value']) => {
-  panel.value = name
-  isPanelOpen.value = true
-}
 
 const sheet = useTemplateRef<HTMLElement>('sheet')
 const strip = useTemplateRef<HTMLElement>('strip')
@@ -54,9 +49,33 @@ const nextPiece = () => {
   if (next) look(next.rows[0]!)
 }
 
+const beside = computed(() => ({
+  job: props.job, line: line.value!, shown: shown.value, row: rows.value[row.value], rows: rows.value, lines: lines.value, warnings: warnings.value, issue: issues.value[shown.value?.rows.find(i => issues.value[i]) ?? -1] ?? null,
+  headIssues: (draft.value?.issues ?? []).map(({ message }) => message), waysOut: waysOut.value, school: school.value, system: system.value, bender: bender.value, survey: survey.value,
+}))
+/** A name is no step of the drawing, so it is not undone with it. */
+const changeLine = (changes: Partial<LineBody>) => ('name' in changes ? save(changes) : change(changes))
+async function begin(body: LineBody) {
+  isPanelOpen.value = false
+  panel.value = 'working'
+  await addLine(body)
+}
+function append(legs: readonly string[]) {
+  addLegs(legs.join('\n'))
+  panel.value = 'working'
+}
+function replace({ name: _, ...body }: LineBody) {
+  change(body)
+  look(0)
+  panel.value = 'working'
+}
+
 useKeys({
   'j': () => look(row.value + 1), 'k': () => look(row.value - 1), 'n': () => list.value?.focusField(), 'l': () => list.value?.focusList(), 'Enter': () => list.value?.edit(), 'Delete': () => { if (rows.value.length) dropLeg(row.value) },
-  'u': undo, 'U': redo, 'r': () => { isReversed.value = !isReversed.value }, 'g': () => { flipSchool() }, 'p': print, 'w': () => openPanel('working'), 'f': () => iso.value?.fit(), '+': () => iso.value?.zoomIn(), '=': () => iso.value?.zoomIn(), '-': () => iso.value?.zoomOut(),
+  'u': undo, 'U': redo, 'r': () => { isReversed.value = !isReversed.value }, 'g': () => { flipSchool() }, 'p': print, 'w': () => {
+    panel.value = 'working'
+    isPanelOpen.value = true
+  }, 'f': () => iso.value?.fit(), '+': () => iso.value?.zoomIn(), '=': () => iso.value?.zoomIn(), '-': () => iso.value?.zoomOut(),
 })
 </script>
 
@@ -87,14 +106,10 @@ useKeys({
       <PieceStrip v-if="stripWidth > 0" :piece="shown?.piece ?? null" :from="shown?.from ?? ''" :to="shown?.to ?? ''" :system="system" :width="Math.floor(stripWidth)" :is-reversed="isReversed" :is-phone="narrow" :school="school" />
     </div>
     <LegList ref="list" class="list" :rows="rows" :issues="issues" :pieces="pieces" :row="row" :system="system" :is-phone="narrow" @look="look" @add="addLegs" @set="setLeg" @drop="dropLeg" />
-    <component :is="narrow ? 'div' : 'aside'" v-if="!narrow" class="working">
-      <div class="panels" role="tablist" aria-label="Beside the drawing"><button v-for="[name, words] in PANELS" :key="name" type="button" role="tab" class="choice" :aria-selected="panel === name" :aria-pressed="panel === name" :data-panel="name" @click="panel = name">{{ words }}</button></div>
-      <PieceWorking v-if="panel === 'working' && shown" :shown="shown" :row="rows[row]" :rows="rows" :lines="lines" :warnings="warnings" :issue="issues[shown.rows.find(i => issues[i]) ?? -1] ?? null" :ways-out="waysOut" :school="school" :system="system" :region="job.region" :has-bender="bender !== undefined" :radius="bender?.radius ?? null" :slug="job.slug" @take="setLegs" @flip-school="flipSchool" />
-      <p v-else-if="panel === 'working'" class="note">The sum of a piece stands here once it has a leg.</p>
-      <LineSettings v-else-if="panel === 'line'" :job="job" :line="line" :survey="survey" :issues="(draft?.issues ?? []).map(({ message }) => message)" :region="job.region" @change="changes => ('name' in changes ? save(changes) : change(changes))" />
-    </component>
+    <aside v-if="!narrow" class="working"><LinePanels v-model:panel="panel" v-bind="beside" @set-legs="setLegs" @flip-school="flipSchool" @change="changeLine" @begin="begin" @append="append" @replace="replace" /></aside>
     <template v-else>
-      <div class="thumb"><UButton size="xl" class="flex-1" data-test="next-piece" @click="nextPiece">Next piece</UButton><UButton size="xl" variant="outline" data-test="open-working" @click="openPanel('working')">Working</UButton></div>
+      <div class="thumb"><UButton size="xl" class="flex-1" data-test="next-piece" @click="nextPiece">Next piece</UButton><UButton size="xl" variant="outline" data-test="open-working" @click="isPanelOpen = true">Working</UButton></div>
+      <USlideover v-model:open="isPanelOpen" :transition="false" side="bottom" :title="`L${line.number} ${line.name}`" description="Sum, settings, tasks, files"><template #body><LinePanels v-model:panel="panel" v-bind="beside" @set-legs="setLegs" @flip-school="flipSchool" @change="changeLine" @begin="begin" @append="append" @replace="replace" /></template></USlideover>
     </template>
   </div>
 </template>

@@ -9,7 +9,7 @@ import { inRegion } from '~/wording/en'
 import { bendsOf, orderOfBends, turnWords, warningShape } from '~/wording/line'
 
 /** The sum of one piece line by line, its bends by both schools, what is tight, and ways out where it cannot be made. */
-const props = defineProps<{ shown: ShownPiece, row: RunRow | undefined, rows: readonly RunRow[], lines: readonly WorkingLine[], warnings: readonly LineWarning[], issue: string | null, waysOut: readonly WayOut[], school: 'hook' | 'corner', system: UnitSystem, region: 'us' | 'gb' | 'eu', hasBender: boolean, radius: number | null, slug: string }>()
+const props = defineProps<{ shown: ShownPiece, row: RunRow | undefined, rows: readonly RunRow[], lines: readonly WorkingLine[], warnings: readonly LineWarning[], issue: string | null, waysOut: readonly WayOut[], school: 'hook' | 'corner', system: UnitSystem, region: 'us' | 'gb' | 'eu', hasBender: boolean, radius: number | null, slug: string, pipe: string }>()
 const emit = defineEmits<{ take: [legs: string[]], flipSchool: [] }>()
 
 const piece = computed(() => props.shown.piece)
@@ -27,12 +27,12 @@ const detail = computed(() => {
 })
 const clash = computed(() => {
   if (piece.value || !step.value || step.value.by === 'elbows') return null
-  const pipe = props.rows.flatMap(({ leg }) => (leg?.pipe ? [leg.pipe] : [])).at(-1)
-  const radius = props.radius ?? (pipe ? radiusOf(getPipe(pipe), undefined)?.value : null)
+  const pipe = getPipe(props.row?.leg?.pipe ?? props.pipe)
+  const radius = props.radius ?? radiusOf(pipe, undefined)?.value
   if (radius == null) return null
   const { angle } = step.value
   const set = Math.hypot(step.value.set.mm, step.value.roll?.mm ?? 0)
-  return { set, angle, radius, travel: set / Math.sin(angle * Math.PI / 180), tangent: tangentOf(radius, angle) }
+  return { set, angle, radius, od: pipe.od, travel: set / Math.sin(angle * Math.PI / 180), tangent: tangentOf(radius, angle) }
 })
 const mm = (value: number) => formatDecimal(value, 1)
 </script>
@@ -50,7 +50,7 @@ const mm = (value: number) => formatDecimal(value, 1)
             <tr class="total"><td class="op" /><td>straight between</td><td class="v brick">{{ mm(clash.travel - 2 * clash.tangent) }}</td><td class="src">0 or more</td></tr>
           </tbody>
         </table>
-        <OffsetDetail v-bind="{ set: clash.set, angle: clash.angle, radius: clash.radius }" :od="22" :width="380" :height="160" />
+        <OffsetDetail :set="clash.set" :angle="clash.angle" :radius="clash.radius" :od="clash.od" :width="380" :height="160" />
       </template>
       <h3 v-if="waysOut.length" class="zone-heading mt-3">Ways out, each tried on the whole run</h3>
       <ul>
