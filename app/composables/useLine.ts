@@ -2,7 +2,7 @@ import { unitSystemOf, type Region } from '#core/catalogue'
 import { surveyLine, type LaidLeg, type LineWarning, type Piece } from '#core/line'
 import type { Issue } from '#core/base'
 import { draftLine, type JobRecord, type LineBody, type LineRecord } from '#core/record'
-import { insertLeg, pointLetter, removeLeg, splitLegs, typeLength, withLength, type RunRow } from '#core/run'
+import { insertLeg, plainMessage, pointLetter, removeLeg, splitLegs, typeLength, withLength, type RunRow } from '#core/run'
 import { beginHistory, record, redo, undo, type History } from '~/editor/history'
 
 /** A tube of the line as the screen shows it. */
@@ -80,7 +80,7 @@ export function useLine(job: Ref<JobRecord | undefined>) {
     if (one.issue) return one.issue.message
     const found = pieces.value.find(({ issue, rows: on }) => issue !== null && on.includes(i))
     const leg = Number(/^legs\.(\d+)/.exec(found?.issue?.path ?? '')?.[1] ?? Number.NaN)
-    return found && one.legs && leg >= one.legs[0] && leg <= one.legs[1] ? found.issue!.message.replace(/^legs\.\d+: /, '') : null
+    return found && one.legs && leg >= one.legs[0] && leg <= one.legs[1] ? plainMessage(found.issue!) : null
   }))
 
   const setLegs = (legs: readonly string[]) => change({ legs: [...legs] })

@@ -1,4 +1,4 @@
-import { statusOf, STATIONS, type JobRecord, type Station } from '#core/record'
+import { isLineRight, statusOf, STATIONS, type JobRecord, type Station } from '#core/record'
 import { STATION_WORDS } from '~/wording/en'
 
 /** Key digit of each station: its place in the order of the work, kept where a station is left out. */
@@ -29,7 +29,7 @@ export function stationViews(job: JobRecord, here: Station | null, detail?: stri
   }
   const done: Record<Station, boolean> = {
     find: job.finds.length > 0 && job.finds.every(find => find.pipe !== null),
-    line: job.lines.length > 0 && job.lines.every(({ legs }) => legs.length > 0),
+    line: job.lines.length > 0 && job.lines.every(line => isLineRight(job, line)),
     joint: job.joints.length > 0 && chosen === job.joints.length,
     make: chosen > 0 && made === chosen,
     handover: job.handedOver !== null,
@@ -41,6 +41,6 @@ export function stationViews(job: JobRecord, here: Station | null, detail?: stri
     count: id === here && detail ? detail : counts[id],
     to: `/jobs/${job.slug}/${id}`,
     state: id === here ? 'here' : done[id] ? 'behind' : 'ahead',
-    held: id === 'find' && job.finds.some(find => find.pipe === null && find.answers.traced !== 'water'),
+    held: id === 'find' ? job.finds.some(find => find.pipe === null && find.answers.traced !== 'water') : id === 'line' && job.lines.some(line => line.legs.length > 0 && !isLineRight(job, line)),
   }))
 }

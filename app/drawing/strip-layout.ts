@@ -31,7 +31,7 @@ const MM_PER_INCH = 25.4
 function ticksOf(cut: number, scale: number, isInch: boolean): StripLayout['ticks'] {
   const unit = isInch ? MM_PER_INCH / 8 : 5
   const step = [1, 2, 4, 8, 16].find(times => times * unit * scale >= 3) ?? 16
-  const [long, middle] = isInch ? [8, 4] : [20, 10]
+  const [long, middle] = isInch ? [8, 4] : scale >= 4 ? [2, 1] : [20, 10]
   const ticks: StripLayout['ticks'] = []
   for (let i = 0; i * unit <= cut + 1e-6; i++) {
     const rank = i % long === 0 ? 'long' : i % middle === 0 ? 'middle' : 'short'

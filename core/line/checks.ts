@@ -1,6 +1,6 @@
-import { familiesOf, type Pipe, type SocketMethod } from '#core/catalogue'
+import { familiesOf, unitSystemOf, type Pipe, type Region, type SocketMethod } from '#core/catalogue'
 import { JOINT_METHODS } from '#core/joints'
-import { formatDecimal } from '#core/units'
+import { formatDecimal, formatLength } from '#core/units'
 import { arcOfBend } from './bend'
 import { BARE_BETWEEN_MM, GRIP_OD, HALF_CLIP_MM, LITTLE_STRAIGHT_MM, NEAR_JOINT_OD, WORTH_MEASURING_MM } from './ours'
 import type { LaidLeg, LineQuestion, LineWarning, Piece } from './types'
@@ -8,10 +8,12 @@ import { vectorOf } from './lay'
 import { legName, MOUTH_WORDS } from './pieces'
 import { distanceBetween, dot, add, scale, type Vector } from './vector'
 
-const mm = (value: number) => formatDecimal(value, 1)
+/** A length in a warning: bare mm, or inches with the mm beside in inch regions. */
+type Say = (mm: number) => string
+const sayIn = (region: Region): Say => (unitSystemOf(region) === 'inch' ? mm => formatLength(mm, 'inch') : mm => formatDecimal(mm, 1))
 
 /** Bends too near a joint, each other or the end that is gripped. */
-function bendWarnings(piece: Piece, pipe: Pipe): LineWarning[] {
+function bendWarnings(piece: Piece, pipe: Pipe, mm: Say): LineWarning[] {
   const bends = piece.marks.filter(mark => mark.what === 'bend')
   if (bends.length === 0) return []
   const warnings: LineWarning[] = []
@@ -32,7 +34,7 @@ function bendWarnings(piece: Piece, pipe: Pipe): LineWarning[] {
 }
 
 /** Two joints too near each other for jaw, spanner or torch. */
-function jawWarnings(piece: Piece): LineWarning[] {
+function jawWarnings(piece: Piece, mm: Say): LineWarning[] {
   const [a, b] = piece.ends
   if (piece.straights.length > 1 || piece.cut === null || a.into === 'free' || b.into === 'free' || a.insertion === null || b.insertion === null) return []
   const bare = piece.cut - a.insertion - b.insertion
@@ -42,7 +44,7 @@ function jawWarnings(piece: Piece): LineWarning[] {
 }
 
 /** Marks that a clip would lie on, and clips on bends and joints. */
-function clipWarnings(piece: Piece): LineWarning[] {
+function clipWarnings(piece: Piece, mm: Say): LineWarning[] {
   const clips = piece.marks.filter(mark => mark.what === 'clip')
   return clips.flatMap((clip): LineWarning[] => {
     const at = `The clip at ${mm(clip.at)}`
@@ -50,12 +52,12 @@ function clipWarnings(piece: Piece): LineWarning[] {
     if (bend) return [{ code: 'clip-on-bend', piece: piece.id, text: `${at} lies on the bend at ${mm(bend.at)}: set it past the throat.` }]
     const ends = [piece.ends[0].insertion ?? 0, piece.cut === null ? Infinity : piece.cut - (piece.ends[1].insertion ?? 0)] as const
     if (clip.at < ends[0] || clip.at > ends[1]) return [{ code: 'clip-on-joint', piece: piece.id, text: `${at} lies on a joint: keep it on bare pipe.` }]
-    return piece.marks.some(mark => mark.what === 'insertion' && Math.abs(mark.at - clip.at) < HALF_CLIP_MM) ? [{ code: 'mark-hidden', piece: piece.id, text: `${at} hides the insertion mark: it must stay seen. Move it ${HALF_CLIP_MM} or more.` }] : []
+    return piece.marks.some(mark => mark.what === 'insertion' && Math.abs(mark.at - clip.at) < HALF_CLIP_MM) ? [{ code: 'mark-hidden', piece: piece.id, text: `${at} hides the insertion mark: it must stay seen. Move it ${mm(HALF_CLIP_MM)} or more.` }] : []
   })
 }
 
 /** What a take-out's range does to the cut, or that it has to be measured first. */
-function measureWarnings(piece: Piece): LineWarning[] {
+function measureWarnings(piece: Piece, mm: Say): LineWarning[] {
   const leg = piece.legs[0]!
   if (piece.cut === null) return [{ code: 'measure', leg, piece: piece.id, text: `No cut for ${piece.id}: measure its ${[...new Set(piece.ends.filter(({ into }) => into !== 'free').map(({ into }) => MOUTH_WORDS[into]))].join(' and ')}, centre to stop.` }]
   const spread = piece.cutHi! - piece.cutLo!
@@ -63,7 +65,7 @@ function measureWarnings(piece: Piece): LineWarning[] {
 }
 
 /** Places where a joint would end up inside a wall. */
-function wallWarnings(laid: readonly LaidLeg[], question: LineQuestion): LineWarning[] {
+function wallWarnings(laid: readonly LaidLeg[], question: LineQuestion, mm: Say): LineWarning[] {
   return (question.walls ?? []).flatMap(wall => laid.flatMap(({ index, begin, end, along, mouths }): LineWarning[] => {
     const normal = vectorOf(wall.to)
     const ends = [[mouths[0], begin, along], [mouths[1], end, scale(along, -1)]] as const
@@ -81,7 +83,7 @@ function wallWarnings(laid: readonly LaidLeg[], question: LineQuestion): LineWar
 const MOST_CROSSED = 600
 
 /** Pipes that would run through one another. */
-function crossingWarnings(laid: readonly LaidLeg[], question: LineQuestion): LineWarning[] {
+function crossingWarnings(laid: readonly LaidLeg[], question: LineQuestion, mm: Say): LineWarning[] {
   if (laid.length > MOST_CROSSED) return []
   const warnings: LineWarning[] = []
   for (const [i, one] of laid.entries()) {
@@ -108,11 +110,12 @@ function methodWarnings(laid: readonly LaidLeg[], question: LineQuestion): LineW
 
 /** All that is tight or has to be measured in a line, each with the leg or piece it belongs to. Distances are typical or ours. */
 export function checkLine(question: LineQuestion, laid: readonly LaidLeg[], pieces: readonly Piece[]): LineWarning[] {
+  const mm = sayIn(question.region)
   const pipes = new Map(laid.map(({ index, pipe }) => [index, pipe]))
   return [
     ...methodWarnings(laid, question),
-    ...pieces.flatMap(piece => [...measureWarnings(piece), ...bendWarnings(piece, pipes.get(piece.legs[0]!)!), ...jawWarnings(piece), ...clipWarnings(piece)]),
-    ...wallWarnings(laid, question),
-    ...crossingWarnings(laid, question),
+    ...pieces.flatMap(piece => [...measureWarnings(piece, mm), ...bendWarnings(piece, pipes.get(piece.legs[0]!)!, mm), ...jawWarnings(piece, mm), ...clipWarnings(piece, mm)]),
+    ...wallWarnings(laid, question, mm),
+    ...crossingWarnings(laid, question, mm),
   ]
 }

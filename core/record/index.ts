@@ -10,7 +10,7 @@ export { instrumentOf, LENGTH_ANSWERS, MEANS, readDiameter, readFind, readLength
 export type { FindReading, LengthAnswer, LengthReading, Means, Reading } from './reading'
 export { restingOn, shiftedEnds } from './rests'
 export type { Shifted } from './rests'
-export { beginLine, changeLine, draftLine, MOST_LINES, tooManyLines } from './line-work'
+export { beginLine, changeLine, draftLine, isLineRight, MOST_LINES, tooManyLines } from './line-work'
 export type { LineRules } from './line-work'
 export { LINE_FILE_VERSION, lineFileSchema, readLineFile, writeLineFile } from './line-file'
 export { clashBody, findPatch, jointPatch, linePatch, newFind, newJob, newJoint, newLine, newPhoto, signoffBody, stepPlace } from './schema'

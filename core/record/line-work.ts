@@ -1,5 +1,6 @@
 import { fail, ok, type Result } from '#core/base'
 import { findPipe } from '#core/catalogue'
+import { planLine } from '#core/line'
 import { draftRun, type RunDraft } from '#core/run'
 import { benderFor, kitOf } from './kit'
 import type { LineBody } from './schema'
@@ -22,6 +23,12 @@ export const beginLine = (id: string, number: number, body: LineBody, updatedAt:
 
 /** A line of a job as the line verb is asked about it: with the job's bender and measured fittings. */
 export const draftLine = (rules: LineRules, line: LineBody): RunDraft => draftRun({ ...line, region: rules.region }, line.legs, { bender: benderFor(rules, line.pipe), kit: kitOf(rules) })
+
+/** Whether every leg of a line is understood and can be made. */
+export function isLineRight(rules: LineRules, line: LineBody): boolean {
+  const { rows, question, issues } = draftLine(rules, line)
+  return issues.length === 0 && rows.every(({ issue }) => issue === null) && question !== null && planLine(question).ok
+}
 
 /** Most lines of one job. */
 export const MOST_LINES = 100

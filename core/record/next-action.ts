@@ -1,4 +1,4 @@
-import { draftLine } from './line-work'
+import { isLineRight } from './line-work'
 import { shiftedEnds } from './rests'
 import { isMade, type JobRecord } from './types'
 
@@ -43,8 +43,8 @@ export function nextAction(job: JobRecord): NextAction {
   }
   const empty = job.lines.find(({ legs }) => legs.length === 0)
   if (empty) return { ...rest, station: 'line', words: `Draw line L${empty.number}`, below: empty.name, id: empty.id }
-  const broken = job.lines.find(line => draftLine(job, line).rows.some(row => row.issue))
-  if (broken) return { ...rest, station: 'line', words: `Put line L${broken.number} right`, below: broken.name, id: broken.id }
+  const broken = job.lines.find(line => !isLineRight(job, line))
+  if (broken) return { ...rest, station: 'line', words: `Put line L${broken.number} right`, below: broken.name, held: true, id: broken.id }
   if (job.joints.length > 0) return { ...rest, station: 'handover', words: 'Hand over the register', below: `${made} joint${made === 1 ? '' : 's'} made, none open.` }
   const found = job.finds.at(-1)
   return found

@@ -133,7 +133,7 @@ function readRest(reader: Reader, leg: TypedLeg, sizeOfRun: SizeOfRun) {
     else {
       const end = reader.word(END_WORDS, ({ end: word }) => word)
       if (end) leg.end = end.end
-      else leg.name = readName(reader) ?? expected('offset, over, clip, on, by, take-out, depth, = a name, or what it ends in (elbow, bend, tee, branch, coupling, reducer, valve, free, stop, face)')
+      else leg.name = readName(reader) ?? expected('an end (elbow, bend, tee, branch, coupling, reducer, valve, free, stop, face), offset, over, clip, on, by, take-out, depth or = a name')
     }
   }
 }
@@ -156,7 +156,7 @@ export function readLeg(text: string, region: Region, path: string, sizeOfRun: S
   } catch (error) {
     if (!(error instanceof Unread)) throw error
     const understood = reader.words.map(word => word.text).join(' ')
-    const failure = fail('not-understood', path, `${understood ? `"${understood}" is understood. ` : ''}Then ${error.message} is accepted${reader.isDone ? '' : `, not "${reader.typed.slice(0, 24).trim()}"`}.`)
+    const failure = fail('not-understood', path, `${reader.isDone ? '' : `"${reader.typed.slice(0, 24).trim()}" is not understood${understood ? ` after "${understood}"` : ''}. `}Accepted there: ${error.message}.`)
     return { ...failure, error: { ...failure.error, accepted: [...LEG_SHAPES], words: reader.words } }
   }
 }

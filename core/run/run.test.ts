@@ -37,7 +37,7 @@ describe('a leg as it is said', () => {
     expect(offset!.at?.mm ?? null).toBe(at)
   })
   it.each([
-    ['', 'which way'], ['x 640', 'which way'], ['e', 'a length after e'], ['ee 640', 'different ways'], ['ew 640', 'different ways'], ['e 640 zz', 'what it ends in'], ['e 640 on 16 cheese', 'a size this pipe is made in'], ['e 640 by nails', 'a method'],
+    ['', 'which way'], ['x 640', 'which way'], ['e', 'a length after e'], ['ee 640', 'different ways'], ['ew 640', 'different ways'], ['e 640 zz', '"zz" is not understood after "e 640"'], ['e 640 on 16 cheese', 'a size this pipe is made in'], ['e 640 by nails', 'a method'],
     ['e 640 offset', 'set'], ['e 640 offset 50 @ 95', 'angle'], ['e 640 w-c', 'stands off the wall'], ['e -5', 'a length'], ['e 640 offset 50 @ 30 elbows', '45 or 90'],
   ])('"%s" is not understood, and says what would be', (text, words) => {
     const read = readLeg(text, 'gb', 'legs.3', () => null)
@@ -175,7 +175,7 @@ describe('the sum of a piece', () => {
   })
   it('says travel, what it covers, and bends alike once', () => {
     expect(sums('e 1140 offset s 50 @ 45 at 420')[0]!.lines.map(({ text, value }) => [text, Math.round(value * 10) / 10])).toEqual([
-      ['A to B, centre to centre', 1140], ['travel, 50 ÷ sin 45°', 70.7], ['the run it covers', 50], ['2 times the gain of the bend, 45 degrees at radius 77, 3.3', 6.6], ['cut', 1154.1],
+      ['A to B, centre to centre', 1140], ['travel, 50 ÷ sin 45°', 70.7], ['the run it covers', 50], ['bend gain, 2 × 3.3, 45 degrees', 6.6], ['cut', 1154.1],
     ])
   })
 })

@@ -55,7 +55,7 @@ export function workPiece({ rows }: RunDraft, piece: Piece): WorkingLine[] {
   }, [])
   return [
     ...own.flatMap(lengthLines), ...ends, ...own.flatMap(stepLines),
-    ...grouped.map(({ of, count }) => (count === 1 ? of : { ...of, text: `${count} times the ${of.text}, ${formatDecimal(of.value, 1)}`, value: of.value * count })),
+    ...grouped.map(({ of, count }) => ({ ...of, text: of.text.replace('gain of the bend', count === 1 ? 'bend gain' : `bend gain, ${count} × ${formatDecimal(of.value, 1)}`).replace(/ at radius .*$/, ''), value: of.value * count, source: `${/at (radius .*)$/.exec(of.text)?.[1] ?? ''}: ${of.source?.replace('measured: the bender', 'your test bend') ?? ''}` })),
     ...rest.filter(({ op }) => op === '='),
   ]
 }

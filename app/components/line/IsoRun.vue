@@ -102,7 +102,7 @@ const figure = (mm: number) => typeLength(Math.round(mm * 10) / 10, props.system
 
 const wallPaths = computed(() => props.walls.flatMap((wall) => {
   const way = vectorOf(wall.to)
-  const half = 60 / sheet.value.scale
+  const half = (props.isPhone ? 18 : 40) / sheet.value.scale
   return props.laid.flatMap((leg) => {
     const [from, to] = [dot(leg.begin, way), dot(leg.end, way)]
     if (Math.max(from, to) < wall.at || Math.min(from, to) > wall.at + wall.thick || Math.abs(to - from) < 1) return []
@@ -176,7 +176,7 @@ const ghost = computed(() => {
 })
 const scaleWords = computed(() => {
   const scale = sheet.value.scale
-  return `isometric, 1 mm drawn ${scale >= 0.1 ? Math.round(scale * 100) / 100 : Math.round(scale * 1000) / 1000} along each axis`
+  return `${props.isPhone ? '' : 'isometric, '}1 mm drawn ${scale >= 0.1 ? Math.round(scale * 100) / 100 : Math.round(scale * 1000) / 1000}${props.isPhone ? '' : ' along each axis'}`
 })
 const words = computed(() => props.rows.filter(({ legs }) => legs).map(({ from, to, text }) => `${from} to ${to}: ${text}`).join('; ') || 'no legs yet')
 const shownFigure = computed(() => props.shown?.piece?.cut ?? null)
@@ -185,7 +185,7 @@ const shownFigure = computed(() => props.shown?.piece?.cut ?? null)
 <template>
   <svg ref="svg" :width="width" :height="height" :viewBox="`0 0 ${width} ${height}`" role="group" :aria-label="`The run, ${words}`" class="iso" @pointermove="onMove" @pointerup="onUp" @pointercancel="onUp">
     <g aria-hidden="true">
-      <g v-for="(path, i) in wallPaths" :key="`w${i}`"><path :d="path" fill="url(#hatch-wall)" class="l-hair" /></g>
+      <g v-for="(path, i) in wallPaths" :key="`w${i}`"><path :d="path" fill="url(#hatch-wall)" stroke="var(--rule)" stroke-width="1" /></g>
       <path v-if="laid.length === 0" :d="toPath([at([0, 0, 0]), at([600, 0, 0]), at([600, 0, 500])])" class="l-hidden" />
       <g v-for="({ measure, ext, text, isOn, i }) in measures" :key="`m${i}`">
         <path v-for="(one, k) in ext" :key="k" :d="toPath(one)" class="l-dim2" />

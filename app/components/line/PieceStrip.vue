@@ -14,16 +14,18 @@ const shown = computed(() => (props.piece && props.isReversed ? reversePiece(pro
 const ends = computed(() => (props.isReversed ? [props.to, props.from] : [props.from, props.to]))
 const pipe = computed(() => (shown.value ? getPipe(shown.value.pipe) : null))
 const cut = computed(() => shown.value?.cut ?? null)
-const height = computed(() => (props.isPhone ? 176 : 146))
+const height = computed(() => (props.isPhone ? 190 : 146))
 const left = computed(() => (props.isPhone ? 40 : 88))
 const layout = computed(() => (pipe.value && cut.value !== null ? layStrip(cut.value, pipe.value.od, props.width, { isInch: props.system === 'inch', isPhone: props.isPhone, margin: props.isPhone ? 80 : 178 }) : null))
 const half = computed(() => Math.min(props.isPhone ? 58 : 24, layout.value?.half ?? 12))
 const cy = computed(() => (props.isPhone ? 66 : 68))
 const tapeY = computed(() => cy.value + half.value + (props.isPhone ? 12 : 18))
 const x = (mm: number) => left.value + layout.value!.at(mm)
-const bends = computed(() => (shown.value ? bendsOf(shown.value) : []))
 /** Where a bend's pencil mark goes by the school in use. */
-const markAt = (bend: (typeof bends.value)[number]) => (props.school === 'corner' ? bend.corner : bend.hook)
+const markAt = (bend: { corner: number, hook: number }) => (props.school === 'corner' ? bend.corner : bend.hook)
+/** What falls where the middle is left out stands in the list of marks only. */
+const isSeen = ({ at }: { at: number }) => !layout.value?.gap || layout.value.at(at) <= layout.value.gap[0] || layout.value.at(at) >= layout.value.gap[1]
+const bends = computed(() => (shown.value ? bendsOf(shown.value).map((bend, i) => ({ ...bend, number: i + 1 })).filter(bend => isSeen({ at: markAt(bend) })) : []))
 const inserts = computed(() => (shown.value && cut.value !== null ? shown.value.ends.map((end, i) => ({ end, i, mm: end.insertion, words: intoWords(end, ends.value[i]!) })).filter(({ end }) => end.into !== 'free' && end.insertion !== null) : []))
 const title = computed(() => (shown.value && pipe.value ? `Strip: ${shown.value.id}, ${ends.value[0]} to ${ends.value[1]}, ${pipe.value.label}` : 'Strip'))
 const scaleWords = computed(() => (layout.value ? (layout.value.isBroken ? `1 mm drawn ${Math.round(layout.value.scale * 100) / 100}, middle broken` : `one scale both ways, 1 mm drawn ${Math.round(layout.value.scale * 100) / 100}`) : ''))
@@ -39,8 +41,8 @@ const raised = computed(() => {
   })
 })
 const words = computed(() => (shown.value && cut.value !== null ? `cut ${text(cut.value)}; ${shown.value.marks.map(mark => `${mark.what} at ${text(mark.at)}${mark.what === 'bend' ? `, ${Math.round(mark.angle)} degrees` : ''}`).join('; ')}` : 'no cut yet'))
-const clips = computed(() => shown.value?.marks.filter(({ what }) => what === 'clip') ?? [])
-const rings = computed(() => shown.value?.marks.filter(({ what }) => what === 'ring') ?? [])
+const clips = computed(() => shown.value?.marks.filter(mark => mark.what === 'clip' && isSeen(mark)) ?? [])
+const rings = computed(() => shown.value?.marks.filter(mark => mark.what === 'ring' && isSeen(mark)) ?? [])
 const hatch = computed(() => (pipe.value ? materialOf(pipe.value.family) : null))
 </script>
 
@@ -65,7 +67,7 @@ const hatch = computed(() => (pipe.value ? materialOf(pipe.value.family) : null)
       <path :d="`M${left} ${tapeY}H${left + layout.width}`" class="l-thin" />
       <g v-for="tick in layout.ticks" :key="tick.mm">
         <path :d="`M${x(tick.mm)} ${tapeY}v${tick.rank === 'long' ? 26 : tick.rank === 'middle' ? 12 : 7}`" :class="tick.rank === 'long' ? 'l-thin' : 'l-dim2'" />
-        <text v-if="tick.rank === 'long' && tick.mm > 0 && x(tick.mm) < left + layout.width - 34" :x="x(tick.mm) + 3" :y="tapeY + 22" class="t14 w7">{{ system === 'inch' ? Math.round(tick.mm / 25.4) : Math.round(tick.mm) }}</text>
+        <text v-if="tick.rank === 'long' && tick.mm > 0 && x(tick.mm) < left + layout.width - (tick.mm >= 1000 ? 44 : 34)" :x="x(tick.mm) + 3" :y="tapeY + 22" class="t14 w7">{{ system === 'inch' ? Math.round(tick.mm / 25.4) : Math.round(tick.mm) }}</text>
       </g>
       <rect v-if="layout.gap" :x="left + layout.gap[0]" :y="tapeY - 1" :width="layout.gap[1] - layout.gap[0]" height="28" fill="var(--paper)" />
       <!-- cut ends -->
@@ -79,7 +81,7 @@ const hatch = computed(() => (pipe.value ? materialOf(pipe.value.family) : null)
       <g v-for="one in inserts" :key="`i${one.i}`">
         <path :d="`M${one.i === 0 ? x(one.mm!) : x(cut - one.mm!)} ${cy - half - 8}V${cy + half + 8}`" class="l-sel3" />
         <template v-if="isPhone">
-          <text :x="one.i === 0 ? left + layout.at(one.mm!) / 2 : left + layout.width - layout.at(one.mm!) / 2" :y="cy + 14" class="mid t40 w7 copper halo">{{ text(one.mm) }}</text>
+          <text :x="one.i === 0 ? left + layout.at(one.mm!) / 2 : left + layout.width - layout.at(one.mm!) / 2" :y="cy + 14" class="mid w7 copper halo" :style="{ fontSize: `${Math.min(40, layout.at(one.mm!) / (text(one.mm).length * 0.6))}px` }">{{ text(one.mm) }}</text>
           <text :x="one.i === 0 ? left + layout.at(one.mm!) + 8 : left + layout.width - layout.at(one.mm!) - 8" :y="cy - half + 18" :class="one.i === 1 ? 'end' : ''" class="t14 halo">{{ one.words }}</text>
         </template>
         <template v-else>
@@ -91,8 +93,10 @@ const hatch = computed(() => (pipe.value ? materialOf(pipe.value.family) : null)
       <!-- bends -->
       <g v-for="(bend, i) in bends" :key="`m${i}`">
         <path :d="`M${x(markAt(bend))} ${cy - half - (isPhone ? 4 : raised[i] ? 8 : 22)}V${cy + half + 4}`" class="l-sel" />
-        <path v-if="!isPhone" :d="(i === 0 || Math.abs(bend.turn) < 1 || bend.turn > 359) ? `M${x(bend.corner)} ${cy}v${half + 15}m-4 -7l4 7l4 -7` : `M${x(bend.corner)} ${cy}v${-half - 15}m-4 7l4 -7l4 7`" class="l-sel" />
-        <text v-if="!isPhone" :x="x(markAt(bend)) + (raised[i] ? 5 : 0)" :y="raised[i] ? cy - half - 10 : 40" :class="raised[i] ? '' : 'mid'" class="halo"><tspan class="t20 w7 copper">{{ text(markAt(bend)) }}</tspan><tspan class="t14" dx="4">bend {{ i + 1 }}, {{ Math.round(bend.angle * 10) / 10 }}°</tspan></text>
+        <text v-if="!isPhone" :x="x(markAt(bend)) + (raised[i] ? 5 : 0)" :y="raised[i] ? cy - half - 10 : 40" :class="raised[i] ? '' : 'mid'" class="halo"><tspan class="t20 w7 copper">{{ text(markAt(bend)) }}</tspan><tspan class="t14" dx="4">bend {{ bend.number }}, {{ Math.round(bend.angle * 10) / 10 }}°</tspan></text>
+      </g>
+      <g v-for="(bend, i) in bends" :key="`a${i}`">
+        <path v-if="!isPhone" :d="(bend.number === 1 || Math.abs(bend.turn) < 1 || bend.turn > 359) ? `M${x(bend.corner)} ${cy}v${half + 15}m-4 -7l4 7l4 -7` : `M${x(bend.corner)} ${cy}v${-half - 15}m-4 7l4 -7l4 7`" class="l-sel" />
       </g>
       <!-- clips -->
       <g v-for="(clip, i) in clips" :key="`c${i}`">

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import type { WorkingLine } from '#core/base'
 import { getPipe } from '#core/catalogue'
-import { formatDecimal, type UnitSystem } from '#core/units'
+import { formatDecimal, formatLength, type UnitSystem } from '#core/units'
 import { radiusOf, tangentOf, type LineWarning } from '#core/line'
-import type { RunRow, WayOut } from '#core/run'
+import { plainMessage, type RunRow, type WayOut } from '#core/run'
 import type { ShownPiece } from '~/composables/useLine'
 import { inRegion } from '~/wording/en'
 import { bendsOf, orderOfBends, turnWords, warningShape } from '~/wording/line'
@@ -17,8 +17,9 @@ const spread = computed(() => (piece.value?.cutLo != null && piece.value.cutHi !
 const bends = computed(() => (piece.value ? bendsOf(piece.value) : []))
 const order = computed(() => (piece.value && bends.value.length > 0 ? orderOfBends(piece.value) : null))
 const SIGNS: Record<string, string> = { '+': '+', '-': '−', 'x': '×', '/': '÷', '=': '' }
-const sourceWords = (source: string | undefined) => (source === undefined ? '' : source === 'measured' ? 'tape, you' : source.replace('measured: the bender', 'your test bend'))
-const own = computed(() => props.warnings.filter(({ piece: id, leg }) => id === piece.value?.id || (id === undefined && (leg === undefined || props.shown.legs.includes(leg)))))
+const sourceWords = (source: string | undefined) => (source === undefined ? '' : source === 'measured' ? 'tape, you' : source.replace(/^typical for .*/, 'typical'))
+/** What the range of a take-out does stands above them with the figures. */
+const own = computed(() => props.warnings.filter(({ code, piece: id, leg }) => code !== 'typical' && ( id === piece.value?.id || (id === undefined && (leg === undefined || props.shown.legs.includes(leg))))))
 const step = computed(() => props.row?.leg?.offset ?? null)
 const detail = computed(() => {
   if (!step.value || step.value.by === 'elbows' || !piece.value) return null
@@ -41,7 +42,7 @@ const mm = (value: number) => formatDecimal(value, 1)
   <section aria-label="Working">
     <template v-if="shown.issue">
       <h2 class="t20 w7 flex gap-2 items-center"><StatusShape status="refused" :size="20" /> Impossible so</h2>
-      <p class="t15 mt-1" data-test="impossible">{{ issue ?? shown.issue.message.replace(/^legs\.\d+: /, '') }}</p>
+      <p class="t15 mt-1" data-test="impossible">{{ issue ?? plainMessage(shown.issue) }}</p>
       <template v-if="clash">
         <table class="sum">
           <tbody>
@@ -67,21 +68,21 @@ const mm = (value: number) => formatDecimal(value, 1)
         <tbody>
           <tr v-for="(line, i) in lines" :key="i" :class="{ total: line.op === '=' }">
             <td class="op">{{ i === 0 ? '' : SIGNS[line.op] }}</td><td>{{ line.text }}</td>
-            <td class="v"><template v-if="line.op === '='"><span class="t26 copper" data-test="cut"><TapeFigure :mm="line.value" :system="system" /></span></template><template v-else>{{ formatDecimal(line.value, 1) }}</template></td>
-            <td class="src">{{ line.op === '=' ? (system === 'inch' ? `in (${formatDecimal(line.value, 1)} mm)` : 'set the tape to it') : sourceWords(line.source) }}</td>
+            <td class="v"><template v-if="line.op === '='"><span class="t26 copper" data-test="cut"><TapeFigure :mm="line.value" :system="system" /></span></template><template v-else>{{ system === 'inch' ? (line.value / 25.4).toFixed(3) : formatDecimal(line.value, 1) }}</template></td>
+            <td class="src">{{ line.op === '=' ? (system === 'inch' ? `in (${formatDecimal(line.value, 1)} mm)` : 'set the tape to it') : `${system === 'inch' ? `${formatDecimal(line.value, 1)} mm; ` : ''}${sourceWords(line.source)}` }}</td>
           </tr>
           <tr v-if="piece.cut === null" class="total"><td /><td>cut</td><td class="v t26">?</td><td class="src"><NuxtLink :to="`/jobs/${slug}/kit`" class="underline">measure the fitting</NuxtLink></td></tr>
         </tbody>
       </table>
-      <p v-if="spread > 0.05 && piece.cut !== null" class="range t14" data-test="range"><VerdictShape :verdict="spread > 2 ? 'care' : 'fits'" :size="18" /> <span><b>{{ formatDecimal(piece.cutLo!, 1) }} to {{ formatDecimal(piece.cutHi!, 1) }} mm</b> by typical fittings. {{ spread > 2 ? 'Measure yours first, in the kit.' : 'A saw is no better.' }}</span></p>
+      <p v-if="spread > 0.05 && piece.cut !== null" class="range t14" data-test="range"><VerdictShape :verdict="spread > 2 ? 'care' : 'fits'" :size="18" /> <span><b>{{ formatLength(piece.cutLo!, system) }} to {{ formatLength(piece.cutHi!, system) }}</b> by typical fittings. <template v-if="spread > 2"><NuxtLink :to="`/jobs/${slug}/kit`" class="underline">Measure yours</NuxtLink> before you cut.</template><template v-else>A saw is no better.</template></span></p>
       <ul v-if="own.length" class="notes"><li v-for="(warning, i) in own" :key="i" class="flex gap-2 t14" :data-warning="warning.code"><StatusShape :status="warningShape(warning.code)" :size="14" class="mt-[2px] flex-none" /><span>{{ inRegion(warning.text, region) }} <NuxtLink v-if="warning.code === 'bender-typical' || warning.code === 'measure'" :to="`/jobs/${slug}/kit`" class="underline">To the kit</NuxtLink></span></li></ul>
       <OffsetDetail v-if="detail" v-bind="detail" :width="380" :height="150" class="mt-2" />
       <template v-if="bends.length">
         <h3 class="zone-heading mt-3">Bends, from the left end <button type="button" class="right underline" data-test="flip-school" @click="emit('flipSchool')">other school <kbd>G</kbd></button></h3>
         <table class="sum bends">
-          <thead><tr><th /><th :class="{ used: school === 'hook' }">hook edge</th><th :class="{ used: school === 'corner' }">corner</th><th>angle</th><th class="l">turn</th></tr></thead>
+          <thead><tr><th /><th :class="{ used: school === 'hook' }">hook edge</th><th :class="{ used: school === 'corner' }">corner</th><th>angle</th><th class="l">seen along it</th></tr></thead>
           <tbody>
-            <tr v-for="(bend, i) in bends" :key="i"><td class="w7">{{ i + 1 }}</td><td class="v" :class="{ copper: school === 'hook' }"><TapeFigure :mm="bend.hook" :system="system" /></td><td class="v" :class="{ copper: school === 'corner' }"><TapeFigure :mm="bend.corner" :system="system" /></td><td class="v">{{ formatDecimal(bend.angle, 1) }}°<span v-if="bend.pull" class="note t13"> pull {{ formatDecimal(bend.pull, 1) }}°</span></td><td class="l t14">{{ turnWords(bend, i === 0) }}</td></tr>
+            <tr v-for="(bend, i) in bends" :key="i"><td class="w7">{{ i + 1 }}</td><td class="v" :class="{ copper: school === 'hook' }"><TapeFigure :mm="bend.hook" :system="system" /></td><td class="v" :class="{ copper: school === 'corner' }"><TapeFigure :mm="bend.corner" :system="system" /></td><td class="v">{{ formatDecimal(bend.angle, 1) }}°<span v-if="bend.pull" class="note t13"> pull {{ formatDecimal(bend.pull, 1) }}°</span></td><td class="l t14"><span class="turn"><TurnDial :turn="bend.turn" :is-first="i === 0" />{{ turnWords(bend, i === 0) }}</span></td></tr>
           </tbody>
         </table>
         <p class="t14 mt-1"><b>Hook edge</b> on its mark, set back from the corner. <b v-if="school === 'hook'" class="copper">In use.</b> Or the <b>corner</b> sighted across the former with an offcut. <b v-if="school === 'corner'" class="copper">In use.</b></p>
@@ -106,5 +107,6 @@ const mm = (value: number) => formatDecimal(value, 1)
 .bends th { font-size: 13px; font-weight: 400; color: var(--ink2); text-align: right; padding-right: 10px; }
 .bends th.used { color: var(--ink); font-weight: 700; text-decoration: 2px underline var(--copper); text-underline-offset: 4px; }
 .bends .l { text-align: left; padding-left: 4px; }
+.turn { display: inline-flex; gap: 6px; align-items: center; line-height: 1.1; }
 .way { display: grid; grid-template-columns: 1fr auto auto; gap: 12px; align-items: center; padding: 8px 0; border-bottom: 1px solid var(--hair); }
 </style>
