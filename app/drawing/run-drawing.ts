@@ -76,7 +76,7 @@ export function clearPlace(width: number, height: number, block: { width: number
       const corners: Point[] = [[x, y], [x + block.width, y], [x, y + block.height], [x + block.width, y + block.height], [x + block.width / 2, y + block.height / 2], [x + block.width / 2, y], [x + block.width / 2, y + block.height], [x, y + block.height / 2], [x + block.width, y + block.height / 2]]
       const isClear = Math.min(...corners.map(one => clearance(one, stretches)))
       const far = Math.hypot(x + block.width / 2 - near[0], y + block.height / 2 - near[1])
-      const worth = Math.min(isClear, 46) * 4 - far * 0.25
+      const worth = Math.min(isClear, 46) * 4 - far * 0.45
       if (worth > best.worth) best = { at: [x, y], worth }
     }
   }

@@ -59,7 +59,7 @@ function clipWarnings(piece: Piece, mm: Say): LineWarning[] {
 /** What a take-out's range does to the cut, or that it has to be measured first. */
 function measureWarnings(piece: Piece, mm: Say): LineWarning[] {
   const leg = piece.legs[0]!
-  if (piece.cut === null) return [{ code: 'measure', leg, piece: piece.id, text: `No cut for ${piece.id}: measure its ${[...new Set(piece.ends.filter(({ into }) => into !== 'free').map(({ into }) => MOUTH_WORDS[into]))].join(' and ')}, centre to stop.` }]
+  if (piece.cut === null) return [{ code: 'measure', leg, piece: piece.id, text: `No cut for ${piece.id}: measure its ${[...new Set(piece.ends.filter(({ into, takeOut, insertion }) => (into === 'face' ? insertion : takeOut) === null).map(({ into }) => MOUTH_WORDS[into]))].join(' and ')}, centre to stop.` }]
   const spread = piece.cutHi! - piece.cutLo!
   return spread > WORTH_MEASURING_MM ? [{ code: 'typical', leg, piece: piece.id, text: `${piece.id} comes out between ${mm(piece.cutLo!)} and ${mm(piece.cutHi!)} by typical fittings: measure yours before you cut.` }] : []
 }

@@ -62,7 +62,7 @@ function endTerm(mouth: Mouth, measured: 'centre' | 'stop' | 'face' | undefined)
   return measured === 'face' ? of(mouth.insertion, '+', `insertion into the ${MOUTH_WORDS[mouth.kind]}`) : of(mouth.takeOut, '-', `take-out of the ${MOUTH_WORDS[mouth.kind]}`)
 }
 
-const pieceEnd = (mouth: Mouth): PieceEnd => ({ insertion: mouth.insertion.value, lo: mouth.insertion.lo, hi: mouth.insertion.hi, source: mouth.insertion.source, method: mouth.method, into: mouth.kind })
+const pieceEnd = (mouth: Mouth): PieceEnd => ({ insertion: mouth.insertion.value, takeOut: mouth.takeOut.value, lo: mouth.insertion.lo, hi: mouth.insertion.hi, source: mouth.insertion.source, method: mouth.method, into: mouth.kind })
 
 /** Where the cut end lies from the leg's point, into the leg, mm: the stop inside a fitting, or behind a face. */
 const inset = (mouth: Mouth): number | null => (mouth.kind === 'face' ? (mouth.insertion.value === null ? null : -mouth.insertion.value) : mouth.takeOut.value)

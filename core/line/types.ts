@@ -99,7 +99,8 @@ export type PieceMark =
     pull?: number
   }
 
-export interface PieceEnd extends Omit<Figure, 'value'> { insertion: number | null, method: Method, into: Mouth['kind'] }
+/** `takeOut` is centre to stop, mm; null has to be measured. */
+export interface PieceEnd extends Omit<Figure, 'value'> { insertion: number | null, takeOut: number | null, method: Method, into: Mouth['kind'] }
 
 export interface Piece {
   id: string

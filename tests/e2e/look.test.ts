@@ -9,7 +9,7 @@ afterAll(() => app.close())
 
 const SIZES = [[1280, 800], [390, 844]] as const
 const kiln = '/jobs/kiln-lane-bakehouse'
-const VIEWS = ['/', '/sizes', '/gauge', '/jobs/glaze-kiln-room/find', `${kiln}/find`, `${kiln}/joint`, `${kiln}/make`, `${kiln}/handover`, `${kiln}/kit`, `${kiln}/look`, '/jobs/boat-shed-wash-down/joint', '/jobs/boat-shed-wash-down/make']
+const VIEWS = ['/', '/sizes', '/gauge', '/jobs/glaze-kiln-room/find', `${kiln}/find`, `${kiln}/line`, `${kiln}/joint`, `${kiln}/make`, `${kiln}/handover`, `${kiln}/kit`, `${kiln}/look`, '/jobs/boat-shed-wash-down/line', '/jobs/boat-shed-wash-down/joint', '/jobs/boat-shed-wash-down/make']
 
 describe.each([['light', false], ['cellar', true]] as const)('%s', (name, dark) => {
   it.each(VIEWS)('%s', async (path) => {
@@ -50,11 +50,24 @@ describe('by keyboard alone', () => {
     await app.find('[data-register]')
   })
 
+  it('reaches the parts of a line by Tab with a visible focus', async () => {
+    await app.go(`${kiln}/line`)
+    await app.find('[data-leg]')
+    const reached = new Set<string>()
+    for (let i = 0; i < 50; i++) {
+      await app.press(Key.TAB)
+      const at = await app.driver.executeScript<{ name: string, seen: boolean }>('const e = document.activeElement; return { name: e.closest("[data-leg]") ? "leg" : e.dataset.panel ? "panel" : e.dataset.test ?? "", seen: getComputedStyle(e).outlineStyle !== "none" || e === document.body }')
+      expect(at.seen).toBe(true)
+      reached.add(at.name)
+    }
+    expect([...reached]).toEqual(expect.arrayContaining(['leg', 'new-leg', 'panel', 'fit', 'reverse', 'print-strips', 'add-line']))
+  })
+
   it('reaches every control by Tab with a visible focus', async () => {
     await app.go(`${kiln}/joint`)
     await app.find('[data-way]')
     const reached = new Set<string>()
-    for (let i = 0; i < 60; i++) {
+    for (let i = 0; i < 70; i++) {
       await app.press(Key.TAB)
       const at = await app.driver.executeScript<{ name: string, seen: boolean }>('const e = document.activeElement; return { name: e.dataset.way ? "way" : e.dataset.end ? "end" : e.dataset.condition ? "condition" : e.dataset.test ?? "", seen: getComputedStyle(e).outlineStyle !== "none" || e === document.body }')
       expect(at.seen).toBe(true)

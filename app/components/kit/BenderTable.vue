@@ -11,10 +11,10 @@ const emit = defineEmits<{ change: [benders: BenderRecord[]] }>()
 const system = computed(() => unitSystemOf(props.region))
 const isInch = computed(() => system.value === 'inch')
 /** Pipe that is bent here, one of each outside diameter. */
-const pipes = computed(() => [...new Map(PIPES.filter(pipe => pipe.regions.includes(props.region) && bendOf(pipe)?.isPulled && pipe.od <= 35).map(pipe => [`${pipe.family} ${pipe.od}`, pipe])).values()])
+const pipes = computed(() => [...new Map(PIPES.filter(pipe => pipe.regions.includes(props.region) && pipe.series !== 'cu-bs-imp' && bendOf(pipe)?.isPulled && pipe.od <= 35).map(pipe => [`${pipe.family} ${pipe.od}`, pipe])).values()])
 const usual = () => (isInch.value ? { first: '4', second: '20', hook: '10', a: '', b: '' } : { first: '100', second: '500', hook: '250', a: '', b: '' })
 const typed = reactive({ pipe: '', ...usual(), pulled: '90', angle: '90' })
-watch(pipes, (list) => { if (!list.some(({ id }) => id === typed.pipe)) typed.pipe = list.find(({ od }) => od > 21)?.id ?? list[0]?.id ?? '' }, { immediate: true })
+watch(pipes, (list) => { if (!list.some(({ id }) => id === typed.pipe)) typed.pipe = list.find(({ family, od }) => family === 'copper' && od > 21)?.id ?? list[0]?.id ?? '' }, { immediate: true })
 
 const LENGTHS = [['first', 'first mark'], ['second', 'second mark'], ['hook', 'hook edge set at'], ['a', 'corner to first mark'], ['b', 'corner to second mark']] as const
 const read = computed(() => {

@@ -93,7 +93,7 @@ const hatch = computed(() => (pipe.value ? materialOf(pipe.value.family) : null)
       <!-- bends -->
       <g v-for="(bend, i) in bends" :key="`m${i}`">
         <path :d="`M${x(markAt(bend))} ${cy - half - (isPhone ? 4 : raised[i] ? 8 : 22)}V${cy + half + 4}`" class="l-sel" />
-        <text v-if="!isPhone" :x="x(markAt(bend)) + (raised[i] ? 5 : 0)" :y="raised[i] ? cy - half - 10 : 40" :class="raised[i] ? '' : 'mid'" class="halo"><tspan class="t20 w7 copper">{{ text(markAt(bend)) }}</tspan><tspan class="t14" dx="4">bend {{ bend.number }}, {{ Math.round(bend.angle * 10) / 10 }}°</tspan></text>
+        <text v-if="!isPhone" :x="raised[i] ? x(bend.corner) + 10 : x(markAt(bend))" :y="raised[i] ? cy - half - 10 : 40" :class="raised[i] ? '' : 'mid'" class="halo"><tspan class="t20 w7 copper">{{ text(markAt(bend)) }}</tspan><tspan class="t14" dx="4">bend {{ bend.number }}, {{ Math.round(bend.angle * 10) / 10 }}°</tspan></text>
       </g>
       <g v-for="(bend, i) in bends" :key="`a${i}`">
         <path v-if="!isPhone" :d="(bend.number === 1 || Math.abs(bend.turn) < 1 || bend.turn > 359) ? `M${x(bend.corner)} ${cy}v${half + 15}m-4 -7l4 7l4 -7` : `M${x(bend.corner)} ${cy}v${-half - 15}m-4 7l4 -7l4 7`" class="l-sel" />

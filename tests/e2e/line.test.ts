@@ -1,0 +1,214 @@
+import { writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+import { Key, Origin } from 'selenium-webdriver'
+import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest'
+import type { JobRecord } from '#core/record'
+import { App } from './pages/app'
+
+// A run drawn as it is said on site, by keys, by dragging, from a task, from a file; its cuts, marks and ways out.
+let app: App
+const base = () => inject('baseUrl')
+const slug = 'smoke-house'
+const job = async (): Promise<JobRecord> => (await (await fetch(`${base()}/api/jobs/${slug}`)).json()) as JobRecord
+const legs = async (number: number) => (await job()).lines.find(line => line.number === number)!.legs
+const add = async (text: string) => {
+  await app.type('[data-test="new-leg"]', text)
+  await app.press(Key.ENTER)
+}
+beforeAll(async () => {
+  await fetch(`${base()}/api/jobs`, { method: 'POST', body: JSON.stringify({ name: 'Smoke house', place: 'washing bay', region: 'gb' }) })
+  app = await App.open(base())
+})
+afterAll(() => app.close())
+
+describe('a line by keyboard alone', () => {
+  it('is drawn leg by leg, with its branches, and comes to cuts', async () => {
+    await app.go(`/jobs/${slug}/line`)
+    await app.find('[data-test="first-line"]')
+    // Tab to the one button there is, then keys only.
+    await app.driver.executeScript('document.querySelector("[data-test=first-line]").focus()')
+    await app.press(Key.ENTER)
+    await app.find('[data-test="new-leg"]')
+    await app.press('n')
+    for (const leg of ['e 640', 'u 900', 'e 1140 offset s 50 @ 45 at 420', 'd 820 on 15 stop = sink 1', 'from d e 900', 'd 820 on 15 stop = sink 2']) await app.press(leg, Key.ENTER)
+    await app.waitForText('[data-leg="5"]', /F G\s*d 820 on 15 stop = sink 2/)
+    await app.press(Key.ESCAPE)
+    for (let i = 0; i < 6; i++) await app.press('k')
+    // A to B: 640 from a free end, less the elbow's 13.5 (typical).
+    await app.waitForText('[data-test="cut"]', /627/)
+    await app.press('j')
+    await app.waitForText('section[aria-label="Working"]', /Working of p2, B to C/)
+    await app.press('j')
+    await app.waitForText('section[aria-label="Working"]', /travel[\s\S]*70\.7[\s\S]*hook edge[\s\S]*back the other way/)
+    await app.saved()
+    expect(await legs(1)).toHaveLength(6)
+  })
+  it('is undone and done again, changed in place, and asked of its other end and school', async () => {
+    await app.press('u')
+    await app.waitForText('.rows', /^(?![\s\S]*sink 2)/)
+    await app.press('U')
+    await app.waitForText('[data-leg="5"]', /sink 2/)
+    await app.press('k', 'k', 'k', 'k', 'k', Key.ENTER)
+    await app.waitForValue('input[data-edit]', 'e 640')
+    await app.type('input[data-edit]', 'e 700')
+    await app.press(Key.ENTER)
+    await app.waitForText('[data-test="cut"]', /687/)
+    await app.press('j', 'j', 'r')
+    await app.waitForText('.strip', /from the other end/)
+    await app.press('g')
+    await app.waitForText('section[aria-label="Working"]', /corner sighted across the former with an offcut\. In use/)
+    await app.saved()
+    expect((await job()).policy.bendMark).toBe('corner')
+    expect(await app.errors()).toEqual([])
+  })
+})
+
+describe('what cannot be made', () => {
+  it('stays as typed with the reason at its row; the rest is drawn', async () => {
+    await add('e 20 zz')
+    await app.waitForText('[data-issue="6"]', /"zz" is not understood after "e 20"/)
+    await app.press(Key.ESCAPE)
+    await app.press(Key.DELETE)
+    await app.waitForText('.rows', /^(?![\s\S]*zz)/)
+    await add('u 50')
+    await app.waitForText('[data-issue="6"]', /leg 5 ends|nothing goes on there|ends stop/i)
+    await app.press(Key.ESCAPE)
+    await app.press(Key.DELETE)
+    await app.waitForText('.rows', /^(?![\s\S]*u 50)/)
+  })
+  it('shows the clash as a sum, with ways out that are tried; one is taken', async () => {
+    await app.click('[data-test="add-line"]')
+    await add('e 900 offset s 40 @ 45')
+    await app.waitForText('[data-test="impossible"]', /The bends overlap by 7\.2/)
+    await app.waitForText('section[aria-label="Working"]', /straight between\s*−7\.2/)
+    await app.click('[data-test="way-out"] button')
+    await app.waitForText('section[aria-label="Working"]', /straight between the bends/)
+    await app.saved()
+    expect(await legs(2)).toEqual(['e 900 offset s 40 @ 30'])
+    expect(await app.axe()).toEqual([])
+  })
+})
+
+describe('with the pointer', () => {
+  const drag = async (css: string, dx: number, dy: number) => {
+    const grip = await app.find(css)
+    await app.driver.actions().move({ origin: grip, x: 0, y: 0 }).press().move({ origin: Origin.POINTER, x: Math.round(dx / 2), y: Math.round(dy / 2) }).move({ origin: Origin.POINTER, x: dx - Math.round(dx / 2), y: dy - Math.round(dy / 2) }).release().perform()
+  }
+  it('a leg is pulled out of a point and stretched; text and drawing stay in step', async () => {
+    await app.click('[data-test="add-line"]')
+    await app.waitForText('.sheet', /No legs yet/)
+    await drag('[data-grip="pull"]', 0, -120)
+    await app.waitForText('[data-leg="0"]', /A B\s*u \d+/)
+    await app.saved()
+    const first = Number((await legs(3))[0]!.split(' ')[1])
+    await drag('[data-grip="stretch"]', 0, 60)
+    await app.saved()
+    const second = Number((await legs(3))[0]!.split(' ')[1])
+    expect(second).toBeLessThan(first)
+    await drag('[data-grip="pull"]', 100, 58)
+    await app.waitForText('[data-leg="1"]', /B C\s*e \d+/)
+    // Larger and back to fit.
+    const scale = async () => (await app.text('.iso')).match(/1 mm drawn [\d.]+/)![0]
+    const before = await scale()
+    await app.press('+')
+    expect(await scale()).not.toBe(before)
+    await app.press('f')
+    expect(await scale()).toBe(before)
+    expect(await app.errors()).toEqual([])
+  })
+})
+
+describe('what a line is of', () => {
+  it('a change of method or pipe changes its cuts at once', async () => {
+    await app.click('[data-line="1"]')
+    await app.click('[data-leg="0"] button')
+    await app.waitForText('[data-test="cut"]', /687/)
+    await app.click('[data-panel="line"]')
+    await app.click('[data-method="press"]')
+    await app.click('[data-panel="working"]')
+    // 700 less the press elbow's 27.5.
+    await app.waitForText('[data-test="cut"]', /673/)
+    await app.click('[data-panel="line"]')
+    await app.waitForText('section[aria-label="What the line is of"]', /press tee 22 x 22 x 15/)
+    await app.click('[data-test="corners-bends"]')
+    await app.click('[data-panel="working"]')
+    await app.waitForText('section[aria-label="Working"]', /bend gain/)
+    await app.saved()
+    expect((await job()).lines[0]).toMatchObject({ method: 'press', corners: 'bends' })
+  })
+})
+
+describe('from a task, from a file', () => {
+  it('a guide asks, answers and draws its line', async () => {
+    await app.click('[data-panel="guides"]')
+    await app.waitForText('section[aria-label="Start from a task"]', /cut out/)
+    await app.type('[data-guide-field="play"]', 'some')
+    await app.waitForText('#guide-wrong', /draw apart by.*"some" is not a length/)
+    await app.type('[data-guide-field="play"]', '40')
+    await app.waitForText('section[aria-label="Start from a task"]', /Tee fully on to one end/)
+    await app.click('[data-test="guide-begin"]')
+    await app.waitForText('[aria-label="Lines"]', /L4 branch from the new tee/)
+    await app.waitForText('[data-leg="0"]', /d 500/)
+  })
+  it('an import says what it will do, names its bad rows, and keeps them to be put right', async () => {
+    const file = path.join(tmpdir(), 'jolvet-legs.csv')
+    writeFileSync(file, 'leg\ne 640\nx 20\nn 300\n')
+    await app.click('[data-panel="files"]')
+    await (await app.find('[data-test="import-file"]')).sendKeys(file)
+    await app.waitForText('[data-test="import-preview"]', /3 legs from CSV[\s\S]*row 3 x 20/)
+    await app.click('[data-test="import-begin"]')
+    await app.waitForText('[data-leg="1"]', /x 20/)
+    await app.saved()
+    expect(await legs(5)).toEqual(['e 640', 'x 20', 'n 300'])
+    writeFileSync(file, '{"format":"jolvet-line","version":9}')
+    await app.click('[data-panel="files"]')
+    await (await app.find('[data-test="import-file"]')).sendKeys(file)
+    await app.waitForText('[data-test="import-problem"]', /version 9, from a newer Jolvet/)
+  })
+})
+
+describe('a test bend', () => {
+  it('calibrates the bender, says the error it leaves, and the line uses it', async () => {
+    await app.go(`/jobs/${slug}/kit`)
+    await app.type('[data-test="bender-a"]', '200')
+    await app.type('[data-test="bender-b"]', '200')
+    await app.waitForText('section[aria-label="Benders"]', /a bend gains/)
+    await app.type('[data-test="bender-a"]', '227.3')
+    await app.type('[data-test="bender-b"]', '205.7')
+    await app.type('[data-test="bender-pulled"]', '93')
+    await app.waitForText('[data-test="bender-result"]', /76\.9[\s\S]*77\.3[\s\S]*3°/)
+    await app.click('[data-test="bender-keep"]')
+    await app.waitForText('[data-test="bender"]', /R 76\.9/)
+    expect(await app.axe()).toEqual([])
+    await app.saved()
+    await app.go(`/jobs/${slug}/line?line=${(await job()).lines[1]!.id}`)
+    await app.waitForText('section[aria-label="Working"]', /your test bend[\s\S]*pull 31/)
+  })
+})
+
+describe('on the phone', () => {
+  it('shows the cut large, both ends of the strip, the working from below; legs are typed and changed', async () => {
+    await app.setSize(390, 844)
+    await app.go(`/jobs/${slug}/line?line=${(await job()).lines[1]!.id}`)
+    await app.waitForText('.phone-figure', /\d{3}/)
+    await add('n 300')
+    await app.waitForText('[data-leg="1"]', /n 300/)
+    await app.click('[data-test="next-piece"]')
+    await app.click('[data-test="open-working"]')
+    await app.waitForText('[role="dialog"]', /Working of p/)
+    expect(await app.axe()).toEqual([])
+    await app.press(Key.ESCAPE)
+    await app.errors()
+  })
+  it('takes a line begun without a network, and sends it when there is one', async () => {
+    await app.setOffline(true)
+    await app.click('[data-test="add-line"]')
+    await add('e 250')
+    await app.waitForText('[data-leg="0"]', /e 250/)
+    await app.setOffline(false)
+    await app.saved()
+    expect((await job()).lines.at(-1)).toMatchObject({ legs: ['e 250'] })
+    await app.setSize(1280, 800)
+  })
+})
