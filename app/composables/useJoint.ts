@@ -1,7 +1,8 @@
 import { fillConditions, findWays, type Conditions, type End, type Way, type WaysAnswer } from '#core/joints'
 import { isMade, kitOf, type JobRecord, type JointBody, type JointRecord } from '#core/record'
 
-const BLANK: Omit<JointBody, 'a' | 'findA' | 'place'> = { b: null, findB: null, conditions: {}, orientation: 'horizontal', wayId: null, depths: {} }
+/** A joint of which one end is known. */
+export const BLANK_JOINT: Omit<JointBody, 'a' | 'findA' | 'place'> = { b: null, findB: null, conditions: {}, orientation: 'horizontal', wayId: null, depths: {} }
 
 /** The joint on the screen: its ends and conditions, every way to make it, and the one looked at. */
 export function useJoint(job: Ref<JobRecord | undefined>) {
@@ -38,7 +39,7 @@ export function useJoint(job: Ref<JobRecord | undefined>) {
 
   async function addJoint(from?: { find: string, end: End, place: string }) {
     if (!job.value) return
-    const made = store.createJoint(job.value.slug, { ...BLANK, place: from?.place ?? '', a: from?.end ?? null, findA: from?.find ?? null })
+    const made = store.createJoint(job.value.slug, { ...BLANK_JOINT, place: from?.place ?? '', a: from?.end ?? null, findA: from?.find ?? null })
     if (made.ok) await router.replace({ query: { joint: made.value.id } })
   }
 

@@ -3,6 +3,7 @@ import { surveyLine, type LaidLeg, type LineWarning, type Piece } from '#core/li
 import type { Issue } from '#core/base'
 import { draftLine, type JobRecord, type LineBody, type LineRecord } from '#core/record'
 import { insertLeg, plainMessage, pointLetter, removeLeg, splitLegs, typeLength, withLength, type RunRow } from '#core/run'
+import { BLANK_JOINT } from './useJoint'
 import { beginHistory, record, redo, undo, type History } from '~/editor/history'
 
 /** A tube of the line as the screen shows it. */
@@ -113,6 +114,13 @@ export function useLine(job: Ref<JobRecord | undefined>) {
     addLegs(`${from}${letter} ${typeLength(mm, system.value)}`)
   }
 
+  /** A joint for an end of the line, with this pipe as its first end. */
+  async function joinEnd(pipe: string, place: string) {
+    if (!job.value) return
+    const made = store.createJoint(job.value.slug, { ...BLANK_JOINT, place: place.slice(0, 120), a: { pipe }, findA: null })
+    if (made.ok) await router.push({ path: `/jobs/${job.value.slug}/joint`, query: { joint: made.value.id } })
+  }
+
   async function addLine(body: Partial<LineBody> = {}) {
     if (!job.value) return
     const last = job.value.lines.at(-1)
@@ -122,7 +130,7 @@ export function useLine(job: Ref<JobRecord | undefined>) {
   }
 
   return {
-    line, system, draft, survey, laid, rows, pieces, row, shown, warnings, issues, change, save, setLegs, addLegs, setLeg, dropLeg, stretch, pull, addLine,
+    line, system, draft, survey, laid, rows, pieces, row, shown, warnings, issues, change, save, setLegs, addLegs, setLeg, dropLeg, stretch, pull, joinEnd, addLine,
     look: (index: number) => { at.value = Math.min(Math.max(0, index), Math.max(0, rows.value.length - 1)) },
     undo: () => step(undo), redo: () => step(redo),
     canUndo: computed(() => (history.value?.steps.past.length ?? 0) > 0), canRedo: computed(() => (history.value?.steps.future.length ?? 0) > 0),

@@ -20,6 +20,7 @@ const plural = (n: number, word: string): string => `${n} ${word}${n === 1 ? '' 
 export function stationViews(job: JobRecord, here: Station | null, detail?: string): StationView[] {
   const made = job.joints.filter(joint => statusOf(joint) === 'made').length
   const chosen = job.joints.filter(joint => joint.way).length
+  const isRight = job.lines.every(line => isLineRight(job, line))
   const counts: Record<Station, string> = {
     find: job.finds.length ? plural(job.finds.length, 'find') : 'nothing yet',
     line: job.lines.length ? plural(job.lines.reduce((sum, { legs }) => sum + legs.length, 0), 'leg') : 'none yet',
@@ -29,7 +30,7 @@ export function stationViews(job: JobRecord, here: Station | null, detail?: stri
   }
   const done: Record<Station, boolean> = {
     find: job.finds.length > 0 && job.finds.every(find => find.pipe !== null),
-    line: job.lines.length > 0 && job.lines.every(line => isLineRight(job, line)),
+    line: job.lines.length > 0 && isRight,
     joint: job.joints.length > 0 && chosen === job.joints.length,
     make: chosen > 0 && made === chosen,
     handover: job.handedOver !== null,
@@ -41,6 +42,6 @@ export function stationViews(job: JobRecord, here: Station | null, detail?: stri
     count: id === here && detail ? detail : counts[id],
     to: `/jobs/${job.slug}/${id}`,
     state: id === here ? 'here' : done[id] ? 'behind' : 'ahead',
-    held: id === 'find' ? job.finds.some(find => find.pipe === null && find.answers.traced !== 'water') : id === 'line' && job.lines.some(line => line.legs.length > 0 && !isLineRight(job, line)),
+    held: id === 'find' ? job.finds.some(find => find.pipe === null && find.answers.traced !== 'water') : id === 'line' && !isRight && job.lines.some(line => line.legs.length > 0),
   }))
 }

@@ -17,6 +17,12 @@ export function turnWords(mark: Extract<PieceMark, { what: 'bend' }>, isFirst: b
   return turn < 180 ? `rolled ${turn}° clockwise` : `rolled ${360 - turn}° anticlockwise`
 }
 
+/** The same in a word for the strip; nothing where it only goes on the same way. */
+export function turnShort(turn: number): string {
+  const degrees = Math.round(turn) % 360
+  return degrees === 0 ? '' : degrees === 180 ? ' back' : `, turn ${degrees}°`
+}
+
 export const bendsOf = (piece: Piece) => piece.marks.filter(mark => mark.what === 'bend')
 
 /** Which side goes in the former, and in which order, by where straight pipe is left to hold. */

@@ -82,14 +82,20 @@ function wallWarnings(laid: readonly LaidLeg[], question: LineQuestion, mm: Say)
 /** Most legs whose crossings are looked for: each is held against each. */
 const MOST_CROSSED = 600
 
+/** Whether two stretches lie so far apart along one axis that they cannot meet. */
+const isFarApart = (one: LaidLeg, other: LaidLeg, within: number): boolean => [0, 1, 2].some(k =>
+  Math.min(one.begin[k]!, one.end[k]!) - Math.max(other.begin[k]!, other.end[k]!) > within || Math.min(other.begin[k]!, other.end[k]!) - Math.max(one.begin[k]!, one.end[k]!) > within)
+
 /** Pipes that would run through one another. */
 function crossingWarnings(laid: readonly LaidLeg[], question: LineQuestion, mm: Say): LineWarning[] {
   if (laid.length > MOST_CROSSED) return []
   const warnings: LineWarning[] = []
   for (const [i, one] of laid.entries()) {
-    for (const other of laid.slice(i + 1)) {
-      if (other.parent === one.index || other.parent === one.parent || one.parent === other.index) continue
-      const gap = distanceBetween([one.begin, one.end], [other.begin, other.end]) - (one.pipe.od + other.pipe.od) / 2
+    for (let k = i + 1; k < laid.length; k++) {
+      const other = laid[k]!
+      const within = (one.pipe.od + other.pipe.od) / 2
+      if (other.parent === one.index || other.parent === one.parent || isFarApart(one, other, within)) continue
+      const gap = distanceBetween([one.begin, one.end], [other.begin, other.end]) - within
       if (gap < 0) warnings.push({ code: 'crossing', leg: other.index, text: `${legName(question, other.index)} runs through ${legName(question, one.index)}: ${mm(-gap)} too near. Step one of them over.` })
     }
   }

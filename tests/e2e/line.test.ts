@@ -139,6 +139,19 @@ describe('what a line is of', () => {
   })
 })
 
+describe('an end of the line', () => {
+  it('goes to the joint engine with its pipe', async () => {
+    await app.go(`/jobs/${slug}/line?line=${(await job()).lines[0]!.id}`)
+    await app.click('[data-leg="5"] button')
+    await app.click('[data-join="G"]')
+    await app.waitForText('[data-end="a"]', /15 × 0\.7 copper/)
+    await app.saved()
+    expect((await job()).joints).toMatchObject([{ a: { pipe: 'cu-en-x-15' }, place: 'sink 2, L1' }])
+    await app.go(`/jobs/${slug}/line?line=${(await job()).lines[0]!.id}`)
+    await app.find('[data-leg]')
+  })
+})
+
 describe('from a task, from a file', () => {
   it('a guide asks, answers and draws its line', async () => {
     await app.click('[data-panel="guides"]')

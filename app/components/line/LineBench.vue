@@ -8,7 +8,7 @@ import { fillPolicy } from '#core/joints'
 /** Line: the run typed or dragged, drawn in isometric to scale, with every cut and mark it comes to. */
 const props = defineProps<{ job: JobRecord }>()
 const job = toRef(props, 'job')
-const { line, system, draft, survey, laid, rows, pieces, row, shown, warnings, issues, change, save, addLegs, setLeg, setLegs, dropLeg, stretch, pull, addLine, look, undo, redo, canUndo, canRedo } = useLine(job)
+const { line, system, draft, survey, laid, rows, pieces, row, shown, warnings, issues, change, save, addLegs, setLeg, setLegs, dropLeg, stretch, pull, joinEnd, addLine, look, undo, redo, canUndo, canRedo } = useLine(job)
 const store = useJobStore()
 const narrow = useNarrow()
 
@@ -51,7 +51,7 @@ const nextPiece = () => {
 
 const beside = computed(() => ({
   job: props.job, line: line.value!, shown: shown.value, row: rows.value[row.value], rows: rows.value, lines: lines.value, warnings: warnings.value, issue: issues.value[shown.value?.rows.find(i => issues.value[i]) ?? -1] ?? null,
-  headIssues: (draft.value?.issues ?? []).map(({ message }) => message), waysOut: waysOut.value, school: school.value, system: system.value, bender: bender.value, survey: survey.value,
+  headIssues: (draft.value?.issues ?? []).map(({ message }) => message), waysOut: waysOut.value, school: school.value, system: system.value, bender: bender.value, survey: survey.value, startName: startName.value,
 }))
 /** A name is no step of the drawing, so it is not undone with it. */
 const changeLine = (changes: Partial<LineBody>) => ('name' in changes ? save(changes) : change(changes))
@@ -106,10 +106,10 @@ useKeys({
       <PieceStrip v-if="stripWidth > 0" :piece="shown?.piece ?? null" :from="shown?.from ?? ''" :to="shown?.to ?? ''" :system="system" :width="Math.floor(stripWidth)" :is-reversed="isReversed" :is-phone="narrow" :school="school" />
     </div>
     <LegList ref="list" class="list" :rows="rows" :issues="issues" :pieces="pieces" :row="row" :system="system" :is-phone="narrow" @look="look" @add="addLegs" @set="setLeg" @drop="dropLeg" />
-    <aside v-if="!narrow" class="working"><LinePanels v-model:panel="panel" v-bind="beside" @set-legs="setLegs" @flip-school="flipSchool" @change="changeLine" @begin="begin" @append="append" @replace="replace" /></aside>
+    <aside v-if="!narrow" class="working"><LinePanels v-model:panel="panel" v-bind="beside" @set-legs="setLegs" @flip-school="flipSchool" @change="changeLine" @begin="begin" @append="append" @replace="replace" @join="joinEnd" /></aside>
     <template v-else>
       <div class="thumb"><UButton size="xl" class="flex-1" data-test="next-piece" @click="nextPiece">Next piece</UButton><UButton size="xl" variant="outline" data-test="open-working" @click="isPanelOpen = true">Working</UButton></div>
-      <USlideover v-model:open="isPanelOpen" :transition="false" side="bottom" :title="`L${line.number} ${line.name}`" description="Sum, settings, tasks, files"><template #body><LinePanels v-model:panel="panel" v-bind="beside" @set-legs="setLegs" @flip-school="flipSchool" @change="changeLine" @begin="begin" @append="append" @replace="replace" /></template></USlideover>
+      <USlideover v-model:open="isPanelOpen" :transition="false" side="bottom" :title="`L${line.number} ${line.name}`" description="Sum, settings, tasks, files"><template #body><LinePanels v-model:panel="panel" v-bind="beside" @set-legs="setLegs" @flip-school="flipSchool" @change="changeLine" @begin="begin" @append="append" @replace="replace" @join="joinEnd" /></template></USlideover>
     </template>
   </div>
 </template>

@@ -5,7 +5,7 @@ import type { UnitSystem } from '#core/units'
 import { layStrip, reversePiece } from '~/drawing/strip-layout'
 import { materialOf } from '~/drawing/materials'
 import { tapeText } from '~/reading/tape'
-import { bendsOf, intoWords } from '~/wording/line'
+import { bendsOf, intoWords, turnShort } from '~/wording/line'
 
 /** One piece to scale with a tape under it: cut ends, insertion marks, rings, bends, clips; distances from the left end. */
 const props = defineProps<{ piece: Piece | null, from: string, to: string, system: UnitSystem, width: number, isReversed: boolean, isPhone: boolean, school: 'hook' | 'corner' }>()
@@ -93,7 +93,7 @@ const hatch = computed(() => (pipe.value ? materialOf(pipe.value.family) : null)
       <!-- bends -->
       <g v-for="(bend, i) in bends" :key="`m${i}`">
         <path :d="`M${x(markAt(bend))} ${cy - half - (isPhone ? 4 : raised[i] ? 8 : 22)}V${cy + half + 4}`" class="l-sel" />
-        <text v-if="!isPhone" :x="raised[i] ? x(bend.corner) + 10 : x(markAt(bend))" :y="raised[i] ? cy - half - 10 : 40" :class="raised[i] ? '' : 'mid'" class="halo"><tspan class="t20 w7 copper">{{ text(markAt(bend)) }}</tspan><tspan class="t14" dx="4">bend {{ bend.number }}, {{ Math.round(bend.angle * 10) / 10 }}°</tspan></text>
+        <text v-if="!isPhone" :x="raised[i] ? x(bend.corner) + 10 : x(markAt(bend))" :y="raised[i] ? cy - half - 10 : 40" :class="raised[i] ? '' : 'mid'" class="halo"><tspan class="t20 w7 copper">{{ text(markAt(bend)) }}</tspan><tspan class="t14" dx="4">bend {{ bend.number }}, {{ Math.round(bend.angle * 10) / 10 }}°{{ turnShort(bend.turn) }}</tspan></text>
       </g>
       <g v-for="(bend, i) in bends" :key="`a${i}`">
         <path v-if="!isPhone" :d="(bend.number === 1 || Math.abs(bend.turn) < 1 || bend.turn > 359) ? `M${x(bend.corner)} ${cy}v${half + 15}m-4 -7l4 7l4 -7` : `M${x(bend.corner)} ${cy}v${-half - 15}m-4 7l4 -7l4 7`" class="l-sel" />

@@ -9,8 +9,8 @@ import { inRegion } from '~/wording/en'
 import { bendsOf, orderOfBends, turnWords, warningShape } from '~/wording/line'
 
 /** The sum of one piece line by line, its bends by both schools, what is tight, and ways out where it cannot be made. */
-const props = defineProps<{ shown: ShownPiece, row: RunRow | undefined, rows: readonly RunRow[], lines: readonly WorkingLine[], warnings: readonly LineWarning[], issue: string | null, waysOut: readonly WayOut[], school: 'hook' | 'corner', system: UnitSystem, region: 'us' | 'gb' | 'eu', hasBender: boolean, radius: number | null, slug: string, pipe: string }>()
-const emit = defineEmits<{ take: [legs: string[]], flipSchool: [] }>()
+const props = defineProps<{ shown: ShownPiece, row: RunRow | undefined, rows: readonly RunRow[], lines: readonly WorkingLine[], warnings: readonly LineWarning[], issue: string | null, waysOut: readonly WayOut[], school: 'hook' | 'corner', system: UnitSystem, region: 'us' | 'gb' | 'eu', hasBender: boolean, radius: number | null, slug: string, pipe: string, startName: string, lineName: string }>()
+const emit = defineEmits<{ take: [legs: string[]], flipSchool: [], join: [pipe: string, place: string] }>()
 
 const piece = computed(() => props.shown.piece)
 const spread = computed(() => (piece.value?.cutLo != null && piece.value.cutHi !== null ? piece.value.cutHi - piece.value.cutLo : 0))
@@ -20,6 +20,13 @@ const SIGNS: Record<string, string> = { '+': '+', '-': '−', 'x': '×', '/': '�
 const sourceWords = (source: string | undefined) => (source === undefined ? '' : source === 'measured' ? 'tape, you' : source.replace(/^typical for .*/, 'typical'))
 /** What the range of a take-out does stands above them with the figures. */
 const own = computed(() => props.warnings.filter(({ code, piece: id, leg }) => code !== 'typical' && ( id === piece.value?.id || (id === undefined && (leg === undefined || props.shown.legs.includes(leg))))))
+/** Ends of the piece where the line itself ends: what it meets there is for the joint engine. */
+const openEnds = computed(() => (piece.value?.ends ?? []).flatMap(({ into }, i) => {
+  if (into !== 'free' && into !== 'stop' && into !== 'face') return []
+  const letter = i === 0 ? props.shown.from : props.shown.to
+  const name = i === 0 ? props.startName : props.rows.find(({ to }) => to === letter)?.leg?.name ?? ''
+  return [{ letter, words: name || `end ${letter}` }]
+}))
 const step = computed(() => props.row?.leg?.offset ?? null)
 const detail = computed(() => {
   if (!step.value || step.value.by === 'elbows' || !piece.value) return null
@@ -89,6 +96,7 @@ const mm = (value: number) => formatDecimal(value, 1)
         <p v-if="order" class="t14 mt-1">Bend {{ order.order.join(', then ') }}, {{ order.holds }} end in the hook. {{ order.why }}</p>
         <p v-if="!hasBender" class="t14 mt-1 ochre"><NuxtLink :to="`/jobs/${slug}/kit`" class="underline">Calibrate your bender with one test bend</NuxtLink>: until then hook edge and start of the bend are one.</p>
       </template>
+      <p v-for="one in openEnds" :key="one.letter" class="t14 mt-2"><button type="button" class="link-verb" :data-join="one.letter" @click="emit('join', piece.pipe, `${one.words}, ${lineName}`)">Choose the joint at {{ one.words }}</button></p>
       <p class="note t13 mt-3">Cut ends and swarf are sharp. Deburr before a hand goes round them.</p>
     </template>
   </section>
