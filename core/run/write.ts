@@ -1,13 +1,9 @@
-import { formatDecimal, toTape, type UnitSystem } from '#core/units'
+import { formatDecimal, formatTape, type UnitSystem } from '#core/units'
 import { pointLetter } from './run'
 import type { TypedLength } from './types'
 
 /** A length as it is typed in a leg: mm to a tenth, or whole inches and a fraction to the nearest sixteenth. */
-export function typeLength(mm: number, system: UnitSystem): string {
-  if (system === 'metric') return formatDecimal(mm, 1)
-  const { whole, over, under } = toTape(mm)
-  return [whole > 0 || over === 0 ? whole : null, over > 0 ? `${over}/${under}` : null].filter(part => part !== null).join(' ')
-}
+export const typeLength = (mm: number, system: UnitSystem): string => (system === 'metric' ? formatDecimal(mm, 1) : formatTape(mm))
 
 /** A leg's text with one of its lengths typed anew; the rest stays as it was typed. */
 export const withLength = (text: string, length: TypedLength, mm: number, system: UnitSystem): string => `${text.slice(0, length.from)}${typeLength(mm, system)}${text.slice(length.to)}`

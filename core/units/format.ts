@@ -30,10 +30,14 @@ export function toTape(mm: number): TapeReading {
   return { whole: Math.floor(sixteenths / 16), over, under: over === 0 ? 1 : under }
 }
 
+/** Inches as they are written on one line, to the nearest 1/16: `35 3/8`, `5/8`, `0`. */
+export function formatTape(mm: number): string {
+  const { whole, over, under } = toTape(mm)
+  return [whole > 0 || over === 0 ? whole : null, over > 0 ? `${over}/${under}` : null].filter(part => part !== null).join(' ')
+}
+
 /** One line for a list or a file: `25 mm`, or `1 1/8 in` with the mm beside. */
 export function formatLength(mm: number, system: UnitSystem): string {
   if (system === 'metric') return `${formatMm(mm)} mm`
-  const { whole, over, under } = toTape(mm)
-  const fraction = over ? `${over}/${under}` : ''
-  return `${[whole || (fraction ? '' : 0), fraction].filter(part => part !== '').join(' ')} in (${formatMm(mm)} mm)`
+  return `${formatTape(mm)} in (${formatMm(mm)} mm)`
 }

@@ -1,4 +1,4 @@
-export { formatDecimal, formatLength, formatMm, toTape } from './format'
+export { formatDecimal, formatLength, formatMm, formatTape, toTape } from './format'
 export type { TapeReading } from './format'
 export { parseLength } from './parse-length'
 export type { ParsedLength } from './parse-length'

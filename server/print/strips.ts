@@ -2,8 +2,11 @@ import { getPipe, unitSystemOf, type Region } from '#core/catalogue'
 import { paperFor, type Paper } from '#core/gauges'
 import { arcOfBend, projectIsometric, type Survey } from '#core/line'
 import { markRows, type RunDraft, type RunPiece } from '#core/run'
-import { formatDecimal, formatLength } from '#core/units'
+import { formatDecimal, formatLength, formatTape } from '#core/units'
 import { FOOT_MM, printSheets, TOP_MM, type Board, type Fonts } from './sheet'
+
+/** A length as the tape of the region reads it. */
+type Say = (mm: number) => string
 
 /** Height of a strip with its words and tape, mm; the pipe's drawn height is held to `pipe`. */
 const ROW = { height: 46, pipe: 24, tape: 9 } as const
@@ -15,7 +18,7 @@ const COLUMNS = { piece: 0, points: 14, what: 38, at: 66, hook: 96, corner: 122,
 const stateScale = (length: number, room: number): number => [1, 2, 5, 10, 20, 50, 100].find(part => length / part <= room) ?? 200
 
 /** One piece to scale: pipe, marks right across, tape below with each 10 and 100 mm. */
-function drawStrip(board: Board, { piece, from, to }: RunPiece, y: number, paper: Paper, region: Region) {
+function drawStrip(board: Board, { piece, from, to }: RunPiece, y: number, paper: Paper, region: Region, say: Say) {
   const pipe = getPipe(piece.pipe)
   const left = paper.margin
   if (piece.cut === null) {
@@ -33,7 +36,7 @@ function drawStrip(board: Board, { piece, from, to }: RunPiece, y: number, paper
     const at = mark.what === 'bend' ? mark.hook : mark.at
     board.line(x(at), cy - half - 3, x(at), cy + half + 2, mark.what === 'clip' ? 0.25 : 0.6)
     if (mark.what === 'bend') board.line(x(mark.at), cy, x(mark.at + arcOfBend(mark)), cy, 0.3)
-    board.text(mark.what === 'bend' ? `${formatDecimal(at, 1)} bend ${formatDecimal(mark.angle, 1)}°` : `${formatDecimal(at, 1)} ${mark.what}`, x(at) + 0.6, cy - half - (i % 2 === 0 ? 1.5 : 4.6), { size: 2.6, isOver: true })
+    board.text(mark.what === 'bend' ? `${say(at)} bend ${formatDecimal(mark.angle, 1)}°` : `${say(at)} ${mark.what}`, x(at) + 0.6, cy - half - (i % 2 === 0 ? 1.5 : 4.6), { size: 2.6, isOver: true })
   })
   const tape = cy + half + 3
   board.line(x(0), tape, x(piece.cut), tape, 0.2)
@@ -41,14 +44,14 @@ function drawStrip(board: Board, { piece, from, to }: RunPiece, y: number, paper
   for (let mm = 0; mm <= piece.cut; mm += step) {
     const isLong = mm % (step === 1 ? 10 : step * 10) === 0
     board.line(x(mm), tape, x(mm), tape + (isLong ? 4 : mm % (step * 5) === 0 ? 3 : 2), isLong ? 0.25 : 0.12)
-    if (isLong && mm > 0) board.text(String(mm), x(mm) + 0.5, tape + 6, { size: 2.4 })
+    if (isLong && mm > 0 && x(piece.cut) - x(mm) > 12) board.text(String(mm), x(mm) + 0.5, tape + 6, { size: 2.4 })
   }
   board.line(x(piece.cut), cy - half - 3, x(piece.cut), tape + 5, 0.6)
-  board.text(formatDecimal(piece.cut, 1), x(piece.cut) - 0.6, tape + 8.6, { size: 3, bold: true, align: 'right' })
+  board.text(say(piece.cut), x(piece.cut) - 0.6, tape + 8.6, { size: 3, bold: true, align: 'right' })
 }
 
 /** The run in isometric with letters and lengths, as large as a plain scale allows. */
-function drawIsometric(board: Board, { rows }: RunDraft, { laid }: Survey, paper: Paper) {
+function drawIsometric(board: Board, { rows }: RunDraft, { laid }: Survey, paper: Paper, say: Say) {
   const places = [[0, 0, 0] as const, ...laid.map(({ end }) => end)].map(projectIsometric)
   const [xs, ys] = [places.map(([x]) => x), places.map(([, y]) => y)]
   const [roomX, roomY] = [paper.width - 2 * paper.margin - 30, paper.height - 2 * paper.margin - TOP_MM - FOOT_MM - 16]
@@ -61,17 +64,18 @@ function drawIsometric(board: Board, { rows }: RunDraft, { laid }: Survey, paper
     const [x, y] = at(row.legs[1] + 1)
     board.text(row.leg?.name ? `${row.to} ${row.leg.name}` : row.to, x + 2, y - 1.5, { size: 4, bold: true, isOver: true })
     const [x0, y0] = at(laid[row.legs[0]]!.parent === null ? 0 : laid[row.legs[0]]!.parent! + 1)
-    board.text(formatDecimal(row.leg!.length.mm, 1), (x + x0) / 2, (y + y0) / 2 - 1, { size: 3.6, align: 'middle', isOver: true })
+    board.text(say(row.leg!.length.mm), (x + x0) / 2, (y + y0) / 2 - 1, { size: 3.6, align: 'middle', isOver: true })
   }
-  board.text(`isometric, 1 mm drawn ${formatDecimal(1 / part, 3)} along each axis; lengths in mm as measured`, paper.margin, paper.height - paper.margin - FOOT_MM + 1, { size: 3 })
+  board.text(`isometric, 1 mm drawn ${formatDecimal(1 / part, 3)} along each axis; lengths as measured`, paper.margin, paper.height - paper.margin - FOOT_MM + 1, { size: 3 })
 }
 
-function drawTable(board: Board, rows: ReturnType<typeof markRows>, paper: Paper) {
+function drawTable(board: Board, rows: ReturnType<typeof markRows>, paper: Paper, say: Say) {
   const x = (column: keyof typeof COLUMNS) => paper.margin + COLUMNS[column]
   const top = paper.margin + TOP_MM + 4
   for (const [column, words] of [['piece', 'piece'], ['points', 'from, to'], ['what', 'mark'], ['at', 'at'], ['hook', 'hook edge'], ['corner', 'corner'], ['angle', 'angle'], ['turn', 'turn'], ['note', '']] as const) board.text(words, x(column), top, { size: 3 })
   board.line(paper.margin, top + 1.5, paper.width - paper.margin, top + 1.5, 0.25)
-  const figure = (value: number | null) => (value === null ? '' : formatDecimal(value, 1))
+  const figure = (value: number | null) => (value === null ? '' : say(value))
+  const degrees = (value: number | null) => (value === null ? '' : formatDecimal(value, 1))
   rows.forEach((row, i) => {
     const y = top + 6 + i * LINE_MM
     const isCut = row.what === 'cut'
@@ -81,8 +85,8 @@ function drawTable(board: Board, rows: ReturnType<typeof markRows>, paper: Paper
     board.text(row.at === null ? '?' : figure(row.at), x('at'), y, { size: 3.6, bold: true })
     board.text(figure(row.hook), x('hook'), y, { size: 3.4 })
     board.text(figure(row.corner), x('corner'), y, { size: 3.4 })
-    board.text(figure(row.angle), x('angle'), y, { size: 3.2 })
-    board.text(figure(row.turn), x('turn'), y, { size: 3.2 })
+    board.text(degrees(row.angle), x('angle'), y, { size: 3.2 })
+    board.text(degrees(row.turn), x('turn'), y, { size: 3.2 })
     board.text(row.note.slice(0, 48), x('note'), y, { size: 2.8 })
     if (isCut) board.line(paper.margin, y + 1.5, paper.width - paper.margin, y + 1.5, 0.12)
   })
@@ -92,12 +96,14 @@ function drawTable(board: Board, rows: ReturnType<typeof markRows>, paper: Paper
 export function stripsPdf(draft: RunDraft, survey: Survey, pieces: readonly RunPiece[], words: { title: string, about: string }, region: Region, fonts: Fonts): Promise<Buffer> {
   const paper = paperFor(region)
   const table = markRows(pieces)
+  const isInch = unitSystemOf(region) === 'inch'
+  const say: Say = isInch ? formatTape : mm => formatDecimal(mm, 1)
   const perTable = Math.floor((paper.height - 2 * paper.margin - TOP_MM - FOOT_MM - 10) / LINE_MM)
   const perSheet = Math.floor((paper.height - 2 * paper.margin - TOP_MM - FOOT_MM) / ROW.height)
   const pages = <T>(rows: readonly T[], size: number) => Array.from({ length: Math.ceil(rows.length / size) }, (_, i) => rows.slice(i * size, (i + 1) * size))
-  return printSheets(paper, { ...words, how: 'Distances in mm from each piece\'s left end. The fitting\'s own paper and a measured fitting come first.' }, fonts, [
-    board => drawIsometric(board, draft, survey, paper),
-    ...pages(table, perTable).map(rows => (board: Board) => drawTable(board, rows, paper)),
-    ...pages(pieces, perSheet).map(rows => (board: Board) => rows.forEach((piece, i) => drawStrip(board, piece, paper.margin + TOP_MM + i * ROW.height, paper, region))),
+  return printSheets(paper, { ...words, how: `Distances in ${isInch ? 'inches' : 'mm'} from each piece's left end. The fitting's own paper and a measured fitting come first.` }, fonts, [
+    board => drawIsometric(board, draft, survey, paper, say),
+    ...pages(table, perTable).map(rows => (board: Board) => drawTable(board, rows, paper, say)),
+    ...pages(pieces, perSheet).map(rows => (board: Board) => rows.forEach((piece, i) => drawStrip(board, piece, paper.margin + TOP_MM + i * ROW.height, paper, region, say))),
   ])
 }

@@ -121,7 +121,7 @@ const figureBlock = computed(() => {
   const longest = legs.reduce((a, b) => (b.length > a.length ? b : a))
   const [a, b] = [at(longest.begin), at(longest.end)]
   const from: Point = [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2]
-  const taken: Stretch[] = [...stretches.value, ...measures.value.map(({ measure }) => measure.line), ...measures.value.map(({ measure }): Stretch => [[measure.figure[0] - 22, measure.figure[1]], [measure.figure[0] + 22, measure.figure[1]]]), [[8, props.height - 100], [100, props.height - 100]], [[8, props.height - 30], [250, props.height - 30]]]
+  const taken: Stretch[] = [...stretches.value, ...measures.value.map(({ measure }) => measure.line), ...measures.value.map(({ measure }): Stretch => [[measure.figure[0] - 22, measure.figure[1]], [measure.figure[0] + 22, measure.figure[1]]]), ...letters.value.map(({ text, name, here }): Stretch => [text, [text[0] + (name ? (text[0] < here[0] ? -1 : 1) * (14 + name.length * 8) : 0), text[1]]]), [[8, props.height - 100], [100, props.height - 100]], [[8, props.height - 30], [250, props.height - 30]]]
   const [x, y] = clearPlace(props.width, props.height, BLOCK, taken, from)
   return { x, y, from, to: [Math.min(Math.max(from[0], x + 10), x + BLOCK.width - 10), from[1] < y ? y + 6 : y + BLOCK.height] as Point }
 })

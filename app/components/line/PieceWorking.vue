@@ -110,6 +110,7 @@ const mm = (value: number) => formatDecimal(value, 1)
 .sum .src { font-size: 13px; color: var(--ink2); width: 122px; }
 .total td { border-top: 1px solid var(--ink); padding-top: 6px; font-weight: 700; }
 .total .src { font-weight: 400; }
+@media (max-width: 1199px) { .sum .src { width: 92px; } .sum .v { padding: 3px 6px; } }
 .range { display: flex; gap: 8px; padding: 6px 0; align-items: flex-start; }
 .notes { padding: 6px 0; display: flex; flex-direction: column; gap: 5px; border-top: 1px solid var(--hair); }
 .bends th { font-size: 13px; font-weight: 400; color: var(--ink2); text-align: right; padding-right: 10px; }
