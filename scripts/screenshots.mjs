@@ -10,6 +10,7 @@ mkdirSync(folder, { recursive: true })
 
 const jobs = (await (await fetch(`${base}/api/jobs`)).json()).jobs
 const joint = (slug, number) => `joint=${jobs.find(job => job.slug === slug).joints.find(one => one.number === number).id}`
+const line = (slug, number) => `line=${jobs.find(job => job.slug === slug).lines.find(one => one.number === number).id}`
 const kiln = 'kiln-lane-bakehouse'
 const boat = 'boat-shed-wash-down'
 const PHONE = [390, 844]
@@ -19,7 +20,7 @@ const VIEWS = [
   ['sizes', '/sizes'],
   ['gauge', `/gauge?job=glaze-kiln-room&find=${jobs.find(job => job.slug === 'glaze-kiln-room').finds[0].id}`, undefined, false, setGauge],
   ['joint', `/jobs/${kiln}/joint?${joint(kiln, 5)}`],
-  ['joint-old-copper', `/jobs/${kiln}/joint?${joint(kiln, 4)}`],
+  ['line', `/jobs/${kiln}/line?${line(kiln, 1)}`, undefined, false, thirdLeg],
   ['joint-inches', `/jobs/${boat}/joint?${joint(boat, 1)}`],
   ['kit', `/jobs/${kiln}/kit`],
   ['look', `/jobs/${boat}/look`, undefined, false, lookAtCrimp],
@@ -27,7 +28,7 @@ const VIEWS = [
   ['make-inches', `/jobs/${boat}/make?${joint(boat, 2)}`],
   ['handover', `/jobs/${kiln}/handover`],
   ['make-cellar', `/jobs/${kiln}/make?${joint(kiln, 3)}`, undefined, true],
-  ['jobs-phone', '/', PHONE],
+  ['line-phone', `/jobs/${kiln}/line?${line(kiln, 1)}`, PHONE, false, thirdLeg],
   ['find-phone', '/jobs/glaze-kiln-room/find', PHONE],
   ['joint-phone', `/jobs/${kiln}/joint?${joint(kiln, 5)}`, PHONE],
   ['make-phone', `/jobs/${kiln}/make?${joint(kiln, 3)}`, PHONE],
@@ -39,6 +40,12 @@ const VIEWS = [
 /** The screen gauge as it is once a card was laid on the screen. */
 async function setGauge({ driver }) {
   await (await driver.wait(until.elementLocated(By.css('[data-test="card-fits"]')), 10_000)).click()
+}
+
+/** A line with its piece of two bends looked at. */
+async function thirdLeg({ driver }) {
+  const leg = await driver.wait(until.elementLocated(By.css('[data-leg="2"] button')), 10_000)
+  await driver.executeScript('arguments[0].click(); window.scrollTo(0, 0)', leg)
 }
 
 /** A crimp that is there already, with what is seen of it. */
