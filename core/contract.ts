@@ -104,8 +104,8 @@ const inspectQuestion = z.strictObject({
 const angle = z.number().finite().positive().max(90)
 const offsetQuestion = z.strictObject({ set: length, angle, roll: z.number().finite().min(0).max(100_000).optional(), radius: length.optional() })
 
-/** Most legs of one line. */
-const MOST_LEGS = 500
+/** Most legs of one line: a typed run of the most legs, each with a crossover. */
+const MOST_LEGS = 2000
 const distance = z.number().finite().min(0).max(100_000)
 const takeOut = distance.max(2000)
 const direction = z.enum(DIRECTIONS)

@@ -30,7 +30,7 @@ export const connectionOf = (address) => {
 /** Rows of what a person would miss, by table; nothing where a table is not there. */
 export const countRows = connection => onDatabase(url(connection), async (open) => {
   const counts = {}
-  for (const table of Object.keys(COUNTED)) counts[table] = await open.query(`select count(*) n from ${table}`).then(([[row]]) => Number(row.n), () => 0)
+  for (const table of Object.keys(COUNTED)) counts[table] = await open.query(`select count(*) n from \`${table}\``).then(([[row]]) => Number(row.n), () => 0)
   return counts
 })
 export const inWords = counts => Object.entries(COUNTED).map(([table, words]) => `${counts[table] ?? 0} ${words}`).join(', ')

@@ -1,5 +1,4 @@
 import { MOUTH_WORDS, type Piece, type PieceEnd, type PieceMark } from '#core/line'
-import { formatDecimal } from '#core/units'
 
 /** Words for what a tube enters. */
 export const intoWords = ({ into }: PieceEnd, letter: string): string => (into === 'free' ? MOUTH_WORDS.free : `${MOUTH_WORDS[into]} ${letter}`)
@@ -24,14 +23,3 @@ export function turnShort(turn: number): string {
 }
 
 export const bendsOf = (piece: Piece) => piece.marks.filter(mark => mark.what === 'bend')
-
-/** Which side goes in the former, and in which order, by where straight pipe is left to hold. */
-export function orderOfBends(piece: Piece): { order: number[], holds: 'left' | 'right', why: string } {
-  const [first, last] = [piece.straights[0] ?? 0, piece.straights.at(-1) ?? 0]
-  const count = bendsOf(piece).length
-  const forward = Array.from({ length: count }, (_, i) => i + 1)
-  // The longer tail stays free of the former; the shorter end is held by the hook while it is still straight.
-  return last >= first
-    ? { order: forward, holds: 'left', why: `The right end is the longer straight, ${formatDecimal(last, 0)}: it swings free of the former.` }
-    : { order: [...forward].reverse(), holds: 'right', why: `The left end is the longer straight, ${formatDecimal(first, 0)}: it swings free of the former.` }
-}

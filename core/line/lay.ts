@@ -96,7 +96,7 @@ function leave(question: LineQuestion, drafts: readonly Draft[], i: number, endM
     taken.push({ mouth, along: next.along })
     const isSame = next.pipe.id === pipe.id && next.method === (end.method ?? method)
     // In a tee whose branch differs, the run is still as its own rows say.
-    const isReducing = end.fitting === 'tee-run' ? next.pipe.od !== pipe.od : isMixed
+    const isReducing = end.fitting === 'tee-run' ? next.pipe.od !== pipe.od : end.fitting === 'tee-branch' ? children.some(one => drafts[one]!.pipe.od !== next.pipe.od) : isMixed
     endMouths[child]![0] = fittingMouth({ fitting: mouth, given: givenForNext(end, mouth, children.length === 1, isSame), method: next.method, pipe: next.pipe, kit: question.kit, sizes: sizesOf(end.fitting, drafts[i]!, children.map(one => drafts[one]!)), isReducing })
   }
   return ok(null)

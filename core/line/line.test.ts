@@ -75,6 +75,8 @@ describe('fittings', () => {
   })
   it('of a tee entered by its branch: both runs are free, one each way', () => {
     expect(plan({ legs: [leg('up', 500, fitting('tee-branch')), leg('right', 400, free), leg('left', 400, free, { from: 0 })] }).pieces.map(({ cut }) => cut)).toEqual([486.5, 387, 387])
+    // A 15 branch into a run of 22: the run by its own rows, the branch to be measured.
+    expect(plan({ pipe: 'cu-en-x-15', legs: [leg('up', 500, fitting('tee-branch')), leg('right', 400, free, { pipe: 'cu-en-x-22' }), leg('left', 400, free, { from: 0, pipe: 'cu-en-x-22' })] }).pieces.map(({ cut }) => cut)).toEqual([null, 387, 387])
     expect(wrong({ legs: [leg('up', 500, fitting('tee-branch')), leg('right', 400, free), leg('away', 400, free, { from: 0 })] })).toMatchObject({ code: 'impossible', path: 'legs.2' })
   })
   it('of another size by a branch have to be measured, and are named run, run, branch', () => {

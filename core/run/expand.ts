@@ -81,6 +81,8 @@ export function expandLeg(expansion: Expansion): Result<{ legs: LineLeg[], clips
   const { leg, end, name, first, from, path } = expansion
   const length = leg.length.mm - (leg.wall.begin ?? 0) - (leg.wall.end ?? 0)
   if (length <= 0) return fail('impossible', path, `The ${mm(leg.length.mm)} to the wall is less than the pipe stands off it. A longer measure is accepted.`)
+  const beyond = leg.clips.find(({ mm: at }) => at > length)
+  if (beyond) return fail('range', path, `The clip at ${mm(beyond.mm)} lies beyond the leg's ${mm(length)}. Up to that is accepted.`)
   const begin = from === null || from === first - 1 ? {} : { from }
   const measured = leg.measured.begin === 'centre' && leg.measured.end === 'centre' ? {} : { measured: leg.measured }
   const stretches = leg.offset ? offsetStretches(expansion, length) : leg.over ? overStretches(expansion, length) : ok([{ to: leg.to.vector, length }])

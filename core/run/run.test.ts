@@ -82,6 +82,7 @@ describe('a run', () => {
     // Face to centre of a 22 elbow: 500 and take-out 13.5 and depth 15.4 to the centre.
     expect(plan('e 500 c-f elbow, u 300').points[1]![0]).toBeCloseTo(528.9, 6)
     expect(plan('e 500 w25-c').pieces[0]!.cut).toBe(475)
+    expect(draft('e 600 clip 150 700').rows[0]!.issue).toMatchObject({ code: 'range', message: expect.stringContaining('700') })
     expect(draft('e 20 w25-c').rows[0]!.issue).toMatchObject({ code: 'impossible', path: 'legs.0' })
   })
   it('keeps its rows when one is wrong, and lays what does not hang on it', () => {

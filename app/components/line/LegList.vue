@@ -47,7 +47,8 @@ function beginFrom(words: string) {
 }
 defineExpose({ focusField: () => field.value?.focus(), focusList: () => list.value?.querySelector<HTMLElement>('[aria-current="true"]')?.focus(), edit: () => edit(props.row), beginFrom })
 
-watch(() => props.row, () => { void nextTick(() => list.value?.querySelector('[aria-current="true"]')?.scrollIntoView({ block: 'nearest' })) })
+// On a phone the drawing stands over the list: it must not scroll away when another piece is looked at.
+watch(() => props.row, () => { if (!props.isPhone) void nextTick(() => list.value?.querySelector('[aria-current="true"]')?.scrollIntoView({ block: 'nearest' })) })
 const pieceOf = (index: number) => props.pieces.find(({ rows }) => rows.includes(index))
 /** A piece's cut stands at its first row. */
 const cutOf = (index: number): string | null => {

@@ -124,7 +124,7 @@ useKeys({
 .panels { display: flex; gap: 18px; margin-bottom: 6px; }
 .strip { grid-area: 2 / 1 / 3 / 4; border-top: 1px solid var(--rule); min-width: 0; overflow: hidden; }
 .strip-head { display: flex; justify-content: space-between; padding: 5px 18px 0; min-height: 26px; }
-.strip-tools { display: flex; gap: 22px; }
+.strip-tools { display: flex; gap: 22px; align-items: center; }
 .empty { position: absolute; left: 24px; top: 16px; }
 .zoom { position: absolute; right: 10px; top: 6px; display: flex; gap: 4px; }
 .zoom button { min-width: 34px; min-height: 34px; border: 1px solid var(--rule); background: var(--paper); text-align: center; font-size: 16px; }

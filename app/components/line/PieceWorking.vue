@@ -2,11 +2,11 @@
 import type { WorkingLine } from '#core/base'
 import { getPipe } from '#core/catalogue'
 import { formatDecimal, formatLength, type UnitSystem } from '#core/units'
-import { radiusOf, tangentOf, type LineWarning } from '#core/line'
+import { orderBends, radiusOf, tangentOf, type LineWarning } from '#core/line'
 import { plainMessage, type RunRow, type WayOut } from '#core/run'
 import type { ShownPiece } from '~/composables/useLine'
 import { inRegion } from '~/wording/en'
-import { bendsOf, orderOfBends, turnWords, warningShape } from '~/wording/line'
+import { bendsOf, turnWords, warningShape } from '~/wording/line'
 
 /** The sum of one piece line by line, its bends by both schools, what is tight, and ways out where it cannot be made. */
 const props = defineProps<{ shown: ShownPiece, row: RunRow | undefined, rows: readonly RunRow[], lines: readonly WorkingLine[], warnings: readonly LineWarning[], issue: string | null, waysOut: readonly WayOut[], school: 'hook' | 'corner', system: UnitSystem, region: 'us' | 'gb' | 'eu', hasBender: boolean, radius: number | null, slug: string, pipe: string, startName: string, lineName: string }>()
@@ -15,7 +15,7 @@ const emit = defineEmits<{ take: [legs: string[]], flipSchool: [], join: [pipe: 
 const piece = computed(() => props.shown.piece)
 const spread = computed(() => (piece.value?.cutLo != null && piece.value.cutHi !== null ? piece.value.cutHi - piece.value.cutLo : 0))
 const bends = computed(() => (piece.value ? bendsOf(piece.value) : []))
-const order = computed(() => (piece.value && bends.value.length > 0 ? orderOfBends(piece.value) : null))
+const pulls = computed(() => (piece.value && bends.value.length > 0 ? orderBends(piece.value, getPipe(piece.value.pipe).od) : []))
 const SIGNS: Record<string, string> = { '+': '+', '-': '−', 'x': '×', '/': '÷', '=': '' }
 const sourceWords = (source: string | undefined) => (source === undefined ? '' : source === 'measured' ? 'tape, you' : source.replace(/^typical for .*/, 'typical'))
 /** What the range of a take-out does stands above them with the figures. */
@@ -93,7 +93,7 @@ const mm = (value: number) => formatDecimal(value, 1)
           </tbody>
         </table>
         <p class="t14 mt-1"><b>Hook edge</b> on its mark, set back from the corner. <b v-if="school === 'hook'" class="copper">In use.</b> Or the <b>corner</b> sighted across the former with an offcut. <b v-if="school === 'corner'" class="copper">In use.</b></p>
-        <p v-if="order" class="t14 mt-1">Bend {{ order.order.join(', then ') }}, {{ order.holds }} end in the hook. {{ order.why }}</p>
+        <ol class="pulls t14" data-test="pulls"><li v-for="pull in pulls" :key="pull.bend">Bend <b>{{ pull.bend }}</b>: {{ pull.holds }} end in the hook, its edge at <b><TapeFigure :mm="pull.hook" :system="system" /></b><template v-if="pull.straight < pull.needs">; only {{ formatLength(pull.straight, system) }} to hold: leave that end long, trim after</template>.</li></ol>
         <p v-if="!hasBender" class="t14 mt-1 ochre"><NuxtLink :to="`/jobs/${slug}/kit`" class="underline">Calibrate your bender with one test bend</NuxtLink>: until then hook edge and start of the bend are one.</p>
       </template>
       <p v-for="one in openEnds" :key="one.letter" class="t14 mt-2"><button type="button" class="link-verb" :data-join="one.letter" @click="emit('join', piece.pipe, `${one.words}, ${lineName}`)">Choose the joint at {{ one.words }}</button></p>
@@ -116,6 +116,7 @@ const mm = (value: number) => formatDecimal(value, 1)
 .bends th { font-size: 13px; font-weight: 400; color: var(--ink2); text-align: right; padding-right: 10px; }
 .bends th.used { color: var(--ink); font-weight: 700; text-decoration: 2px underline var(--copper); text-underline-offset: 4px; }
 .bends .l { text-align: left; padding-left: 4px; }
+.pulls { list-style: decimal; padding-left: 20px; margin-top: 6px; }
 .turn { display: inline-flex; gap: 6px; align-items: center; line-height: 1.1; }
 .way { display: grid; grid-template-columns: 1fr auto auto; gap: 12px; align-items: center; padding: 8px 0; border-bottom: 1px solid var(--hair); }
 </style>
