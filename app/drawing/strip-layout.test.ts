@@ -24,6 +24,11 @@ describe('layStrip', () => {
     expect(layStrip(5800, 22, 1280).isBroken).toBe(true)
     expect(layStrip(1125, 22, 390, { isPhone: true })).toMatchObject({ isBroken: true, scale: 5.2 })
   })
+  it('stays whole where marks lie in the middle, and says that its thickness is not to scale', () => {
+    expect(layStrip(5800, 22, 1280, { marks: [2900] })).toMatchObject({ isBroken: false, isThin: true })
+    expect(layStrip(5800, 22, 1280, { marks: [60] })).toMatchObject({ isBroken: true })
+    expect(layStrip(1125, 22, 1280, { marks: [500] })).toMatchObject({ isBroken: false, isThin: false })
+  })
   it('keeps every place in order and both ends in their place, broken or not', () => {
     fc.assert(fc.property(fc.double({ min: 20, max: 9000, noNaN: true }), fc.constantFrom(15, 22, 54), fc.constantFrom(390, 900, 1280), fc.boolean(), (cut, od, width, isInch) => {
       const strip = layStrip(cut, od, width, { isInch, isPhone: width === 390 })

@@ -5,6 +5,8 @@ export interface StripLayout {
   /** px for each mm. */
   scale: number
   isBroken: boolean
+  /** Its thickness is drawn larger than to scale, so that it can be seen. */
+  isThin: boolean
   /** Half of the pipe's height on the strip. */
   half: number
   /** Where a distance from the left end stands, px from the left end's place. */
@@ -25,6 +27,9 @@ const GAP_PX = 40
 /** Beyond its ends a strip has room for the words there. */
 export const STRIP_MARGIN = 155
 
+/** Scale of the ends where the middle is left out: the pipe about 40 px high. */
+const endScale = (od: number): number => Math.max(MOST_SCALE, Math.min(BROKEN_SCALE, 40 / od))
+
 const MM_PER_INCH = 25.4
 
 /** Ticks of the tape under a strip: each 5, 50 and 100 mm, or 1/8, 1/2 and 1 in; thinned out where they would run together. */
@@ -41,17 +46,22 @@ function ticksOf(cut: number, scale: number, isInch: boolean): StripLayout['tick
 }
 
 /** Lays a piece of a length and diameter, mm, on a strip of a width, px. */
-export function layStrip(cut: number, od: number, width: number, { isInch = false, isPhone = false, margin = STRIP_MARGIN } = {}): StripLayout {
+export function layStrip(cut: number, od: number, width: number, { isInch = false, isPhone = false, margin = STRIP_MARGIN, marks = [] as readonly number[] } = {}): StripLayout {
   const room = Math.max(80, width - margin)
   const whole = Math.floor(Math.min(MOST_SCALE, room / cut) / 0.02) * 0.02
+  // With marks in the middle it stays whole, its thickness no longer to scale.
+  const shown = (room - GAP_PX) / 2 / endScale(od)
+  const isInMiddle = marks.some(at => at > shown && at < cut - shown)
+  const fine = whole > 0 ? whole : room / cut
+  if (isInMiddle && !isPhone && od * whole < LEAST_HEIGHT) return { scale: fine, isBroken: false, isThin: true, half: LEAST_HEIGHT / 2 + 1, at: mm => mm * fine, width: cut * fine, gap: null, ticks: ticksOf(cut, fine, isInch) }
   const isWhole = whole > 0 && od * whole >= LEAST_HEIGHT && !isPhone
-  if (isWhole) return { scale: whole, isBroken: false, half: od * whole / 2, at: mm => mm * whole, width: cut * whole, gap: null, ticks: ticksOf(cut, whole, isInch) }
-  const scale = isPhone ? BROKEN_SCALE : Math.max(1.6, Math.min(BROKEN_SCALE, 40 / od))
-  if (cut * scale <= room) return { scale, isBroken: false, half: od * scale / 2, at: mm => mm * scale, width: cut * scale, gap: null, ticks: ticksOf(cut, scale, isInch) }
+  if (isWhole) return { scale: whole, isBroken: false, isThin: false, half: od * whole / 2, at: mm => mm * whole, width: cut * whole, gap: null, ticks: ticksOf(cut, whole, isInch) }
+  const scale = isPhone ? BROKEN_SCALE : endScale(od)
+  if (cut * scale <= room) return { scale, isBroken: false, isThin: false, half: od * scale / 2, at: mm => mm * scale, width: cut * scale, gap: null, ticks: ticksOf(cut, scale, isInch) }
   const side = (room - GAP_PX) / 2
   const [from, to] = [side / scale, cut - side / scale]
   const at = (mm: number) => (mm <= from ? mm * scale : mm >= to ? room - (cut - mm) * scale : side + GAP_PX * (mm - from) / (to - from))
-  return { scale, isBroken: true, half: od * scale / 2, at, width: room, gap: [side, side + GAP_PX], ticks: ticksOf(cut, scale, isInch).filter(({ mm }) => mm <= from || mm >= to) }
+  return { scale, isBroken: true, isThin: false, half: od * scale / 2, at, width: room, gap: [side, side + GAP_PX], ticks: ticksOf(cut, scale, isInch).filter(({ mm }) => mm <= from || mm >= to) }
 }
 
 /** A piece measured from its other end: every mark mirrored, in order; how a bend turns stays, as both its neighbours turn about. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { bendOf, getPipe, PIPES, unitSystemOf, type Region } from '#core/catalogue'
+import { bendOf, FAMILY_WORDS, getPipe, PIPES, unitSystemOf, type Region } from '#core/catalogue'
 import { calibrateBender, type TestBend } from '#core/line'
 import type { BenderRecord } from '#core/record'
 import { formatDecimal, formatLength, parseLength } from '#core/units'
@@ -12,6 +12,11 @@ const system = computed(() => unitSystemOf(props.region))
 const isInch = computed(() => system.value === 'inch')
 /** Pipe that is bent here, one of each outside diameter. */
 const pipes = computed(() => [...new Map(PIPES.filter(pipe => pipe.regions.includes(props.region) && pipe.series !== 'cu-bs-imp' && bendOf(pipe)?.isPulled && pipe.od <= 35).map(pipe => [`${pipe.family} ${pipe.od}`, pipe])).values()])
+/** A former fits every wall of a size. */
+function sizeWords(id: string): string {
+  const { nominal, family } = getPipe(id)
+  return `${nominal}${nominal.includes('/') || isInch.value ? ' in' : ''} ${FAMILY_WORDS[family]}`
+}
 const usual = () => (isInch.value ? { first: '4', second: '20', hook: '10', a: '', b: '' } : { first: '100', second: '500', hook: '250', a: '', b: '' })
 const typed = reactive({ pipe: '', ...usual(), pulled: '90', angle: '90' })
 watch(pipes, (list) => { if (!list.some(({ id }) => id === typed.pipe)) typed.pipe = list.find(({ family, od }) => family === 'copper' && od > 21)?.id ?? list[0]?.id ?? '' }, { immediate: true })
@@ -51,7 +56,7 @@ const length = (mm: number) => formatLength(mm, system.value)
   <section aria-label="Benders">
     <h2 class="zone-heading">Benders, by one test bend</h2>
     <ul v-if="benders.length">
-      <li v-for="one in benders" :key="one.pipe" class="bender" data-test="bender"><b>{{ getPipe(one.pipe).label }}</b><span>R <b>{{ formatDecimal(one.radius, 1) }}</b>, set-back <b>{{ formatDecimal(one.setback, 1) }}</b>, springs back {{ formatDecimal(one.springback, 1) }}°</span><span class="note t13">{{ one.at }}</span><button type="button" class="underline note min-h-9" :aria-label="`Take out the bender for ${getPipe(one.pipe).label}`" @click="emit('change', benders.filter(other => other !== one))">out</button></li>
+      <li v-for="one in benders" :key="one.pipe" class="bender" data-test="bender"><b>{{ sizeWords(one.pipe) }}</b><span>R <b>{{ formatDecimal(one.radius, 1) }}</b>, set-back <b>{{ formatDecimal(one.setback, 1) }}</b>, springs back {{ formatDecimal(one.springback, 1) }}°</span><span class="note t13">{{ one.at }}</span><button type="button" class="underline note min-h-9" :aria-label="`Take out the bender for ${getPipe(one.pipe).label}`" @click="emit('change', benders.filter(other => other !== one))">out</button></li>
     </ul>
     <p v-else class="note t14">None calibrated: bends go by a typical radius, with its range.</p>
     <svg width="100%" height="150" viewBox="0 0 360 150" role="img" aria-label="Test bend: two marks on the straight tube, hook edge between them; after bending, corner of the centre lines to each mark" class="mt-2">
@@ -63,7 +68,7 @@ const length = (mm: number) => formatLength(mm, system.value)
       <path d="M224 99V136M219 104l10 -10M219 141l10 -10" stroke="var(--copper)" stroke-width="1.75" fill="none" /><text x="234" y="122" class="t13">corner to second mark</text>
     </svg>
     <div class="form">
-      <label class="wide"><span class="note t13">pipe</span><select v-model="typed.pipe" class="plain-input" data-test="bender-pipe"><option v-for="pipe in pipes" :key="pipe.id" :value="pipe.id">{{ pipe.label }}</option></select></label>
+      <label class="wide"><span class="note t13">pipe</span><select v-model="typed.pipe" class="plain-input" data-test="bender-pipe"><option v-for="pipe in pipes" :key="pipe.id" :value="pipe.id">{{ sizeWords(pipe.id) }}</option></select></label>
       <label v-for="[name, words] in LENGTHS" :key="name"><span class="note t13">{{ words }}</span><input v-model="typed[name]" class="plain-input t17 w7" maxlength="30" :data-test="`bender-${name}`" :aria-invalid="wrong?.path === name"></label>
       <label><span class="note t13">pulled to, °</span><input v-model="typed.pulled" class="plain-input t17 w7" maxlength="8" data-test="bender-pulled" :aria-invalid="wrong?.path === 'pulled'"></label>
       <label><span class="note t13">lets go to, °</span><input v-model="typed.angle" class="plain-input t17 w7" maxlength="8" data-test="bender-angle" :aria-invalid="wrong?.path === 'angle'"></label>

@@ -121,7 +121,7 @@ const figureBlock = computed(() => {
   const longest = legs.reduce((a, b) => (b.length > a.length ? b : a))
   const [a, b] = [at(longest.begin), at(longest.end)]
   const from: Point = [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2]
-  const taken: Stretch[] = [...stretches.value, ...measures.value.map(({ measure }) => measure.line), ...measures.value.map(({ measure }): Stretch => [[measure.figure[0] - 22, measure.figure[1]], [measure.figure[0] + 22, measure.figure[1]]]), ...letters.value.map(({ text, name, here }): Stretch => [text, [text[0] + (name ? (text[0] < here[0] ? -1 : 1) * (14 + name.length * 8) : 0), text[1]]]), [[8, props.height - 100], [100, props.height - 100]], [[8, props.height - 30], [250, props.height - 30]]]
+  const taken: Stretch[] = [...stretches.value, ...measures.value.map(({ measure }) => measure.line), ...measures.value.map(({ measure }): Stretch => [[measure.figure[0] - 22, measure.figure[1]], [measure.figure[0] + 22, measure.figure[1]]]), ...letters.value.map(({ text, name, here }): Stretch => [text, [text[0] + (name ? (text[0] < here[0] ? -1 : 1) * (14 + name.length * 8) : 0), text[1]]]), [[8, props.height - 100], [100, props.height - 100]], [[8, props.height - 30], [250, props.height - 30]], [[props.width - 124, 22], [props.width, 22]]]
   const [x, y] = clearPlace(props.width, props.height, BLOCK, taken, from)
   return { x, y, from, to: [Math.min(Math.max(from[0], x + 10), x + BLOCK.width - 10), from[1] < y ? y + 6 : y + BLOCK.height] as Point }
 })
@@ -147,6 +147,8 @@ function onUp() {
 }
 useKeys({ Escape: () => { drag.value = { state: 'idle' } } })
 
+/** How far beyond a point the handle for a new leg stands: past the point's letter. */
+const PULL_PX = 44
 const selected = computed(() => props.rows[props.row])
 const stretchGrip = computed(() => {
   const row = selected.value
@@ -162,7 +164,7 @@ const pullGrip = computed(() => {
   const [x, y] = at(last.end)
   const [dx, dy] = project(last.along)
   const length = Math.hypot(dx, dy) || 1
-  return { at: [x + dx / length * 34, y + dy / length * 34] as Point, grip: { kind: 'pull' as const, point: props.row + 1 } }
+  return { at: [x + dx / length * PULL_PX, y + dy / length * PULL_PX] as Point, grip: { kind: 'pull' as const, point: props.row + 1 } }
 })
 const ghost = computed(() => {
   const now = drag.value

@@ -4,6 +4,8 @@ import { getPipe } from '#core/catalogue'
 import { benderFor, kitOf, type JobRecord, type LineBody } from '#core/record'
 import { findWaysOut, pointLetter, workPiece } from '#core/run'
 import { fillPolicy } from '#core/joints'
+import { reversePiece } from '~/drawing/strip-layout'
+import { tapeText } from '~/reading/tape'
 
 /** Line: the run typed or dragged, drawn in isometric to scale, with every cut and mark it comes to. */
 const props = defineProps<{ job: JobRecord }>()
@@ -36,6 +38,13 @@ const waysOut = computed(() => {
 const startName = computed(() => /=\s*(.+)$/.exec(line.value?.start ?? '')?.[1]?.trim() ?? '')
 const pipeWords = computed(() => (shown.value?.piece ? getPipe(shown.value.piece.pipe).label : line.value ? getPipe(line.value.pipe).label : ''))
 const caution = computed(() => warnings.value.filter(({ piece, leg }) => piece === shown.value?.piece?.id || (leg !== undefined && shown.value?.legs.includes(leg))))
+
+/** Marks of the piece that a broken strip leaves out, in words. */
+const marksWords = computed(() => {
+  const piece = shown.value?.piece && isReversed.value ? reversePiece(shown.value.piece) : shown.value?.piece
+  const of = (what: 'bend' | 'clip') => (piece?.marks ?? []).flatMap(mark => (mark.what !== what ? [] : [tapeText(mark.what === 'bend' ? (school.value === 'corner' ? mark.corner : mark.hook) : mark.at, system.value)]))
+  return ([['bends', of('bend')], ['clips', of('clip')]] as const).filter(([, at]) => at.length > 0).map(([words, at]) => `${words} ${at.join(', ')}`).join('; ')
+})
 
 /** Types the way on from a point: at the end of the run, or a branch from where one stood. */
 function from(point: number) {
@@ -104,6 +113,7 @@ useKeys({
     <div ref="strip" class="strip">
       <p class="t13 strip-head"><span class="note w6">{{ narrow ? '1 mm drawn 5.2, middle broken' : shown ? `Strip: ${shown.piece?.id ?? ''} ${shown.from} to ${shown.to}, ${pipeWords}` : 'Strip: no piece yet' }}</span><span class="strip-tools"><button type="button" class="underline" :aria-pressed="isReversed" data-test="reverse" @click="isReversed = !isReversed">{{ isReversed ? 'from the other end' : 'reverse' }} <kbd>R</kbd></button><a v-if="rows.length" :href="stripUrl" target="_blank" rel="noopener" class="underline" data-test="print-strips">{{ narrow ? 'print' : 'Print strips and marks' }} <kbd>P</kbd></a></span></p>
       <PieceStrip v-if="stripWidth > 0" :piece="shown?.piece ?? null" :from="shown?.from ?? ''" :to="shown?.to ?? ''" :system="system" :width="Math.floor(stripWidth)" :is-reversed="isReversed" :is-phone="narrow" :school="school" />
+      <p v-if="narrow && marksWords" class="t14 marks" data-test="phone-marks">{{ marksWords }}</p>
     </div>
     <LegList ref="list" class="list" :rows="rows" :issues="issues" :pieces="pieces" :row="row" :system="system" :is-phone="narrow" @look="look" @add="addLegs" @set="setLeg" @drop="dropLeg" />
     <aside v-if="!narrow" class="working"><LinePanels v-model:panel="panel" v-bind="beside" @set-legs="setLegs" @flip-school="flipSchool" @change="changeLine" @begin="begin" @append="append" @replace="replace" @join="joinEnd" /></aside>
@@ -117,7 +127,7 @@ useKeys({
 <style scoped>
 .tabs { display: flex; gap: 18px; align-items: center; padding: 2px 18px; border-bottom: 1px solid var(--hair); min-height: 32px; overflow-x: auto; white-space: nowrap; }
 .tools { margin-left: auto; display: flex; gap: 18px; }
-.bench { display: grid; grid-template-columns: 222px minmax(0, 1fr) 430px; grid-template-rows: minmax(0, 1fr) 176px; height: calc(100dvh - 134px); min-height: 560px; }
+.bench { display: grid; grid-template-columns: 222px minmax(0, 1fr) 430px; grid-template-rows: minmax(0, 1fr) 182px; height: calc(100dvh - 134px); min-height: 560px; }
 .list { grid-area: 1 / 1; border-right: 1px solid var(--rule); min-height: 0; }
 .sheet { grid-area: 1 / 2; position: relative; min-width: 0; min-height: 0; overflow: hidden; }
 .working { grid-area: 1 / 3; border-left: 1px solid var(--rule); padding: 4px 22px 14px 24px; overflow-y: auto; min-height: 0; }
@@ -126,6 +136,7 @@ useKeys({
 .strip-head { display: flex; justify-content: space-between; padding: 5px 18px 0; min-height: 26px; }
 .strip-tools { display: flex; gap: 22px; align-items: center; }
 .empty { position: absolute; left: 24px; top: 16px; }
+.marks { padding: 0 12px 6px; font-weight: 600; }
 .zoom { position: absolute; right: 10px; top: 6px; display: flex; gap: 4px; }
 .zoom button { min-width: 34px; min-height: 34px; border: 1px solid var(--rule); background: var(--paper); text-align: center; font-size: 16px; }
 .zoom button:hover { background: var(--paper2); }
@@ -142,6 +153,6 @@ useKeys({
   .zoom { top: auto; bottom: 4px; }
   .zoom button { min-width: 44px; min-height: 44px; }
   .strip-head { padding: 4px 12px 0; }
-  .strip-tools button, .strip-tools a { min-height: 44px; }
+  .strip-tools button, .strip-tools a { min-height: 44px; display: inline-flex; align-items: center; }
 }
 </style>

@@ -14,11 +14,11 @@ const shown = computed(() => (props.piece && props.isReversed ? reversePiece(pro
 const ends = computed(() => (props.isReversed ? [props.to, props.from] : [props.from, props.to]))
 const pipe = computed(() => (shown.value ? getPipe(shown.value.pipe) : null))
 const cut = computed(() => shown.value?.cut ?? null)
-const height = computed(() => (props.isPhone ? 190 : 146))
+const height = computed(() => (props.isPhone ? 190 : 150))
 const left = computed(() => (props.isPhone ? 40 : 88))
-const layout = computed(() => (pipe.value && cut.value !== null ? layStrip(cut.value, pipe.value.od, props.width, { isInch: props.system === 'inch', isPhone: props.isPhone, margin: props.isPhone ? 80 : 178 }) : null))
+const layout = computed(() => (pipe.value && cut.value !== null ? layStrip(cut.value, pipe.value.od, props.width, { isInch: props.system === 'inch', isPhone: props.isPhone, margin: props.isPhone ? 80 : 178, marks: bendsOf(shown.value!).map(({ at }) => at) }) : null))
 const half = computed(() => Math.min(props.isPhone ? 58 : 24, layout.value?.half ?? 12))
-const cy = computed(() => (props.isPhone ? 66 : 68))
+const cy = computed(() => (props.isPhone ? 66 : 64))
 const tapeY = computed(() => cy.value + half.value + (props.isPhone ? 12 : 18))
 const x = (mm: number) => left.value + layout.value!.at(mm)
 /** Where a bend's pencil mark goes by the school in use. */
@@ -28,8 +28,14 @@ const isSeen = ({ at }: { at: number }) => !layout.value?.gap || layout.value.at
 const bends = computed(() => (shown.value ? bendsOf(shown.value).map((bend, i) => ({ ...bend, number: i + 1 })).filter(bend => isSeen({ at: markAt(bend) })) : []))
 const inserts = computed(() => (shown.value && cut.value !== null ? shown.value.ends.map((end, i) => ({ end, i, mm: end.insertion, words: intoWords(end, ends.value[i]!) })).filter(({ end }) => end.into !== 'free' && end.insertion !== null) : []))
 const title = computed(() => (shown.value && pipe.value ? `Strip: ${shown.value.id}, ${ends.value[0]} to ${ends.value[1]}, ${pipe.value.label}` : 'Strip'))
-const scaleWords = computed(() => (layout.value ? (layout.value.isBroken ? `1 mm drawn ${Math.round(layout.value.scale * 100) / 100}, middle broken` : `one scale both ways, 1 mm drawn ${Math.round(layout.value.scale * 100) / 100}`) : ''))
+const scaleWords = computed(() => (layout.value ? (layout.value.isBroken ? `1 mm drawn ${Math.round(layout.value.scale * 100) / 100}, middle broken` : `${layout.value.isThin ? 'thickness not to scale' : 'one scale both ways'}, 1 mm drawn ${Math.round(layout.value.scale * 100) / 100}`) : ''))
 const text = (mm: number | null) => tapeText(mm, props.system)
+/** Figures on the tape stand so far apart that they can be read: each so many long ticks. */
+const isLabelled = (mm: number) => {
+  const long = props.system === 'inch' ? 25.4 : layout.value!.scale >= 4 ? 10 : 100
+  const step = long * ([1, 2, 5, 10, 20].find(times => times * long * layout.value!.scale >= (props.system === 'inch' ? 22 : 42)) ?? 50)
+  return Math.abs(mm / step - Math.round(mm / step)) < 1e-6
+}
 /** Figures over marks that would stand on one another take the row below. */
 const raised = computed(() => {
   let last = -Infinity
@@ -67,7 +73,7 @@ const hatch = computed(() => (pipe.value ? materialOf(pipe.value.family) : null)
       <path :d="`M${left} ${tapeY}H${left + layout.width}`" class="l-thin" />
       <g v-for="tick in layout.ticks" :key="tick.mm">
         <path :d="`M${x(tick.mm)} ${tapeY}v${tick.rank === 'long' ? 26 : tick.rank === 'middle' ? 12 : 7}`" :class="tick.rank === 'long' ? 'l-thin' : 'l-dim2'" />
-        <text v-if="tick.rank === 'long' && tick.mm > 0 && x(tick.mm) < left + layout.width - (tick.mm >= 1000 ? 44 : 34)" :x="x(tick.mm) + 3" :y="tapeY + 22" class="t14 w7">{{ system === 'inch' ? Math.round(tick.mm / 25.4) : Math.round(tick.mm) }}</text>
+        <text v-if="tick.rank === 'long' && tick.mm > 0 && isLabelled(tick.mm) && x(tick.mm) < left + layout.width - (tick.mm >= 1000 ? 44 : 34)" :x="x(tick.mm) + 3" :y="tapeY + 22" class="t14 w7">{{ system === 'inch' ? Math.round(tick.mm / 25.4) : Math.round(tick.mm) }}</text>
       </g>
       <rect v-if="layout.gap" :x="left + layout.gap[0]" :y="tapeY - 1" :width="layout.gap[1] - layout.gap[0]" height="28" fill="var(--paper)" />
       <!-- cut ends -->
@@ -95,7 +101,7 @@ const hatch = computed(() => (pipe.value ? materialOf(pipe.value.family) : null)
         <path :d="`M${x(markAt(bend))} ${cy - half - (isPhone ? 4 : raised[i] ? 8 : 22)}V${cy + half + 4}`" class="l-sel" />
         <text v-if="!isPhone" :x="raised[i] ? x(bend.corner) + 10 : x(markAt(bend))" :y="raised[i] ? cy - half - 10 : 40" :class="raised[i] ? '' : 'mid'" class="halo"><tspan class="t20 w7 copper">{{ text(markAt(bend)) }}</tspan><tspan class="t14" dx="4">bend {{ bend.number }}, {{ Math.round(bend.angle * 10) / 10 }}°{{ turnShort(bend.turn) }}</tspan></text>
       </g>
-      <g v-for="(bend, i) in bends" :key="`a${i}`">
+      <g v-for="(bend, i) in bends.filter(({ corner }) => isSeen({ at: corner }))" :key="`a${i}`">
         <path v-if="!isPhone" :d="(bend.number === 1 || Math.abs(bend.turn) < 1 || bend.turn > 359) ? `M${x(bend.corner)} ${cy}v${half + 15}m-4 -7l4 7l4 -7` : `M${x(bend.corner)} ${cy}v${-half - 15}m-4 7l4 -7l4 7`" class="l-sel" />
       </g>
       <!-- clips -->
@@ -104,6 +110,7 @@ const hatch = computed(() => (pipe.value ? materialOf(pipe.value.family) : null)
         <text :x="x(clip.at)" :y="cy - half - 9" class="mid t14 halo">clip {{ text(clip.at) }}</text>
       </g>
     </g>
+    <text v-if="layout && !isPhone" :x="left" :y="height - 1" class="t13 note">{{ scaleWords }}</text>
     <title>{{ title }}. {{ scaleWords }}.</title>
   </svg>
 </template>

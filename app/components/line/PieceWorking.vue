@@ -78,7 +78,7 @@ const mm = (value: number) => formatDecimal(value, 1)
             <td class="v"><template v-if="line.op === '='"><span class="t26 copper" data-test="cut"><TapeFigure :mm="line.value" :system="system" /></span></template><template v-else>{{ system === 'inch' ? (line.value / 25.4).toFixed(3) : formatDecimal(line.value, 1) }}</template></td>
             <td class="src">{{ line.op === '=' ? (system === 'inch' ? `in (${formatDecimal(line.value, 1)} mm)` : 'set the tape to it') : `${system === 'inch' ? `${formatDecimal(line.value, 1)} mm; ` : ''}${sourceWords(line.source)}` }}</td>
           </tr>
-          <tr v-if="piece.cut === null" class="total"><td /><td>cut</td><td class="v t26">?</td><td class="src"><NuxtLink :to="`/jobs/${slug}/kit`" class="underline">measure the fitting</NuxtLink></td></tr>
+          <tr v-if="piece.cut === null" class="total"><td /><td>cut</td><td class="v t26">?</td><td class="src"><NuxtLink :to="`/jobs/${slug}/kit`" class="underline">measure the fitting</NuxtLink>, or type take-out in its leg</td></tr>
         </tbody>
       </table>
       <p v-if="spread > 0.05 && piece.cut !== null" class="range t14" data-test="range"><VerdictShape :verdict="spread > 2 ? 'care' : 'fits'" :size="18" /> <span><b>{{ formatLength(piece.cutLo!, system) }} to {{ formatLength(piece.cutHi!, system) }}</b> by typical fittings. <template v-if="spread > 2"><NuxtLink :to="`/jobs/${slug}/kit`" class="underline">Measure yours</NuxtLink> before you cut.</template><template v-else>A saw is no better.</template></span></p>
@@ -113,6 +113,7 @@ const mm = (value: number) => formatDecimal(value, 1)
 @media (max-width: 1199px) { .sum .src { width: 92px; } .sum .v { padding: 3px 6px; } }
 .range { display: flex; gap: 8px; padding: 6px 0; align-items: flex-start; }
 .notes { padding: 6px 0; display: flex; flex-direction: column; gap: 5px; border-top: 1px solid var(--hair); }
+.bends td { vertical-align: middle; padding-top: 0; padding-bottom: 0; }
 .bends th { font-size: 13px; font-weight: 400; color: var(--ink2); text-align: right; padding-right: 10px; }
 .bends th.used { color: var(--ink); font-weight: 700; text-decoration: 2px underline var(--copper); text-underline-offset: 4px; }
 .bends .l { text-align: left; padding-left: 4px; }
