@@ -115,12 +115,12 @@ const atFitting = z.strictObject({ kind: z.literal('fitting'), fitting: z.enum(L
 const atPlain = [z.strictObject({ kind: z.literal('free') }), z.strictObject({ kind: z.literal('stop'), insertion: given.insertion }), z.strictObject({ kind: z.literal('face'), insertion: given.insertion })] as const
 const measured = z.enum(MEASURED_TO)
 const lineQuestion = z.strictObject({
-  region, pipe: text, method: z.enum(METHODS),
+  region, pipe: text, wall: length.optional(), method: z.enum(METHODS),
   bender: z.strictObject({ radius: length.max(5000), setback: length.max(5000).optional(), springback: z.number().finite().min(0).max(30).optional() }).optional(),
   start: z.discriminatedUnion('kind', [atFitting, ...atPlain]),
   legs: z.array(z.strictObject({
     length, to: z.union([direction, vector]), end: z.discriminatedUnion('kind', [atFitting, z.strictObject({ kind: z.literal('bend') }), ...atPlain]),
-    from: z.number().int().min(0).optional(), pipe: text.optional(), method: z.enum(METHODS).optional(), name: z.string().max(60).optional(), measured: z.strictObject({ begin: measured.optional(), end: measured.optional() }).optional(),
+    from: z.number().int().min(0).optional(), pipe: text.optional(), wall: length.optional(), method: z.enum(METHODS).optional(), name: z.string().max(60).optional(), measured: z.strictObject({ begin: measured.optional(), end: measured.optional() }).optional(),
   })).min(1).max(MOST_LEGS),
   clips: z.array(z.strictObject({ leg: z.number().int().min(0), at: distance })).max(2000).optional(),
   walls: z.array(z.strictObject({ to: direction, at: z.number().finite().min(-100_000).max(100_000), thick: length })).max(50).optional(),

@@ -30,6 +30,7 @@ export interface LineLeg {
   from?: number
   /** From this leg on. */
   pipe?: string
+  wall?: number
   method?: Method
   /** What it is called in sums and warnings, such as "C to D". */
   name?: string
@@ -46,6 +47,8 @@ export interface Wall { to: Direction, at: number, thick: number }
 export interface LineQuestion {
   region: Region
   pipe: string
+  /** Measured wall, mm: no length or mark rests on it. */
+  wall?: number
   method: Method
   bender?: Bender
   start: LineStart

@@ -29,7 +29,7 @@ const props = defineProps<{
 const emit = defineEmits<{ look: [row: number], stretch: [row: number, mm: number], pull: [point: number, letter: string, mm: number], from: [point: number] }>()
 
 const points = computed<Vector[]>(() => [[0, 0, 0], ...props.laid.map(({ end }) => end)])
-const margins = computed(() => (props.isPhone ? { left: 34, right: 34, top: 26, bottom: 40 } : { left: 62, right: 62, top: 52, bottom: 62 }))
+const margins = computed(() => (props.isPhone ? { left: 34, right: 34, top: 60, bottom: 36 } : { left: 62, right: 62, top: 52, bottom: 62 }))
 const base = computed(() => fitSheet(points.value.length > 1 ? points.value : [[0, 0, 0], [600, 0, 0], [600, 0, 500]], props.width, props.height, margins.value))
 
 const svg = useTemplateRef<SVGSVGElement>('svg')

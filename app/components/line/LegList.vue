@@ -68,7 +68,7 @@ const cutOf = (index: number): string | null => {
           <input :id="`leg-${i}`" v-model="text" data-edit class="plain-input" maxlength="400" autocapitalize="off" autocomplete="off" spellcheck="false" @keydown.enter.prevent="keep" @keydown.esc.stop.prevent="leave" @blur="keep">
         </div>
         <button v-else type="button" class="leg" :aria-current="i === row" @click="i === row && !isPhone ? edit(i) : emit('look', i)" @focus="emit('look', i)">
-          <span v-if="isPhone" class="cut w7" :class="cutOf(i) === '?' ? 'note' : ''">{{ cutOf(i) ?? '' }}</span>
+          <span v-if="isPhone" class="cut w7" :class="{ note: cutOf(i) === '?', long: (cutOf(i)?.length ?? 0) > 5 }">{{ cutOf(i) ?? '' }}</span>
           <b class="ends">{{ one.from }} {{ one.to }}</b>
           <span class="text">{{ one.leg?.from ? one.text.replace(/^\s*from \w+ /i, '') : one.text }}</span>
           <span v-if="!isPhone && cutOf(i)" class="small w7">{{ cutOf(i) }}</span>
@@ -108,7 +108,9 @@ li { border-bottom: 1px solid var(--hair); }
 .new { padding: 10px 12px 8px 18px; }
 .hint { margin-top: 6px; line-height: 1.25; }
 .cut { font-size: 20px; width: 84px; }
+.cut.long { font-size: 17px; }
 .row-selected .cut { font-size: 26px; color: var(--copper); }
+.row-selected .cut.long { font-size: 20px; }
 @media (pointer: coarse), (max-width: 899px) {
   .leg { min-height: 52px; align-items: center; }
   .rows { overflow: visible; }
