@@ -6,6 +6,7 @@ import { inspectJoint } from '#core/inspect'
 import { findWays, METHODS, SERVICES, THREAD_FORMS, THREAD_MATERIALS } from '#core/joints'
 import { understand } from '#core/ask'
 import { DIRECTIONS, MEASURED_TO, planLine, planOffset } from '#core/line'
+import { planCuts } from '#core/cutting'
 import { MADE_METHODS, makeJoint } from '#core/making'
 
 const region = z.enum(REGIONS)
@@ -127,6 +128,17 @@ const lineQuestion = z.strictObject({
   kit: kit.optional(),
 })
 
+/** Most pieces of one plan, copies counted: checked with their sum, as a question may name few with many copies. */
+const MOST_PIECES = 2000
+const cutQuestion = z.strictObject({
+  stock: z.array(z.strictObject({ id: text, length, quantity: z.number().int().min(0).max(100_000).optional(), offcut: z.boolean().optional() })).min(1).max(500),
+  kerf: z.number().finite().min(0).max(50),
+  pieces: z.array(z.strictObject({ id: text, length, quantity: z.number().int().min(0).max(MOST_PIECES) })).max(MOST_PIECES),
+  keep: length.optional(),
+  prefer: z.enum(['longest-left', 'least-waste']).optional(),
+  seconds: z.number().finite().positive().max(120).optional(),
+})
+
 const askQuestion = z.strictObject({ text: z.string().max(200), region })
 
 /** A line of shorthand, and the answer of the verb it asks. */
@@ -157,6 +169,7 @@ export const VERBS: Readonly<Record<string, Verb>> = {
   inspect: verb(inspectQuestion, inspectJoint),
   offset: verb(offsetQuestion, planOffset),
   line: verb(lineQuestion, planLine),
+  cut: verb(cutQuestion, planCuts),
   ask: verb(askQuestion, answerLine),
 }
 

@@ -14,6 +14,7 @@ const QUESTIONS: [string, unknown][] = [
   ['ways', { region: 'gb', a: { pipe: 'cu-bs-imp-3_4' }, b: { pipe: 'ml-en-20' }, conditions: { service: 'heating' } }],
   ['make', { method: 'solder', pipe: 'cu-en-x-22', region: 'gb', orientation: 'horizontal' }],
   ['line', { region: 'gb', pipe: 'cu-en-x-22', method: 'press', start: { kind: 'free' }, legs: [{ length: 640, to: 'right', end: { kind: 'bend' } }, { length: 480, to: 'up', end: { kind: 'stop' } }] }],
+  ['cut', { stock: [{ id: 's', length: 3000 }], kerf: 2, pieces: [{ id: 'p1', length: 1275, quantity: 3 }] }],
 ]
 
 describe('POST /api/core/VERB and the command line', () => {
@@ -26,7 +27,7 @@ describe('POST /api/core/VERB and the command line', () => {
 
   it('lists its verbs with their schemas', async () => {
     const { body } = await get<{ verbs: Record<string, { properties: Record<string, { enum: string[] }> }> }>('/api/core')
-    expect(Object.keys(body.verbs)).toEqual(['pipes', 'identify', 'ways', 'make', 'inspect', 'offset', 'line', 'ask'])
+    expect(Object.keys(body.verbs)).toEqual(['pipes', 'identify', 'ways', 'make', 'inspect', 'offset', 'line', 'cut', 'ask'])
     expect(body.verbs.ways!.properties.region!.enum).toEqual(['us', 'gb', 'eu'])
   })
 

@@ -9,7 +9,7 @@ import { App } from './pages/app'
 // A run drawn as it is said on site, by keys, by dragging, from a task, from a file; its cuts, marks and ways out.
 let app: App
 const base = () => inject('baseUrl')
-const slug = 'smoke-house'
+const slug = 'tallow-house'
 const job = async (): Promise<JobRecord> => (await (await fetch(`${base()}/api/jobs/${slug}`)).json()) as JobRecord
 const legs = async (number: number) => (await job()).lines.find(line => line.number === number)!.legs
 const add = async (text: string) => {
@@ -17,7 +17,7 @@ const add = async (text: string) => {
   await app.press(Key.ENTER)
 }
 beforeAll(async () => {
-  await fetch(`${base()}/api/jobs`, { method: 'POST', body: JSON.stringify({ name: 'Smoke house', place: 'washing bay', region: 'gb' }) })
+  await fetch(`${base()}/api/jobs`, { method: 'POST', body: JSON.stringify({ name: 'Tallow house', place: 'washing bay', region: 'gb' }) })
   app = await App.open(base())
 })
 afterAll(() => app.close())

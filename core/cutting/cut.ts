@@ -1,0 +1,181 @@
+import { fail, ok, type Result } from '#core/base'
+import { formatDecimal } from '#core/units'
+import { exhaust, isBetter, leftOf, MOST_EXHAUSTED, type Score } from './exhaust'
+import { firstFit, fullestFirst, takes } from './fill'
+import { relax } from './master'
+import { TOUCHING, type Bar, type CutAnswer, type CutPiece, type CutQuestion, type Kind, type Pattern, type Size } from './types'
+
+/** Pivots of the simplex for each second asked for, about: measured on a small machine. */
+const PIVOTS_A_SECOND = 3000
+const USUAL_SECONDS = 5
+
+/** Pieces of one length are one size, longest first. */
+function sizesOf(pieces: readonly CutPiece[], kerf: number): Size[] {
+  const sizes: Size[] = []
+  for (const { id, length, quantity } of [...pieces].sort((a, b) => b.length - a.length || (a.id < b.id ? -1 : 1))) {
+    const same = sizes.find(size => size.length === length)
+    const copies = Array.from({ length: quantity }, () => id)
+    if (same) {
+      same.count += quantity
+      same.ids.push(...copies)
+    } else if (quantity > 0) sizes.push({ length, width: length + kerf, count: quantity, ids: copies })
+  }
+  return sizes
+}
+
+/** Why the pieces cannot be cut from this stock at all, or null: a piece longer than all of it, or stock that runs out. */
+function findImpossible({ pieces }: CutQuestion, kinds: readonly Kind[]): Result<null> {
+  const longest = kinds.reduce((most, { length, most: count }) => (count > 0 ? Math.max(most, length) : most), 0)
+  for (const [i, { id, length, quantity }] of pieces.entries()) {
+    if (quantity > 0 && length > longest + TOUCHING) return fail('impossible', `pieces.${i}.length`, `pieces.${i}.length: piece ${id} is ${formatDecimal(length, 1)} long; the longest stock is ${formatDecimal(longest, 1)}. Stock of ${formatDecimal(length, 1)} or more, or a coupling in the piece, would do.`)
+  }
+  return ok(null)
+}
+
+/** Bars put on the smallest stock that takes them: offcuts first, so that fewest are new. */
+function restock(plan: readonly Pattern[], sizes: readonly Size[], kinds: readonly Kind[]): Pattern[] | null {
+  const free = kinds.map(({ most }) => most)
+  const order = kinds.map((_, k) => k).sort((a, b) => Number(kinds[b]!.isOffcut) - Number(kinds[a]!.isOffcut) || kinds[a]!.room - kinds[b]!.room)
+  const bars: Pattern[] = []
+  for (const { counts } of [...plan].sort((a, b) => takes(a.counts, sizes) - takes(b.counts, sizes))) {
+    const kind = order.find(k => free[k]! > 0 && takes(counts, sizes) <= kinds[k]!.room + TOUCHING)
+    if (kind === undefined) return null
+    free[kind]! -= 1
+    bars.push({ kind, counts })
+  }
+  return bars
+}
+
+/** Pieces moved out of the bar with the longest rest into others where they fit, so that its rest is longer still. */
+function gather(plan: readonly Pattern[], sizes: readonly Size[], kinds: readonly Kind[]): Pattern[] {
+  const bars = plan.map(({ kind, counts }) => ({ kind, counts: [...counts], rest: kinds[kind]!.room - takes(counts, sizes) }))
+  const last = bars.reduce((most, bar) => (bar.rest > most.rest ? bar : most), bars[0]!)
+  for (let i = 0; i < sizes.length; i++) {
+    while (last.counts[i]! > 0) {
+      const other = bars.filter(bar => bar !== last && bar.rest + TOUCHING >= sizes[i]!.width).sort((a, b) => a.rest - b.rest)[0]
+      if (!other) break
+      other.counts[i]! += 1
+      other.rest -= sizes[i]!.width
+      last.counts[i]! -= 1
+      last.rest += sizes[i]!.width
+    }
+  }
+  return bars.filter(({ counts }) => counts.some(count => count > 0)).map(({ kind, counts }) => ({ kind, counts }))
+}
+
+/** Looks for a plan with as few new bars as the bound by fixing the surest patterns of the relaxed plan, again and again. */
+function dive(sizes: readonly Size[], kinds: readonly Kind[], pool: Pattern[], budget: { pivots: number }, skip: number): Pattern[] | null {
+  const left = sizes.map(({ count }) => count)
+  let stock = kinds.map(kind => ({ ...kind }))
+  const plan: Pattern[] = []
+  const take = ({ kind, counts }: Pattern) => {
+    const own = counts.map((count, i) => Math.min(count, left[i]!))
+    own.forEach((count, i) => { left[i]! -= count })
+    stock = stock.map((one, k) => (k === kind ? { ...one, most: one.most - 1 } : one))
+    plan.push({ kind, counts: own })
+  }
+  let skipped = skip
+  while (left.some(count => count > 0)) {
+    if (budget.pivots <= 0) return null
+    const { parts, pivots } = relax(sizes, left, stock, pool, budget.pivots)
+    budget.pivots -= pivots + 1
+    if (parts.length === 0) return null
+    const whole = parts.filter(({ amount }) => amount > 1 - 1e-6)
+    if (whole.length > 0) {
+      for (const { pattern, amount } of whole) for (let n = 0; n < Math.floor(amount + 1e-6) && pattern.counts.some((count, i) => count > 0 && left[i]! > 0); n++) take(pattern)
+      continue
+    }
+    const ranked = [...parts].sort((a, b) => b.amount - a.amount || takes(b.pattern.counts, sizes) - takes(a.pattern.counts, sizes))
+    take(ranked[Math.min(skipped, ranked.length - 1)]!.pattern)
+    skipped = 0
+  }
+  return plan
+}
+
+interface Found { plan: Pattern[], bound: number, how: string }
+
+function search(sizes: readonly Size[], kinds: readonly Kind[], score: (plan: readonly Pattern[]) => Score, budget: { pivots: number }): Found | null {
+  const demand = sizes.map(({ count }) => count)
+  const isOffcutFirst = (a: number, b: number) => Number(kinds[b]!.isOffcut) - Number(kinds[a]!.isOffcut)
+  const longestFirst = kinds.map((_, k) => k).sort((a, b) => isOffcutFirst(a, b) || kinds[b]!.room - kinds[a]!.room)
+  const shortestFirst = kinds.map((_, k) => k).sort((a, b) => isOffcutFirst(a, b) || kinds[a]!.room - kinds[b]!.room)
+  let best: Pattern[] | null = null
+  const consider = (plan: Pattern[] | null) => {
+    if (!plan) return
+    for (const one of [plan, restock(plan, sizes, kinds), gather(plan, sizes, kinds)]) {
+      if (one && (!best || isBetter(score(one), score(best)))) best = one
+      const tidy = one && restock(gather(one, sizes, kinds), sizes, kinds)
+      if (tidy && isBetter(score(tidy), score(best!))) best = tidy
+    }
+  }
+  for (const order of [longestFirst, shortestFirst]) {
+    consider(firstFit(sizes, demand, kinds, order))
+    consider(fullestFirst(sizes, demand, kinds, order))
+  }
+  const pool: Pattern[] = []
+  const relaxed = relax(sizes, demand, kinds, pool, budget.pivots)
+  budget.pivots -= relaxed.pivots
+  const bound = Math.max(0, Math.ceil(relaxed.bound - 1e-6))
+  const usedOf = (plan: Pattern[] | null) => (plan ? score(plan)[0]! : Infinity)
+  const count = demand.reduce((sum, one) => sum + one, 0)
+  if (count <= MOST_EXHAUSTED) {
+    const all = exhaust(sizes, demand, kinds, score, best)
+    if (all) return { plan: all, bound: usedOf(all), how: 'every plan was looked at' }
+  }
+  for (let skip = 0; skip < 40 && usedOf(best) > bound && budget.pivots > 0; skip++) consider(dive(sizes, kinds, pool, budget, skip))
+  return best ? { plan: best, bound, how: 'prices of the pieces at which no bar is worth more than itself' } : null
+}
+
+const toBars = (plan: readonly Pattern[], sizes: readonly Size[], kinds: readonly Kind[], kerf: number): Bar[] => {
+  const ids = sizes.map(size => [...size.ids])
+  return plan.map(pattern => ({ stock: kinds[pattern.kind]!.id, pieces: pattern.counts.flatMap((count, i) => ids[i]!.splice(0, count)), left: leftOf(pattern, kinds, sizes, kerf) }))
+}
+
+/**
+ * Pieces nested into stock: the fewest bars that are not offcuts, then the least stock length, then the longest rest or the
+ * least waste, mm. `optimal` only where `used` is the proven bound: by looking at every plan of few pieces, else by column
+ * generation. Issue `impossible` naming the piece longer than all stock, or the piece for which the stock runs out. The
+ * work is counted, not timed, so that the same question gets the same answer.
+ */
+export function planCuts(question: CutQuestion): Result<CutAnswer> {
+  const { stock, kerf, pieces, keep = Infinity, prefer = 'longest-left', seconds = USUAL_SECONDS } = question
+  const kinds: Kind[] = stock.map(({ id, length, quantity, offcut }) => ({ id, length, room: length + kerf, most: quantity ?? Infinity, isOffcut: offcut === true }))
+  const sizes = sizesOf(pieces, kerf)
+  const empty = { bars: [], used: 0, kerfTotal: 0, waste: 0, bound: 0, optimal: true, working: [] }
+  if (sizes.length === 0) return ok(empty)
+  const wrong = findImpossible(question, kinds)
+  if (!wrong.ok) return wrong
+  const wasteOf = (plan: readonly Pattern[]) => plan.reduce((sum, bar) => {
+    const left = leftOf(bar, kinds, sizes, kerf)
+    return left >= keep ? sum : sum + left
+  }, 0)
+  const score = (plan: readonly Pattern[]): Score => {
+    const lefts = plan.map(bar => leftOf(bar, kinds, sizes, kerf))
+    const [longest, waste] = [-Math.max(...lefts), wasteOf(plan)]
+    return [plan.filter(({ kind }) => !kinds[kind]!.isOffcut).length, plan.reduce((sum, { kind }) => sum + kinds[kind]!.length, 0), ...(prefer === 'least-waste' ? [waste, longest] : [longest, waste])]
+  }
+  const found = search(sizes, kinds, score, { pivots: Math.max(200, seconds * PIVOTS_A_SECOND) })
+  if (!found) {
+    const [longest] = sizes
+    return fail('impossible', 'stock', `stock: it runs out before piece ${longest!.ids[0]} and the others are all cut. ${formatDecimal(sizes.reduce((sum, { length, count }) => sum + length * count, 0), 1)} mm of pieces; more lengths are wanted.`)
+  }
+  const { plan, bound, how } = found
+  const order = [...plan].sort((a, b) => Number(kinds[a.kind]!.isOffcut) - Number(kinds[b.kind]!.isOffcut) || kinds[b.kind]!.length - kinds[a.kind]!.length || leftOf(a, kinds, sizes, kerf) - leftOf(b, kinds, sizes, kerf))
+  const bars = toBars(order, sizes, kinds, kerf)
+  const used = score(plan)[0]!
+  const count = bars.reduce((sum, bar) => sum + bar.pieces.length, 0)
+  const lengths = order.reduce((sum, { kind }) => sum + kinds[kind]!.length, 0)
+  const cutLength = sizes.reduce((sum, { length, count: n }) => sum + length * n, 0)
+  const rests = bars.reduce((sum, { left }) => sum + left, 0)
+  const kerfTotal = Math.max(0, lengths - cutLength - rests)
+  return ok({
+    bars, used, kerfTotal, waste: wasteOf(plan), bound, optimal: used === bound,
+    working: [
+      { text: `stock taken, ${bars.length} ${bars.length === 1 ? 'bar' : 'bars'}`, op: '+', value: lengths, unit: 'mm' },
+      { text: `${count} pieces`, op: '-', value: cutLength, unit: 'mm' },
+      { text: 'kerf', op: '-', value: kerfTotal, unit: 'mm' },
+      { text: 'left', op: '=', value: rests, unit: 'mm' },
+      { text: `least new bars, proved by: ${how}`, op: '=', value: bound, unit: '', source: 'ours' },
+    ],
+  })
+}

@@ -1,0 +1,2 @@
+export { planCuts } from './cut'
+export type { Bar, CutAnswer, CutPiece, CutQuestion, Stock } from './types'
