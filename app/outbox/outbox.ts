@@ -46,6 +46,10 @@ export function createOutbox(around: Surroundings) {
   let writing: Promise<unknown> = Promise.resolve()
   let sending: Promise<void> | undefined
 
+  /** Versions that this page's own entries came to: what it does next was done knowing them, even where its screen lags behind. */
+  const reached = new Map<string, number>()
+  const knowing = (record: string, act: Act): Act => (act.do === 'change' || act.do === 'sign' ? { ...act, version: Math.max(act.version, reached.get(record) ?? 0) } : act)
+
   const changed = () => around.onChange(entries, away)
 
   /** Does work on the storage after all work before it; a storage that fails is left for memory, which loses nothing but the page. */
@@ -71,7 +75,7 @@ export function createOutbox(around: Surroundings) {
   }
 
   function append(job: string, record: string, act: Act, key = newKey()): Entry {
-    const entry: Entry = plain({ key, page, at: now(), job, record, act, isSealed: false, state: 'waiting' })
+    const entry: Entry = plain({ key, page, at: now(), job, record, act: knowing(record, act), isSealed: false, state: 'waiting' })
     entries = [...entries, entry]
     void keep(kept => kept.add(entry))
     return entry
@@ -104,7 +108,7 @@ export function createOutbox(around: Surroundings) {
     void keep(async (kept) => {
       // Another page of this browser sent it meanwhile: the rest goes after it, as an entry of its own.
       if (!await kept.replace(open.key, folded, true)) {
-        const rest: Entry = plain({ ...folded, key: newKey(), isSealed: false, act })
+        const rest: Entry = plain({ ...folded, key: newKey(), isSealed: false, act: knowing(record, act) })
         entries = [...entries, rest]
         await kept.add(rest)
         changed()
@@ -123,6 +127,7 @@ export function createOutbox(around: Surroundings) {
 
   /** The next version of a record is known: what this page did on top of it was done knowing it. */
   function rebase(entry: Entry, version: number) {
+    if (entry.page === page) reached.set(entry.record, Math.max(version, reached.get(entry.record) ?? 0))
     for (const later of entries) {
       if (later.record !== entry.record || later.page !== entry.page || (later.act.do !== 'change' && later.act.do !== 'sign')) continue
       void put(later.key, { ...later, act: { ...later.act, version } })

@@ -8,6 +8,8 @@ import { TOUCHING, type Bar, type CutAnswer, type CutPiece, type CutQuestion, ty
 /** Pivots of the simplex for each second asked for, about: measured on a small machine. */
 const PIVOTS_A_SECOND = 3000
 const USUAL_SECONDS = 5
+/** Pivots after which the prices are good enough, for each size of piece. */
+const PIVOTS_A_SIZE = 12
 
 /** Pieces of one length are one size, longest first. */
 function sizesOf(pieces: readonly CutPiece[], kerf: number): Size[] {
@@ -30,6 +32,14 @@ function findImpossible({ pieces }: CutQuestion, kinds: readonly Kind[]): Result
     if (quantity > 0 && length > longest + TOUCHING) return fail('impossible', `pieces.${i}.length`, `pieces.${i}.length: piece ${id} is ${formatDecimal(length, 1)} long; the longest stock is ${formatDecimal(longest, 1)}. Stock of ${formatDecimal(length, 1)} or more, or a coupling in the piece, would do.`)
   }
   return ok(null)
+}
+
+/** New bars that the sheer length of the pieces asks for, once every offcut is filled to its end. */
+function boundByLength(sizes: readonly Size[], kinds: readonly Kind[]): number {
+  const total = sizes.reduce((sum, { width, count }) => sum + width * count, 0)
+  const offcuts = kinds.reduce((sum, { room, most, isOffcut }) => (isOffcut ? sum + room * most : sum), 0)
+  const longest = kinds.reduce((most, { room, isOffcut }) => (isOffcut ? most : Math.max(most, room)), 0)
+  return longest === 0 || !Number.isFinite(offcuts) ? 0 : Math.max(0, Math.ceil((total - offcuts) / (longest + TOUCHING) - TOUCHING))
 }
 
 /** Bars put on the smallest stock that takes them: offcuts first, so that fewest are new. */
@@ -113,9 +123,12 @@ function search(sizes: readonly Size[], kinds: readonly Kind[], score: (plan: re
     consider(fullestFirst(sizes, demand, kinds, order))
   }
   const pool: Pattern[] = []
-  const relaxed = relax(sizes, demand, kinds, pool, budget.pivots)
-  budget.pivots -= relaxed.pivots
-  const bound = Math.max(0, Math.ceil(relaxed.bound - 1e-6))
+  const byLength = boundByLength(sizes, kinds)
+  // Where the length alone proves it, no prices are needed.
+  const relaxed = best && score(best)[0]! <= byLength ? null : relax(sizes, demand, kinds, pool, Math.min(budget.pivots, PIVOTS_A_SIZE * sizes.length + 400))
+  budget.pivots -= relaxed?.pivots ?? 0
+  const byPrices = relaxed ? Math.max(0, Math.ceil(relaxed.bound - 1e-6)) : 0
+  const bound = Math.max(byLength, byPrices)
   const usedOf = (plan: Pattern[] | null) => (plan ? score(plan)[0]! : Infinity)
   const count = demand.reduce((sum, one) => sum + one, 0)
   if (count <= MOST_EXHAUSTED) {
@@ -123,7 +136,7 @@ function search(sizes: readonly Size[], kinds: readonly Kind[], score: (plan: re
     if (all) return { plan: all, bound: usedOf(all), how: 'every plan was looked at' }
   }
   for (let skip = 0; skip < 40 && usedOf(best) > bound && budget.pivots > 0; skip++) consider(dive(sizes, kinds, pool, budget, skip))
-  return best ? { plan: best, bound, how: 'prices of the pieces at which no bar is worth more than itself' } : null
+  return best ? { plan: best, bound, how: bound === byLength ? 'the length of all pieces against that of the bars' : 'prices of the pieces at which no bar is worth more than itself' } : null
 }
 
 const toBars = (plan: readonly Pattern[], sizes: readonly Size[], kinds: readonly Kind[], kerf: number): Bar[] => {
