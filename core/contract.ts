@@ -128,12 +128,10 @@ const lineQuestion = z.strictObject({
   kit: kit.optional(),
 })
 
-/** Most pieces of one plan, copies counted: checked with their sum, as a question may name few with many copies. */
-const MOST_PIECES = 2000
 const cutQuestion = z.strictObject({
   stock: z.array(z.strictObject({ id: text, length, quantity: z.number().int().min(0).max(100_000).optional(), offcut: z.boolean().optional() })).min(1).max(500),
   kerf: z.number().finite().min(0).max(50),
-  pieces: z.array(z.strictObject({ id: text, length, quantity: z.number().int().min(0).max(MOST_PIECES) })).max(MOST_PIECES),
+  pieces: z.array(z.strictObject({ id: text, length, quantity: z.number().int().min(0).max(100_000) })).max(5000),
   keep: length.optional(),
   prefer: z.enum(['longest-left', 'least-waste']).optional(),
   seconds: z.number().finite().positive().max(120).optional(),

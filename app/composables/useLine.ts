@@ -1,3 +1,4 @@
+import isEqual from 'fast-deep-equal'
 import { unitSystemOf, type Region } from '#core/catalogue'
 import { surveyLine, type LaidLeg, type LineWarning, type Piece } from '#core/line'
 import type { Issue } from '#core/base'
@@ -36,25 +37,28 @@ export function useLine(job: Ref<JobRecord | undefined>) {
   })
   const system = computed(() => (job.value ? unitSystemOf(job.value.region) : 'metric'))
 
-  // What was done here and could be undone; another hand's change begins it anew.
-  const history = shallowRef<{ id: string, steps: History<LineShape> } | null>(null)
+  // What was done here and could be undone, for each line; another hand's change begins it anew.
+  const histories = shallowRef<ReadonlyMap<string, History<LineShape>>>(new Map())
+  const history = computed(() => (line.value ? histories.value.get(line.value.id) : undefined))
+  const keep = (id: string, steps: History<LineShape>) => { histories.value = new Map(histories.value).set(id, steps) }
   watch(line, (now) => {
     if (!now) return
-    const steps = history.value?.id === now.id ? history.value.steps : null
-    if (!steps || JSON.stringify(steps.now) !== JSON.stringify(shapeOf(now))) history.value = { id: now.id, steps: beginHistory(shapeOf(now)) }
+    if (!isEqual(history.value?.now, shapeOf(now))) keep(now.id, beginHistory(shapeOf(now)))
   }, { immediate: true })
 
   const save = (changes: Partial<LineBody>) => { if (job.value && line.value) store.changeLine(job.value.slug, line.value.id, changes) }
   function change(changes: Partial<LineShape>) {
     if (!line.value || !history.value) return
-    history.value = { id: line.value.id, steps: record(history.value.steps, { ...history.value.steps.now, ...changes }) }
+    keep(line.value.id, record(history.value, { ...history.value.now, ...changes }))
     save(changes)
   }
   function step(to: typeof undo | typeof redo) {
-    if (!history.value) return
-    const before = history.value.steps
-    history.value = { ...history.value, steps: to(before) }
-    if (history.value.steps !== before) save(history.value.steps.now)
+    const before = history.value
+    if (!before || !line.value) return
+    const after = to(before)
+    if (after.now === before.now) return
+    keep(line.value.id, after)
+    save(after.now)
   }
 
   const draft = computed(() => (job.value && line.value ? draftLine(job.value, line.value) : null))
@@ -121,6 +125,12 @@ export function useLine(job: Ref<JobRecord | undefined>) {
     if (made.ok) await router.push({ path: `/jobs/${job.value.slug}/joint`, query: { joint: made.value.id } })
   }
 
+  async function dropLine() {
+    if (!job.value || !line.value) return
+    store.dropLine(job.value.slug, line.value.id)
+    await router.replace({ query: {} })
+  }
+
   async function addLine(body: Partial<LineBody> = {}) {
     if (!job.value) return
     const last = job.value.lines.at(-1)
@@ -130,9 +140,9 @@ export function useLine(job: Ref<JobRecord | undefined>) {
   }
 
   return {
-    line, system, draft, survey, laid, rows, pieces, row, shown, warnings, issues, change, save, setLegs, addLegs, setLeg, dropLeg, stretch, pull, joinEnd, addLine,
+    line, system, draft, survey, laid, rows, pieces, row, shown, warnings, issues, change, save, setLegs, addLegs, setLeg, dropLeg, stretch, pull, joinEnd, addLine, dropLine,
     look: (index: number) => { at.value = Math.min(Math.max(0, index), Math.max(0, rows.value.length - 1)) },
     undo: () => step(undo), redo: () => step(redo),
-    canUndo: computed(() => (history.value?.steps.past.length ?? 0) > 0), canRedo: computed(() => (history.value?.steps.future.length ?? 0) > 0),
+    canUndo: computed(() => (history.value?.past.length ?? 0) > 0), canRedo: computed(() => (history.value?.future.length ?? 0) > 0),
   }
 }

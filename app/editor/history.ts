@@ -18,6 +18,3 @@ export function redo<T>({ past, now, future }: History<T>): History<T> {
   const [next, ...later] = future
   return next === undefined ? { past, now, future } : { past: [...past, now], now: next, future: later }
 }
-
-/** The same thing as another hand left it: nothing of it can be undone from here. */
-export const replaced = <T>(now: T): History<T> => beginHistory(now)

@@ -13,6 +13,7 @@ export type Act =
   | { do: 'begin-job', body: JobBody }
   | { do: 'begin-find', body: FindBody }
   | { do: 'begin-line', body: LineBody, number: number }
+  | { do: 'drop-line' }
   | { do: 'begin-joint', body: JointBody, number: number }
   | { do: 'photo', body: Omit<PhotoBody, 'id'>, width: number, height: number }
   | { do: 'drop-photo', photo: string }
@@ -53,6 +54,7 @@ export function toRequest({ key, job, record, act }: Entry): Request {
     case 'begin-job': return { method: 'POST', url: '/api/jobs', body: { ...act.body, id: job } }
     case 'begin-find': return { method: 'POST', url: `${at}/finds`, body: { ...act.body, id: record } }
     case 'begin-line': return { method: 'POST', url: `${at}/lines`, body: { ...act.body, id: record } }
+    case 'drop-line': return { method: 'DELETE', url: `${at}/lines/${record}`, body: {} }
     case 'begin-joint': return { method: 'POST', url: `${at}/joints`, body: { ...act.body, id: record } }
     case 'photo': return { method: 'POST', url: `${at}/finds/${record}/photos`, body: { ...act.body, id: key } }
     case 'drop-photo': return { method: 'DELETE', url: `${at}/finds/${record}/photos/${act.photo}`, body: {} }
@@ -103,6 +105,7 @@ export function applyEntry(job: JobRecord, { key, record, at, act }: Entry, ahea
       const line = beginLine(record, act.number, act.body, time)
       return line.ok ? ok({ ...job, lines: [...job.lines, line.value] }) : line
     }
+    case 'drop-line': return ok({ ...job, lines: job.lines.filter(({ id }) => id !== record) })
     case 'begin-joint': {
       if (job.joints.some(({ id }) => id === record)) return ok(job)
       const joint = beginJoint(job, record, act.number, { ...NEW_JOINT, ...act.body }, time)

@@ -107,6 +107,10 @@ export const useJobStore = defineStore('jobs', () => {
         else if (act.do === 'settle') {
           const copy = copies.get(job)
           if (copy) putCopy({ ...copy, clashes: [...copy.clashes, value as JobRecord['clashes'][number]] })
+        } else if (act.do === 'drop-line') {
+          const copy = copies.get(job)
+          writes++
+          if (copy) putCopy({ ...copy, lines: copy.lines.filter(({ id }) => id !== entry.record) })
         } else putRecord(job, value as AnyRecord)
         channel?.postMessage(job)
       },
@@ -264,6 +268,10 @@ export const useJobStore = defineStore('jobs', () => {
     letGo: (key: string) => outbox?.letGo(key),
     settle: (key: string, kept: 'mine' | 'theirs', initials: string) => outbox?.settle(key, kept, { mine: hand.value, initials }),
     changeFind: (slug: string, id: string, changes: Partial<FindBody>) => change(slug, 'finds', id, changes),
+    dropLine: (slug: string, id: string) => {
+      const job = jobOf(slug)
+      return job?.lines.some(line => line.id === id) ? work(job, id, { do: 'drop-line' }) : NO_JOB
+    },
     changeLine: (slug: string, id: string, changes: Partial<LineBody>) => change(slug, 'lines', id, changes),
     changeKit: (slug: string, changes: Partial<KitBody>) => {
       const job = jobOf(slug)

@@ -26,6 +26,7 @@ export function valueWords(path: string, value: unknown, job: JobRecord | undefi
   if (path === 'wayId') return job?.joints.map(({ way }) => way).find(way => way?.id === value)?.parts[0]?.name ?? 'another way'
   if (path.startsWith('depths') && job) return `${String(value)} ${unitSystemOf(job.region) === 'inch' ? 'in' : 'mm'}`
   if (path.startsWith('answers.')) return answerWords(String(value), path.slice('answers.'.length))
+  if (path === 'legs' || path === 'walls') return (value as string[]).join(', ').slice(0, 160) || 'nothing'
   if (Array.isArray(value)) return `${value.length} of them`
   if (typeof value === 'boolean') return value ? 'yes' : 'no'
   return answerWords(String(value))
@@ -49,11 +50,12 @@ export function entryWords({ act }: Pick<Entry, 'act'>, job: JobRecord | undefin
     case 'begin-job': return 'job begun'
     case 'begin-find': return 'pipe to be found'
     case 'begin-line': return 'line begun'
+    case 'drop-line': return 'line taken out'
     case 'begin-joint': return 'joint begun'
     case 'photo': return 'photo taken'
     case 'drop-photo': return 'photo taken off'
     case 'change': return Object.entries(act.changes).map(([field, value]) => {
-      if (value === null || typeof value !== 'object' || field === 'a' || field === 'b') return `${fieldWords(field)}: ${valueWords(field, value, job)}`
+      if (value === null || typeof value !== 'object' || Array.isArray(value) || field === 'a' || field === 'b') return `${fieldWords(field)}: ${valueWords(field, value, job)}`
       const was = (act.base[field] ?? {}) as Record<string, unknown>
       const keys = Object.keys(value).filter(key => (value as Record<string, unknown>)[key] !== was[key])
       return keys.map(key => `${fieldWords(`${field}.${key}`)}: ${valueWords(`${field}.${key}`, (value as Record<string, unknown>)[key], job)}`).join(', ') || fieldWords(field)

@@ -8,6 +8,10 @@ import { TOUCHING, type Bar, type CutAnswer, type CutPiece, type CutQuestion, ty
 /** Pivots of the simplex for each second asked for, about: measured on a small machine. */
 const PIVOTS_A_SECOND = 3000
 const USUAL_SECONDS = 5
+/** Most pieces of one plan, copies counted. */
+const MOST_PIECES = 2000
+/** Steps of a pivot grow with the square of the sizes: so many are worked in one go at most. */
+const MOST_WORK = 1.5e9
 /** Pivots after which the prices are good enough, for each size of piece. */
 const PIVOTS_A_SIZE = 12
 
@@ -28,11 +32,15 @@ function sizesOf(pieces: readonly CutPiece[], kerf: number): Size[] {
 /** Why the pieces cannot be cut from this stock at all, or null: a piece longer than all of it, or stock that runs out. */
 function findImpossible({ pieces }: CutQuestion, kinds: readonly Kind[]): Result<null> {
   const longest = kinds.reduce((most, { length, most: count }) => (count > 0 ? Math.max(most, length) : most), 0)
+  const count = pieces.reduce((sum, { quantity }) => sum + quantity, 0)
+  if (count > MOST_PIECES) return fail('too-many', 'pieces', `pieces: ${count} pieces at once. At most ${MOST_PIECES} are accepted; plan them in parts.`)
   for (const [i, { id, length, quantity }] of pieces.entries()) {
     if (quantity > 0 && length > longest + TOUCHING) return fail('impossible', `pieces.${i}.length`, `pieces.${i}.length: piece ${id} is ${formatDecimal(length, 1)} long; the longest stock is ${formatDecimal(longest, 1)}. Stock of ${formatDecimal(length, 1)} or more, or a coupling in the piece, would do.`)
   }
   return ok(null)
 }
+
+const mostPivots = (sizes: readonly Size[]): number => Math.min(PIVOTS_A_SIZE * sizes.length + 400, Math.ceil(MOST_WORK / (sizes.length + 10) ** 2))
 
 /** New bars that the sheer length of the pieces asks for, once every offcut is filled to its end. */
 function boundByLength(sizes: readonly Size[], kinds: readonly Kind[]): number {
@@ -87,7 +95,7 @@ function dive(sizes: readonly Size[], kinds: readonly Kind[], pool: Pattern[], b
   let skipped = skip
   while (left.some(count => count > 0)) {
     if (budget.pivots <= 0) return null
-    const { parts, pivots } = relax(sizes, left, stock, pool, budget.pivots)
+    const { parts, pivots } = relax(sizes, left, stock, pool, Math.min(budget.pivots, mostPivots(sizes)))
     budget.pivots -= pivots + 1
     if (parts.length === 0) return null
     const whole = parts.filter(({ amount }) => amount > 1 - 1e-6)
@@ -101,6 +109,11 @@ function dive(sizes: readonly Size[], kinds: readonly Kind[], pool: Pattern[], b
   }
   return plan
 }
+
+/** Sizes up to which patterns are fixed one after another; beyond, the fillings by length stand. */
+const MOST_DIVED = 400
+const BY_LENGTH = 'the length of all pieces against that of the bars'
+const BY_PRICES = 'prices of the pieces at which no bar is worth more than itself'
 
 interface Found { plan: Pattern[], bound: number, how: string }
 
@@ -125,7 +138,7 @@ function search(sizes: readonly Size[], kinds: readonly Kind[], score: (plan: re
   const pool: Pattern[] = []
   const byLength = boundByLength(sizes, kinds)
   // Where the length alone proves it, no prices are needed.
-  const relaxed = best && score(best)[0]! <= byLength ? null : relax(sizes, demand, kinds, pool, Math.min(budget.pivots, PIVOTS_A_SIZE * sizes.length + 400))
+  const relaxed = best && score(best)[0]! <= byLength ? null : relax(sizes, demand, kinds, pool, Math.min(budget.pivots, mostPivots(sizes)))
   budget.pivots -= relaxed?.pivots ?? 0
   const byPrices = relaxed ? Math.max(0, Math.ceil(relaxed.bound - 1e-6)) : 0
   const bound = Math.max(byLength, byPrices)
@@ -135,8 +148,9 @@ function search(sizes: readonly Size[], kinds: readonly Kind[], score: (plan: re
     const all = exhaust(sizes, demand, kinds, score, best)
     if (all) return { plan: all, bound: usedOf(all), how: 'every plan was looked at' }
   }
+  if (sizes.length > MOST_DIVED) return best ? { plan: best, bound, how: bound === byLength ? BY_LENGTH : BY_PRICES } : null
   for (let skip = 0; skip < 40 && usedOf(best) > bound && budget.pivots > 0; skip++) consider(dive(sizes, kinds, pool, budget, skip))
-  return best ? { plan: best, bound, how: bound === byLength ? 'the length of all pieces against that of the bars' : 'prices of the pieces at which no bar is worth more than itself' } : null
+  return best ? { plan: best, bound, how: bound === byLength ? BY_LENGTH : BY_PRICES } : null
 }
 
 const toBars = (plan: readonly Pattern[], sizes: readonly Size[], kinds: readonly Kind[], kerf: number): Bar[] => {
@@ -153,11 +167,11 @@ const toBars = (plan: readonly Pattern[], sizes: readonly Size[], kinds: readonl
 export function planCuts(question: CutQuestion): Result<CutAnswer> {
   const { stock, kerf, pieces, keep = Infinity, prefer = 'longest-left', seconds = USUAL_SECONDS } = question
   const kinds: Kind[] = stock.map(({ id, length, quantity, offcut }) => ({ id, length, room: length + kerf, most: quantity ?? Infinity, isOffcut: offcut === true }))
+  const wrong = findImpossible(question, kinds)
+  if (!wrong.ok) return wrong
   const sizes = sizesOf(pieces, kerf)
   const empty = { bars: [], used: 0, kerfTotal: 0, waste: 0, bound: 0, optimal: true, working: [] }
   if (sizes.length === 0) return ok(empty)
-  const wrong = findImpossible(question, kinds)
-  if (!wrong.ok) return wrong
   const wasteOf = (plan: readonly Pattern[]) => plan.reduce((sum, bar) => {
     const left = leftOf(bar, kinds, sizes, kerf)
     return left >= keep ? sum : sum + left

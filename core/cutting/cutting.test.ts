@@ -34,6 +34,12 @@ describe('by hand', () => {
     expect(plan({ stock: BARS, kerf: 0, keep: 400, prefer: 'least-waste', pieces }).waste).toBe(0)
   })
   it('has nothing to do without pieces', () => expect(plan({ stock: BARS, kerf: 2, pieces: [] })).toEqual({ bars: [], used: 0, kerfTotal: 0, waste: 0, bound: 0, optimal: true, working: [] }))
+  it('refuses 5,000 pieces in words, however they are counted', () => {
+    expect(planCuts({ stock: BARS, kerf: 2, pieces: [{ id: 'p', length: 400, quantity: 5000 }] })).toMatchObject({ ok: false, error: { code: 'too-many', path: 'pieces' } })
+  })
+  it('plans 2,000 pieces of as many lengths', () => {
+    expect(plan({ stock: BARS, kerf: 2, pieces: of(Array.from({ length: 2000 }, (_, i) => 200 + (i * 7919) % 2003 * 0.9)) }).bound).toBeGreaterThan(500)
+  }, 60_000)
   it('names a piece that is longer than all stock, and stock that runs out', () => {
     expect(planCuts({ stock: BARS, kerf: 2, pieces: of([400, 3100]) })).toMatchObject({ ok: false, error: { code: 'impossible', path: 'pieces.1.length', message: expect.stringContaining('p2') } })
     expect(planCuts({ stock: [{ id: 's', length: 3000, quantity: 1 }], kerf: 0, pieces: of([2000, 2000]) })).toMatchObject({ ok: false, error: { code: 'impossible', message: expect.stringContaining('p1') } })

@@ -44,6 +44,14 @@ export function createLine(slug: string, { id: own, ...body }: LineBody & { id?:
   })
 }
 
+/** Takes a line off its job. One that is not there any more is no fault. */
+export const removeLine = (slug: string, id: string, write: Write): Promise<{ id: string }> =>
+  once(write, async () => ({ id }), async (tx) => {
+    const job = await findJobRow(tx, slug)
+    await tx.delete(lines).where(and(eq(lines.id, id), eq(lines.jobId, job.id)))
+    return { id }
+  })
+
 /** Changes the given fields where `version` is still the saved one. Problem 409 with the saved line otherwise. */
 export const updateLine = (slug: string, id: string, { version, ...changes }: Partial<LineBody> & { version: number }, write: Write): Promise<LineRecord> =>
   once(write, async tx => readLine(tx, await findJobRow(tx, slug), id), async (tx) => {

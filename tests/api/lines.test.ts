@@ -31,6 +31,14 @@ describe('the lines of a job', () => {
     const { at } = await drawn()
     expect(await patch(at, { version: 1, ...changes })).toMatchObject({ status, body: { error: { path } } })
   })
+  it('are taken out once, and again without fault; never from another job', async () => {
+    const { job, line, at } = await drawn()
+    const other = await newJob()
+    await call('DELETE', `/api/jobs/${other.slug}/lines/${line.id}`, {})
+    expect((await get<JobRecord>(`/api/jobs/${job.slug}`)).body.lines).toHaveLength(1)
+    for (let i = 0; i < 2; i++) expect(await call('DELETE', at, {})).toMatchObject({ status: 200, body: { id: line.id } })
+    expect((await get<JobRecord>(`/api/jobs/${job.slug}`)).body.lines).toEqual([])
+  })
   it('are not found in another job', async () => {
     const { line } = await drawn()
     const other = await newJob()

@@ -163,6 +163,14 @@ describe('from a task, from a file', () => {
     await app.click('[data-test="guide-begin"]')
     await app.waitForText('[aria-label="Lines"]', /L4 branch from the new tee/)
     await app.waitForText('[data-leg="0"]', /d 500/)
+    // It is not wanted after all: asked once more, then gone here and there.
+    await app.click('[data-panel="line"]')
+    await app.click('[data-test="drop-line"]')
+    await app.waitForText('section[aria-label="What the line is of"]', /L4 with its 1 leg goes for good/)
+    await app.click('[data-test="drop-line-yes"]')
+    await app.waitForText('[aria-label="Lines"]', /^(?![\s\S]*L4)/)
+    await app.saved()
+    expect((await job()).lines.map(({ number }) => number)).toEqual([1, 2, 3])
   })
   it('an import says what it will do, names its bad rows, and keeps them to be put right', async () => {
     const file = path.join(tmpdir(), 'jolvet-legs.csv')
@@ -173,7 +181,7 @@ describe('from a task, from a file', () => {
     await app.click('[data-test="import-begin"]')
     await app.waitForText('[data-leg="1"]', /x 20/)
     await app.saved()
-    expect(await legs(5)).toEqual(['e 640', 'x 20', 'n 300'])
+    expect(await legs(4)).toEqual(['e 640', 'x 20', 'n 300'])
     writeFileSync(file, '{"format":"jolvet-line","version":9}')
     await app.click('[data-panel="files"]')
     await (await app.find('[data-test="import-file"]')).sendKeys(file)

@@ -79,8 +79,8 @@ const cutOf = (index: number): string | null => {
     </ol>
     <div class="new">
       <label for="new-leg" class="visually-hidden">New leg: way and length, such as e 640</label>
-      <input id="new-leg" ref="field" v-model="typed" data-test="new-leg" class="plain-input t17" maxlength="4000" placeholder="e 640, u 480 …" autocapitalize="off" autocomplete="off" spellcheck="false" @keydown.enter.prevent="add" @keydown.esc.prevent="($event.target as HTMLInputElement).blur()">
-      <p class="note t13 hint">e w n s u d and a length; then elbow, bend, tee, valve, stop; offset s 50 @ 45 at 420; on 15; from c; = sink 1</p>
+      <input id="new-leg" ref="field" v-model="typed" data-test="new-leg" class="plain-input t17" maxlength="4000" :placeholder="system === 'inch' ? 'e 24, u 18 1/2 …' : 'e 640, u 480 …'" autocapitalize="off" autocomplete="off" spellcheck="false" @keydown.enter.prevent="add" @keydown.esc.prevent="($event.target as HTMLInputElement).blur()">
+      <p class="note t13 hint">e w n s u d and a length; then elbow, bend, tee, valve, stop; {{ system === 'inch' ? 'offset s 2 @ 45 at 16; on 1/2' : 'offset s 50 @ 45 at 420; on 15' }}; from c; = sink 1</p>
     </div>
     <slot />
   </section>

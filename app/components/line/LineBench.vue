@@ -10,7 +10,7 @@ import { tapeText } from '~/reading/tape'
 /** Line: the run typed or dragged, drawn in isometric to scale, with every cut and mark it comes to. */
 const props = defineProps<{ job: JobRecord }>()
 const job = toRef(props, 'job')
-const { line, system, draft, survey, laid, rows, pieces, row, shown, warnings, issues, change, save, addLegs, setLeg, setLegs, dropLeg, stretch, pull, joinEnd, addLine, look, undo, redo, canUndo, canRedo } = useLine(job)
+const { line, system, draft, survey, laid, rows, pieces, row, shown, warnings, issues, change, save, addLegs, setLeg, setLegs, dropLeg, stretch, pull, joinEnd, addLine, dropLine, look, undo, redo, canUndo, canRedo } = useLine(job)
 const store = useJobStore()
 const narrow = useNarrow()
 
@@ -105,7 +105,7 @@ useKeys({
   <div v-else class="bench">
     <div ref="sheet" class="sheet" :class="{ phone: narrow }">
       <IsoRun v-if="width > 0" ref="iso" :key="line.id" :laid="laid" :rows="rows" :pieces="pieces" :shown="shown" :row="row" :radius="bender?.radius ?? null" :walls="draft?.question?.walls ?? []" :system="system" :width="Math.floor(width)" :height="narrow ? 214 : Math.max(300, Math.floor(height))" :pipe-words="pipeWords" :is-phone="narrow" :start-words="startName" @look="look" @stretch="stretch" @pull="pull" @from="from" />
-      <p v-if="rows.length === 0" class="empty t17">No legs yet. Type the first: <b>e 640</b></p>
+      <p v-if="rows.length === 0" class="empty t17">No legs yet. Type the first: <b>{{ system === 'inch' ? 'e 24' : 'e 640' }}</b></p>
       <div class="zoom"><button type="button" aria-label="Larger" @click="iso?.zoomIn()">+</button><button type="button" aria-label="Smaller" @click="iso?.zoomOut()">&#8722;</button><button type="button" data-test="fit" @click="iso?.fit()">fit</button></div>
       <p v-if="narrow && shown" class="phone-figure copper"><b class="t64"><TapeFigure :mm="shown.piece?.cut ?? null" :system="system" /></b><span class="t14">{{ shown.piece ? `cut, ${shown.from} to ${shown.to}` : 'no cut so' }}</span></p>
     </div>
@@ -116,10 +116,10 @@ useKeys({
       <p v-if="narrow && marksWords" class="t14 marks" data-test="phone-marks">{{ marksWords }}</p>
     </div>
     <LegList ref="list" class="list" :rows="rows" :issues="issues" :pieces="pieces" :row="row" :system="system" :is-phone="narrow" @look="look" @add="addLegs" @set="setLeg" @drop="dropLeg" />
-    <aside v-if="!narrow" class="working"><LinePanels v-model:panel="panel" v-bind="beside" @set-legs="setLegs" @flip-school="flipSchool" @change="changeLine" @begin="begin" @append="append" @replace="replace" @join="joinEnd" /></aside>
+    <aside v-if="!narrow" class="working"><LinePanels v-model:panel="panel" v-bind="beside" @set-legs="setLegs" @flip-school="flipSchool" @change="changeLine" @begin="begin" @append="append" @replace="replace" @join="joinEnd" @drop-line="dropLine" /></aside>
     <template v-else>
       <div class="thumb"><UButton size="xl" class="flex-1" data-test="next-piece" @click="nextPiece">Next piece</UButton><UButton size="xl" variant="outline" data-test="open-working" @click="isPanelOpen = true">Working</UButton></div>
-      <USlideover v-model:open="isPanelOpen" :transition="false" side="bottom" :title="`L${line.number} ${line.name}`" description="Sum, settings, tasks, files"><template #body><LinePanels v-model:panel="panel" v-bind="beside" @set-legs="setLegs" @flip-school="flipSchool" @change="changeLine" @begin="begin" @append="append" @replace="replace" @join="joinEnd" /></template></USlideover>
+      <USlideover v-model:open="isPanelOpen" :transition="false" side="bottom" :title="`L${line.number} ${line.name}`" description="Sum, settings, tasks, files"><template #body><LinePanels v-model:panel="panel" v-bind="beside" @set-legs="setLegs" @flip-school="flipSchool" @change="changeLine" @begin="begin" @append="append" @replace="replace" @join="joinEnd" @drop-line="dropLine" /></template></USlideover>
     </template>
   </div>
 </template>

@@ -9,7 +9,9 @@ import Papa from 'papaparse'
 
 /** What a line is of: pipe, how it is joined and turned, where it begins, walls it passes; what that costs in parts and minutes. */
 const props = defineProps<{ job: JobRecord, line: LineRecord, survey: Survey | null, issues: readonly string[], region: Region }>()
-const emit = defineEmits<{ change: [changes: Partial<Omit<LineRecord, 'id'>>] }>()
+const emit = defineEmits<{ change: [changes: Partial<Omit<LineRecord, 'id'>>], drop: [] }>()
+const isDropping = ref(false)
+watch(() => props.line.id, () => { isDropping.value = false })
 
 const isPicking = ref(false)
 const pipe = computed(() => getPipe(props.line.pipe))
@@ -44,7 +46,7 @@ const order = computed(() => (props.survey?.fittings ?? []).map(one => ({ ...one
 const csv = computed(() => `data:text/csv;charset=utf-8,${encodeURIComponent(Papa.unparse(order.value, { columns: ['quantity', 'name', 'nominal'], newline: '\r\n', escapeFormulae: true }))}`)
 
 const walls = ref(props.line.walls.join(', '))
-watch(() => props.line.id, () => { walls.value = props.line.walls.join(', ') })
+watch(() => props.line.walls.join(', '), (now) => { walls.value = now })
 const setWalls = () => emit('change', { walls: walls.value.split(/[,;]/).map(wall => wall.trim()).filter(Boolean) })
 </script>
 
@@ -52,8 +54,8 @@ const setWalls = () => emit('change', { walls: walls.value.split(/[,;]/).map(wal
   <section aria-label="What the line is of" class="settings">
     <label class="row"><span class="note t14">called</span><input class="plain-input t17" :value="line.name" maxlength="120" placeholder="hot to the sinks" data-test="line-name" @change="emit('change', { name: ($event.target as HTMLInputElement).value })"></label>
     <div class="row"><span class="note t14">pipe</span><button type="button" class="endpick t17 w7" data-test="line-pipe" @click="isPicking = true">{{ pipe.label }}</button></div>
-    <label class="row"><span class="note t14">begins at</span><input class="plain-input t17" :value="line.start" maxlength="100" placeholder="free, stop, valve take-out 38 = stop tap" data-test="line-start" @change="emit('change', { start: ($event.target as HTMLInputElement).value.trim() || 'free' })"></label>
-    <label class="row"><span class="note t14">walls</span><input v-model="walls" class="plain-input t15" maxlength="400" placeholder="e 900 100: 900 east of A, 100 thick" data-test="line-walls" @change="setWalls"></label>
+    <label class="row"><span class="note t14">begins at</span><input class="plain-input t17" :value="line.start" maxlength="100" :placeholder="region === 'us' ? 'free, stop, valve take-out 1 1/2 = stop' : 'free, stop, valve take-out 38 = stop tap'" data-test="line-start" @change="emit('change', { start: ($event.target as HTMLInputElement).value.trim() || 'free' })"></label>
+    <label class="row"><span class="note t14">walls</span><input v-model="walls" class="plain-input t15" maxlength="400" :placeholder="region === 'us' ? 'e 36 4: 36 east of A, 4 thick' : 'e 900 100: 900 east of A, 100 thick'" data-test="line-walls" @change="setWalls"></label>
     <p v-for="issue in issues" :key="issue" class="brick t14 flex gap-2" role="alert"><StatusShape status="refused" :size="14" /> {{ issue }}</p>
     <div class="row"><span class="note t14">corners</span><div class="answers"><button type="button" class="answer" :aria-pressed="line.corners === 'fittings'" data-test="corners-fittings" @click="emit('change', { corners: 'fittings' })">fittings</button><button type="button" class="answer" :aria-pressed="line.corners === 'bends'" :disabled="!bend" data-test="corners-bends" @click="emit('change', { corners: 'bends' })">bends in the pipe</button></div></div>
     <p class="note t13">{{ bend ? `Bends: ${bend.how}.` : 'This pipe is not bent on site.' }}</p>
@@ -65,6 +67,7 @@ const setWalls = () => emit('change', { walls: walls.value.split(/[,;]/).map(wal
     <h3 class="zone-heading mt-3">To order</h3>
     <ul class="t15"><li v-for="one in order" :key="one.name + one.nominal" class="order"><span>{{ one.name }} <b>{{ one.nominal }}</b></span><span>{{ one.quantity }} off</span></li><li class="order"><span>{{ pipe.label }}<template v-if="unknown">, {{ unknown }} {{ unknown === 1 ? 'piece' : 'pieces' }} not known yet</template></span><span>{{ formatDecimal(length / 1000, 2) }} m</span></li></ul>
     <p class="t14 mt-1 flex gap-4 items-center"><button type="button" class="figure-button t17 w7" data-test="line-minutes" @click="showMinutes">{{ formatDecimal(total, 1) }}<span class="visually-hidden"> minutes, show the working</span></button> minutes hands on, ours <a :href="csv" download="line-order.csv" class="underline min-h-9 inline-flex items-center">Table file (CSV)</a></p>
+    <p class="t14 mt-3 flex gap-4 items-center flex-wrap"><button v-if="!isDropping" type="button" class="underline note min-h-9" data-test="drop-line" @click="isDropping = true">Take this line out</button><template v-else><span class="w6">L{{ line.number }} with its {{ line.legs.length }} {{ line.legs.length === 1 ? 'leg' : 'legs' }} goes for good.</span><button type="button" class="underline brick min-h-9" data-test="drop-line-yes" @click="emit('drop')">Take it out</button><button type="button" class="underline min-h-9" @click="isDropping = false">Keep it</button></template></p>
     <PipePicker v-model:open="isPicking" :job="job" on="a" pipes-only @pick="end => { if ('pipe' in end) emit('change', { pipe: end.pipe }) }" />
   </section>
 </template>
