@@ -106,7 +106,7 @@ useKeys({
     <div ref="sheet" class="sheet" :class="{ phone: narrow }">
       <IsoRun v-if="width > 0" ref="iso" :key="line.id" :laid="laid" :rows="rows" :pieces="pieces" :shown="shown" :row="row" :radius="bender?.radius ?? null" :walls="draft?.question?.walls ?? []" :system="system" :width="Math.floor(width)" :height="narrow ? 214 : Math.max(300, Math.floor(height))" :pipe-words="pipeWords" :is-phone="narrow" :start-words="startName" @look="look" @stretch="stretch" @pull="pull" @from="from" />
       <p v-if="rows.length === 0" class="empty t17">No legs yet. Type the first: <b>{{ system === 'inch' ? 'e 24' : 'e 640' }}</b></p>
-      <div class="zoom"><button type="button" aria-label="Larger" @click="iso?.zoomIn()">+</button><button type="button" aria-label="Smaller" @click="iso?.zoomOut()">&#8722;</button><button type="button" data-test="fit" @click="iso?.fit()">fit</button></div>
+      <div class="zoom"><button type="button" class="only-wide" aria-label="Larger" @click="iso?.zoomIn()">+</button><button type="button" class="only-wide" aria-label="Smaller" @click="iso?.zoomOut()">&#8722;</button><button type="button" data-test="fit" @click="iso?.fit()">fit</button></div>
       <p v-if="narrow && shown" class="phone-figure copper"><b class="t64"><TapeFigure :mm="shown.piece?.cut ?? null" :system="system" /></b><span class="t14">{{ shown.piece ? `cut, ${shown.from} to ${shown.to}` : 'no cut so' }}</span></p>
     </div>
     <p v-if="narrow && caution.length" class="caution"><StatusShape status="held" :size="18" /><span class="t15">{{ caution[0]!.text }}</span><span v-if="caution.length > 1" class="note t13">1 of {{ caution.length }}</span></p>
