@@ -3,7 +3,7 @@ import { unitSystemOf, type Region } from '#core/catalogue'
 import { surveyLine, type LaidLeg, type LineWarning, type Piece } from '#core/line'
 import type { Issue } from '#core/base'
 import { draftLine, type JobRecord, type LineBody, type LineRecord } from '#core/record'
-import { insertLeg, plainMessage, pointLetter, removeLeg, splitLegs, typeLength, withLength, type RunRow } from '#core/run'
+import { insertLeg, plainMessage, pointLetter, removeLeg, rowsAlong, splitLegs, typeLength, withLength, type RunRow } from '#core/run'
 import { BLANK_JOINT } from './useJoint'
 import { beginHistory, record, redo, undo, type History } from '~/editor/history'
 
@@ -70,7 +70,7 @@ export function useLine(job: Ref<JobRecord | undefined>) {
   const rows = computed<readonly RunRow[]>(() => draft.value?.rows ?? [])
 
   const pieces = computed<ShownPiece[]>(() => (survey.value?.runs ?? []).map(({ legs, piece }) => {
-    const on = rows.value.flatMap((row, i) => (row.legs && legs.some(leg => leg >= row.legs![0] && leg <= row.legs![1]) ? [i] : []))
+    const on = rowsAlong(rows.value, legs)
     return { legs, rows: on, from: rows.value[on[0]!]!.from, to: rows.value[on.at(-1)!]!.to, piece: piece.ok ? piece.value : null, issue: piece.ok ? null : piece.error }
   }))
 

@@ -1,4 +1,5 @@
 import { arcOfBend, type Piece, type PieceMark } from '#core/line'
+import { MM_PER_INCH } from '#core/units'
 
 /** How a piece lies on its strip, px: one scale both ways, or its middle left out. */
 export interface StripLayout {
@@ -29,8 +30,6 @@ export const STRIP_MARGIN = 155
 
 /** Scale of the ends where the middle is left out: the pipe about 40 px high. */
 const endScale = (od: number): number => Math.max(MOST_SCALE, Math.min(BROKEN_SCALE, 40 / od))
-
-const MM_PER_INCH = 25.4
 
 /** Ticks of the tape under a strip: each 5, 50 and 100 mm, or 1/8, 1/2 and 1 in; thinned out where they would run together. */
 function ticksOf(cut: number, scale: number, isInch: boolean): StripLayout['ticks'] {

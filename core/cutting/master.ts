@@ -34,7 +34,6 @@ const columnOf = (pattern: Pattern, kinds: readonly Kind[], limitRow: readonly (
  * of a bar is worth more than the bar (Farley 1990). `pool` keeps patterns for the next call. At most `most` pivots.
  */
 export function relax(sizes: readonly Size[], demand: readonly number[], kinds: readonly Kind[], pool: Pattern[], most: number): Relaxed {
-  const needed = demand.flatMap((count, i) => (count > 0 ? [i] : []))
   const limitRow: (number | null)[] = kinds.map(() => null)
   let height = sizes.length
   kinds.forEach(({ most: limit }, k) => { if (Number.isFinite(limit)) limitRow[k] = height++ })
@@ -118,7 +117,7 @@ export function relax(sizes: readonly Size[], demand: readonly number[], kinds: 
     if (!best || pivots >= most || !enter(best)) break
   }
   const parts = basis.flatMap((column, row) => (column.pattern && amounts[row]! > 1e-7 ? [{ pattern: column.pattern, amount: amounts[row]! }] : []))
-  return { parts, bound: needed.length === 0 ? 0 : bound, pivots }
+  return { parts, bound, pivots }
 }
 
 /** New bars that any plan needs at these prices: prices scaled until no bar without a limit is worth more than itself; limited stock pays for what it is worth over. */

@@ -4,6 +4,7 @@ export type { EndWord, RunDraft, RunHead, RunRow, RunSurroundings, TypedDirectio
 export { insertLeg, removeLeg, typeLength, withLength } from './write'
 export { findWaysOut } from './ways-out'
 export type { WayOut } from './ways-out'
+export { rowsAlong } from './rows'
 export { workPiece } from './working'
 export { markRows, piecesOf } from './marks'
 export type { MarkRow, RunPiece } from './marks'

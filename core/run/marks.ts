@@ -1,5 +1,6 @@
 import { getPipe } from '#core/catalogue'
 import { MOUTH_WORDS, type Piece, type Survey } from '#core/line'
+import { rowsAlong } from './rows'
 import type { RunDraft } from './types'
 
 /** A tube of a run with the points it runs between, by their letters. */
@@ -8,8 +9,8 @@ export interface RunPiece { piece: Piece, from: string, to: string }
 /** Every tube of a run that can be made, in order, with its points. */
 export function piecesOf({ rows }: RunDraft, { runs }: Survey): RunPiece[] {
   return runs.flatMap(({ legs, piece }) => {
-    const on = rows.filter(({ legs: own }) => own && legs.some(leg => leg >= own[0] && leg <= own[1]))
-    return piece.ok ? [{ piece: piece.value, from: on[0]!.from, to: on.at(-1)!.to }] : []
+    const on = rowsAlong(rows, legs)
+    return piece.ok ? [{ piece: piece.value, from: rows[on[0]!]!.from, to: rows[on.at(-1)!]!.to }] : []
   })
 }
 

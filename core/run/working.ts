@@ -1,6 +1,7 @@
 import type { WorkingLine } from '#core/base'
 import type { Piece } from '#core/line'
 import { formatDecimal } from '#core/units'
+import { rowsAlong } from './rows'
 import type { RunDraft, RunRow } from './types'
 
 const line = (text: string, op: WorkingLine['op'], value: number, source: string): WorkingLine => ({ text, op, value, unit: 'mm', source })
@@ -41,7 +42,7 @@ function stepLines({ leg }: RunRow): WorkingLine[] {
  * covers, gains of the bends, cut. Adds up to the piece's own cut. A row of more than one piece keeps the piece's own sum.
  */
 export function workPiece({ rows }: RunDraft, piece: Piece): WorkingLine[] {
-  const own = rows.filter(({ legs }) => legs && piece.legs.some(leg => leg >= legs[0] && leg <= legs[1]))
+  const own = rowsAlong(rows, piece.legs).map(i => rows[i]!)
   const isWhole = own.every(({ legs }) => piece.legs.includes(legs![0]) && piece.legs.includes(legs![1]))
   if (!isWhole || own.some(({ leg }) => leg === null)) return piece.working
   const [ends, rest] = [piece.working.slice(piece.legs.length).filter(({ op, text }) => op !== '=' && !text.startsWith('gain')), piece.working.filter(({ op, text }) => op === '=' || text.startsWith('gain'))]

@@ -29,6 +29,18 @@ describe.each([['light', false], ['cellar', true]] as const)('%s', (name, dark) 
   })
 })
 
+/** What Tab reaches in so many presses, each with a focus that is seen; `name` calls the element `e`. */
+async function tabThrough(presses: number, name: string): Promise<Set<string>> {
+  const reached = new Set<string>()
+  for (let i = 0; i < presses; i++) {
+    await app.press(Key.TAB)
+    const at = await app.driver.executeScript<{ name: string, seen: boolean }>(`const e = document.activeElement; return { name: ${name}, seen: getComputedStyle(e).outlineStyle !== "none" || e === document.body }`)
+    expect(at.seen).toBe(true)
+    reached.add(at.name)
+  }
+  return reached
+}
+
 describe('by keyboard alone', () => {
   it('goes from the jobs to a way taken', async () => {
     await app.setSize(1280, 800)
@@ -53,26 +65,14 @@ describe('by keyboard alone', () => {
   it('reaches the parts of a line by Tab with a visible focus', async () => {
     await app.go(`${kiln}/line`)
     await app.find('[data-leg]')
-    const reached = new Set<string>()
-    for (let i = 0; i < 50; i++) {
-      await app.press(Key.TAB)
-      const at = await app.driver.executeScript<{ name: string, seen: boolean }>('const e = document.activeElement; return { name: e.closest("[data-leg]") ? "leg" : e.dataset.panel ? "panel" : e.dataset.test ?? "", seen: getComputedStyle(e).outlineStyle !== "none" || e === document.body }')
-      expect(at.seen).toBe(true)
-      reached.add(at.name)
-    }
+    const reached = await tabThrough(50, 'e.closest("[data-leg]") ? "leg" : e.dataset.panel ? "panel" : e.dataset.test ?? ""')
     expect([...reached]).toEqual(expect.arrayContaining(['leg', 'new-leg', 'panel', 'fit', 'reverse', 'print-strips', 'add-line']))
   })
 
   it('reaches every control by Tab with a visible focus', async () => {
     await app.go(`${kiln}/joint`)
     await app.find('[data-way]')
-    const reached = new Set<string>()
-    for (let i = 0; i < 70; i++) {
-      await app.press(Key.TAB)
-      const at = await app.driver.executeScript<{ name: string, seen: boolean }>('const e = document.activeElement; return { name: e.dataset.way ? "way" : e.dataset.end ? "end" : e.dataset.condition ? "condition" : e.dataset.test ?? "", seen: getComputedStyle(e).outlineStyle !== "none" || e === document.body }')
-      expect(at.seen).toBe(true)
-      reached.add(at.name)
-    }
+    const reached = await tabThrough(70, 'e.dataset.way ? "way" : e.dataset.end ? "end" : e.dataset.condition ? "condition" : e.dataset.test ?? ""')
     expect([...reached]).toEqual(expect.arrayContaining(['way', 'end', 'condition', 'take-way']))
   })
 })

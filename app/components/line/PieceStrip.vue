@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { getPipe } from '#core/catalogue'
 import { arcOfBend, type Piece } from '#core/line'
-import type { UnitSystem } from '#core/units'
+import { MM_PER_INCH, type UnitSystem } from '#core/units'
 import { layStrip, reversePiece } from '~/drawing/strip-layout'
 import { materialOf } from '~/drawing/materials'
 import { tapeText } from '~/reading/tape'
@@ -32,7 +32,7 @@ const scaleWords = computed(() => (layout.value ? (layout.value.isBroken ? `1 mm
 const text = (mm: number | null) => tapeText(mm, props.system)
 /** Figures on the tape stand so far apart that they can be read: each so many long ticks. */
 const isLabelled = (mm: number) => {
-  const long = props.system === 'inch' ? 25.4 : layout.value!.scale >= 4 ? 10 : 100
+  const long = props.system === 'inch' ? MM_PER_INCH : layout.value!.scale >= 4 ? 10 : 100
   const step = long * ([1, 2, 5, 10, 20].find(times => times * long * layout.value!.scale >= (props.system === 'inch' ? 22 : 42)) ?? 50)
   return Math.abs(mm / step - Math.round(mm / step)) < 1e-6
 }
@@ -73,7 +73,7 @@ const hatch = computed(() => (pipe.value ? materialOf(pipe.value.family) : null)
       <path :d="`M${left} ${tapeY}H${left + layout.width}`" class="l-thin" />
       <g v-for="tick in layout.ticks" :key="tick.mm">
         <path :d="`M${x(tick.mm)} ${tapeY}v${tick.rank === 'long' ? 26 : tick.rank === 'middle' ? 12 : 7}`" :class="tick.rank === 'long' ? 'l-thin' : 'l-dim2'" />
-        <text v-if="tick.rank === 'long' && tick.mm > 0 && isLabelled(tick.mm) && x(tick.mm) < left + layout.width - (tick.mm >= 1000 ? 44 : 34)" :x="x(tick.mm) + 3" :y="tapeY + 22" class="t14 w7">{{ system === 'inch' ? Math.round(tick.mm / 25.4) : Math.round(tick.mm) }}</text>
+        <text v-if="tick.rank === 'long' && tick.mm > 0 && isLabelled(tick.mm) && x(tick.mm) < left + layout.width - (tick.mm >= 1000 ? 44 : 34)" :x="x(tick.mm) + 3" :y="tapeY + 22" class="t14 w7">{{ system === 'inch' ? Math.round(tick.mm / MM_PER_INCH) : Math.round(tick.mm) }}</text>
       </g>
       <rect v-if="layout.gap" :x="left + layout.gap[0]" :y="tapeY - 1" :width="layout.gap[1] - layout.gap[0]" height="28" fill="var(--paper)" />
       <!-- cut ends -->

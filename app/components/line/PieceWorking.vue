@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { WorkingLine } from '#core/base'
 import { getPipe } from '#core/catalogue'
-import { formatDecimal, formatLength, type UnitSystem } from '#core/units'
+import { formatDecimal, formatLength, MM_PER_INCH, type UnitSystem } from '#core/units'
 import { orderBends, radiusOf, tangentOf, type LineWarning } from '#core/line'
 import { plainMessage, type RunRow, type WayOut } from '#core/run'
 import type { ShownPiece } from '~/composables/useLine'
@@ -75,7 +75,7 @@ const mm = (value: number) => formatDecimal(value, 1)
         <tbody>
           <tr v-for="(line, i) in lines" :key="i" :class="{ total: line.op === '=' }">
             <td class="op">{{ i === 0 ? '' : SIGNS[line.op] }}</td><td>{{ line.text }}</td>
-            <td class="v"><template v-if="line.op === '='"><span class="t26 copper" data-test="cut"><TapeFigure :mm="line.value" :system="system" /></span></template><template v-else>{{ system === 'inch' ? (line.value / 25.4).toFixed(3) : formatDecimal(line.value, 1) }}</template></td>
+            <td class="v"><template v-if="line.op === '='"><span class="t26 copper" data-test="cut"><TapeFigure :mm="line.value" :system="system" /></span></template><template v-else>{{ system === 'inch' ? (line.value / MM_PER_INCH).toFixed(3) : formatDecimal(line.value, 1) }}</template></td>
             <td class="src">{{ line.op === '=' ? (system === 'inch' ? `in (${formatDecimal(line.value, 1)} mm)` : 'set the tape to it') : `${system === 'inch' ? `${formatDecimal(line.value, 1)} mm; ` : ''}${sourceWords(line.source)}` }}</td>
           </tr>
           <tr v-if="piece.cut === null" class="total"><td /><td>cut</td><td class="v t26">?</td><td class="src"><NuxtLink :to="`/jobs/${slug}/kit`" class="underline">measure the fitting</NuxtLink>, or type take-out in its leg</td></tr>

@@ -1,6 +1,6 @@
 import { fail, ok } from '#core/base'
 import { bendOf, unitSystemOf } from '#core/catalogue'
-import { formatDecimal, formatLength } from '#core/units'
+import { formatDecimal, formatLength, MM_PER_INCH } from '#core/units'
 import { gainOf } from '#core/line'
 import { typeLength } from '../write'
 import { FALL, WARM_MM } from './ours'
@@ -9,7 +9,7 @@ import { sum, type Guide, type GuideAnswer } from './types'
 /* Lines that end at a wall, a fixture, the ground. */
 
 const US_LENGTHS: Readonly<Record<string, string>> = { 110: '4 1/2', 20: '3/4', 50: '2', 15: '5/8', 150: '8', 300: '12', 900: '36', 1000: '40', 600: '24', 12.5: '1/2', 0: '0' }
-const usual = (mm: number) => ({ region }: { region: string }) => (region === 'us' ? US_LENGTHS[mm] ?? formatDecimal(mm / 25.4, 1) : formatDecimal(mm, 1))
+const usual = (mm: number) => ({ region }: { region: string }) => (region === 'us' ? US_LENGTHS[mm] ?? formatDecimal(mm / MM_PER_INCH, 1) : formatDecimal(mm, 1))
 
 export const OUTDOOR_TAP: Guide = {
   id: 'outdoor-tap',
