@@ -13,7 +13,7 @@ import { migrationState, NEWER, onDatabase, runMigrations } from './migrate.mjs'
 const FORMAT = 1
 const MARK = '-- jolvet-backup '
 /** What is counted to say what a database holds. */
-const COUNTED = { jobs: 'jobs', finds: 'finds', photos: 'photos', lines: 'lines', joints: 'joints', signoffs: 'sign-offs' }
+const COUNTED = { jobs: 'jobs', finds: 'finds', photos: 'photos', lines: 'lines', cuts: 'cut sheets', offcuts: 'offcuts', joints: 'joints', signoffs: 'sign-offs' }
 /** Backups made by themselves that are kept; older ones go. */
 const KEPT = 10
 export const backupFolder = path.join(dataFolder, 'backups')

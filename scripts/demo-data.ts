@@ -1,6 +1,7 @@
 import type { Region } from '#core/catalogue'
+import type { Cutter } from '#core/cutting'
 import type { Conditions, End, Policy } from '#core/joints'
-import type { BenderRecord, FindBody, FittingRecord, LineBody, ToolRecord } from '#core/record'
+import type { BenderRecord, FindBody, FittingRecord, LineBody, OffcutBody, ToolRecord } from '#core/record'
 
 export interface DemoJoint {
   place: string
@@ -21,6 +22,23 @@ export interface DemoJoint {
 /** A find with what is not usual to it. */
 export type DemoFind = Omit<FindBody, 'notes' | 'cannot'> & Partial<FindBody> & { photo?: string }
 
+/** A cut sheet: pieces of lines of this pipe and typed ones, planned here, its first cuts ticked. */
+export interface DemoCut {
+  name: string
+  pipe: string
+  /** Numbers of the lines taken in. */
+  lines: number[]
+  extras: readonly (readonly [name: string, length: string, quantity: number])[]
+  cutter: Cutter
+  stock: string
+  /** Cuts ticked, in order. */
+  cuts: number
+  /** A cut that came out at another length, mm, by its number. */
+  wrong?: { number: number, length: number }
+  /** Closed, its rests on the rack. UTC as the database keeps it. */
+  finished?: { at: string, by: string }
+}
+
 export interface DemoJob {
   name: string
   place: string
@@ -31,6 +49,8 @@ export interface DemoJob {
   fittings?: FittingRecord[]
   benders?: BenderRecord[]
   lines?: LineBody[]
+  cuts?: DemoCut[]
+  rack?: OffcutBody[]
   handedOver?: string
   finds: DemoFind[]
   joints: DemoJoint[]
@@ -59,6 +79,11 @@ export const DEMO_JOBS: readonly DemoJob[] = [
         legs: ['d 300 bend', 'n 1200 bend', 'e 2400 bend', 's 900 stop = coil'],
       },
     ],
+    rack: [{ pipe: 'cu-en-x-22', length: 1240, place: 'rack' }, { pipe: 'cu-en-x-22', length: 915, place: 'van' }, { pipe: 'cu-en-x-15', length: 860, place: 'rack' }],
+    cuts: [{
+      name: 'sinks and loop', pipe: 'cu-en-x-22', lines: [1], cutter: 'wheel', stock: '3 m', cuts: 3,
+      extras: [['loop 1', '1310', 1], ['loop 2', '1275', 1], ['cold 3', '1094', 1], ['cold', '870,5', 2], ['loop 4', '640', 1], ['cold 1', '578', 1], ['loop 3', '191', 1], ['riser', '871', 1]],
+    }],
     finds: [
       { place: 'north wall, stub behind the oven', typed: '21.5', by: 'calliper', answers: { colour: 'copper', flex: 'rigid', magnet: false, traced: 'water' }, pipe: 'cu-bs-imp-3_4', notes: 'Painted twice. Old soldered tee 200 to the left: keep off it.' },
       { place: 'incoming main, under the step', typed: '25,1 mm', by: 'calliper', answers: { colour: 'blue', flex: 'springy', magnet: false, traced: 'water' }, pipe: 'pe-en-25' },
@@ -104,6 +129,10 @@ export const DEMO_JOBS: readonly DemoJob[] = [
     region: 'gb',
     policy: {},
     handedOver: '2026-11-19 16:30:00.000',
+    cuts: [
+      { name: 'flow and return', pipe: 'cu-en-x-22', lines: [], extras: [['flow', '2240', 2], ['return', '1685', 2], ['tail', '410', 3]], cutter: 'wheel', stock: '3 m', cuts: 7, wrong: { number: 1, length: 2210 }, finished: { at: '2026-11-17 15:20:00.000', by: 'Wyn' } },
+      { name: 'drain-off', pipe: 'cu-en-x-15', lines: [], extras: [['drain', '1320', 1], ['vent', '905', 1], ['stub', '240', 2]], cutter: 'hacksaw', stock: '3 m', cuts: 4, finished: { at: '2026-11-18 09:05:00.000', by: 'Orla' } },
+    ],
     finds: [{ place: 'boiler room', typed: '22', by: 'calliper', answers: { colour: 'copper', flex: 'rigid', traced: 'water' }, pipe: 'cu-en-x-22' }],
     joints: [
       { place: 'flow, at the header', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' }, find: 0, conditions: { service: 'heating' }, way: 'press coupling', signed: { initials: 'WY', at: '2026-11-18 11:20:00.000' } },

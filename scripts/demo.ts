@@ -1,18 +1,21 @@
 // Loads the demo jobs through the app's own services, so that every figure in them was computed here.
 // --if-empty: only into a database without jobs. --replace: takes the demo jobs out first; other jobs stay.
-import { eq, sql } from 'drizzle-orm'
+import { randomUUID } from 'node:crypto'
+import { and, eq, isNull, sql } from 'drizzle-orm'
 import { reading } from '../server/db/client'
-import { jobs, joints as jointRows, signoffs, ticks } from '../server/db/schema'
+import { jobs, joints as jointRows, offcuts, signoffs, ticks } from '../server/db/schema'
+import { addDone, createCut, finish, saveOffcut, setPlan } from '../server/services/cuts'
 import { createFind, createPhoto } from '../server/services/finds'
-import { createJob } from '../server/services/jobs'
+import { createJob, getJob } from '../server/services/jobs'
 import { createLine } from '../server/services/lines'
 import { createJoint, setTick, signOff, updateJoint } from '../server/services/joints'
 import type { Write } from '../server/services/once'
 import { findWays } from '#core/joints'
-import { BLANK_FIND, kitOf } from '#core/record'
+import { cutQuestion, cutRows, planCuts, restsOf, takeAnswer } from '#core/cutting'
+import { BLANK_FIND, kitOf, piecesFor, rackFor, readSheet } from '#core/record'
 import { makeCards } from '#core/making'
 import { demoPhoto } from './demo-photo'
-import { DEMO_JOBS, type DemoJob, type DemoJoint } from './demo-data'
+import { DEMO_JOBS, type DemoCut, type DemoJob, type DemoJoint } from './demo-data'
 
 const now = (by = ''): Write => ({ key: null, request: '', at: new Date(), by })
 
@@ -40,6 +43,41 @@ async function addJoint(slug: string, job: DemoJob, demo: DemoJoint, findIds: re
   })
 }
 
+/** Plans what a sheet has still to cut, as the screen does. */
+async function planSheet(slug: string, id: string, write: Write) {
+  const job = await getJob(slug)
+  const sheet = job.cuts.find(cut => cut.id === id)!
+  const read = readSheet(job, sheet)
+  if (!read.ok) throw new Error(read.error.message)
+  const { stock, ...settings } = read.value
+  const { pieces } = piecesFor(job, sheet, [])
+  const rack = rackFor(job, sheet)
+  const answer = planCuts(cutQuestion(pieces, stock, rack, sheet.plan, sheet.done, settings))
+  if (!answer.ok) throw new Error(answer.error.message)
+  return setPlan(slug, id, takeAnswer(randomUUID(), answer.value, pieces, stock, rack, sheet.plan, sheet.done, settings), write)
+}
+
+async function addCut(slug: string, demo: DemoCut) {
+  const job = await getJob(slug)
+  const at = demo.finished ? new Date(`${demo.finished.at.replace(' ', 'T')}Z`) : new Date()
+  const write: Write = { key: null, request: '', at, by: demo.finished?.by ?? 'Wyn' }
+  const { id } = await createCut(slug, {
+    name: demo.name, pipe: demo.pipe, sources: demo.lines.map(number => ({ job: job.id, line: job.lines.find(line => line.number === number)!.id })), extras: demo.extras.map(([name, length, quantity]) => ({ id: randomUUID(), name, length, quantity })),
+    cutter: demo.cutter, kerf: '', keep: '', spare: '', prefer: 'longest-left', stock: [{ id: randomUUID(), length: demo.stock, quantity: null, price: null }], leave: [],
+  }, write)
+  let sheet = await planSheet(slug, id, write)
+  for (let n = 1; n <= demo.cuts + (demo.wrong ? 1 : 0); n++) {
+    const row = cutRows(sheet.plan!, sheet.done).find(({ done }) => done === null)
+    if (!row) break
+    const isWrong = demo.wrong?.number === n
+    sheet = await addDone(slug, id, { id: randomUUID(), bar: row.bar.id, piece: row.piece.key, length: isWrong ? demo.wrong!.length : row.length }, write)
+    if (isWrong) sheet = await planSheet(slug, id, write)
+  }
+  if (!demo.finished) return
+  const kept = restsOf(sheet.plan!, sheet.done).filter(({ length }) => length >= sheet.plan!.keep)
+  await finish(slug, id, { kept: kept.map(({ id: rest, length }) => ({ id: randomUUID(), rest, length: Math.round(length), place: 'rack' })) }, write)
+}
+
 async function addJob(job: DemoJob, position: number) {
   const { slug } = await createJob({ name: job.name, place: job.place, region: job.region, year: job.year ?? null }, now())
   await reading(db => db.update(jobs).set({ policy: job.policy, tools: job.tools ?? null, fittings: job.fittings ?? [], benders: job.benders ?? [], handedOver: job.handedOver ?? null, position }).where(eq(jobs.slug, slug)))
@@ -50,12 +88,18 @@ async function addJob(job: DemoJob, position: number) {
     if (photo) await createPhoto(slug, id, { name: photo, data: await demoPhoto() }, now('Wyn'))
   }
   for (const line of job.lines ?? []) await createLine(slug, line, now('Wyn'))
+  for (const offcut of job.rack ?? []) await saveOffcut(slug, randomUUID(), offcut, now('Wyn'))
+  for (const cut of job.cuts ?? []) await addCut(slug, cut)
   for (const joint of job.joints) await addJoint(slug, job, joint, findIds)
 }
 
 const [{ n } = { n: 0 }] = await reading(db => db.select({ n: sql<number>`count(*)` }).from(jobs))
 if (process.argv.includes('--replace') || Number(n) === 0) {
-  for (const job of DEMO_JOBS) await reading(db => db.delete(jobs).where(eq(jobs.name, job.name)))
+  for (const job of DEMO_JOBS) {
+    await reading(db => db.delete(jobs).where(eq(jobs.name, job.name)))
+    // What came off a demo job goes with it.
+    await reading(db => db.delete(offcuts).where(and(isNull(offcuts.jobId), sql`${offcuts.origin} like ${`${job.name}%`}`)))
+  }
   for (const [i, job] of DEMO_JOBS.entries()) await addJob(job, i - DEMO_JOBS.length)
   console.log(`demo: ${DEMO_JOBS.length} jobs loaded`)
 }

@@ -1,4 +1,4 @@
-import { BLANK_FIND, type FindRecord, type JobRecord, type JointRecord, type LineRecord, type SignoffRecord } from '#core/record'
+import { BLANK_FIND, type CutRecord, type FindRecord, type JobRecord, type JointRecord, type LineRecord, type OffcutRecord, type SignoffRecord } from '#core/record'
 
 /* Records as they are before anything is typed, for tests to begin from. */
 
@@ -10,6 +10,10 @@ export const aJoint = (changes: Partial<JointRecord> = {}): JointRecord => ({
 
 export const aLine = (changes: Partial<LineRecord> = {}): LineRecord => ({ id: 'l', number: 1, name: '', pipe: 'cu-en-x-22', method: 'solder', corners: 'fittings', start: 'free', walls: [], legs: [], version: 1, updatedAt: '', updatedBy: '', ...changes })
 
+export const aCut = (changes: Partial<CutRecord> = {}): CutRecord => ({ id: 'cut-0001', number: 1, name: '', pipe: 'cu-en-x-22', sources: [], extras: [], cutter: 'wheel', kerf: '', keep: '', spare: '', prefer: 'longest-left', stock: [{ id: 'three', length: '3 m', quantity: null, price: null }], leave: [], plan: null, done: [], result: null, version: 1, updatedAt: '', updatedBy: '', ...changes })
+
+export const anOffcut = (changes: Partial<OffcutRecord> = {}): OffcutRecord => ({ id: 'offcut-1', pipe: 'cu-en-x-22', length: 1240, place: 'rack', job: null, from: '', at: '', by: '', promised: null, ...changes })
+
 export const aSignoff = (changes: Partial<SignoffRecord> = {}): SignoffRecord => ({ id: 's', initials: 'AB', at: '2026-11-23T10:00:00.000Z', marks: [], corrects: null, ...changes })
 
-export const aJob = (changes: Partial<JobRecord> = {}): JobRecord => ({ id: 'job-1', slug: 'yard', name: 'Yard', place: '', region: 'gb', year: null, policy: {}, tools: null, fittings: [], benders: [], handedOver: null, version: 1, updatedAt: '', updatedBy: '', finds: [], lines: [], joints: [], clashes: [], ...changes })
+export const aJob = (changes: Partial<JobRecord> = {}): JobRecord => ({ id: 'job-1', slug: 'yard', name: 'Yard', place: '', region: 'gb', year: null, policy: {}, tools: null, fittings: [], benders: [], handedOver: null, version: 1, updatedAt: '', updatedBy: '', finds: [], lines: [], cuts: [], rack: [], joints: [], clashes: [], ...changes })

@@ -23,7 +23,7 @@ type LineShape = Omit<LineBody, 'name'>
 const shapeOf = ({ pipe, method, corners, start, walls, legs }: LineRecord): LineShape => ({ pipe, method, corners, start, walls, legs })
 
 /** Pipe a new line begins with where the job has none yet: the commonest of its country. */
-const USUAL_PIPE: Readonly<Record<Region, string>> = { gb: 'cu-en-x-22', eu: 'cu-en-x-22', us: 'cu-l-3_4' }
+export const USUAL_PIPE: Readonly<Record<Region, string>> = { gb: 'cu-en-x-22', eu: 'cu-en-x-22', us: 'cu-l-3_4' }
 
 /** The line on the screen: its legs as typed and as laid, the piece looked at, and what can be done to it. */
 export function useLine(job: Ref<JobRecord | undefined>) {

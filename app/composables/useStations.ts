@@ -1,8 +1,8 @@
-import { isLineRight, statusOf, STATIONS, type JobRecord, type Station } from '#core/record'
+import { isLineRight, progressOf, statusOf, STATIONS, type JobRecord, type Station } from '#core/record'
 import { STATION_WORDS } from '~/wording/en'
 
 /** Key digit of each station: its place in the order of the work, kept where a station is left out. */
-export const STATION_KEY: Readonly<Record<Station, number>> = { find: 1, line: 2, joint: 3, make: 7, handover: 9 }
+export const STATION_KEY: Readonly<Record<Station, number>> = { find: 1, line: 2, joint: 3, cut: 4, make: 7, handover: 9 }
 
 export interface StationView {
   id: Station
@@ -21,10 +21,13 @@ export function stationViews(job: JobRecord, here: Station | null, detail?: stri
   const made = job.joints.filter(joint => statusOf(joint) === 'made').length
   const chosen = job.joints.filter(joint => joint.way).length
   const isRight = job.lines.every(line => isLineRight(job, line))
+  const planned = job.cuts.flatMap(cut => progressOf(cut) ?? [])
+  const [cut, toCut] = [planned.reduce((sum, { made: n }) => sum + n, 0), planned.reduce((sum, { of }) => sum + of, 0)]
   const counts: Record<Station, string> = {
     find: job.finds.length ? plural(job.finds.length, 'find') : 'nothing yet',
     line: job.lines.length ? plural(job.lines.reduce((sum, { legs }) => sum + legs.length, 0), 'leg') : 'none yet',
     joint: job.joints.length ? `${chosen} of ${job.joints.length} chosen` : 'none yet',
+    cut: toCut ? `${cut} of ${toCut} cut` : 'none yet',
     make: chosen ? `${made} of ${chosen} made` : 'none yet',
     handover: made ? plural(made, 'joint') : 'none yet',
   }
@@ -32,6 +35,7 @@ export function stationViews(job: JobRecord, here: Station | null, detail?: stri
     find: job.finds.length > 0 && job.finds.every(find => find.pipe !== null),
     line: job.lines.length > 0 && isRight,
     joint: job.joints.length > 0 && chosen === job.joints.length,
+    cut: job.cuts.length > 0 && job.cuts.every(({ result }) => result !== null),
     make: chosen > 0 && made === chosen,
     handover: job.handedOver !== null,
   }

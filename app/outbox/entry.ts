@@ -1,9 +1,10 @@
+import type { BenchPlan } from '#core/cutting'
 import { ok, type Issue, type Result } from '#core/base'
-import { addPhoto, beginFind, beginJoint, beginLine, changeFind, changeKit, changeJoint, changeLine, dropPhoto, runTimer, signJoint, tickStep, type Clash, type ClashBody, type Fields, type FindBody, type FindRecord, type JobBody, type JobRecord, type JointBody, type JointRecord, type KitBody, type LineBody, type LineRecord, type PhotoBody, type SignoffBody, type StepPlace } from '#core/record'
+import { addPhoto, beginCut, beginFind, beginJoint, beginLine, changeCut, changeFind, changeKit, changeJoint, changeLine, dropPhoto, enterCut, finishCut, offRack, planCut, putOffcut, rackAfter, runTimer, signJoint, takeBackCut, tickStep, type Clash, type ClashBody, type CutBody, type CutRecord, type DoneCutBody, type Fields, type FindBody, type FindRecord, type FinishBody, type JobBody, type JobRecord, type JointBody, type JointRecord, type KitBody, type LineBody, type LineRecord, type OffcutBody, type PhotoBody, type SignoffBody, type StepPlace } from '#core/record'
 
 /** A change of kind `jobs` is of a job's own fields: policies, tools, measured fittings. */
-export type Kind = 'jobs' | 'finds' | 'lines' | 'joints'
-export type AnyRecord = JobRecord | FindRecord | LineRecord | JointRecord
+export type Kind = 'jobs' | 'finds' | 'lines' | 'cuts' | 'joints'
+export type AnyRecord = JobRecord | FindRecord | LineRecord | CutRecord | JointRecord
 
 /** Record that a change of a job's own fields belongs to: apart from the job, so that its finds and joints never wait for it. */
 export const kitRecord = (job: string): string => `kit-${job}`
@@ -14,6 +15,14 @@ export type Act =
   | { do: 'begin-find', body: FindBody }
   | { do: 'begin-line', body: LineBody, number: number }
   | { do: 'drop-line' }
+  | { do: 'begin-cut', body: CutBody, number: number }
+  | { do: 'drop-cut' }
+  | { do: 'plan-cut', plan: BenchPlan }
+  | { do: 'cut', body: DoneCutBody }
+  | { do: 'uncut', cut: string }
+  | { do: 'finish-cut', body: FinishBody }
+  | { do: 'put-offcut', body: OffcutBody }
+  | { do: 'drop-offcut' }
   | { do: 'begin-joint', body: JointBody, number: number }
   | { do: 'photo', body: Omit<PhotoBody, 'id'>, width: number, height: number }
   | { do: 'drop-photo', photo: string }
@@ -55,6 +64,14 @@ export function toRequest({ key, job, record, act }: Entry): Request {
     case 'begin-find': return { method: 'POST', url: `${at}/finds`, body: { ...act.body, id: record } }
     case 'begin-line': return { method: 'POST', url: `${at}/lines`, body: { ...act.body, id: record } }
     case 'drop-line': return { method: 'DELETE', url: `${at}/lines/${record}`, body: {} }
+    case 'begin-cut': return { method: 'POST', url: `${at}/cuts`, body: { ...act.body, id: record } }
+    case 'drop-cut': return { method: 'DELETE', url: `${at}/cuts/${record}`, body: {} }
+    case 'plan-cut': return { method: 'PUT', url: `${at}/cuts/${record}/plan`, body: act.plan }
+    case 'cut': return { method: 'PUT', url: `${at}/cuts/${record}/done`, body: act.body }
+    case 'uncut': return { method: 'DELETE', url: `${at}/cuts/${record}/done`, body: { id: act.cut } }
+    case 'finish-cut': return { method: 'POST', url: `${at}/cuts/${record}/finish`, body: act.body }
+    case 'put-offcut': return { method: 'PUT', url: `${at}/rack/${record}`, body: act.body }
+    case 'drop-offcut': return { method: 'DELETE', url: `${at}/rack/${record}`, body: {} }
     case 'begin-joint': return { method: 'POST', url: `${at}/joints`, body: { ...act.body, id: record } }
     case 'photo': return { method: 'POST', url: `${at}/finds/${record}/photos`, body: { ...act.body, id: key } }
     case 'drop-photo': return { method: 'DELETE', url: `${at}/finds/${record}/photos/${act.photo}`, body: {} }
@@ -93,6 +110,12 @@ export function applyEntry(job: JobRecord, { key, record, at, act }: Entry, ahea
     const after = work(line)
     return after.ok ? ok({ ...job, lines: job.lines.map(one => (one === line ? after.value : one)) }) : after
   }
+  const onCut = (work: (cut: CutRecord) => Result<CutRecord>): Result<JobRecord> => {
+    const cut = job.cuts.find(({ id }) => id === record)
+    if (!cut) return ok(job)
+    const after = work(cut)
+    return after.ok ? ok({ ...job, cuts: job.cuts.map(one => (one === cut ? after.value : one)), rack: rackAfter(job.rack, job, after.value, record) }) : after
+  }
   switch (act.do) {
     case 'begin-job': return ok(job)
     case 'begin-find': {
@@ -106,6 +129,25 @@ export function applyEntry(job: JobRecord, { key, record, at, act }: Entry, ahea
       return line.ok ? ok({ ...job, lines: [...job.lines, line.value] }) : line
     }
     case 'drop-line': return ok({ ...job, lines: job.lines.filter(({ id }) => id !== record) })
+    case 'begin-cut': {
+      if (job.cuts.some(({ id }) => id === record)) return ok(job)
+      const cut = beginCut(record, act.number, act.body, hand)
+      return cut.ok ? ok({ ...job, cuts: [...job.cuts, cut.value] }) : cut
+    }
+    case 'drop-cut': return ok({ ...job, cuts: job.cuts.filter(({ id }) => id !== record), rack: rackAfter(job.rack, job, null, record) })
+    case 'plan-cut': return onCut(cut => planCut(job, cut, act.plan))
+    case 'cut': return onCut(cut => enterCut(cut, act.body, hand))
+    case 'uncut': return onCut(cut => takeBackCut(cut, act.cut))
+    case 'finish-cut': return onCut(cut => finishCut(cut, act.body, hand))
+    case 'put-offcut': {
+      const offcut = putOffcut(job, record, act.body, hand)
+      return offcut.ok ? ok({ ...job, rack: job.rack.some(({ id }) => id === record) ? job.rack.map(one => (one.id === record ? offcut.value : one)) : [offcut.value, ...job.rack] }) : offcut
+    }
+    case 'drop-offcut': {
+      const offcut = job.rack.find(({ id }) => id === record)
+      const free = offcut ? offRack(offcut) : ok(null)
+      return free.ok ? ok({ ...job, rack: job.rack.filter(one => one !== offcut) }) : free
+    }
     case 'begin-joint': {
       if (job.joints.some(({ id }) => id === record)) return ok(job)
       const joint = beginJoint(job, record, act.number, { ...NEW_JOINT, ...act.body }, time)
@@ -114,6 +156,7 @@ export function applyEntry(job: JobRecord, { key, record, at, act }: Entry, ahea
     case 'photo': return onFind(find => addPhoto(find, { id: key, name: act.body.name, width: act.width, height: act.height, ...hand, data: `data:image/jpeg;base64,${act.body.data}` }))
     case 'drop-photo': return onFind(find => ok(dropPhoto(find, act.photo)))
     case 'change': if (act.kind === 'jobs') return changeKit(job, act.changes as Partial<KitBody>)
+      if (act.kind === 'cuts') return onCut(cut => changeCut(cut, act.changes as Partial<CutBody>))
       if (act.kind === 'lines') return onLine(line => changeLine(line, act.changes as Partial<LineBody>))
       return act.kind === 'finds' ? onFind(find => changeFind(job, find, act.changes as Partial<FindBody>, hand)) : onJoint(joint => changeJoint(job, joint, act.changes as Partial<JointBody>))
     case 'tick': return onJoint(joint => tickStep(job, joint, act.place, act.done, time))
@@ -125,4 +168,4 @@ export function applyEntry(job: JobRecord, { key, record, at, act }: Entry, ahea
 
 /** A job begun on this tablet, before the server has given it a name in its address. */
 export const beginJob = (id: string, body: JobBody): JobRecord =>
-  ({ ...body, id, slug: id, year: body.year ?? null, policy: {}, tools: null, fittings: [], benders: [], handedOver: null, version: 1, updatedAt: '', updatedBy: '', finds: [], lines: [], joints: [], clashes: [] })
+  ({ ...body, id, slug: id, year: body.year ?? null, policy: {}, tools: null, fittings: [], benders: [], handedOver: null, version: 1, updatedAt: '', updatedBy: '', finds: [], lines: [], cuts: [], rack: [], joints: [], clashes: [] })

@@ -3,7 +3,8 @@ import { defineStore } from 'pinia'
 import { useStorage } from '@vueuse/core'
 import { v4 as uuid } from 'uuid'
 import { fail, ok, type Issue, type Result } from '#core/base'
-import { completeJob, type FindBody, type FindRecord, type JobBody, type JobRecord, type JointBody, type JointRecord, type KitBody, type LineBody, type LineRecord, type SignoffBody, type StepPlace } from '#core/record'
+import type { BenchPlan } from '#core/cutting'
+import { completeJob, rackAfter, type CutBody, type CutRecord, type DoneCutBody, type FinishBody, type FindBody, type FindRecord, type JobBody, type JobRecord, type JointBody, type JointRecord, type KitBody, type LineBody, type LineRecord, type OffcutBody, type SignoffBody, type StepPlace } from '#core/record'
 import { useApi, type Answer } from '~/composables/useApi'
 import { useServerClock } from '~/composables/useServerClock'
 import { applyEntry, beginJob, kitRecord, type Act, type AnyRecord, type Entry, type Kind } from '~/outbox/entry'
@@ -84,10 +85,11 @@ export const useJobStore = defineStore('jobs', () => {
     const copy = copies.get(jobId)
     if (!copy) return
     if ('joints' in record) return putCopy(record)
-    const kind = 'signoffs' in record ? 'joints' : 'legs' in record ? 'lines' : 'finds'
+    const kind = 'signoffs' in record ? 'joints' : 'legs' in record ? 'lines' : 'cutter' in record ? 'cuts' : 'finds'
     const list: readonly AnyRecord[] = copy[kind]
     const next = list.some(({ id }) => id === record.id) ? list.map(one => (one.id === record.id ? record : one)) : [...list, record]
-    putCopy({ ...copy, [kind]: next })
+    // What a sheet's plan takes, and what it left, is so on the rack at once.
+    putCopy({ ...copy, [kind]: next, ...('cutter' in record ? { rack: rackAfter(copy.rack, copy, record, record.id) } : {}) })
   }
 
   const note = (entry: Entry, fate: 'taken' | 'clash' | 'refused') => { recent.value = [...recent.value, { entry, fate }].slice(-MOST_RECENT) }
@@ -111,6 +113,14 @@ export const useJobStore = defineStore('jobs', () => {
           const copy = copies.get(job)
           writes++
           if (copy) putCopy({ ...copy, lines: copy.lines.filter(({ id }) => id !== entry.record) })
+        } else if (act.do === 'drop-cut') {
+          const copy = copies.get(job)
+          writes++
+          if (copy) putCopy({ ...copy, cuts: copy.cuts.filter(({ id }) => id !== entry.record), rack: rackAfter(copy.rack, copy, null, entry.record) })
+        } else if (act.do === 'put-offcut' || act.do === 'drop-offcut') {
+          writes++
+          const { rack } = value as Pick<JobRecord, 'rack'>
+          for (const copy of [...copies.values()]) putCopy({ ...copy, rack })
         } else putRecord(job, value as AnyRecord)
         channel?.postMessage(job)
       },
@@ -211,7 +221,7 @@ export const useJobStore = defineStore('jobs', () => {
     return ok(jobOf(job.id)!)
   }
 
-  function change(slug: string, kind: Kind, id: string, changes: Partial<FindBody> | Partial<LineBody> | Partial<JointBody> | Partial<KitBody>) {
+  function change(slug: string, kind: Kind, id: string, changes: Partial<FindBody> | Partial<LineBody> | Partial<CutBody> | Partial<JointBody> | Partial<KitBody>) {
     const job = jobOf(slug)
     const record = job && recordOf(job, kind, id)
     if (!record) return
@@ -241,6 +251,17 @@ export const useJobStore = defineStore('jobs', () => {
     const answer = job ? work(job, id, { do: 'begin-line', body, number: Math.max(0, ...job.lines.map(line => line.number)) + 1 }) : NO_JOB
     return answer.ok ? ok(answer.value.lines.find(line => line.id === id)!) : answer
   }
+  function createCut(slug: string, body: CutBody): Result<CutRecord> {
+    const job = jobOf(slug)
+    const id = uuid()
+    const answer = job ? work(job, id, { do: 'begin-cut', body, number: Math.max(0, ...job.cuts.map(cut => cut.number)) + 1 }) : NO_JOB
+    return answer.ok ? ok(answer.value.cuts.find(cut => cut.id === id)!) : answer
+  }
+  /** Work on a cut sheet that is no change of its fields. */
+  function onCut(slug: string, id: string, act: Act): Result<JobRecord> {
+    const job = jobOf(slug)
+    return job?.cuts.some(cut => cut.id === id) ? work(job, id, act) : NO_JOB
+  }
   function createJoint(slug: string, body: JointBody): Result<JointRecord> {
     const job = jobOf(slug)
     const id = uuid()
@@ -260,7 +281,7 @@ export const useJobStore = defineStore('jobs', () => {
   const placed = (joint: JointRecord, place: Omit<StepPlace, 'way'>): StepPlace => ({ ...place, ...(joint.wayId === null ? {} : { way: joint.wayId }) })
 
   return {
-    jobs, isLoaded, problem, recent, away, entries, hand, isKept, lastCopyAt, jobOf, load, loadJob, createJob, createFind, createLine, createJoint,
+    jobs, isLoaded, problem, recent, away, entries, hand, isKept, lastCopyAt, jobOf, load, loadJob, createJob, createFind, createLine, createCut, createJoint,
     clashes: computed(() => entries.value.filter(({ state }) => state === 'clash')),
     refused: computed(() => entries.value.filter(({ state }) => state === 'refused')),
     flush: async () => outbox?.flush(),
@@ -271,6 +292,20 @@ export const useJobStore = defineStore('jobs', () => {
     dropLine: (slug: string, id: string) => {
       const job = jobOf(slug)
       return job?.lines.some(line => line.id === id) ? work(job, id, { do: 'drop-line' }) : NO_JOB
+    },
+    changeCut: (slug: string, id: string, changes: Partial<CutBody>) => change(slug, 'cuts', id, changes),
+    dropCut: (slug: string, id: string) => onCut(slug, id, { do: 'drop-cut' }),
+    planCut: (slug: string, id: string, plan: BenchPlan) => onCut(slug, id, { do: 'plan-cut', plan }),
+    enterCut: (slug: string, id: string, body: Omit<DoneCutBody, 'id'>) => onCut(slug, id, { do: 'cut', body: { ...body, id: uuid() } }),
+    takeBackCut: (slug: string, id: string, cut: string) => onCut(slug, id, { do: 'uncut', cut }),
+    finishCut: (slug: string, id: string, body: FinishBody) => onCut(slug, id, { do: 'finish-cut', body }),
+    putOffcut: (slug: string, body: OffcutBody, id: string = uuid()) => {
+      const job = jobOf(slug)
+      return job ? work(job, id, { do: 'put-offcut', body }) : NO_JOB
+    },
+    dropOffcut: (slug: string, id: string) => {
+      const job = jobOf(slug)
+      return job ? work(job, id, { do: 'drop-offcut' }) : NO_JOB
     },
     changeLine: (slug: string, id: string, changes: Partial<LineBody>) => change(slug, 'lines', id, changes),
     changeKit: (slug: string, changes: Partial<KitBody>) => {

@@ -1,13 +1,14 @@
-import { unitSystemOf } from '#core/catalogue'
+import { getPipe, unitSystemOf } from '#core/catalogue'
 import type { CheckName } from '#core/identify'
 import type { JobRecord } from '#core/record'
+import { formatLength } from '#core/units'
 import type { Entry } from '~/outbox/entry'
 import { answerWords, CHECK_WORDS } from './en'
 import { endLabel } from './way'
 
 /** Words for what was done on this tablet, and for the fields two hands set differently. */
 const FIELD_WORDS: Readonly<Record<string, string>> = {
-  place: 'where', notes: 'notes', cannot: 'cannot be checked', findB: 'from the find', typed: 'diameter', by: 'read with', pipe: 'kept as', a: 'first end', b: 'other end', findA: 'from the find', orientation: 'the pipe runs', wayId: 'way', signoff: 'signed by', depths: 'depth mark', name: 'called', method: 'joined by', corners: 'corners', start: 'begins at', walls: 'walls', legs: 'legs', tools: 'tools', benders: 'benders', fittings: 'my fittings', policy: 'policy', conditions: 'condition', answers: 'check',
+  place: 'where', notes: 'notes', cannot: 'cannot be checked', findB: 'from the find', typed: 'diameter', by: 'read with', pipe: 'kept as', a: 'first end', b: 'other end', findA: 'from the find', orientation: 'the pipe runs', wayId: 'way', signoff: 'signed by', depths: 'depth mark', name: 'called', method: 'joined by', corners: 'corners', start: 'begins at', walls: 'walls', legs: 'legs', tools: 'tools', benders: 'benders', fittings: 'my fittings', policy: 'policy', sources: 'lines', extras: 'other pieces', cutter: 'cut with', kerf: 'kerf', keep: 'kept from', spare: 'bent pieces longer by', prefer: 'rests', stock: 'stock', leave: 'left on the rack', conditions: 'condition', answers: 'check',
 }
 
 /** The name of a field by its path, such as "depth mark, end 1". */
@@ -32,6 +33,8 @@ export function valueWords(path: string, value: unknown, job: JobRecord | undefi
   return answerWords(String(value))
 }
 
+const lengthWords = (mm: number, job: JobRecord | undefined): string => formatLength(mm, job ? unitSystemOf(job.region) : 'metric')
+
 /** The joint or find an entry is about, as it is called on the job. */
 export function recordWords({ record, act }: Pick<Entry, 'record' | 'act'>, job: JobRecord | undefined): string {
   if (record.startsWith('kit-')) return 'kit'
@@ -40,6 +43,9 @@ export function recordWords({ record, act }: Pick<Entry, 'record' | 'act'>, job:
   if (joint) return `J${joint.number}`
   const line = job?.lines.find(({ id }) => id === record)
   if (line) return `L${line.number}`
+  const cut = job?.cuts.find(({ id }) => id === record)
+  if (cut) return `C${cut.number}`
+  if (act.do === 'put-offcut' || act.do === 'drop-offcut') return 'rack'
   const at = job?.finds.findIndex(({ id }) => id === record) ?? -1
   return at < 0 ? 'entry' : job!.finds[at]!.place || `find ${at + 1}`
 }
@@ -52,6 +58,14 @@ export function entryWords({ act }: Pick<Entry, 'act'>, job: JobRecord | undefin
     case 'begin-line': return 'line begun'
     case 'drop-line': return 'line taken out'
     case 'begin-joint': return 'joint begun'
+    case 'begin-cut': return 'cut sheet begun'
+    case 'drop-cut': return 'cut sheet taken out'
+    case 'plan-cut': return `planned, ${act.plan.pieces.length} pieces`
+    case 'cut': return `cut at ${lengthWords(act.body.length, job)}`
+    case 'uncut': return 'cut taken back'
+    case 'finish-cut': return 'finished, rests to the rack'
+    case 'put-offcut': return `offcut ${lengthWords(act.body.length, job)}, ${getPipe(act.body.pipe).label}`
+    case 'drop-offcut': return 'offcut taken off'
     case 'photo': return 'photo taken'
     case 'drop-photo': return 'photo taken off'
     case 'change': return Object.entries(act.changes).map(([field, value]) => {

@@ -2,8 +2,8 @@ import { fail, ok, type Result } from '#core/base'
 import { formatDecimal } from '#core/units'
 import { exhaust, isBetter, leftOf, MOST_EXHAUSTED, type Score } from './exhaust'
 import { firstFit, fullestFirst, takes } from './fill'
-import { relax } from './master'
-import { TOUCHING, type Bar, type CutAnswer, type CutPiece, type CutQuestion, type Kind, type Pattern, type Size } from './types'
+import { relax, type Relaxed } from './master'
+import { TOUCHING, type Bar, type CutAnswer, type CutPiece, type CutProgress, type CutQuestion, type Kind, type Pattern, type Size } from './types'
 
 /** Pivots of the simplex for each second asked for, about: measured on a small machine. */
 const PIVOTS_A_SECOND = 3000
@@ -82,7 +82,7 @@ function gather(plan: readonly Pattern[], sizes: readonly Size[], kinds: readonl
 }
 
 /** Looks for a plan with as few new bars as the bound by fixing the surest patterns of the relaxed plan, again and again. */
-function dive(sizes: readonly Size[], kinds: readonly Kind[], pool: Pattern[], budget: { pivots: number }, skip: number): Pattern[] | null {
+function* dive(sizes: readonly Size[], kinds: readonly Kind[], pool: Pattern[], budget: { pivots: number }, skip: number): Generator<number, Pattern[] | null> {
   const left = sizes.map(({ count }) => count)
   let stock = kinds.map(kind => ({ ...kind }))
   const plan: Pattern[] = []
@@ -95,7 +95,7 @@ function dive(sizes: readonly Size[], kinds: readonly Kind[], pool: Pattern[], b
   let skipped = skip
   while (left.some(count => count > 0)) {
     if (budget.pivots <= 0) return null
-    const { parts, pivots } = relax(sizes, left, stock, pool, Math.min(budget.pivots, mostPivots(sizes)))
+    const { parts, pivots } = yield* relax(sizes, left, stock, pool, Math.min(budget.pivots, mostPivots(sizes)))
     budget.pivots -= pivots + 1
     if (parts.length === 0) return null
     const whole = parts.filter(({ amount }) => amount > 1 - 1e-6)
@@ -117,7 +117,8 @@ const BY_PRICES = 'prices of the pieces at which no bar is worth more than itsel
 
 interface Found { plan: Pattern[], bound: number, how: string }
 
-function search(sizes: readonly Size[], kinds: readonly Kind[], score: (plan: readonly Pattern[]) => Score, budget: { pivots: number }): Found | null {
+/** Looks for the best plan; at each pause it gives the best so far, with the bound proved so far. */
+function* search(sizes: readonly Size[], kinds: readonly Kind[], score: (plan: readonly Pattern[]) => Score, budget: { pivots: number }): Generator<Found | null, Found | null> {
   const demand = sizes.map(({ count }) => count)
   const isOffcutFirst = (a: number, b: number) => Number(kinds[b]!.isOffcut) - Number(kinds[a]!.isOffcut)
   const longestFirst = kinds.map((_, k) => k).sort((a, b) => isOffcutFirst(a, b) || kinds[b]!.room - kinds[a]!.room)
@@ -138,24 +139,101 @@ function search(sizes: readonly Size[], kinds: readonly Kind[], score: (plan: re
   const pool: Pattern[] = []
   const byLength = boundByLength(sizes, kinds)
   // Where the length alone proves it, no prices are needed.
-  const relaxed = best && score(best)[0]! <= byLength ? null : relax(sizes, demand, kinds, pool, Math.min(budget.pivots, mostPivots(sizes)))
+  const soFar = (bound: number, how: string): Found | null => best && { plan: best, bound, how }
+  yield soFar(byLength, BY_LENGTH)
+  let relaxed: Relaxed | null = null
+  if (!best || score(best)[0]! > byLength) {
+    const relaxing = relax(sizes, demand, kinds, pool, Math.min(budget.pivots, mostPivots(sizes)))
+    for (let step = relaxing.next(); ; step = relaxing.next()) {
+      if (step.done) {
+        relaxed = step.value
+        break
+      }
+      const byNow = Math.ceil(step.value - 1e-6)
+      yield byNow > byLength ? soFar(byNow, BY_PRICES) : soFar(byLength, BY_LENGTH)
+    }
+  }
   budget.pivots -= relaxed?.pivots ?? 0
   const byPrices = relaxed ? Math.max(0, Math.ceil(relaxed.bound - 1e-6)) : 0
   const bound = Math.max(byLength, byPrices)
+  const how = bound === byLength ? BY_LENGTH : BY_PRICES
   const usedOf = (plan: Pattern[] | null) => (plan ? score(plan)[0]! : Infinity)
   const count = demand.reduce((sum, one) => sum + one, 0)
   if (count <= MOST_EXHAUSTED) {
     const all = exhaust(sizes, demand, kinds, score, best)
     if (all) return { plan: all, bound: usedOf(all), how: 'every plan was looked at' }
   }
-  if (sizes.length > MOST_DIVED) return best ? { plan: best, bound, how: bound === byLength ? BY_LENGTH : BY_PRICES } : null
-  for (let skip = 0; skip < 40 && usedOf(best) > bound && budget.pivots > 0; skip++) consider(dive(sizes, kinds, pool, budget, skip))
-  return best ? { plan: best, bound, how: bound === byLength ? BY_LENGTH : BY_PRICES } : null
+  if (sizes.length > MOST_DIVED) return soFar(bound, how)
+  for (let skip = 0; skip < 40 && usedOf(best) > bound && budget.pivots > 0; skip++) {
+    const diving = dive(sizes, kinds, pool, budget, skip)
+    let step = diving.next()
+    while (!step.done) {
+      yield soFar(bound, how)
+      step = diving.next()
+    }
+    consider(step.value)
+  }
+  return soFar(bound, how)
 }
 
 const toBars = (plan: readonly Pattern[], sizes: readonly Size[], kinds: readonly Kind[], kerf: number): Bar[] => {
   const ids = sizes.map(size => [...size.ids])
   return plan.map(pattern => ({ stock: kinds[pattern.kind]!.id, pieces: pattern.counts.flatMap((count, i) => ids[i]!.splice(0, count)), left: leftOf(pattern, kinds, sizes, kerf) }))
+}
+
+/** A plan in the words of the question, with its sums and the proof of its bound. */
+function toAnswer({ plan, bound, how }: Found, { kerf, keep = Infinity }: CutQuestion, sizes: readonly Size[], kinds: readonly Kind[]): CutAnswer {
+  const order = [...plan].sort((a, b) => Number(kinds[a.kind]!.isOffcut) - Number(kinds[b.kind]!.isOffcut) || kinds[b.kind]!.length - kinds[a.kind]!.length || leftOf(a, kinds, sizes, kerf) - leftOf(b, kinds, sizes, kerf))
+  const bars = toBars(order, sizes, kinds, kerf)
+  const used = plan.filter(({ kind }) => !kinds[kind]!.isOffcut).length
+  const count = bars.reduce((sum, bar) => sum + bar.pieces.length, 0)
+  const lengths = order.reduce((sum, { kind }) => sum + kinds[kind]!.length, 0)
+  const cutLength = sizes.reduce((sum, { length, count: n }) => sum + length * n, 0)
+  const rests = bars.reduce((sum, { left }) => sum + left, 0)
+  const kerfTotal = Math.max(0, lengths - cutLength - rests)
+  return {
+    bars, used, kerfTotal, waste: wasteOf(plan, keep, kinds, sizes, kerf), bound, optimal: used === bound,
+    working: [
+      { text: `stock taken, ${bars.length} ${bars.length === 1 ? 'bar' : 'bars'}`, op: '+', value: lengths, unit: 'mm' },
+      { text: `${count} pieces`, op: '-', value: cutLength, unit: 'mm' },
+      { text: 'kerf', op: '-', value: kerfTotal, unit: 'mm' },
+      { text: 'left', op: '=', value: rests, unit: 'mm' },
+      { text: `least new bars, proved by: ${how}`, op: '=', value: bound, unit: '', source: 'ours' },
+    ],
+  }
+}
+
+/** Rests too short for the rack, mm. */
+const wasteOf = (plan: readonly Pattern[], keep: number, kinds: readonly Kind[], sizes: readonly Size[], kerf: number): number => plan.reduce((sum, bar) => {
+  const left = leftOf(bar, kinds, sizes, kerf)
+  return left >= keep ? sum : sum + left
+}, 0)
+
+/**
+ * Pieces nested into stock, step by step: at each pause the search can be left with the best plan so far. What it ends
+ * with is the answer of `planCuts`.
+ */
+export function* searchCuts(question: CutQuestion): Generator<CutProgress, Result<CutAnswer>> {
+  const { stock, kerf, pieces, keep = Infinity, prefer = 'longest-left', seconds = USUAL_SECONDS } = question
+  const kinds: Kind[] = stock.map(({ id, length, quantity, offcut }) => ({ id, length, room: length + kerf, most: quantity ?? Infinity, isOffcut: offcut === true }))
+  const wrong = findImpossible(question, kinds)
+  if (!wrong.ok) return wrong
+  const sizes = sizesOf(pieces, kerf)
+  if (sizes.length === 0) return ok({ bars: [], used: 0, kerfTotal: 0, waste: 0, bound: 0, optimal: true, working: [] })
+  const score = (plan: readonly Pattern[]): Score => {
+    const [longest, waste] = [-Math.max(...plan.map(bar => leftOf(bar, kinds, sizes, kerf))), wasteOf(plan, keep, kinds, sizes, kerf)]
+    return [plan.filter(({ kind }) => !kinds[kind]!.isOffcut).length, plan.reduce((sum, { kind }) => sum + kinds[kind]!.length, 0), ...(prefer === 'least-waste' ? [waste, longest] : [longest, waste])]
+  }
+  const searching = search(sizes, kinds, score, { pivots: Math.max(200, seconds * PIVOTS_A_SECOND) })
+  for (;;) {
+    const { value: found, done } = searching.next()
+    if (!done) {
+      yield { bound: found?.bound ?? 0, best: () => found && toAnswer(found, question, sizes, kinds) }
+      continue
+    }
+    if (found) return ok(toAnswer(found, question, sizes, kinds))
+    return fail('impossible', 'stock', `stock: it runs out before piece ${sizes[0]!.ids[0]} and the others are all cut. ${formatDecimal(sizes.reduce((sum, { length, count }) => sum + length * count, 0), 1)} mm of pieces; more lengths are wanted.`)
+  }
 }
 
 /**
@@ -165,44 +243,9 @@ const toBars = (plan: readonly Pattern[], sizes: readonly Size[], kinds: readonl
  * work is counted, not timed, so that the same question gets the same answer.
  */
 export function planCuts(question: CutQuestion): Result<CutAnswer> {
-  const { stock, kerf, pieces, keep = Infinity, prefer = 'longest-left', seconds = USUAL_SECONDS } = question
-  const kinds: Kind[] = stock.map(({ id, length, quantity, offcut }) => ({ id, length, room: length + kerf, most: quantity ?? Infinity, isOffcut: offcut === true }))
-  const wrong = findImpossible(question, kinds)
-  if (!wrong.ok) return wrong
-  const sizes = sizesOf(pieces, kerf)
-  const empty = { bars: [], used: 0, kerfTotal: 0, waste: 0, bound: 0, optimal: true, working: [] }
-  if (sizes.length === 0) return ok(empty)
-  const wasteOf = (plan: readonly Pattern[]) => plan.reduce((sum, bar) => {
-    const left = leftOf(bar, kinds, sizes, kerf)
-    return left >= keep ? sum : sum + left
-  }, 0)
-  const score = (plan: readonly Pattern[]): Score => {
-    const lefts = plan.map(bar => leftOf(bar, kinds, sizes, kerf))
-    const [longest, waste] = [-Math.max(...lefts), wasteOf(plan)]
-    return [plan.filter(({ kind }) => !kinds[kind]!.isOffcut).length, plan.reduce((sum, { kind }) => sum + kinds[kind]!.length, 0), ...(prefer === 'least-waste' ? [waste, longest] : [longest, waste])]
+  const searching = searchCuts(question)
+  for (;;) {
+    const step = searching.next()
+    if (step.done) return step.value
   }
-  const found = search(sizes, kinds, score, { pivots: Math.max(200, seconds * PIVOTS_A_SECOND) })
-  if (!found) {
-    const [longest] = sizes
-    return fail('impossible', 'stock', `stock: it runs out before piece ${longest!.ids[0]} and the others are all cut. ${formatDecimal(sizes.reduce((sum, { length, count }) => sum + length * count, 0), 1)} mm of pieces; more lengths are wanted.`)
-  }
-  const { plan, bound, how } = found
-  const order = [...plan].sort((a, b) => Number(kinds[a.kind]!.isOffcut) - Number(kinds[b.kind]!.isOffcut) || kinds[b.kind]!.length - kinds[a.kind]!.length || leftOf(a, kinds, sizes, kerf) - leftOf(b, kinds, sizes, kerf))
-  const bars = toBars(order, sizes, kinds, kerf)
-  const used = score(plan)[0]!
-  const count = bars.reduce((sum, bar) => sum + bar.pieces.length, 0)
-  const lengths = order.reduce((sum, { kind }) => sum + kinds[kind]!.length, 0)
-  const cutLength = sizes.reduce((sum, { length, count: n }) => sum + length * n, 0)
-  const rests = bars.reduce((sum, { left }) => sum + left, 0)
-  const kerfTotal = Math.max(0, lengths - cutLength - rests)
-  return ok({
-    bars, used, kerfTotal, waste: wasteOf(plan), bound, optimal: used === bound,
-    working: [
-      { text: `stock taken, ${bars.length} ${bars.length === 1 ? 'bar' : 'bars'}`, op: '+', value: lengths, unit: 'mm' },
-      { text: `${count} pieces`, op: '-', value: cutLength, unit: 'mm' },
-      { text: 'kerf', op: '-', value: kerfTotal, unit: 'mm' },
-      { text: 'left', op: '=', value: rests, unit: 'mm' },
-      { text: `least new bars, proved by: ${how}`, op: '=', value: bound, unit: '', source: 'ours' },
-    ],
-  })
 }

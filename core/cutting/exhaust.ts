@@ -9,7 +9,7 @@ export const isBetter = (a: Score, b: Score): boolean => {
 }
 
 /** Pieces up to which every plan is looked at. */
-export const MOST_EXHAUSTED = 9
+export const MOST_EXHAUSTED = 13
 
 /**
  * The best plan of all by a score, by looking at every one: each bar begins with the largest piece left. For few pieces
@@ -21,16 +21,31 @@ export function exhaust(sizes: readonly Size[], demand: readonly number[], kinds
   const free = kinds.map(({ most }) => most)
   const plan: Pattern[] = []
   let budget = steps
+  const longest = kinds.reduce((most, { room, isOffcut }) => (isOffcut ? most : Math.max(most, room)), 0)
+  /** Whether no way on can be better: new bars and stock length as they stand, with the least that the rest still asks for. */
+  const isHopeless = ([news, taken]: Score): boolean => {
+    let [used, lengths, width, pieces, offcuts] = [0, 0, 0, 0, 0]
+    for (const { kind } of plan) {
+      if (!kinds[kind]!.isOffcut) used += 1
+      lengths += kinds[kind]!.length
+    }
+    sizes.forEach((size, i) => {
+      width += size.width * left[i]!
+      pieces += size.length * left[i]!
+    })
+    kinds.forEach(({ room, isOffcut }, k) => { if (isOffcut) offcuts += room * free[k]! })
+    const more = longest > 0 && width > offcuts + TOUCHING ? Math.ceil((width - offcuts) / (longest + TOUCHING) - TOUCHING) : 0
+    return used + more > news! || (used + more === news && lengths + pieces > taken! + TOUCHING)
+  }
   const next = () => {
     if (budget-- <= 0) return
     const largest = left.findIndex(count => count > 0)
-    const used = plan.filter(({ kind }) => !kinds[kind]!.isOffcut).length
     if (largest < 0) {
       const own = score(plan)
       if (!best || isBetter(own, best.score)) best = { plan: plan.map(({ kind, counts }) => ({ kind, counts: [...counts] })), score: own }
       return
     }
-    if (best && used > best.score[0]!) return
+    if (best && isHopeless(best.score)) return
     for (const [k, kind] of kinds.entries()) {
       if (free[k]! <= 0 || sizes[largest]!.width > kind.room + TOUCHING) continue
       const counts = left.map(() => 0)

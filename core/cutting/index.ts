@@ -1,2 +1,6 @@
-export { planCuts } from './cut'
-export type { Bar, CutAnswer, CutPiece, CutQuestion, Stock } from './types'
+export { barWords, cutQuestion, cutRows, CUT_TOLERANCE, findPlanFault, isRight, openPieces, plannedRest, restOf, restsOf, slipsOf, sumOf, takeAnswer, trueSum } from './bench'
+export type { BenchBar, BenchPiece, BenchPlan, BenchSettings, CutRow, CutSum, DoneCut, RackRow, Rest, StockRow } from './bench'
+export { planCuts, searchCuts } from './cut'
+export { CUTTERS, CUTTER_KERF } from './cutters'
+export type { Cutter } from './cutters'
+export type { Bar, CutAnswer, CutPiece, CutProgress, CutQuestion, Stock } from './types'

@@ -7,6 +7,8 @@ interface Column { rows: readonly number[], values: readonly number[], cost: num
 /** A piece that is in no bar costs as much as this many bars, so that none is left out where it fits. */
 const MISSING = 1e4
 const SMALL = 1e-9
+/** Pivots between two points at which the search can be left. */
+const PAUSE_EVERY = 16
 
 /** How the demand is met by parts of bars: the patterns with how much of each, and a proven lower bound of new bars. */
 export interface Relaxed { parts: { pattern: Pattern, amount: number }[], bound: number, pivots: number }
@@ -31,9 +33,10 @@ const columnOf = (pattern: Pattern, kinds: readonly Kind[], limitRow: readonly (
 /**
  * The fewest new bars if bars could be taken in part, by column generation on a revised simplex: patterns are added while
  * one is worth more than its bar. The bound holds wherever it stops: it is that of the dual prices, scaled until no filling
- * of a bar is worth more than the bar (Farley 1990). `pool` keeps patterns for the next call. At most `most` pivots.
+ * of a bar is worth more than the bar (Farley 1990). `pool` keeps patterns for the next call. At most `most` pivots; every
+ * few of them it can be left, with the bound so far.
  */
-export function relax(sizes: readonly Size[], demand: readonly number[], kinds: readonly Kind[], pool: Pattern[], most: number): Relaxed {
+export function* relax(sizes: readonly Size[], demand: readonly number[], kinds: readonly Kind[], pool: Pattern[], most: number): Generator<number, Relaxed> {
   const limitRow: (number | null)[] = kinds.map(() => null)
   let height = sizes.length
   kinds.forEach(({ most: limit }, k) => { if (Number.isFinite(limit)) limitRow[k] = height++ })
@@ -115,6 +118,7 @@ export function relax(sizes: readonly Size[], demand: readonly number[], kinds: 
       bound = Math.max(bound, boundOf(found.map(one => one.most), worths, demand, kinds))
     }
     if (!best || pivots >= most || !enter(best)) break
+    if (pivots % PAUSE_EVERY === 0) yield bound
   }
   const parts = basis.flatMap((column, row) => (column.pattern && amounts[row]! > 1e-7 ? [{ pattern: column.pattern, amount: amounts[row]! }] : []))
   return { parts, bound, pivots }

@@ -34,6 +34,9 @@ export interface CutAnswer {
   working: WorkingLine[]
 }
 
+/** How far a search has come; `best` works out the best plan so far, null while none is found. */
+export interface CutProgress { bound: number, best: () => CutAnswer | null }
+
 /** A kind of stock as the search sees it: room for pieces that each bring a kerf. */
 export interface Kind { id: string, length: number, room: number, most: number, isOffcut: boolean }
 

@@ -1,8 +1,10 @@
+import { cutRows } from '#core/cutting'
+import { progressOf } from './cut-work'
 import { isLineRight } from './line-work'
 import { shiftedEnds } from './rests'
 import { isMade, type JobRecord } from './types'
 
-export const STATIONS = ['find', 'line', 'joint', 'make', 'handover'] as const
+export const STATIONS = ['find', 'line', 'joint', 'cut', 'make', 'handover'] as const
 export type Station = (typeof STATIONS)[number]
 
 /** What to do next on a job: the station, words before the figure, the figure in mm or a count, and a line below. */
@@ -28,7 +30,13 @@ export function nextAction(job: JobRecord): NextAction {
   // What rests on a pipe that turned out to be another is looked at before anything is cut for it.
   const shifted = open.find(joint => shiftedEnds(job, joint).length > 0)
   if (shifted) return { ...rest, station: 'joint', words: `Look at J${shifted.number} again`, below: 'The pipe it was chosen for was found to be another.', held: true, id: shifted.id }
-  const ready = open.find(joint => joint.way && joint.ticks.length > 0) ?? open.find(joint => joint.way)
+  const sheets = job.cuts.filter(({ plan, result }) => plan && !result)
+  const sheet = sheets.find(({ done }) => done.length > 0) ?? sheets[0]
+  const begun = open.find(joint => joint.way && joint.ticks.length > 0)
+  const cut = begun ? undefined : sheet && cutRows(sheet.plan!, sheet.done).find(row => row.done === null)
+  if (sheet && cut) return { ...rest, station: 'cut', words: `Cut ${cut.piece.name} at`, mm: cut.length, below: `${progressOf(sheet)!.made} of ${sheet.plan!.pieces.length} cut${sheet.name ? `, ${sheet.name}` : ''}`, id: sheet.id }
+  if (sheet && !begun) return { ...rest, station: 'cut', words: `Put what C${sheet.number} left on the rack`, below: sheet.name, id: sheet.id }
+  const ready = begun ?? open.find(joint => joint.way)
   if (ready?.way) {
     const first = ready.way.joints.findIndex((_, entry) => !ready.ticks.some(tick => tick.entry === entry && tick.code === 'mark'))
     const depth = ready.way.joints[Math.max(first, 0)]?.insertion.value ?? null

@@ -108,7 +108,7 @@ const clashSide = z.strictObject({ by: z.string().max(40), at: z.string().max(30
 /** Two entries for one field that met, and whose was kept. Both stay on record. */
 export const clashBody = z.strictObject({
   ...ownId,
-  kind: z.enum(['jobs', 'finds', 'lines', 'joints']),
+  kind: z.enum(['jobs', 'finds', 'lines', 'cuts', 'joints']),
   record: id,
   fields: z.array(z.strictObject({ path: z.string().max(80), mine: clashSide, theirs: clashSide })).min(1).max(40),
   kept: z.enum(['mine', 'theirs']),

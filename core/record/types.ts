@@ -1,5 +1,7 @@
 import type { Region } from '#core/catalogue'
+import type { BenchPlan, CutSum, DoneCut } from '#core/cutting'
 import type { Conditions, Policy, Way } from '#core/joints'
+import type { CutBody, FinishBody } from './cut-schema'
 import type { BenderRecord, FittingRecord, ToolRecord } from './kit'
 import type { ClashBody, FindBody, JointBody, LineBody } from './schema'
 
@@ -15,6 +17,12 @@ export interface TimerRecord { entry: number, step: number, seconds: number, sta
 export interface SignoffRecord { id: string, initials: string, at: string, marks: MarkRecord[], corrects: string | null }
 /** Lines are numbered within their job: L1, L2. */
 export interface LineRecord extends LineBody { id: string, number: number, version: number, updatedAt: string, updatedBy: string }
+/** Cut sheets are numbered within their job: C1, C2. `done` holds what was really cut. */
+export interface CutRecord extends CutBody { id: string, number: number, plan: BenchPlan | null, done: DoneCut[], result: CutResult | null, version: number, updatedAt: string, updatedBy: string }
+/** What a finished sheet came to beside what was planned, mm; `uncut` counts pieces that were left. */
+export interface CutResult { at: string, by: string, sum: CutSum, first: CutSum, kept: FinishBody['kept'], uncut: number }
+/** An offcut on the rack, mm. The rack goes with the van: it is the same for every job. `from` says in words where it came off. */
+export interface OffcutRecord { id: string, pipe: string, length: number, place: string, job: string | null, from: string, at: string, by: string, promised: { job: string, name: string, cut: string, number: number } | null }
 /** Two entries that met, whichever was kept. */
 export interface ClashRecord extends Omit<ClashBody, 'id'> { id: string, at: string }
 /** Depth mark of one entry as it was signed, mm; `measured` where the user's own figure won. */
@@ -54,6 +62,9 @@ export interface JobRecord {
   updatedBy: string
   finds: FindRecord[]
   lines: LineRecord[]
+  cuts: CutRecord[]
+  /** Offcuts of every pipe, whichever job they came off. */
+  rack: OffcutRecord[]
   joints: JointRecord[]
   clashes: ClashRecord[]
 }

@@ -1,8 +1,5 @@
-import Papa from 'papaparse'
 import { markRows, type MarkRow, type RunDraft, type RunPiece } from '#core/run'
-
-const csv = <T extends object>(columns: readonly (keyof T & string)[], rows: readonly T[]): string =>
-  Papa.unparse({ fields: [...columns], data: rows.map(row => columns.map(column => row[column])) }, { newline: '\r\n', escapeFormulae: true })
+import { csv } from './csv'
 
 const MARK_COLUMNS: readonly (keyof MarkRow)[] = ['piece', 'from', 'to', 'pipe', 'cut', 'what', 'at', 'hook', 'corner', 'angle', 'turn', 'note']
 

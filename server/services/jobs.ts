@@ -2,8 +2,9 @@ import { asc, count, desc, eq, inArray, max } from 'drizzle-orm'
 import { changeKit, type BenderRecord, type ClashBody, type ClashRecord, type FittingRecord, type JobBody, type JobRecord, type JointRecord, type KitBody, type MarkRecord, type ToolRecord } from '#core/record'
 import type { Conditions, End, Policy, Way } from '#core/joints'
 import { reading, type Database, type Transaction } from '../db/client'
-import { clashes, finds, jobs, joints, lines, signoffs, ticks, timers } from '../db/schema'
+import { clashes, cuts, finds, jobs, joints, lines, signoffs, ticks, timers } from '../db/schema'
 import { accepted, changedMeanwhile, notFound } from '../http/problem'
+import { loadRack, toCut } from './cuts'
 import { loadFinds } from './finds'
 import { findJobRow, lockJobRow, type JobRow } from './job-rows'
 import { toLine } from './lines'
@@ -46,10 +47,11 @@ export async function loadJoints(db: Database | Transaction, rows: readonly Join
 const toClash = (row: typeof clashes.$inferSelect): ClashRecord =>
   ({ id: row.id, kind: row.kind as ClashRecord['kind'], record: row.recordId, fields: row.fields as ClashRecord['fields'], kept: row.kept as ClashRecord['kept'], at: toIso(row.at) })
 
-async function toJob(db: Database | Transaction, row: JobRow): Promise<JobRecord> {
+async function toJob(db: Database | Transaction, row: JobRow, rack?: JobRecord['rack']): Promise<JobRecord> {
   const findRows = await db.select().from(finds).where(eq(finds.jobId, row.id)).orderBy(asc(finds.createdAt), asc(finds.id))
   const jointRows = await db.select().from(joints).where(eq(joints.jobId, row.id)).orderBy(asc(joints.number))
   const lineRows = await db.select().from(lines).where(eq(lines.jobId, row.id)).orderBy(asc(lines.number))
+  const cutRows = await db.select().from(cuts).where(eq(cuts.jobId, row.id)).orderBy(asc(cuts.number))
   const clashRows = await db.select().from(clashes).where(eq(clashes.jobId, row.id)).orderBy(asc(clashes.at), asc(clashes.id))
   return {
     id: row.id,
@@ -68,6 +70,8 @@ async function toJob(db: Database | Transaction, row: JobRow): Promise<JobRecord
     updatedBy: row.updatedBy,
     finds: await loadFinds(db, findRows),
     lines: lineRows.map(toLine),
+    cuts: cutRows.map(toCut),
+    rack: rack ?? await loadRack(db),
     joints: await loadJoints(db, jointRows),
     clashes: clashRows.map(toClash),
   }
@@ -77,7 +81,8 @@ async function toJob(db: Database | Transaction, row: JobRow): Promise<JobRecord
 export const listJobs = (): Promise<JobRecord[]> => reading(async (db) => {
   const rows = await db.select().from(jobs).orderBy(asc(jobs.position), asc(jobs.id))
   const records: JobRecord[] = []
-  for (const row of rows) records.push(await toJob(db, row))
+  const rack = await loadRack(db)
+  for (const row of rows) records.push(await toJob(db, row, rack))
   return records
 })
 

@@ -4,12 +4,11 @@ import { benderFor, draftLine, writeLineFile } from '#core/record'
 import { piecesOf } from '#core/run'
 import { isometricShapes, markShapes, spaceDxf, toDxf, toSvg } from '../exports/line-drawing'
 import { legsCsv, marksCsv } from '../exports/line-tables'
+import type { Export } from '../http/export'
 import { invalid, notFound } from '../http/problem'
 import { stripsPdf } from '../print/strips'
 import { getJob } from './jobs'
 import { loadFonts } from './sheets'
-
-export interface Export { name: string, type: string, body: string | Buffer, isShown: boolean }
 
 /** What a line is given out as, by the last part of its address. */
 const EXPORTS = ['line.json', 'legs.csv', 'marks.csv', 'isometric.svg', 'isometric.dxf', 'space.dxf', 'marks.svg', 'marks.dxf', 'strips.pdf'] as const

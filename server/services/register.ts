@@ -1,7 +1,7 @@
-import Papa from 'papaparse'
 import { getPipe } from '#core/catalogue'
 import { shiftedEnds, statusOf, type JobRecord, type JointRecord } from '#core/record'
 import { formatDecimal } from '#core/units'
+import { csv } from '../exports/csv'
 
 /** Version of the exported register; it rises when a column changes its meaning. */
 const REGISTER_VERSION = 1
@@ -42,7 +42,7 @@ const COLUMNS: readonly (keyof RegisterRow)[] = ['joint', 'where', 'pipes', 'met
 
 /** The register of a job as CSV (RFC 4180, UTF-8), one row a joint that a way was taken for. */
 export const registerCsv = (job: JobRecord): string =>
-  Papa.unparse({ fields: [...COLUMNS], data: job.joints.filter(joint => joint.way).map(joint => toRow(job, joint)) }, { newline: '\r\n', escapeFormulae: true })
+  csv(COLUMNS, job.joints.filter(joint => joint.way).map(joint => toRow(job, joint)))
 
 /** The register of a job as JSON, with the job it belongs to and the format's version. */
 export const registerJson = (job: JobRecord) => ({

@@ -13,14 +13,7 @@ import { wayTitle } from '~/wording/way'
 const props = defineProps<{ ways: readonly Way[], region: Region }>()
 use([BarChart, GridComponent, LegendComponent, TooltipComponent, AriaComponent, SVGRenderer])
 
-const { theme } = useTheme()
-/** The page's own colours, read anew when light and cellar change. */
-const colours = computed(() => {
-  void theme.value
-  const style = getComputedStyle(document.documentElement)
-  const colour = (name: string) => style.getPropertyValue(`--${name}`).trim()
-  return { ink: colour('ink'), ink2: colour('ink2'), hair: colour('hair'), paper: colour('paper'), copper: colour('copper') }
-})
+const colours = useChartColours()
 const narrow = useNarrow()
 /** A row has room for a title of three lines; on a phone its number stands for it, as in the list above. */
 const ROW = computed(() => (narrow.value ? 34 : 50))

@@ -1,4 +1,5 @@
 export { clashes } from './clashes'
+export { cuts, offcuts } from './cuts'
 export { finds, photos } from './finds'
 export { jobs } from './jobs'
 export { joints, signoffs, ticks, timers } from './joints'

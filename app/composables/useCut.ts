@@ -1,0 +1,174 @@
+import { v4 as uuid } from 'uuid'
+import { getPipe, unitSystemOf } from '#core/catalogue'
+import { cutQuestion, cutRows, isRight, slipsOf, sumOf, takeAnswer, type CutRow } from '#core/cutting'
+import type { Piece } from '#core/line'
+import { draftLine, piecesFor, progressOf, rackFor, readSheet, staleness, usualStock, type CutBody, type CutRecord, type JobRecord } from '#core/record'
+import { surveyLine } from '#core/line'
+import { piecesOf } from '#core/run'
+import { parseLength } from '#core/units'
+import { cutProblem } from '~/wording/cut'
+
+/** Pipe that lines of the job are cut from, with the lines and how many pieces they want. */
+export interface PipeWanted { pipe: string, lines: string[], pieces: number }
+
+/** What no sheet has yet: pieces of the job's lines by pipe. */
+function pipesWanted(job: JobRecord): PipeWanted[] {
+  const found = new Map<string, PipeWanted>()
+  for (const line of job.lines) {
+    const draft = draftLine(job, line)
+    const survey = draft.question ? surveyLine(draft.question) : null
+    if (!survey?.ok) continue
+    for (const { piece } of piecesOf(draft, survey.value)) {
+      const own = found.get(piece.pipe) ?? { pipe: piece.pipe, lines: [], pieces: 0 }
+      if (!own.lines.includes(line.id)) own.lines.push(line.id)
+      own.pieces += 1
+      found.set(piece.pipe, own)
+    }
+  }
+  return [...found.values()].filter(({ pipe, lines }) => lines.some(line => !job.cuts.some(cut => cut.pipe === pipe && cut.sources.some(source => source.line === line)))).sort((a, b) => b.pieces - a.pieces)
+}
+
+/** The cut sheet on the screen: its pieces and stock, the plan, what is cut, and what can be done to it. */
+export function useCut(job: Ref<JobRecord>) {
+  const route = useRoute()
+  const router = useRouter()
+  const store = useJobStore()
+  const search = useCutSearch()
+
+  const sheet = computed<CutRecord | undefined>(() => job.value.cuts.find(({ id }) => id === route.query.cut) ?? job.value.cuts.findLast(({ result }) => result === null) ?? job.value.cuts.at(-1))
+  const system = computed(() => unitSystemOf(job.value.region))
+  const wanted = computed(() => pipesWanted(job.value))
+  // Lines of other jobs come with those jobs.
+  watch(() => sheet.value?.sources.some(source => source.job !== job.value.id && !store.jobs.some(({ id }) => id === source.job)), (isMissing) => { if (isMissing) void store.load() }, { immediate: true })
+
+  const pieces = computed(() => (sheet.value ? piecesFor(job.value, sheet.value, store.jobs) : null))
+  const read = computed(() => (sheet.value ? readSheet(job.value, sheet.value) : null))
+  const rack = computed(() => (sheet.value ? rackFor(job.value, sheet.value) : []))
+  const plan = computed(() => sheet.value?.plan ?? null)
+  const done = computed(() => sheet.value?.done ?? [])
+  const rows = computed<CutRow[]>(() => (plan.value ? cutRows(plan.value, done.value) : []))
+  const sum = computed(() => (sheet.value?.result ? sheet.value.result.sum : plan.value ? sumOf(plan.value, done.value) : null))
+  const progress = computed(() => (sheet.value ? progressOf(sheet.value) : null))
+  const stale = computed<string[]>(() => {
+    if (!plan.value || !pieces.value || sheet.value?.result) return []
+    return staleness(plan.value, pieces.value.pieces, done.value, read.value?.ok ? read.value.value : null)
+  })
+
+  const problem = ref<string | null>(null)
+  watch(() => sheet.value?.id, () => {
+    problem.value = null
+    search.stop()
+  })
+
+  /** Plans what is not cut yet from what is there. */
+  async function planAgain() {
+    const now = sheet.value
+    if (!now || now.result || !pieces.value) return
+    problem.value = null
+    if (!read.value?.ok) {
+      problem.value = read.value?.error.message ?? null
+      return
+    }
+    const wrong = pieces.value.issues[0]
+    if (wrong) {
+      problem.value = wrong.message
+      return
+    }
+    const { stock, ...settings } = read.value.value
+    const [wantedPieces, before, cuts, offcuts] = [pieces.value.pieces, now.plan, now.done, rack.value]
+    if (wantedPieces.length === 0) {
+      problem.value = 'No piece yet. Take in a line, or type one.'
+      return
+    }
+    const question = cutQuestion(wantedPieces, stock, offcuts, before, cuts, settings)
+    if (question.stock.length === 0) {
+      problem.value = 'No stock yet: say what lengths are on hand or can be bought.'
+      return
+    }
+    const answer = await search.plan(question)
+    if (!answer || sheet.value?.id !== now.id) return
+    if (!answer.ok) {
+      problem.value = cutProblem(answer.error, question, wantedPieces, system.value)
+      return
+    }
+    const taken = store.planCut(job.value.slug, now.id, takeAnswer(uuid(), answer.value, wantedPieces, stock, offcuts, before, cuts, settings))
+    if (!taken.ok) problem.value = taken.error.message
+  }
+
+  const change = (changes: Partial<CutBody>) => { if (sheet.value) store.changeCut(job.value.slug, sheet.value.id, changes) }
+
+  async function addSheet(pipe: string, lines: readonly string[]) {
+    const made = store.createCut(job.value.slug, {
+      name: '', pipe, sources: lines.map(line => ({ job: job.value.id, line })), extras: [], cutter: getPipe(pipe).family === 'copper' || getPipe(pipe).family === 'stainless' ? 'wheel' : getPipe(pipe).family === 'steel' ? 'hacksaw' : 'shears',
+      kerf: '', keep: '', spare: '', prefer: 'longest-left', stock: usualStock(job.value, pipe, uuid), leave: [],
+    })
+    if (!made.ok) return
+    await router.replace({ query: { cut: made.value.id } })
+    if (lines.length > 0) await planAgain()
+  }
+  async function dropSheet() {
+    if (!sheet.value) return
+    store.dropCut(job.value.slug, sheet.value.id)
+    await router.replace({ query: {} })
+  }
+
+  // The row looked at: the next cut, unless another was picked.
+  const picked = ref<string | null>(null)
+  const keyOf = (row: CutRow) => `${row.bar.id} ${row.piece.key} ${row.done?.id ?? ''}`
+  const next = computed(() => rows.value.findIndex(row => row.done === null))
+  const at = computed(() => {
+    const own = rows.value.findIndex(row => keyOf(row) === picked.value)
+    return own >= 0 ? own : next.value >= 0 ? next.value : rows.value.length - 1
+  })
+  const row = computed<CutRow | null>(() => rows.value[at.value] ?? null)
+  const look = (index: number) => {
+    const to = rows.value[Math.min(Math.max(0, index), rows.value.length - 1)]
+    picked.value = to ? keyOf(to) : null
+  }
+
+  function enter(length: number, of: CutRow) {
+    if (!sheet.value) return null
+    const made = store.enterCut(job.value.slug, sheet.value.id, { bar: of.bar.id, piece: of.piece.key, length })
+    picked.value = null
+    problem.value = made.ok ? null : made.error.message
+    return made.ok ? null : made.error.message
+  }
+  /** Ticks the cut looked at as it was wanted. */
+  function tick() {
+    if (row.value && row.value.done === null && !sheet.value?.result) enter(row.value.length, row.value)
+  }
+  /** A cut that came out at another length, as typed; what is left is planned again. Words where it cannot be read. */
+  async function enterTyped(text: string): Promise<string | null> {
+    const of = row.value
+    if (!of || of.done || !plan.value) return null
+    const length = parseLength(text, system.value, 'length')
+    if (!length.ok) return length.error.message
+    const isWrong = !isRight(plan.value.pieces, { piece: of.piece.key, length: length.value.mm })
+    const wrong = enter(length.value.mm, of)
+    if (wrong) return wrong
+    if (isWrong) await planAgain()
+    return null
+  }
+  const lastCut = computed(() => (sheet.value?.result ? undefined : done.value.findLast(({ id }) => !plan.value?.slips.includes(id))))
+  function takeBack() {
+    if (sheet.value && lastCut.value) store.takeBackCut(job.value.slug, sheet.value.id, lastCut.value.id)
+  }
+
+  /** The piece looked at as its line has it, for the strip. */
+  const piece = computed<{ piece: Piece, from: string, to: string } | null>(() => {
+    const own = row.value?.piece
+    if (!own?.line) return null
+    const from = store.jobs.find(({ id }) => id === own.job)
+    const line = from?.lines.find(({ id }) => id === own.line)
+    if (!from || !line) return null
+    const draft = draftLine(from, line)
+    const survey = draft.question ? surveyLine(draft.question) : null
+    return survey?.ok ? piecesOf(draft, survey.value).find(one => `${line.id}:${one.piece.id}` === own.key) ?? null : null
+  })
+
+  return {
+    sheet, system, wanted, pieces, read, rack, plan, done, rows, sum, progress, stale, problem, search, row, at, next, piece, lastCut,
+    planAgain, change, addSheet, dropSheet, look, tick, enterTyped, takeBack,
+    slips: computed(() => (plan.value ? slipsOf(plan.value, done.value) : [])),
+  }
+}
