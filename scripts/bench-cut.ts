@@ -1,8 +1,13 @@
-// npm run bench:cut: trade-like jobs and shuffled triplets of a known optimum, against first fit decreasing: bars, share proven, time. SEED=n for other jobs.
+// npm run bench:cut: trade-like jobs and shuffled triplets of a known optimum, against first fit decreasing and an exact solver
+// library: bars, share proven, time. SEED=n for other jobs, LIBRARY=n jobs of each kind for the library, LIMIT=n its seconds for each.
 import { planCuts, type CutQuestion } from '#core/cutting'
+import { askLibrary, loadLibrary } from './cut-library'
 import { randomFrom } from './random'
+import { wrongWithPlan } from '../tests/cuts'
 
 const SEED = Number(process.env.SEED ?? 20261126)
+const LIBRARY = Number(process.env.LIBRARY ?? 6)
+const LIMIT = Number(process.env.LIMIT ?? 10)
 const random = randomFrom(SEED)
 const between = (least: number, most: number) => least + Math.floor(random() * (most - least + 1))
 const pieces = (lengths: readonly number[]) => lengths.map((length, i) => ({ id: `p${i + 1}`, length, quantity: 1 }))
@@ -41,22 +46,42 @@ function firstFit({ stock, kerf, pieces: all }: CutQuestion): number {
   return bars.length - offcuts.length
 }
 
-console.log(`SEED=${SEED}\nkind, pieces   jobs  proven  bars  FFD bars  ratio   median ms   worst ms`)
+interface Ours { question: CutQuestion, used: number, isProved: boolean, ms: number }
+const median = (values: readonly number[]) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? Number.NaN
+const cell = (text: string | number, width: number) => String(text).padStart(width)
+const percent = (part: number, of: number) => `${Math.round(100 * part / of)} %`
+
+console.log(`SEED=${SEED} LIBRARY=${LIBRARY} LIMIT=${LIMIT}: an exact solver library gets the first ${LIBRARY} of each kind, ${LIMIT} s each.`)
+console.log('kind, pieces        jobs   proven    bars  FFD bars   ratio  median ms  worst ms')
+const library = LIBRARY > 0 ? await loadLibrary() : null
 function run(name: string, questions: readonly CutQuestion[], optimum?: number) {
-  const times: number[] = []
-  let [proven, used, fitted] = [0, 0, 0]
-  for (const question of questions) {
+  const ours = questions.map((question): Ours => {
     const from = performance.now()
     const answer = planCuts(question)
-    times.push(performance.now() - from)
+    const ms = performance.now() - from
     if (!answer.ok) throw new Error(answer.error.message)
-    if (answer.value.optimal) proven += 1
+    const wrong = wrongWithPlan(question, answer.value)
+    if (wrong.length > 0) throw new Error(wrong[0])
     if (optimum !== undefined && answer.value.used < optimum) throw new Error('better than the optimum: the plan is wrong')
-    used += answer.value.used
-    fitted += firstFit(question)
+    return { question, used: answer.value.used, isProved: answer.value.optimal, ms }
+  })
+  const [used, fitted] = [ours.reduce((sum, one) => sum + one.used, 0), questions.reduce((sum, question) => sum + firstFit(question), 0)]
+  console.log(`${name.padEnd(18)} ${cell(ours.length, 5)} ${cell(percent(ours.filter(({ isProved }) => isProved).length, ours.length), 8)} ${cell(used, 7)} ${cell(fitted, 9)} ${cell((used / fitted).toFixed(3), 7)} ${cell(median(ours.map(({ ms }) => ms)).toFixed(1), 10)} ${cell(Math.max(...ours.map(({ ms }) => ms)).toFixed(0), 9)}`)
+  const some = ours.slice(0, LIBRARY)
+  for (const way of library && some.length > 0 ? (['assignment', 'arc-flow'] as const) : []) {
+    const pairs = some.flatMap((own) => {
+      const theirs = askLibrary(library!, way, own.question, firstFit(own.question) + 1, LIMIT)
+      return theirs ? [{ own, theirs }] : []
+    })
+    if (pairs.length === 0) {
+      console.log(`  library, ${way}: too large to be written down so`)
+      continue
+    }
+    for (const { own, theirs } of pairs) if (own.isProved && theirs.isProved && own.used !== theirs.used) throw new Error(`two proofs disagree: ${own.used} and ${theirs.used}`)
+    const least = (one: readonly { ms: number }[]) => one.reduce((sum, { ms }) => sum + ms, 0)
+    const [bars, ownBars] = [pairs.reduce((sum, { theirs }) => sum + theirs.used, 0), pairs.reduce((sum, { own }) => sum + own.used, 0)]
+    console.log(`  library, ${way.padEnd(11)} ${cell(pairs.length, 3)} ${cell(percent(pairs.filter(({ theirs }) => theirs.isProved).length, pairs.length), 8)} ${cell(Number.isFinite(bars) ? bars : 'none', 7)}   ours ${cell(ownBars, 3)}; time to ours ${(least(pairs.map(({ theirs }) => theirs)) / least(pairs.map(({ own }) => own))).toFixed(1)} to 1, median ${median(pairs.map(({ theirs }) => theirs.ms)).toFixed(0)} ms`)
   }
-  times.sort((a, b) => a - b)
-  console.log(`${name.padEnd(14)} ${String(questions.length).padStart(4)} ${`${Math.round(100 * proven / questions.length)} %`.padStart(7)} ${String(used).padStart(5)} ${String(fitted).padStart(9)} ${(used / fitted).toFixed(3).padStart(6)} ${times[Math.floor(times.length / 2)]!.toFixed(0).padStart(11)} ${times.at(-1)!.toFixed(0).padStart(10)}`)
 }
 for (const [count, jobs] of [[10, 40], [30, 40], [60, 40], [120, 15], [300, 6]] as const) run(`job, ${count}`, Array.from({ length: jobs }, () => job(count)))
 for (const [count, jobs] of [[60, 6], [120, 4], [249, 2]] as const) run(`triplets, ${count}`, Array.from({ length: jobs }, () => triplets(count)), count / 3)

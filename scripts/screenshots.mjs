@@ -24,15 +24,15 @@ const VIEWS = [
   ['joint-inches', `/jobs/${boat}/joint?${joint(boat, 1)}`],
   ['kit', `/jobs/${kiln}/kit`],
   ['look', `/jobs/${boat}/look`, undefined, false, lookAtCrimp],
+  ['cut', `/jobs/${kiln}/cut`],
   ['make', `/jobs/${kiln}/make?${joint(kiln, 3)}`],
-  ['make-inches', `/jobs/${boat}/make?${joint(boat, 2)}`],
   ['handover', `/jobs/${kiln}/handover`],
   ['make-cellar', `/jobs/${kiln}/make?${joint(kiln, 3)}`, undefined, true],
   ['line-phone', `/jobs/${kiln}/line?${line(kiln, 1)}`, PHONE, false, thirdLeg],
+  ['cut-phone', `/jobs/${kiln}/cut`, PHONE],
   ['find-phone', '/jobs/glaze-kiln-room/find', PHONE],
   ['joint-phone', `/jobs/${kiln}/joint?${joint(kiln, 5)}`, PHONE],
   ['make-phone', `/jobs/${kiln}/make?${joint(kiln, 3)}`, PHONE],
-  ['register-phone', `/jobs/${kiln}/handover`, PHONE],
   // Last: they leave an entry behind in this browser.
   ['two-hands', `/jobs/${kiln}/make?${joint(kiln, 3)}`, undefined, false, twoHands],
 ]

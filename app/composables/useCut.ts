@@ -62,6 +62,8 @@ export function useCut(job: Ref<JobRecord>) {
 
   /** Plans what is not cut yet from what is there. */
   async function planAgain() {
+    // What was just entered reaches this page with its next drawing.
+    await nextTick()
     const now = sheet.value
     if (!now || now.result || !pieces.value) return
     problem.value = null
@@ -77,7 +79,7 @@ export function useCut(job: Ref<JobRecord>) {
     const { stock, ...settings } = read.value.value
     const [wantedPieces, before, cuts, offcuts] = [pieces.value.pieces, now.plan, now.done, rack.value]
     if (wantedPieces.length === 0) {
-      problem.value = 'No piece yet. Take in a line, or type one.'
+      problem.value = pieces.value.waiting.length > 0 ? `No piece can be cut yet: ${pieces.value.waiting[0]!.name} waits, ${pieces.value.waiting[0]!.why}.` : 'No piece yet. Take in a line, or type one.'
       return
     }
     const question = cutQuestion(wantedPieces, stock, offcuts, before, cuts, settings)

@@ -19,7 +19,7 @@ const room = computed(() => props.width - LEFT - 46)
 const straight = computed(() => Math.max(0, ...bars.value.filter(({ length }) => length <= COIL).map(({ length }) => length)))
 const drawnOf = (length: number, end: number) => (length > COIL ? Math.min(length, Math.max(COIL / 2, end * 1.25)) : length)
 const shown = computed(() => bars.value.map((bar, i) => {
-  const own = props.rows.map((row, index) => ({ row, index })).filter(({ row }) => row.bar.id === bar.id)
+  const own = props.rows.map((row, index) => ({ row, index })).filter(({ row }) => row.bar.id === bar.id && (row.done !== null || row.to <= bar.length + 1))
   const end = own.at(-1)?.row.to ?? 0
   const drawn = drawnOf(bar.length, end)
   const scale = room.value / (bar.length > COIL ? drawn : straight.value)

@@ -84,11 +84,15 @@ const sheetFor = (pipe: string) => addSheet(pipe, props.job.lines.filter(({ id }
 const newSheet = () => { void addSheet(sheet.value?.pipe ?? props.job.lines.at(-1)?.pipe ?? USUAL_PIPE[props.job.region], []) }
 /** What of this sheet came back from the server, such as an offcut that was promised meanwhile. */
 const cameBack = computed(() => store.refused.find(({ record }) => record === sheet.value?.id))
-function replan() {
+/** The rack as the server has it now, then a plan from that. */
+async function replan() {
   const back = cameBack.value
   if (back?.act.do === 'plan-cut') store.letGo(back.key)
-  void planAgain()
+  await store.loadJob(props.job.slug)
+  await planAgain()
 }
+/** A wrong cut that is not planned around yet: what the plan says of its rests is not so any more. */
+const isOpen = computed(() => slips.value.some(({ id }) => !plan.value?.slips.includes(id)))
 
 useKeys({
   'j': () => look(at.value + 1), 'k': () => look(at.value - 1), ' ': () => tick(), 'w': openWrong, 'p': print, 'c': () => { void planAgain() }, 'u': takeBack, 'r': () => { isReversed.value = !isReversed.value },
@@ -125,13 +129,14 @@ useKeys({
           <CutBars v-if="width > 0" :plan="plan" :done="done" :rows="rows" :at="at" :next="next" :rack="job.rack" :system="system" :width="Math.floor(width)" :only-bar="narrow ? row?.bar.id : undefined" @look="look" />
         </template>
         <div v-else class="p-5 space-y-3">
-          <p class="t20 w7">{{ pieces?.pieces.length ?? 0 }} {{ pieces?.pieces.length === 1 ? 'piece' : 'pieces' }} of {{ getPipe(sheet.pipe).label }}</p>
-          <p class="t15">{{ pieces?.pieces.length ? `${formatLength(pieces.pieces.reduce((all, { length }) => all + length, 0), system)} in all, from ${sheet.stock.map(one => one.length).join(', ') || 'no stock yet'}${rack.length ? ` and ${rack.length} on the rack` : ''}.` : 'Take in a line, or type pieces, under Pieces.' }}</p>
+          <p class="t20 w7">{{ pieces?.pieces.length || (pieces?.waiting.length ? 'No' : 0) }} {{ pieces?.pieces.length === 1 ? 'piece' : 'pieces' }} of {{ getPipe(sheet.pipe).label }}</p>
+          <p class="t15">{{ pieces?.pieces.length ? `${formatLength(pieces.pieces.reduce((all, { length }) => all + length, 0), system)} in all, from ${sheet.stock.map(one => one.length).join(', ') || 'no stock yet'}${rack.length ? ` and ${rack.length} on the rack` : ''}.` : pieces?.waiting.length ? 'None of them can be cut yet.' : 'Take in a line, or type pieces, under Pieces.' }}</p>
+          <ul v-if="pieces?.waiting.length" data-test="waiting"><li v-for="(one, i) in pieces.waiting.slice(0, 8)" :key="i" class="t15 flex gap-2"><StatusShape status="held" :size="15" class="mt-[3px] flex-none" /><span><b>{{ one.name }}</b> waits: {{ one.why }}</span></li></ul>
           <div class="flex gap-3"><UButton v-if="pieces?.pieces.length" size="lg" data-test="plan" @click="planAgain">Plan the cuts <kbd>C</kbd></UButton><UButton v-else size="lg" data-test="to-pieces" @click="panel = 'pieces'; isPanelOpen = true">To the pieces</UButton></div>
         </div>
       </div>
-      <div v-if="plan && claim && sum" class="foot">
-        <div class="claim" data-test="claim"><VerdictShape :verdict="claim.isProved ? 'fits' : 'care'" :size="20" /><div><p><b class="t17">{{ claim.title }}.</b> <span class="t15">{{ claim.text }} {{ kept }}</span> <span v-if="slips.length" class="t15 brick">{{ slips.length }} cut wrong: {{ slips.map(({ length }) => tapeText(length, system)).join(', ') }}.</span></p></div></div>
+      <div v-if="plan && claim && sum && !isOpen" class="foot">
+        <div class="claim" data-test="claim"><VerdictShape :verdict="claim.isProved ? 'fits' : 'care'" :size="20" /><div><p><b class="t17">{{ claim.title }}.</b> <span class="t15">{{ claim.text }} {{ kept }}</span> <span v-if="pieces?.waiting.length && !sheet.result" class="t15 ochre">{{ pieces.waiting.length }} more {{ pieces.waiting.length === 1 ? 'waits' : 'wait' }}: see Pieces.</span> <span v-if="slips.length" class="t15 brick">{{ slips.length }} cut wrong: {{ slips.map(({ length }) => tapeText(length, system)).join(', ') }}.</span></p></div></div>
         <CutSum :sum="sum" :plan="plan" :result="sheet.result" :system="system" />
       </div>
     </div>

@@ -69,6 +69,6 @@ tbody tr:hover { background: var(--paper2); }
 .pick { min-height: 24px; }
 .verbs { display: flex; gap: 8px; margin-top: 10px; flex-wrap: wrap; }
 .links { display: flex; gap: 22px; margin-top: 2px; flex-wrap: wrap; }
-@media (max-width: 899px) { .scroll { overflow: visible; } td { height: 44px; } tr.on td { height: 48px; } th { position: static; } .pick { min-height: 44px; } .bends { width: auto; } }
+@media (max-width: 899px) { .scroll { overflow: visible; } .scroll a { display: inline-flex; min-height: 44px; align-items: center; } td { height: 44px; } tr.on td { height: 48px; } th { position: static; } .pick { min-height: 44px; } .bends { width: auto; } }
 @media (pointer: coarse) { td { height: 44px; } .pick { min-height: 44px; } }
 </style>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { v4 as uuid } from 'uuid'
 import { getPipe } from '#core/catalogue'
-import type { CutBody, CutRecord, JobRecord, SheetPieces } from '#core/record'
+import { MOST_CUT_PIECES, type CutBody, type CutRecord, type JobRecord, type SheetPieces } from '#core/record'
 import { formatLength, parseLength, type UnitSystem } from '#core/units'
 
 /** What is cut: lines of this job and of others, and pieces typed at the bench; what waits, and why. */
@@ -14,12 +14,13 @@ const others = computed(() => props.jobs.filter(({ id, lines, region, handedOver
 const isElsewhere = ref(false)
 const countOf = (line: string) => props.pieces.pieces.filter(piece => piece.line === line).length
 
+const checkCount = (text: string) => (/^\d+$/.test(text.trim()) && Number(text) >= 1 && Number(text) <= MOST_CUT_PIECES ? null : '1 to 2,000.')
 const typed = reactive({ name: '', length: '', quantity: '1' })
 const wrong = computed(() => {
   if (typed.length.trim() === '') return null
   const read = parseLength(typed.length, props.system, 'length')
   if (!read.ok) return read.error.message
-  return /^\d+$/.test(typed.quantity.trim()) && Number(typed.quantity) >= 1 && Number(typed.quantity) <= 2000 ? null : 'How many: 1 to 2,000 are accepted.'
+  return checkCount(typed.quantity) === null ? null : 'How many: 1 to 2,000 are accepted.'
 })
 const field = useTemplateRef<HTMLInputElement>('field')
 const refused = ref<string | null>(null)
@@ -61,9 +62,9 @@ const isClosed = computed(() => props.sheet.result !== null)
     <p class="zone-heading mt-3">Pieces typed here</p>
     <ul>
       <li v-for="(one, i) in sheet.extras" :key="one.id" class="extra">
-        <input class="plain-input" :value="one.name" maxlength="40" aria-label="Name" placeholder="piece" :disabled="isClosed" @change="set(one.id, { name: ($event.target as HTMLInputElement).value })">
-        <input class="plain-input w7" :value="one.length" maxlength="40" aria-label="Length" :aria-invalid="issueOf(i) !== null" :disabled="isClosed" :data-extra="i" @change="set(one.id, { length: ($event.target as HTMLInputElement).value })">
-        <input class="plain-input" :value="one.quantity" inputmode="numeric" aria-label="How many" :disabled="isClosed" @change="set(one.id, { quantity: Math.min(2000, Math.max(1, Math.round(Number(($event.target as HTMLInputElement).value)) || 1)) })">
+        <KeptField :value="one.name" maxlength="40" aria-label="Name" placeholder="piece" :disabled="isClosed" @keep="set(one.id, { name: $event })" />
+        <KeptField class="w7" :value="one.length" maxlength="40" aria-label="Length" :aria-invalid="issueOf(i) !== null" :disabled="isClosed" :data-extra="i" @keep="set(one.id, { length: $event })" />
+        <KeptField :value="one.quantity" inputmode="numeric" aria-label="How many" :disabled="isClosed" :check="checkCount" @keep="set(one.id, { quantity: Number($event) })" />
         <button type="button" class="underline note min-h-9" :disabled="isClosed" :aria-label="`Take out ${one.name || 'piece'} ${one.length}`" @click="emit('change', { extras: sheet.extras.filter(({ id }) => id !== one.id) })">out</button>
         <span v-if="issueOf(i)" class="brick t14 wide">{{ issueOf(i) }}</span>
       </li>
@@ -75,7 +76,7 @@ const isClosed = computed(() => props.sheet.result !== null)
       <button type="submit" class="link-verb min-h-9" data-test="add-piece">add</button>
       <span v-if="refused ?? wrong" class="brick t14 wide" role="status">{{ refused ?? wrong }}</span>
     </form>
-    <label class="spare"><span class="t14">Bent pieces longer by, to trim after the bend</span><input class="plain-input w7" :value="sheet.spare" maxlength="40" placeholder="0" :disabled="isClosed" data-test="spare" @change="emit('change', { spare: ($event.target as HTMLInputElement).value })"></label>
+    <label class="spare"><span class="t14">Bent pieces longer by, to trim after the bend</span><KeptField class="w7" :value="sheet.spare" maxlength="40" placeholder="0" :disabled="isClosed" data-test="spare" @keep="emit('change', { spare: $event })" /></label>
     <p class="note t13">Two schools: cut to length and bend to the marks, or bend first in a longer piece and trim. The second forgives a hook set wrong; a piece can be shortened, not grown.</p>
   </section>
 </template>

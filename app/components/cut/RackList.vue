@@ -36,7 +36,7 @@ const move = (offcut: OffcutRecord, place: string) => emit('put', { pipe: offcut
     <ul>
       <li v-for="offcut in own" :key="offcut.id" class="offcut" :data-offcut="offcut.id">
         <b class="t20">{{ formatLength(offcut.length, system) }}</b>
-        <input class="plain-input" :value="offcut.place" maxlength="80" placeholder="where it lies" aria-label="Where it lies" @change="move(offcut, ($event.target as HTMLInputElement).value)">
+        <KeptField :value="offcut.place" maxlength="80" placeholder="where it lies" aria-label="Where it lies" @keep="move(offcut, $event)" />
         <span class="t14" :class="offcut.promised && offcut.promised.cut !== sheet.id ? 'ochre' : isUsed(offcut) ? 'verd' : 'note'">{{ stateOf(offcut) }}</span>
         <span class="note t13 from">{{ offcutWords(offcut, job) }}</span>
         <span class="verbs"><button v-if="!offcut.promised || offcut.promised.cut === sheet.id" type="button" class="underline t14 min-h-9" :disabled="sheet.result !== null" @click="toggle(offcut)">{{ sheet.leave.includes(offcut.id) ? 'use it' : 'leave it there' }}</button><button v-if="!offcut.promised" type="button" class="underline note t14 min-h-9" :aria-label="`Take ${formatLength(offcut.length, system)} off the rack`" @click="emit('drop', offcut.id)">gone</button></span>
