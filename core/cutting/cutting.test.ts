@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { planCuts, type CutAnswer, type CutQuestion } from '#core/cutting'
+import { planCuts, searchCuts, type CutAnswer, type CutQuestion } from '#core/cutting'
 import { wrongWithPlan } from '../../tests/cuts'
 import { randomFrom } from '../../scripts/random'
 
@@ -108,15 +108,36 @@ describe('any job', () => {
   })
 })
 
+/** Three pieces to each bar of 1000 without a rest. */
+const triplets = (count: number) => {
+  const random = randomFrom(count)
+  return of(Array.from({ length: count }, () => {
+    const a = 380 + Math.floor(random() * 110)
+    const b = 250 + Math.floor(random() * ((1000 - a) / 2 - 250))
+    return [a, b, 1000 - a - b]
+  }).flat())
+}
+
+describe('a search that is left early', () => {
+  it('has a plan that holds at every pause, never worse than the one before, its bound never over the optimum', () => {
+    const question = { stock: [{ id: 'bar', length: 1000 }], kerf: 0, pieces: triplets(40) }
+    const searching = searchCuts(question)
+    let [pauses, used] = [0, Infinity]
+    for (let step = searching.next(); !step.done; step = searching.next()) {
+      const best = step.value.best()!
+      expect(wrongWithPlan(question, best)).toEqual([])
+      expect(best.used).toBeLessThanOrEqual(used)
+      expect(step.value.bound).toBeLessThanOrEqual(40)
+      used = best.used
+      pauses++
+    }
+    expect(pauses).toBeGreaterThan(10)
+  }, 60_000)
+})
+
 describe('triplets, three to a bar without a rest', () => {
   it.each([20, 40])('of %d bars are cut from just as many, and proved', (count) => {
-    const random = randomFrom(count)
-    const lengths = Array.from({ length: count }, () => {
-      const a = 380 + Math.floor(random() * 110)
-      const b = 250 + Math.floor(random() * ((1000 - a) / 2 - 250))
-      return [a, b, 1000 - a - b]
-    }).flat()
-    const answer = plan({ stock: [{ id: 'bar', length: 1000 }], kerf: 0, pieces: of(lengths), seconds: 30 })
+    const answer = plan({ stock: [{ id: 'bar', length: 1000 }], kerf: 0, pieces: triplets(count), seconds: 30 })
     expect(answer).toMatchObject({ used: count, bound: count, optimal: true })
   }, 120_000)
 })

@@ -12,7 +12,7 @@ const BAR = { height: 12.5, pipe: 5 } as const
 const LINE_MM = 5
 /** The table stands in two columns; places of a column's figures, mm from its left. */
 const COLUMNS = { tick: 0, number: 8, piece: 14, cut: 62, left: 76, right: 89, bends: 92 } as const
-const HEAD_MM = 7
+const HEAD_MM = 8.5
 
 function drawBar(board: Board, plan: BenchPlan, rows: readonly CutRow[], done: CutRecord['done'], bar: BenchPlan['bars'][number], y: number, paper: Paper, words: string, say: Say) {
   const left = paper.margin

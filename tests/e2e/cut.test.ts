@@ -168,6 +168,33 @@ describe('one offcut wanted by two jobs', () => {
   })
 })
 
+describe('a search that takes long', () => {
+  it('tells what it has so far, and stops at a word with a plan that holds', async () => {
+    // Threes that fill a length without a rest, shuffled: the hardest there are.
+    let seed = 7
+    const random = () => (seed = seed * 16807 % 2147483647) / 2147483647
+    const lengths = Array.from({ length: 110 }, () => {
+      const a = 1140 + Math.floor(random() * 330)
+      const b = 750 + Math.floor(random() * ((3000 - a) / 2 - 750))
+      return [a, b, 3000 - a - b]
+    }).flat().map((length, i) => ({ length, order: (i * 7919) % 331 })).sort((x, y) => x.order - y.order)
+    const { id } = await send('POST', `/api/jobs/${slug}/cuts`, { ...SHEET, pipe: 'cu-en-x-15', extras: lengths.map(({ length }, i) => ({ id: `t${i}`, name: `t${i}`, length: String(length), quantity: 1 })) }) as CutRecord
+    await app.go(`/jobs/${slug}/cut?cut=${id}`)
+    await app.click('[data-test="plan"]')
+    await app.waitForText('.band', /Looking\. \d+ new lengths so far, at least 1\d\d/)
+    // The page stays in hand meanwhile.
+    await app.click('[data-panel="stock"]')
+    await app.click('[data-test="stop-search"]')
+    await app.waitForText('[data-test="claim"]', /new lengths; at least 1\d\d|No plan with fewer/)
+    await app.saved()
+    const saved = (await job()).cuts.find(cut => cut.id === id)!
+    expect(saved.plan!.pieces).toHaveLength(330)
+    expect(saved.plan!.used).toBeGreaterThanOrEqual(110)
+    expect(saved.plan!.bound).toBeLessThanOrEqual(110)
+    await send('DELETE', `/api/jobs/${slug}/cuts/${id}`, {})
+  })
+})
+
 describe('on the phone', () => {
   it('the next cut is the largest thing on it, ticked by the thumb', async () => {
     await app.setSize(390, 844)

@@ -46,7 +46,7 @@ function textOf(row: CutRow, width: number, isNext: boolean) {
 <template>
   <svg :width="width" :height="height" :viewBox="`0 0 ${width} ${height}`" role="group" aria-label="Stock with the pieces in it, lengths to scale">
     <g v-for="one in shown" :key="one.bar.id" :transform="`translate(0 ${one.y})`" :data-bar="one.bar.id">
-      <text :x="LEFT" y="14" class="t15 w6">{{ one.words }} <tspan class="t15" style="font-weight: 400; fill: var(--ink2)" dx="8">{{ tapeText(one.bar.length, system) }}{{ one.isCoil ? ', coil, its rest drawn short' : '' }}</tspan></text>
+      <text :x="LEFT" y="14" class="t15 w6">{{ one.words }} <tspan class="t15" style="font-weight: 400; fill: var(--ink2)" dx="8">{{ tapeText(one.bar.length, system) }}{{ one.isCoil ? ', coil' : '' }}</tspan></text>
       <rect :x="LEFT" :y="top" :width="one.drawn * one.scale" :height="HEIGHT" fill="var(--paper2)" />
       <g v-for="{ row, index, x, width: w, mark } in one.pieces" :key="index" class="piece" :data-row="row.number" @click="emit('look', index)">
         <rect :x="x" :y="top" :width="w" :height="HEIGHT" fill="var(--paper)" />

@@ -29,7 +29,7 @@ watch(() => row.value?.piece.key, () => { isReversed.value = false })
 const school = computed(() => fillPolicy(props.job.policy).bendMark)
 
 const claim = computed(() => (plan.value ? claimOf(plan.value, system.value) : null))
-const kept = computed(() => (plan.value && sum.value && sum.value.kept > 0 ? `${formatLength(sum.value.kept, system.value)} ${sheet.value?.result ? 'is on the rack.' : 'goes to the rack.'}` : ''))
+const kept = computed(() => (plan.value && sum.value && sum.value.kept > 0 ? `${formatLength(sum.value.kept, system.value)} ${sheet.value?.result ? 'is on the rack.' : 'to the rack.'}` : ''))
 const toolWords = computed(() => (sheet.value && plan.value ? `Cut by ${CUTTER_WORDS[sheet.value.cutter]}, ${plan.value.kerf > 0 ? `${formatDecimal(plan.value.kerf, 1)} mm a cut` : 'no kerf'}` : ''))
 const newsWords = computed(() => {
   const best = search.news.value?.best
@@ -136,7 +136,7 @@ useKeys({
         </div>
       </div>
       <div v-if="plan && claim && sum && !isOpen" class="foot">
-        <div class="claim" data-test="claim"><VerdictShape :verdict="claim.isProved ? 'fits' : 'care'" :size="20" /><div><p><b class="t17">{{ claim.title }}.</b> <span class="t15">{{ claim.text }} {{ kept }}</span> <span v-if="pieces?.waiting.length && !sheet.result" class="t15 ochre">{{ pieces.waiting.length }} more {{ pieces.waiting.length === 1 ? 'waits' : 'wait' }}: see Pieces.</span> <span v-if="slips.length" class="t15 brick">{{ slips.length }} cut wrong: {{ slips.map(({ length }) => tapeText(length, system)).join(', ') }}.</span></p></div></div>
+        <div class="claim" data-test="claim"><VerdictShape :verdict="claim.isProved ? 'fits' : 'care'" :size="20" /><div><p><b class="t17">{{ claim.title }}.</b> <span class="t15">{{ claim.text }} {{ kept }}</span> <button v-if="pieces?.waiting.length && !sheet.result" type="button" class="t15 ochre underline" data-test="see-waiting" @click="panel = 'pieces'">{{ pieces.waiting.length }} more {{ pieces.waiting.length === 1 ? 'waits' : 'wait' }}</button> <span v-if="slips.length" class="t15 brick">{{ slips.length }} cut wrong: {{ slips.map(({ length }) => tapeText(length, system)).join(', ') }}.</span></p></div></div>
         <CutSum :sum="sum" :plan="plan" :result="sheet.result" :system="system" />
       </div>
     </div>

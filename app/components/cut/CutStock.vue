@@ -37,7 +37,7 @@ const say = (mm: number) => formatLength(mm, props.system)
     <div class="row head note t13"><span>length</span><span>on hand</span><span>price of one, {{ CURRENCY[job.region] }}</span><span /></div>
     <div v-for="(one, i) in sheet.stock" :key="one.id" class="row">
       <KeptField class="w7" :value="one.length" maxlength="40" aria-label="Stock length" :aria-invalid="issueAt(`stock.${i}.length`) !== null" :disabled="isClosed" :data-stock-length="i" @keep="set(one.id, { length: $event })" />
-      <KeptField :value="one.quantity ?? ''" maxlength="6" inputmode="numeric" placeholder="as many as wanted" aria-label="How many are on hand" :disabled="isClosed" :data-stock-quantity="i" :check="checkCount" @keep="set(one.id, { quantity: numberOf($event) })" />
+      <KeptField :value="one.quantity ?? ''" maxlength="6" inputmode="numeric" placeholder="no limit" aria-label="How many are on hand" :disabled="isClosed" :data-stock-quantity="i" :check="checkCount" @keep="set(one.id, { quantity: numberOf($event) })" />
       <KeptField :value="one.price ?? ''" maxlength="10" inputmode="decimal" placeholder="none" aria-label="Price of one" :disabled="isClosed" :data-stock-price="i" :check="checkPrice" @keep="set(one.id, { price: numberOf($event) })" />
       <button type="button" class="underline note min-h-9" :disabled="isClosed" :aria-label="`Take out ${one.length}`" @click="emit('change', { stock: sheet.stock.filter(({ id }) => id !== one.id) })">out</button>
       <span v-if="issueAt(`stock.${i}.length`)" class="brick t14 wide">{{ issueAt(`stock.${i}.length`) }}</span>

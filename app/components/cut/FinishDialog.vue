@@ -2,7 +2,7 @@
 import { v4 as uuid } from 'uuid'
 import { barWords, openPieces, restsOf, trueSum } from '#core/cutting'
 import type { CutRecord, FinishBody, OffcutRecord } from '#core/record'
-import { formatLength, parseLength, type UnitSystem } from '#core/units'
+import { formatDecimal, formatLength, formatTape, parseLength, type UnitSystem } from '#core/units'
 
 /** The work stopped: each rest measured, kept with its place or thrown away; the true waste comes of it. */
 const props = defineProps<{ sheet: CutRecord, rack: readonly OffcutRecord[], system: UnitSystem, problem: string | null }>()
@@ -17,7 +17,7 @@ watch(open, (isOpen) => {
   if (!isOpen || !plan) return
   rows.value = restsOf(plan, done).sort((a, b) => b.length - a.length).map(({ id, of, length }) => {
     const bar = plan.bars.find(one => one.id === id)
-    return { rest: id, words: of === 'slip' || !bar ? 'wrong cut' : barWords(bar, plan, props.rack), most: length, length: say(length).replace(/ (mm|in)$/, ''), place: 'rack', isKept: length >= plan.keep }
+    return { rest: id, words: of === 'slip' || !bar ? 'wrong cut' : barWords(bar, plan, props.rack), most: length, length: props.system === 'metric' ? formatDecimal(length, 1) : formatTape(length), place: 'rack', isKept: length >= plan.keep }
   })
 }, { immediate: true })
 const issues = computed(() => rows.value.map((row) => {
@@ -52,7 +52,7 @@ function finish() {
         </li>
       </ul>
       <p v-if="rows.length === 0" class="note">Nothing is left over.</p>
-      <p v-if="sum" class="t17 mt-3">{{ say(sum.taken) }} begun, {{ say(sum.pieces) }} in pieces, {{ say(sum.kept) }} kept: <b class="brick">{{ say(sum.scrap) }} scrap</b>. Planned: {{ say(sheet.plan!.first.scrap) }}.</p>
+      <p v-if="sum" class="t17 mt-3">{{ say(sum.taken) }} begun, {{ say(sum.pieces) }} in pieces, {{ say(sum.kept) }} kept: <b class="brick">{{ say(Math.max(0, sum.scrap)) }} scrap</b>. Planned: {{ say(sheet.plan!.first.scrap) }}.</p>
       <p v-if="problem" class="brick t15" role="status">{{ problem }}</p>
       <div class="flex gap-3 mt-4"><UButton size="lg" data-test="finish-yes" :disabled="issues.some(Boolean)" @click="finish">Rack them, close the sheet</UButton><UButton size="lg" variant="outline" @click="open = false">Not yet</UButton></div>
     </template>
