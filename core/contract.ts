@@ -7,6 +7,7 @@ import { findWays, METHODS, SERVICES, THREAD_FORMS, THREAD_MATERIALS } from '#co
 import { understand } from '#core/ask'
 import { DIRECTIONS, MEASURED_TO, planLine, planOffset } from '#core/line'
 import { planCuts } from '#core/cutting'
+import { askHeat, HEAT_TARGETS } from '#core/heat'
 import { MADE_METHODS, makeJoint } from '#core/making'
 
 const region = z.enum(REGIONS)
@@ -137,6 +138,11 @@ const cutQuestion = z.strictObject({
   seconds: z.number().finite().positive().max(120).optional(),
 })
 
+const heatQuestion = z.strictObject({
+  pipe: text, distance: z.number().finite().min(0).max(5000), target: z.union([z.enum(HEAT_TARGETS), z.number().finite().min(30).max(250)]), torch: z.enum(['propane', 'propylene']),
+  wrapped: z.boolean().optional(), wrapAt: z.number().finite().min(0).max(5000).optional(), inside: z.enum(['air', 'water']).optional(), ambient: z.number().finite().min(-30).max(60), seconds: z.number().finite().positive().max(600).optional(),
+})
+
 const askQuestion = z.strictObject({ text: z.string().max(200), region })
 
 /** A line of shorthand, and the answer of the verb it asks. */
@@ -168,6 +174,7 @@ export const VERBS: Readonly<Record<string, Verb>> = {
   offset: verb(offsetQuestion, planOffset),
   line: verb(lineQuestion, planLine),
   cut: verb(cutQuestion, planCuts),
+  heat: verb(heatQuestion, askHeat),
   ask: verb(askQuestion, answerLine),
 }
 
@@ -211,7 +218,9 @@ export function toIssue(found: z.core.$ZodIssue, question: unknown): Issue {
           : answer('missing', `${where}: is missing. Accepted are ${accepted}.`, where)
       }
       const inside = read(question, found.path)
-      const accepted = path.at(-1) === 'to' ? `${DIRECTIONS.join(', ')} or a unit vector [right, away, up]` : '{pipe} or {thread}'
+      const isTarget = path.at(-1) === 'target'
+      const accepted = isTarget ? `${HEAT_TARGETS.join(', ')} or a temperature of 30 to 250 degC` : path.at(-1) === 'to' ? `${DIRECTIONS.join(', ')} or a unit vector [right, away, up]` : '{pipe} or {thread}'
+      if (isTarget && inside !== undefined) return answer(typeof inside === 'number' ? 'range' : typeof inside === 'string' ? 'unknown-id' : 'type', `${name}: ${accepted} is accepted.`)
       if (inside === undefined) return answer('missing', `${name}: is missing; ${accepted} is accepted.`)
       if (typeof inside === 'string' && path.at(-1) === 'to') return answer('unknown-id', `${name}: ${accepted} is accepted.`)
       if (typeof inside !== 'object' || inside === null) return answer('type', `${name}: ${accepted} is accepted here.`)

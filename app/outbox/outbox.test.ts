@@ -306,3 +306,31 @@ describe('two hands', () => {
     expect(joint().signoffs.slice(1)).toMatchObject(kept === 'mine' ? [{ initials: 'WY', corrects: 'first', depths: { 0: '22' } }] : [])
   })
 })
+
+describe('a storage that is slow', () => {
+  it('never shows the record without what was typed while it was being sent, and keeps the order', async () => {
+    vi.useRealTimers()
+    server = new Server(aFind({ id: 'f' }))
+    const memory = memoryStorage()
+    const slow = <A extends unknown[], R>(work: (...given: A) => Promise<R>, ms: number) => async (...given: A): Promise<R> => {
+      await new Promise(resolve => setTimeout(resolve, ms))
+      return work(...given)
+    }
+    const outbox = open({ ...memory, seal: slow(memory.seal, 15), replace: slow(memory.replace, 40), add: slow(memory.add, 10) })
+    /** The notes as the screen has them: the server's with what waits over them. */
+    const shown = () => entries.reduce((notes, { act }) => (act.do === 'change' && 'notes' in act.changes ? String(act.changes.notes) : notes), find().notes)
+    let typed = ''
+    for (const word of ['one', 'two', 'three', 'four']) {
+      const before = shown()
+      expect(before).toBe(typed)
+      typed = `${before} ${word}`.trim()
+      outbox.add('job', 'f', change({ notes: typed }, { notes: before }))
+      void outbox.flush()
+      await new Promise(resolve => setTimeout(resolve, 22))
+    }
+    await outbox.flush()
+    await outbox.flush()
+    expect(shown()).toBe('one two three four')
+    expect(find().notes).toBe('one two three four')
+  })
+})

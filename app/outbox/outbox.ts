@@ -172,6 +172,8 @@ export function createOutbox(around: Surroundings) {
 
   async function sendOne({ key }: Entry): Promise<'done' | 'away'> {
     let entry: Entry | undefined
+    // Closed here before it is closed in the storage: what is done from now on goes after it, never into it.
+    entries = entries.map(one => (one.key === key ? { ...one, isSealed: true } : one))
     const isKept = await keep(async (storage) => { entry = await storage.seal(key) })
     if (!entry) {
       const gone = isKept ? entries.find(one => one.key === key) : undefined
@@ -180,7 +182,6 @@ export function createOutbox(around: Surroundings) {
       return 'done'
     }
     // What is shown stays as it was typed last; what goes out is what is kept under this key.
-    entries = entries.map(one => (one.key === key ? { ...one, isSealed: true } : one))
     const reply = await send(toRequest(entry), { key: entry.key, ago: now() - entry.at })
     if (reply.ok) await taken(entry, reply.value)
     else if (reply.away) {

@@ -28,6 +28,19 @@ export function tapeTurns(form: 'npt' | 'bspt', nominal: string): { lo: number, 
 /** Wire for a soldered joint: a length equal to the tube's outside diameter, rule of the trade, mm. */
 export const solderWire = (odMm: number): number => odMm
 
+/** Diameter of solder wire as it is sold, mm: 1/8 in in the United States. */
+const WIRE_MM = { metric: 3, inch: 3.175 } as const
+/** Widest gap that is still good, each side of the tube, mm; half of it takes half. Practice: 0.05 to 0.13. */
+export const SOLDER_GAP_MM = { value: 0.1, lo: 0.05, hi: 0.13 } as const
+/** For the fillet and what drips; practice 1.5 to 2. */
+const SOLDER_SPARE = 2
+
+/** Wire by the volume of the gap round a tube in a cup, mm, of the wire its country sells. */
+export function solderByVolume(odMm: number, depthMm: number, system: 'metric' | 'inch'): number {
+  const volume = Math.PI * odMm * SOLDER_GAP_MM.value * depthMm
+  return SOLDER_SPARE * volume / (Math.PI / 4 * WIRE_MM[system] ** 2)
+}
+
 /** Expansion fitting: held until it grips, then left to shrink before a test, s. Makers differ: 3 to 15 s; 30 min above 4 degC, 10 h in frost. */
 export const EXPANSION_HOLD_SECONDS = 15
 export const EXPANSION_SHRINK_SECONDS = 1800

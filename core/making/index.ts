@@ -1,5 +1,6 @@
 export { makeCards } from './cards'
 export type { CardsQuestion, MakeCard } from './cards'
+export { solderByVolume, SOLDER_GAP_MM, solderWire } from './facts'
 export { makeJoint } from './make'
 export { MADE_METHODS, STEP_CODES } from './types'
 export type { Consumable, MadeMethod, MakeAnswer, MakeQuestion, Mark, Step, StepCode } from './types'

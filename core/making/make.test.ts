@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { findSocket, getPipe, PIPES, socketDepth, type SocketMethod } from '#core/catalogue'
-import { makeCards, makeJoint, MADE_METHODS, STEP_CODES, type MakeAnswer, type MakeQuestion } from '#core/making'
+import { makeCards, makeJoint, MADE_METHODS, solderByVolume, STEP_CODES, type MakeAnswer, type MakeQuestion } from '#core/making'
 import { findWays } from '#core/joints'
 
 const make = (question: Partial<MakeQuestion> & Pick<MakeQuestion, 'method'>): MakeAnswer => {
@@ -113,5 +113,12 @@ describe('cards', () => {
       if (!ways.ok) throw new Error(ways.error.message)
       for (const way of ways.value.ways) for (const card of makeCards({ joints: way.joints, region: 'gb', orientation: 'vertical' })) expect([way.id, card.answer.ok || card.answer.error.message]).toEqual([way.id, true])
     }
+  })
+})
+
+describe('solder by the gap', () => {
+  // Worked by hand: 3.1416 x OD x 0.1 x depth, twice, over the wire's section: 22 in 15.4 is 106.4 mm3, 30.1 mm of 3 mm wire.
+  it.each([[15, 10.6, 'metric', 14.1], [22, 15.4, 'metric', 30.1], [28, 18.4, 'metric', 45.8], [15.875, 12.7, 'inch', 16], [22.225, 19.05, 'inch', 33.6]] as const)('%s in %s, %s, takes %s of wire', (od, depth, system, wire) => {
+    expect(solderByVolume(od, depth, system)).toBeCloseTo(wire, 1)
   })
 })

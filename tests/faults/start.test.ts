@@ -166,7 +166,7 @@ describe('data folders', () => {
     const { slug } = await (await newJob('Through the cut')).json() as { slug: string }
     await fetch(`${run.url}/api/jobs/${slug}/lines`, { method: 'POST', body: JSON.stringify({ name: '', pipe: 'cu-en-x-22', method: 'solder', corners: 'fittings', start: 'free', walls: [], legs: ['e 640'] }) })
     const backup = path.join(run.folder, 'cut.gz')
-    expect(script('backup', [backup]).text).toMatch(/jobs, .* 1 lines, .* are in/)
+    expect(script('backup', [backup]).text).toMatch(/jobs, .* 4 lines, .* are in/)
     await run.end()
     await alone(async () => {
       await query('drop table ticks')

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core'
+import { useElementSize, useStorage, useSwipe, useWakeLock } from '@vueuse/core'
 import { getPipe, unitSystemOf } from '#core/catalogue'
 import { overdue, statusOf, type JobRecord } from '#core/record'
+import { solderByVolume, SOLDER_GAP_MM } from '#core/making'
 import { formatDecimal } from '#core/units'
 import { inRegion, methodWords, STATUS_WORDS } from '~/wording/en'
 import { endLabel, wayTitle } from '~/wording/way'
@@ -35,6 +36,26 @@ const timerOf = (step: number) => joint.value?.timers.find(timer => timer.entry 
 const next = computed(() => joints.value.find(one => one.id !== joint.value?.id && statusOf(one) !== 'made'))
 const what = (pipe: string | null, size?: string) => (pipe ? getPipe(pipe).label : `${size} thread`)
 const caution = ref(0)
+const isHeatOpen = ref(false)
+
+// One step at a time, for gloves and bad light: next and back by wide zones, arrows and swipes.
+const isSingle = useStorage('jolvet-one-step', false)
+const viewed = ref(0)
+watch(() => [card.value?.entry, current.value, isSingle.value], () => { viewed.value = Math.max(0, current.value) }, { immediate: true })
+const turn = (by: number) => { viewed.value = Math.min(Math.max(0, viewed.value + by), Math.max(0, steps.value.length - 1)) }
+const stepArea = useTemplateRef<HTMLElement>('stepArea')
+useSwipe(stepArea, { threshold: 60, onSwipeEnd: (_, direction) => { if (isSingle.value && direction === 'left') turn(1)
+  else if (isSingle.value && direction === 'right') turn(-1) } })
+// The screen stays lit while hands are busy, where the browser allows it; it goes dark again with the page.
+const { isSupported: canStayLit, request: stayLit, release } = useWakeLock()
+onMounted(() => { if (canStayLit.value) void stayLit('screen').catch(() => undefined) })
+onBeforeUnmount(() => { void release().catch(() => undefined) })
+/** Wire by the gap's volume, beside the rule of the trade. */
+const byVolume = computed(() => {
+  const own = card.value?.joint
+  return own?.method === 'solder' && own.pipe !== null && depth.value.mm !== null ? solderByVolume(getPipe(own.pipe).od, depth.value.mm, system.value) : null
+})
+const canHeat = computed(() => card.value?.joint.method === 'solder' && card.value.joint.pipe !== null && getPipe(card.value.joint.pipe).family === 'copper' && getPipe(card.value.joint.pipe).bore !== null)
 const quantity = (n: number, unit: string) => (unit === 'mm' ? (system.value === 'inch' ? `${formatReading(n, 'inch')} in` : `${formatDecimal(n, 0)} mm`) : `${n} ${unit}`)
 
 function tickCurrent() {
@@ -45,6 +66,10 @@ async function afterSigning() {
 }
 useKeys({
   ' ': tickCurrent,
+  'ArrowRight': () => { if (isSingle.value) turn(1) },
+  'ArrowLeft': () => { if (isSingle.value) turn(-1) },
+  'o': () => { isSingle.value = !isSingle.value },
+  'h': () => { if (canHeat.value) isHeatOpen.value = true },
   'j': () => { chosen.value = Math.min(cards.value.length - 1, (card.value?.entry ?? 0) + 1) },
   'k': () => { chosen.value = Math.max(0, (card.value?.entry ?? 0) - 1) },
   'w': () => { if (card.value) showDepth(`Depth: ${methodWords(card.value.joint.method)}`, card.value.joint.insertion, depth.value.isMeasured ? depth.value.mm : null) },
@@ -75,21 +100,27 @@ useKeys({
       <template v-for="(one, i) in cautions" :key="one.code"><p v-if="!narrow ? i < 3 : i === caution % cautions.length" :data-caution="one.code"><StatusShape status="held" :size="20" /> <span>{{ inRegion(one.text, job.region) }}</span></p></template>
       <button v-if="narrow && cautions.length > 1" type="button" class="note whitespace-nowrap min-h-11" @click="caution++">{{ caution % cautions.length + 1 }} of {{ cautions.length }}</button>
     </aside>
+    <RunningWaits :job="job" :joint="joint" />
     <div class="entries" role="group" aria-label="Ends of this joint">
       <button v-for="one in cards" :key="one.entry" type="button" class="choice" :aria-pressed="one.entry === card.entry" :data-entry="one.entry" :data-done="openSteps(one) === 0" @click="chosen = one.entry"><StatusShape :status="openSteps(one) === 0 ? 'made' : openSteps(one) < stepsOf(one).length ? 'dry-fitted' : 'planned'" :size="14" class="inline" /> {{ one.entry + 1 }} of {{ cards.length }}: {{ what(one.joint.pipe, one.joint.thread?.size) }}, {{ methodWords(one.joint.method) }}</button>
       <button v-if="cards.some(({ joint: one }) => one.method === 'solder')" type="button" class="choice" :disabled="isSigned" data-test="orientation" @click="setOrientation(joint.orientation === 'horizontal' ? 'vertical' : 'horizontal')">the pipe runs {{ joint.orientation }}; turn</button>
+      <button type="button" class="choice" :aria-pressed="isSingle" data-test="one-step" @click="isSingle = !isSingle">{{ isSingle ? 'all steps' : 'one step at a time' }} <kbd>O</kbd></button>
     </div>
     <div class="bench">
-      <StepList :steps="steps" :current="current" :tick-of="step => tickOf(card!.entry, step)" :locked="isSigned" :region="job.region" @tick="tick">
+      <div ref="stepArea">
+      <StepList :steps="steps" :current="current" :only="isSingle ? viewed : null" :tick-of="step => tickOf(card!.entry, step)" :locked="isSigned" :region="job.region" @tick="tick">
         <template #wait="{ step }"><WaitTimer v-if="narrow && waitStep && waitStep.step === step" :timer="timerOf(step)" :seconds="waitStep.seconds" :label="waitStep.label" :locked="isSigned" @start="setTimer(step, true)" @stop="setTimer(step, false)" @early="tick(step)" /></template>
       </StepList>
+      <div v-if="isSingle" class="turn"><button type="button" :disabled="viewed === 0" data-test="step-back" @click="turn(-1)">Back</button><span class="t15 note">{{ viewed + 1 }} of {{ steps.length }}</span><button type="button" :disabled="viewed >= steps.length - 1" data-test="step-next" @click="turn(1)">Next</button></div>
+      </div>
       <div class="side">
         <WaitTimer v-if="!narrow && waitStep" :timer="timerOf(waitStep.step)" :seconds="waitStep.seconds" :label="waitStep.label" :locked="isSigned" @start="setTimer(waitStep.step, true)" @stop="setTimer(waitStep.step, false)" @early="tick(waitStep.step)" />
         <div v-if="gauge" class="flex gap-4 items-center">
           <svg width="96" height="46" viewBox="0 0 96 46" aria-hidden="true"><path d="M2 2H26V14H18V32H26V44H2ZM94 2H70V12H80V34H70V44H94Z" fill="var(--paper2)" stroke="var(--ink)" stroke-width="1.5" /><circle cx="48" cy="23" r="14" class="l-edge" /><circle cx="48" cy="23" r="10" class="l-thin" /></svg>
           <p class="t15"><b>Gauge, finished ring.</b> Go {{ formatReading(gauge.go, system) }} slips over all round. No-go {{ formatReading(gauge.noGo, system) }} stops. {{ unitOf(system) }}</p>
         </div>
-        <div v-if="consumables.length"><h2 class="zone-heading">Take for this end</h2><ul class="t15"><li v-for="one in consumables" :key="one.item">{{ inRegion(one.item, job.region) }}: <b>{{ quantity(one.quantity, one.unit) }}</b></li></ul></div>
+        <p v-if="canHeat"><button type="button" class="link-verb min-h-9" data-test="open-heat" @click="isHeatOpen = true">Is what is near safe from the heat? <kbd>H</kbd></button></p>
+        <div v-if="consumables.length"><h2 class="zone-heading">Take for this end</h2><ul class="t15"><li v-for="one in consumables" :key="one.item">{{ inRegion(one.item, job.region) }}: <b>{{ quantity(one.quantity, one.unit) }}</b><template v-if="byVolume !== null && one.item.includes('solder wire')"> by the rule of the trade, as long as the tube is wide; <b data-test="solder-volume">{{ quantity(byVolume, 'mm') }}</b> by a gap of {{ SOLDER_GAP_MM.value }} mm each side, twice for fillet and waste</template></li></ul></div>
         <p v-if="isSigned" class="t17 w7 flex gap-2 items-center"><StatusShape status="made" :size="20" /> Signed {{ joint.signoffs.at(-1)!.initials }}, {{ new Date(joint.signoffs.at(-1)!.at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' }) }}</p>
         <template v-else-if="!narrow">
           <UButton v-if="current >= 0" size="xl" block data-test="tick-current" @click="tickCurrent">Done: step {{ current + 1 }} <kbd>Space</kbd></UButton>
@@ -103,6 +134,7 @@ useKeys({
       <UButton v-if="left > 0" size="xl" class="flex-1" data-test="tick-current" @click="current >= 0 ? tickCurrent() : chosen = null">{{ current >= 0 ? `Done: step ${current + 1}` : 'Next end' }}</UButton>
       <UButton size="xl" :class="left > 0 ? '' : 'flex-1'" :variant="left > 0 ? 'outline' : 'solid'" :disabled="left > 0 || depth.mm === null" data-test="open-sign" @click="isSigning = true">Sign J{{ joint.number }}</UButton>
     </div>
+    <HeatSheet v-if="canHeat" v-model:open="isHeatOpen" :pipe="card.joint.pipe!" :region="job.region" :system="system" />
     <SignDialog v-model:open="isSigning" :name="`J${joint.number}`" :sign="sign" @signed="afterSigning" />
   </template>
 </template>
@@ -116,6 +148,9 @@ useKeys({
 .cautions p { display: flex; gap: 8px; align-items: center; flex: 1; font-size: 15px; line-height: 1.25; }
 .entries { display: flex; gap: 22px; padding: 4px 18px; border-bottom: 1px solid var(--hair); overflow-x: auto; white-space: nowrap; }
 .bench { flex: 1; display: grid; grid-template-columns: minmax(0, 1fr) 520px; }
+.turn { display: grid; grid-template-columns: 1fr auto 1fr; gap: 18px; align-items: center; padding: 10px 18px; }
+.turn button { min-height: 72px; border: 1px solid var(--rule); text-align: center; font-size: 20px; font-weight: 700; }
+.turn button:disabled { color: var(--ink2); border-style: dashed; }
 .side { border-left: 1px solid var(--rule); padding: 16px 24px; display: flex; flex-direction: column; gap: 16px; }
 .thumb { position: sticky; bottom: 0; background: var(--paper); border-top: 1px solid var(--rule); display: flex; gap: 12px; padding: 10px 12px; }
 @media (max-width: 1100px) { .bench { grid-template-columns: minmax(0, 1fr) 380px; } }
@@ -125,6 +160,9 @@ useKeys({
   .about .t40 { font-size: 26px; }
   .cautions, .entries { padding: 4px 12px; }
   .bench { display: flex; flex-direction: column; }
-  .side { border-left: 0; padding: 12px; }
+  .turn { display: grid; grid-template-columns: 1fr auto 1fr; gap: 18px; align-items: center; padding: 10px 18px; }
+.turn button { min-height: 72px; border: 1px solid var(--rule); text-align: center; font-size: 20px; font-weight: 700; }
+.turn button:disabled { color: var(--ink2); border-style: dashed; }
+.side { border-left: 0; padding: 12px; }
 }
 </style>

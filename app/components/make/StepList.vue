@@ -5,7 +5,7 @@ import type { TickRecord } from '#core/record'
 import { inRegion } from '~/wording/en'
 
 /** The steps in order, for gloves: a wide tick zone at the left, the step to do now large, with why and its check. */
-const props = defineProps<{ steps: readonly Step[], current: number, tickOf: (step: number) => TickRecord | undefined, locked: boolean, region: Region }>()
+const props = defineProps<{ steps: readonly Step[], current: number, only?: number | null, tickOf: (step: number) => TickRecord | undefined, locked: boolean, region: Region }>()
 const emit = defineEmits<{ tick: [step: number] }>()
 const clock = (iso: string) => new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
 const words = (text: string) => inRegion(text, props.region)
@@ -18,14 +18,14 @@ onMounted(() => list.value?.querySelector('.now')?.scrollIntoView({ block: 'near
 
 <template>
   <ol ref="list" class="steps">
-    <li v-for="(step, i) in steps" :key="i" :class="{ now: i === current, done: tickOf(i) }" :data-step="step.code">
+    <li v-for="(step, i) in steps" v-show="only === undefined || only === null || only === i" :key="i" :class="{ now: i === current || i === only, done: tickOf(i), alone: only === i }" :data-step="step.code">
       <button type="button" class="tick" role="checkbox" :aria-checked="Boolean(tickOf(i))" :aria-label="`${i + 1} ${words(step.do)}`" :disabled="locked" :data-tick="i" @click="emit('tick', i)">
         <svg v-if="i === current && !tickOf(i)" width="44" height="44" viewBox="-8.5 -8.5 17 17" aria-hidden="true"><circle r="7" fill="var(--paper)" stroke="var(--copper)" stroke-width="1.4" stroke-dasharray="2.2 1.4" /></svg>
         <StatusShape v-else :status="tickOf(i) ? 'made' : 'planned'" :size="30" />
       </button>
       <div class="text">
-        <p class="do" :class="i === current ? 't26 w7' : tickOf(i) ? 't15' : 't20'"><span>{{ i + 1 }}</span><span>{{ words(step.do) }}</span></p>
-        <template v-if="i === current">
+        <p class="do" :class="i === only ? 't40 w7' : i === current ? 't26 w7' : tickOf(i) ? 't15' : 't20'"><span>{{ i + 1 }}</span><span>{{ words(step.do) }}</span></p>
+        <template v-if="i === current || i === only">
           <p v-if="step.caution" class="t17 brick w7 flex gap-2 items-center"><StatusShape status="stop" :size="20" /> {{ words(step.caution) }}</p>
           <p v-if="step.why" class="t17">{{ words(step.why) }}</p>
           <p v-if="step.check" class="t17 w6">Check: {{ words(step.check) }}</p>
@@ -47,6 +47,7 @@ li.done .text { color: var(--ink2); }
 .text { padding: 8px 18px; display: flex; flex-direction: column; gap: 5px; }
 .do { display: grid; grid-template-columns: 1.4em 1fr; }
 li.now { scroll-margin: 20px; }
+li.alone { min-height: 300px; }
 li.done:not(.now) { min-height: 44px; }
 li.done:not(.now) .tick { min-height: 44px; }
 time { padding-right: 18px; }

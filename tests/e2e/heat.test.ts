@@ -1,0 +1,79 @@
+import { Key } from 'selenium-webdriver'
+import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest'
+import type { WaysAnswer } from '#core/joints'
+import type { JobRecord, JointRecord } from '#core/record'
+import { App } from './pages/app'
+
+// A soldered joint with something near it: how hot it gets, how far it has to be; steps one at a time; waits across joints.
+let app: App
+let slug: string
+const joints: JointRecord[] = []
+const call = async <T>(method: string, path: string, body: unknown): Promise<T> => (await (await fetch(inject('baseUrl') + path, { method, headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) })).json()) as T
+beforeAll(async () => {
+  slug = (await call<JobRecord>('POST', '/api/jobs', { name: 'Still room', place: 'copper', region: 'gb' })).slug
+  for (const place of ['riser', 'branch']) {
+    const { ways } = await call<WaysAnswer>('POST', '/api/core/ways', { region: 'gb', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' } })
+    const wayId = ways.find(({ parts }) => parts[0]!.name === 'solder coupling')!.id
+    const { id } = await call<JointRecord>('POST', `/api/jobs/${slug}/joints`, { place, a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' }, findA: null, conditions: {}, orientation: 'horizontal', wayId: null, depths: {} })
+    joints.push(await call<JointRecord>('PATCH', `/api/jobs/${slug}/joints/${id}`, { version: 1, wayId }))
+  }
+  app = await App.open(inject('baseUrl'))
+})
+afterAll(() => app.close())
+
+describe('heat along the tube', () => {
+  it('says whether a seal is safe, how far it has to be, and when the joint may be touched', async () => {
+    await app.go(`/jobs/${slug}/make?joint=${joints[0]!.id}`)
+    await app.find('[data-test="open-heat"]')
+    await app.press('h')
+    await app.type('[data-test="heat-distance"]', 'near')
+    await app.waitForText('[role="dialog"]', /not a length/)
+    await app.type('[data-test="heat-distance"]', '60')
+    await app.waitForText('[data-test="heat-verdict"]', /Too hot: \d+ °C[\s\S]*at 60 mm, limit 110[\s\S]*Solder this joint first/)
+    await app.waitForText('.facts', /at least away[\s\S]*8\d[\s\S]*660[\s\S]*min/)
+    await app.find('[data-test="heat-chart"] svg')
+    await app.click('[data-test="heat-wrap"]')
+    await app.waitForText('[data-test="heat-verdict"]', /Safe: \d+ °C/)
+    await app.click('[data-heat-target="own"]')
+    await app.waitForText('[role="dialog"]', /30 to 250 °C/)
+    await app.click('[data-heat-target="plastic"]')
+    await app.waitForText('[data-test="heat-verdict"]', /limit 82/)
+    await app.click('[data-test="heat-water"]')
+    await app.waitForText('[role="dialog"]', /does not take with water in the tube/)
+    await app.click('[data-test="heat-working"]')
+    await app.waitForText('body', /conductivity 290 to 365[\s\S]*closed form of the long fin/)
+    expect(await app.axe()).toEqual([])
+    await app.press(Key.ESCAPE)
+    await app.press(Key.ESCAPE)
+    expect(await app.errors()).toEqual([])
+  })
+})
+
+describe('the card in gloves', () => {
+  it('shows one step at a time, turned by keys and by wide zones', async () => {
+    await app.go(`/jobs/${slug}/make?joint=${joints[0]!.id}`)
+    await app.waitForText('.side', /by the rule of the trade[\s\S]*30 mm[\s\S]*by a gap of 0\.1 mm/)
+    await app.press('o')
+    await app.waitForText('.turn', /1 of \d+/)
+    await app.press(Key.ARROW_RIGHT, Key.ARROW_RIGHT)
+    await app.waitForText('.turn', /3 of \d+/)
+    await app.click('[data-test="step-back"]')
+    await app.waitForText('.turn', /2 of \d+/)
+    const [seen, high] = await app.driver.executeScript<[number, number]>('return [[...document.querySelectorAll("[data-step]")].filter(e => e.offsetParent).length, document.querySelector("[data-test=step-next]").getBoundingClientRect().height]')
+    expect(seen).toBe(1)
+    expect(high).toBeGreaterThanOrEqual(64)
+    await app.press('o')
+    await app.waitForText('.entries', /one step at a time/)
+  })
+  it('tells of a wait that runs on another joint, and what to do meanwhile', async () => {
+    // The wait of the first joint is begun; its place is the first step that has one.
+    const place = await app.driver.executeScript<number>('return [...document.querySelectorAll("[data-step]")].findIndex(e => e.dataset.step === "hold")')
+    for (let step = 0; step < place; step++) await call('PUT', `/api/jobs/${slug}/joints/${joints[0]!.id}/ticks`, { entry: 0, step })
+    await call('PUT', `/api/jobs/${slug}/joints/${joints[0]!.id}/timers`, { entry: 0, step: place })
+    await app.go(`/jobs/${slug}/make?joint=${joints[1]!.id}`)
+    await app.waitForText('[data-test="running-waits"]', /J1\s+(0:\d\d|over)/)
+    await app.click('[data-test="running-waits"] a')
+    await app.waitForText('[data-test="running-waits"]', /Meanwhile J2: /)
+    expect(await app.errors()).toEqual([])
+  })
+})
