@@ -13,6 +13,8 @@ export interface DemoJoint {
   orientation?: 'horizontal' | 'vertical'
   /** Name of the fitting whose way is taken; none while undefined. */
   way?: string
+  /** Day a temporary joint is come back to. */
+  comeBack?: string
   /** Steps ticked so far. */
   ticks?: number
   /** UTC as the database keeps it. */
@@ -111,7 +113,7 @@ export const DEMO_JOBS: readonly DemoJob[] = [
     joints: [
       { place: 'basin stub to the PEX main', a: { pipe: 'cu-l-3_4' }, b: { pipe: 'pex-cts-3_4', pexType: 'b' }, find: 1, conditions: { service: 'cold' }, way: 'press x crimp adaptor', signed: { initials: 'OL', at: '2026-11-20 15:05:00.000' } },
       { place: 'main to basin 1', a: { pipe: 'pex-cts-3_4', pexType: 'b' }, b: { pipe: 'pex-cts-1_2', pexType: 'b' }, conditions: { service: 'cold' }, way: 'crimp reducing coupling', ticks: 3 },
-      { place: 'rinse bench stub', a: { pipe: 'cu-l-1_2' }, b: { pipe: 'pex-cts-1_2', pexType: 'b' }, conditions: { service: 'cold', wet: true }, way: 'push-fit coupling' },
+      { place: 'rinse bench stub', a: { pipe: 'cu-l-1_2' }, b: { pipe: 'pex-cts-1_2', pexType: 'b' }, comeBack: '2026-12-03', conditions: { service: 'cold', wet: true, temporary: true }, way: 'push-fit coupling' },
     ],
   },
   {

@@ -25,7 +25,7 @@ async function addJoint(slug: string, job: DemoJob, demo: DemoJoint, findIds: re
   const way = demo.way === undefined ? undefined : answer.value.ways.find(({ parts }) => parts.some(({ name }) => name === demo.way))
   if (demo.way !== undefined && !way) throw new Error(`${slug}: no way by ${demo.way}`)
   const created = await createJoint(slug, {
-    place: demo.place, a: demo.a, b: demo.b, findA: demo.find === undefined ? null : findIds[demo.find]!, findB: null, conditions: demo.conditions, orientation: demo.orientation ?? 'horizontal', wayId: null, depths: {},
+    place: demo.place, a: demo.a, b: demo.b, findA: demo.find === undefined ? null : findIds[demo.find]!, findB: null, comeBack: demo.comeBack ?? null, conditions: demo.conditions, orientation: demo.orientation ?? 'horizontal', wayId: null, depths: {},
   }, now())
   if (!way) return
   await updateJoint(slug, created.id, { version: created.version, wayId: way.id }, now())

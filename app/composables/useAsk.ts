@@ -69,7 +69,7 @@ export function useAsk(job: Ref<JobRecord | undefined>) {
     if (!job.value || !line?.ok || !becomes.value) return
     const { question, verb } = line.value
     if (verb === 'ways') {
-      const made = store.createJoint(job.value.slug, { place: '', a: question.a as End, b: question.b as End, findA: null, findB: null, conditions: (question.conditions ?? {}) as Partial<Conditions>, orientation: 'horizontal', wayId: null, depths: {} })
+      const made = store.createJoint(job.value.slug, { place: '', a: question.a as End, b: question.b as End, findA: null, findB: null, conditions: (question.conditions ?? {}) as Partial<Conditions>, orientation: 'horizontal', wayId: null, comeBack: null, depths: {} })
       if (made.ok) await router.push({ path: `/jobs/${job.value.slug}/joint`, query: { joint: made.value.id } })
     } else {
       const [diameter, ...others] = question.checks as { check: string, value: unknown }[]

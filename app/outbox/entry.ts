@@ -85,7 +85,7 @@ export function toRequest({ key, job, record, act }: Entry): Request {
 
 /** What a body kept by an earlier version lacks. */
 const NEW_FIND: Partial<FindBody> = { notes: '', cannot: [] }
-const NEW_JOINT: Partial<JointBody> = { findB: null }
+const NEW_JOINT: Partial<JointBody> = { findB: null, comeBack: null }
 
 /** A job as it stands once an entry is done; times are the server's, `ahead` ms of this tablet's. Fails with what core says against it. */
 export function applyEntry(job: JobRecord, { key, record, at, act }: Entry, ahead = 0): Result<JobRecord> {

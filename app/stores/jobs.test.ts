@@ -124,7 +124,7 @@ describe('without a server', () => {
   it('a joint is begun, its way taken, every step ticked and signed, by the rules the server has', async () => {
     const store = await loaded()
     reply = away
-    const begun = store.createJoint('yard', { place: 'riser', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' }, findA: null, findB: null, conditions: {}, orientation: 'horizontal', wayId: null, depths: {} })
+    const begun = store.createJoint('yard', { place: 'riser', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' }, findA: null, findB: null, conditions: {}, orientation: 'horizontal', wayId: null, comeBack: null, depths: {} })
     const id = begun.ok ? begun.value.id : ''
     const made = () => store.jobOf('yard')!.joints.find(one => one.id === id)!
     expect(made().number).toBe(2)

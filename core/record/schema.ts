@@ -54,6 +54,8 @@ export const jointBody = z.strictObject({
   orientation: z.enum(['horizontal', 'vertical']),
   /** Id of the way taken; null while none is. */
   wayId: z.string().max(400).nullable(),
+  /** Day a temporary joint is come back to; null where none is booked, or once it was. */
+  comeBack: z.string().regex(/^\d{4}-\d{2}-\d{2}$/, 'a day such as 2026-12-03').refine(text => !Number.isNaN(Date.parse(text)), 'a day that there is').nullable(),
   /** Depths the user measured, as typed, by entry of the way. */
   depths: z.record(z.string().regex(/^\d{1,2}$/), z.string().max(40)),
 })
@@ -84,7 +86,7 @@ export const newJob = jobBody.extend(ownId)
 // What a tablet with an earlier version kept has not these fields yet.
 export const newFind = findBody.extend({ ...ownId, notes: findBody.shape.notes.default(''), cannot: findBody.shape.cannot.default([]) })
 export const newLine = lineBody.extend(ownId)
-export const newJoint = jointBody.extend({ ...ownId, findB: jointBody.shape.findB.default(null) })
+export const newJoint = jointBody.extend({ ...ownId, findB: jointBody.shape.findB.default(null), comeBack: jointBody.shape.comeBack.default(null) })
 
 /** A photo of a find: the file's name, and the file itself in base64 (RFC 4648). Over 8 MB is refused by its bytes. */
 export const newPhoto = z.strictObject({ ...ownId, name: z.string().max(200), data: z.string().max(16_000_000) })

@@ -57,7 +57,8 @@ const REMAKES = ['a', 'b', 'conditions', 'wayId'] as const
 export function changeJoint(rules: JobRules, joint: JointRecord, changes: Partial<JointBody>): Result<JointRecord> {
   const wrong = checkEnds(changes)
   if (wrong) return { ok: false, error: wrong }
-  if (isMade(joint)) return { ok: false, error: SIGNED }
+  // When it is come back to is no part of what was signed.
+  if (isMade(joint) && Object.keys(changes).some(field => field !== 'comeBack')) return { ok: false, error: SIGNED }
   const after: JointRecord = { ...joint, ...changes }
   if (!REMAKES.some(field => field in changes && !isEqual(changes[field], joint[field]))) return ok(after)
   const way = takeWay(rules, after)

@@ -30,6 +30,7 @@ export async function loadJoints(db: Database | Transaction, rows: readonly Join
     b: row.b as End | null,
     findA: row.findA,
     findB: row.findB,
+    comeBack: row.comeBack,
     conditions: row.conditions as Partial<Conditions>,
     orientation: row.orientation as JointRecord['orientation'],
     wayId: row.wayId,

@@ -13,7 +13,7 @@ const value = (line: Working['lines'][number]) => `${formatDecimal(line.value, 2
 <template>
   <USlideover :transition="false" :open="open" :side="narrow ? 'bottom' : 'right'" :title="working?.title ?? 'Working'" :description="working?.source ? `Source: ${working.source}` : 'How the figure came about'" @update:open="value => { if (!value) close() }">
     <template #body>
-      <div v-if="working" class="space-y-4">
+      <div v-if="working" class="space-y-4" tabindex="0">
         <table v-if="working.lines.length" class="w-full">
           <tbody>
             <tr v-for="(line, i) in working.lines" :key="i" :class="{ total: line.op === '=' }">

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { unitSystemOf } from '#core/catalogue'
-import { nextAction, STATIONS, type JobRecord } from '#core/record'
+import { comingBack, dayWords, nextAction, STATIONS, type JobRecord } from '#core/record'
+import { today } from '~/reading/today'
 import { STATION_WORDS } from '~/wording/en'
 
 /** Every job as its run of pipe under common station heads; the next thing to do stands over each gap. */
 const props = defineProps<{ jobs: readonly JobRecord[], isLoaded: boolean }>()
 const router = useRouter()
 const rows = computed(() => props.jobs.map(job => ({ job, next: nextAction(job) })))
+const back = computed(() => comingBack(props.jobs, today()))
 const at = ref(0)
 const isNewOpen = ref(false)
 const list = useTemplateRef<HTMLElement>('list')
@@ -53,6 +55,10 @@ useKeys({
         </NuxtLink>
       </li>
     </ul>
+    <section v-if="back.length" class="back" aria-label="To come back to" data-test="coming-back">
+      <h3 class="zone-heading">Temporary joints to come back to <a href="/api/come-back.ics" class="right underline" data-test="come-back-ics">as a calendar (iCalendar)</a></h3>
+      <ul><li v-for="one in back" :key="one.joint.id"><NuxtLink :to="`/jobs/${one.job.slug}/make?joint=${one.joint.id}`" class="t15"><StatusShape :status="one.late ? 'held' : 'planned'" :size="14" /> <b>{{ dayWords(one.on, today()) }}</b> {{ one.job.name }} J{{ one.joint.number }} <span class="note">{{ one.joint.place }}</span></NuxtLink></li></ul>
+    </section>
     <div class="foot">
       <UButton data-test="new-job" @click="isNewOpen = true">New job <kbd>N</kbd></UButton>
       <span class="note only-wide"><kbd>J</kbd> <kbd>K</kbd> down, up &ensp;<kbd>Enter</kbd> open</span>
@@ -79,6 +85,8 @@ li { border-bottom: 2px solid var(--hair); }
 .words { font-size: 20px; font-weight: 700; display: flex; align-items: flex-end; gap: 10px; line-height: 1.1; }
 .figure :deep(.fraction) { font-size: .44em; }
 .figure { font-size: 54px; line-height: .85; letter-spacing: -.03em; }
+.back { padding: 10px 18px 4px; }
+.back a { display: inline-flex; gap: 6px; align-items: center; min-height: 36px; }
 .foot { display: flex; align-items: center; gap: 26px; padding: 12px 18px; margin-top: auto; }
 .legend { margin-left: auto; display: flex; gap: 18px; font-size: 14px; }
 .legend span { display: inline-flex; gap: 6px; align-items: center; }

@@ -51,6 +51,7 @@ const set = (name: keyof Conditions, value: Conditions[keyof Conditions]) => set
         <label class="place"><span class="note t13">J{{ joint.number }}, where</span><input class="plain-input t15" :value="joint.place" :disabled="isSigned" maxlength="120" placeholder="old stub, north wall" @input="change({ place: ($event.target as HTMLInputElement).value })"></label>
         <button type="button" class="endpick text-right" data-end="b" :disabled="isSigned" @click="pickEnd('b')"><span class="note t13">other end</span><b class="t17">{{ joint.b ? endLabel(joint.b) : 'choose the pipe' }}</b></button>
       </div>
+      <ComeBack v-if="joint.conditions.temporary || joint.comeBack" :joint="joint" :slug="job.slug" class="px-[18px] py-1" />
       <div class="details"><EndDetails :end="joint.a" :disabled="isSigned" @change="end => change({ a: end })" /><EndDetails :end="joint.b" :disabled="isSigned" class="right-end" @change="end => change({ b: end })" /></div>
       <JointSection v-if="way && joint.a && joint.b && width > 0" :way="way" :a="joint.a" :b="joint.b" :system="system" :width="Math.floor(width)" :height="narrow ? 196 : 214" />
       <svg v-else :width="Math.floor(width)" height="150" role="img" aria-label="No way yet">

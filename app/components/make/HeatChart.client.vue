@@ -28,7 +28,7 @@ const option = computed(() => {
     tooltip: { trigger: 'axis', backgroundColor: paper, borderColor: ink, textStyle: { color: ink }, valueFormatter: (value: unknown) => `${Math.round(Number(value))} °C` },
     grid: [{ left: 46, right: 16, top: 12, height: 150 }, { left: 46, right: 16, top: 218, height: 140 }],
     xAxis: [
-      { ...axis, gridIndex: 0, name: `${unit.value} from the fitting's face`, nameGap: 24, max: length(props.course.along.at(-1)?.at ?? 100) },
+      { ...axis, gridIndex: 0, name: `${unit.value} from the fitting's face`, nameGap: 24, max: Math.ceil(length(props.course.along.at(-1)?.at ?? 100) / (props.system === 'inch' ? 2 : 50)) * (props.system === 'inch' ? 2 : 50) },
       { ...axis, gridIndex: 1, name: 'minutes after heat was put on', nameGap: 24 },
     ],
     yAxis: [{ ...axis, gridIndex: 0, name: '°C, highest', nameGap: 32 }, { ...axis, gridIndex: 1, name: '°C', nameGap: 32 }],

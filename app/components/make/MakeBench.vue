@@ -94,6 +94,7 @@ useKeys({
         <p class="t14"><button type="button" class="figure-button w7" data-test="depth-working" @click="showDepth(`Depth: ${methodWords(card.joint.method)}`, card.joint.insertion, depth.isMeasured ? depth.mm : null)">{{ depth.mm === null ? 'no figure held' : `${formatDecimal(depth.mm, 1)} mm deep` }}</button> <span class="note">{{ depth.isMeasured ? 'your own measure' : card.joint.insertion.source.startsWith('typical') && card.joint.insertion.lo !== null ? `typical ${formatDecimal(card.joint.insertion.lo, 1)} to ${formatDecimal(card.joint.insertion.hi ?? 0, 1)}` : card.joint.insertion.source }}</span></p>
         <label class="measure"><span class="t14 note">your measure, {{ unitOf(system) }}</span><input class="plain-input t17 w7" :value="typedDepth(card.entry)" :disabled="isSigned" maxlength="40" autocomplete="off" :aria-invalid="depth.problem !== null" aria-describedby="depth-problem" data-test="measured-depth" @input="setDepth(($event.target as HTMLInputElement).value)"></label>
         <p id="depth-problem" class="brick t13" role="alert">{{ depth.problem }}</p>
+        <ComeBack v-if="joint.conditions.temporary || joint.comeBack" :joint="joint" :slug="job.slug" />
       </div>
     </div>
     <aside v-if="cautions.length" class="cautions" aria-label="Cautions">
@@ -111,7 +112,7 @@ useKeys({
       <StepList :steps="steps" :current="current" :only="isSingle ? viewed : null" :tick-of="step => tickOf(card!.entry, step)" :locked="isSigned" :region="job.region" @tick="tick">
         <template #wait="{ step }"><WaitTimer v-if="narrow && waitStep && waitStep.step === step" :timer="timerOf(step)" :seconds="waitStep.seconds" :label="waitStep.label" :locked="isSigned" @start="setTimer(step, true)" @stop="setTimer(step, false)" @early="tick(step)" /></template>
       </StepList>
-      <div v-if="isSingle" class="turn"><button type="button" :disabled="viewed === 0" data-test="step-back" @click="turn(-1)">Back</button><span class="t15 note">{{ viewed + 1 }} of {{ steps.length }}</span><button type="button" :disabled="viewed >= steps.length - 1" data-test="step-next" @click="turn(1)">Next</button></div>
+      <div v-if="isSingle && !narrow" class="turn"><button type="button" :disabled="viewed === 0" data-test="step-back" @click="turn(-1)">Back</button><span class="t15 note">{{ viewed + 1 }} of {{ steps.length }}</span><button type="button" :disabled="viewed >= steps.length - 1" data-test="step-next" @click="turn(1)">Next</button></div>
       </div>
       <div class="side">
         <WaitTimer v-if="!narrow && waitStep" :timer="timerOf(waitStep.step)" :seconds="waitStep.seconds" :label="waitStep.label" :locked="isSigned" @start="setTimer(waitStep.step, true)" @stop="setTimer(waitStep.step, false)" @early="tick(waitStep.step)" />
@@ -130,7 +131,8 @@ useKeys({
         <p class="note t13">Local code, the fitting's own paper and a licensed person come first.</p>
       </div>
     </div>
-    <div v-if="narrow && !isSigned" class="thumb">
+    <div v-if="narrow && !isSigned && isSingle && left > 0" class="thumb turn"><button type="button" :disabled="viewed === 0" data-test="step-back" @click="turn(-1)">Back</button><UButton size="xl" data-test="tick-current" @click="current >= 0 ? tickCurrent() : chosen = null">{{ current >= 0 ? `Done: ${current + 1}` : 'Next end' }}</UButton><button type="button" :disabled="viewed >= steps.length - 1" data-test="step-next" @click="turn(1)">Next</button></div>
+    <div v-else-if="narrow && !isSigned" class="thumb">
       <UButton v-if="left > 0" size="xl" class="flex-1" data-test="tick-current" @click="current >= 0 ? tickCurrent() : chosen = null">{{ current >= 0 ? `Done: step ${current + 1}` : 'Next end' }}</UButton>
       <UButton size="xl" :class="left > 0 ? '' : 'flex-1'" :variant="left > 0 ? 'outline' : 'solid'" :disabled="left > 0 || depth.mm === null" data-test="open-sign" @click="isSigning = true">Sign J{{ joint.number }}</UButton>
     </div>
@@ -152,6 +154,7 @@ useKeys({
 .turn button { min-height: 72px; border: 1px solid var(--rule); text-align: center; font-size: 20px; font-weight: 700; }
 .turn button:disabled { color: var(--ink2); border-style: dashed; }
 .side { border-left: 1px solid var(--rule); padding: 16px 24px; display: flex; flex-direction: column; gap: 16px; }
+.thumb.turn { display: grid; gap: 10px; padding: 8px 12px; }
 .thumb { position: sticky; bottom: 0; background: var(--paper); border-top: 1px solid var(--rule); display: flex; gap: 12px; padding: 10px 12px; }
 @media (max-width: 1100px) { .bench { grid-template-columns: minmax(0, 1fr) 380px; } }
 @media (max-width: 899px) {

@@ -45,11 +45,11 @@ li.done .text { color: var(--ink2); }
 .tick:hover { background: var(--paper2); }
 .tick:focus-visible { outline-offset: -3px; }
 .text { padding: 8px 18px; display: flex; flex-direction: column; gap: 5px; }
-.do { display: grid; grid-template-columns: 1.4em 1fr; }
+.do { display: grid; grid-template-columns: 1.7em 1fr; }
 li.now { scroll-margin: 20px; }
 li.alone { min-height: 300px; }
 li.done:not(.now) { min-height: 44px; }
 li.done:not(.now) .tick { min-height: 44px; }
 time { padding-right: 18px; }
-@media (max-width: 899px) { li.now { scroll-margin-bottom: 110px; } li.done:has(+ li.done) { display: none; } li { grid-template-columns: 62px 1fr auto; } .text { padding: 8px 12px; } .text .t26 { font-size: 22px; line-height: 1.15; } }
+@media (max-width: 899px) { li.now { scroll-margin-bottom: 110px; } li.done:has(+ li.done) { display: none; } li { grid-template-columns: 62px 1fr auto; } .text { padding: 8px 12px; } .text .t26 { font-size: 22px; line-height: 1.15; } .text .t40 { font-size: 28px; line-height: 1.1; } li.alone { min-height: 180px; } }
 </style>

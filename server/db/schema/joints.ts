@@ -15,6 +15,8 @@ export const joints = mysqlTable('joints', {
   wayId: varchar('way_id', { length: 400 }),
   way: json(),
   depths: json().notNull(),
+  /** Day, as it was booked. */
+  comeBack: varchar('come_back', { length: 10 }),
   version: int().notNull().default(1),
   updatedAt: datetime('updated_at', { mode: 'string', fsp: 3 }).notNull(),
   updatedBy: varchar('updated_by', { length: 40 }).notNull().default(''),

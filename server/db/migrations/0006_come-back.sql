@@ -1,0 +1,1 @@
+ALTER TABLE `joints` ADD `come_back` varchar(10);
