@@ -56,8 +56,9 @@ useKeys({
       </li>
     </ul>
     <section v-if="back.length" class="back" aria-label="To come back to" data-test="coming-back">
-      <h3 class="zone-heading">Temporary joints to come back to <a href="/api/come-back.ics" class="right underline" data-test="come-back-ics">as a calendar (iCalendar)</a></h3>
+      <h3 class="zone-heading">To come back to</h3>
       <ul><li v-for="one in back" :key="one.joint.id"><NuxtLink :to="`/jobs/${one.job.slug}/make?joint=${one.joint.id}`" class="t15"><StatusShape :status="one.late ? 'held' : 'planned'" :size="14" /> <b>{{ dayWords(one.on, today()) }}</b> {{ one.job.name }} J{{ one.joint.number }} <span class="note">{{ one.joint.place }}</span></NuxtLink></li></ul>
+      <a href="/api/come-back.ics" class="underline t14" data-test="come-back-ics">as a calendar (iCalendar)</a>
     </section>
     <div class="foot">
       <UButton data-test="new-job" @click="isNewOpen = true">New job <kbd>N</kbd></UButton>
@@ -85,7 +86,10 @@ li { border-bottom: 2px solid var(--hair); }
 .words { font-size: 20px; font-weight: 700; display: flex; align-items: flex-end; gap: 10px; line-height: 1.1; }
 .figure :deep(.fraction) { font-size: .44em; }
 .figure { font-size: 54px; line-height: .85; letter-spacing: -.03em; }
-.back { padding: 10px 18px 4px; }
+.back { display: flex; gap: 2px 26px; align-items: baseline; flex-wrap: wrap; padding: 6px 18px 0; }
+.back .zone-heading { flex-basis: auto; }
+.back li { border: 0; }
+.back ul { display: flex; gap: 0 26px; flex-wrap: wrap; }
 .back a { display: inline-flex; gap: 6px; align-items: center; min-height: 36px; }
 .foot { display: flex; align-items: center; gap: 26px; padding: 12px 18px; margin-top: auto; }
 .legend { margin-left: auto; display: flex; gap: 18px; font-size: 14px; }

@@ -41,10 +41,13 @@ const minutes = (seconds: number) => `${Math.floor(seconds / 60)} min ${String(M
 /** Water comes once it is cool to the hand, and not before the five minutes of practice. */
 const WATER_AFTER = 300
 const rule = computed(() => HEAT_RULE.most * getPipe(props.pipe).od)
+/** Far enough by the model, nearer than the trade's larger rule: the maker's paper decides. */
+const isBetween = computed(() => found.value?.safe === true && question.value !== null && question.value.distance < rule.value)
 const advice = computed(() => {
   if (!found.value || !question.value) return ''
   const { safe, minDistance } = found.value
-  if (safe) return `This far off it stays under ${found.value.course.limit} °C, by this model.`
+  if (isBetween.value) return `By this model it stays under ${found.value.course.limit} °C. The larger rule of the trade asks ${say(rule.value)}: go by the maker's paper, wrap it wet, or solder first.`
+  if (safe) return `This far off it stays under ${found.value.course.limit} °C, by this model and by the rule of the trade.`
   return `Too near. Solder this joint first and let it cool, or keep ${say(Math.ceil(minDistance))} away${typed.isWrapped ? '' : ', or wind a wet cloth between and ask again'}.`
 })
 function working() {
@@ -67,7 +70,7 @@ function working() {
       <p v-if="read.message || refused" class="brick t15 mt-3 flex gap-2" role="status"><StatusShape status="refused" :size="16" class="mt-[2px] flex-none" /> {{ read.message || refused }}</p>
       <p v-if="typed.inside === 'water'" class="ochre t15 mt-2 flex gap-2"><StatusShape status="held" :size="16" class="mt-[2px] flex-none" /> Solder does not take with water in the tube: drain it, or choose another joint.</p>
       <template v-if="found && question">
-        <div class="verdict" data-test="heat-verdict"><VerdictShape :verdict="found.safe ? 'fits' : 'held'" :size="24" /><div><p class="t20 w7">{{ found.safe ? 'Safe' : 'Too hot' }}: <button type="button" class="figure-button t26" :class="found.safe ? 'verd' : 'brick'" data-test="heat-working" @click="working">{{ Math.round(found.peak) }} °C<span class="visually-hidden">, show the working</span></button> at {{ say(question.distance) }}, limit {{ found.course.limit }}</p><p class="t15">{{ advice }} <span class="note">Highest {{ minutes(found.peakAt) }} after heat was put on.</span></p></div></div>
+        <div class="verdict" data-test="heat-verdict"><VerdictShape :verdict="isBetween ? 'care' : found.safe ? 'fits' : 'held'" :size="24" /><div><p class="t20 w7">{{ isBetween ? 'Cool enough by the model' : found.safe ? 'Safe' : 'Too hot' }}: <button type="button" class="figure-button t26" :class="found.safe ? 'verd' : 'brick'" data-test="heat-working" @click="working">{{ Math.round(found.peak) }} °C<span class="visually-hidden">, show the working</span></button> at {{ say(question.distance) }}, limit {{ found.course.limit }}</p><p class="t15">{{ advice }} <span class="note">Highest {{ minutes(found.peakAt) }} after heat was put on.</span></p></div></div>
         <dl class="facts">
           <div><dt class="note t13">at least away</dt><dd class="t26 w7"><TapeFigure :mm="Math.ceil(found.minDistance)" :system="system" /></dd></div>
           <div><dt class="note t13">said in the trade, the larger</dt><dd class="t26 w7"><TapeFigure :mm="rule" :system="system" /></dd></div>
