@@ -41,6 +41,7 @@ export function useMake(job: Ref<JobRecord | undefined>) {
 
   const place = (step: number) => ({ entry: card.value!.entry, step })
   const tick = (step: number) => store.setTick(job.value!.slug, joint.value!.id, place(step), !tickOf(card.value!.entry, step))
+  const fail = (step: number) => store.failStep(job.value!.slug, joint.value!.id, place(step))
   const setTimer = (step: number, running: boolean) => store.setTimer(job.value!.slug, joint.value!.id, place(step), running)
   const setDepth = (typed: string) => {
     const { [String(card.value!.entry)]: _, ...others } = joint.value!.depths
@@ -49,5 +50,5 @@ export function useMake(job: Ref<JobRecord | undefined>) {
   const setOrientation = (orientation: JointRecord['orientation']) => store.changeJoint(job.value!.slug, joint.value!.id, { orientation })
   const sign = (initials: string) => store.sign(job.value!.slug, joint.value!.id, { initials })
 
-  return { joints, joint, ...useShifted(job, joint), isSigned, cards, card, chosen, current, left, depth, stepsOf, tickOf, openSteps, typedDepth, tick, setTimer, setDepth, setOrientation, sign }
+  return { joints, joint, ...useShifted(job, joint), isSigned, cards, card, chosen, current, left, depth, stepsOf, tickOf, openSteps, typedDepth, tick, fail, setTimer, setDepth, setOrientation, sign }
 }

@@ -1,6 +1,6 @@
 import type { BenchPlan } from '#core/cutting'
 import { ok, type Issue, type Result } from '#core/base'
-import { addPhoto, beginCut, beginFind, beginJoint, beginLine, changeCut, changeFind, changeKit, changeJoint, changeLine, dropPhoto, enterCut, finishCut, offRack, planCut, putOffcut, rackAfter, runTimer, signJoint, takeBackCut, tickStep, type Clash, type ClashBody, type CutBody, type CutRecord, type DoneCutBody, type Fields, type FindBody, type FindRecord, type FinishBody, type JobBody, type JobRecord, type JointBody, type JointRecord, type KitBody, type LineBody, type LineRecord, type OffcutBody, type PhotoBody, type SignoffBody, type StepPlace } from '#core/record'
+import { addPhoto, beginCut, beginFind, beginJoint, beginLine, changeCut, changeFind, changeKit, changeJoint, changeLine, dropPhoto, enterCut, failStep, finishCut, offRack, planCut, putOffcut, rackAfter, runTimer, signJoint, takeBackCut, tickStep, type Clash, type ClashBody, type CutBody, type CutRecord, type DoneCutBody, type Fields, type FindBody, type FindRecord, type FinishBody, type JobBody, type JobRecord, type JointBody, type JointRecord, type KitBody, type LineBody, type LineRecord, type OffcutBody, type PhotoBody, type SignoffBody, type StepPlace } from '#core/record'
 
 /** A change of kind `jobs` is of a job's own fields: policies, tools, measured fittings. */
 export type Kind = 'jobs' | 'finds' | 'lines' | 'cuts' | 'joints'
@@ -28,6 +28,7 @@ export type Act =
   | { do: 'drop-photo', photo: string }
   | { do: 'change', kind: Kind, changes: Fields, base: Fields, version: number }
   | { do: 'tick', place: StepPlace, done: boolean }
+  | { do: 'fault', place: StepPlace }
   | { do: 'wait', place: StepPlace, running: boolean }
   | { do: 'sign', body: Omit<SignoffBody, 'id' | 'version'>, version: number, seen: Fields }
   | { do: 'settle', body: Omit<ClashBody, 'id'> }
@@ -77,6 +78,7 @@ export function toRequest({ key, job, record, act }: Entry): Request {
     case 'drop-photo': return { method: 'DELETE', url: `${at}/finds/${record}/photos/${act.photo}`, body: {} }
     case 'change': return { method: 'PATCH', url: act.kind === 'jobs' ? at : `${at}/${act.kind}/${record}`, body: { ...act.changes, version: act.version } }
     case 'tick': return { method: act.done ? 'PUT' : 'DELETE', url: `${at}/joints/${record}/ticks`, body: act.place }
+    case 'fault': return { method: 'POST', url: `${at}/joints/${record}/faults`, body: { ...act.place, id: key } }
     case 'wait': return { method: act.running ? 'PUT' : 'DELETE', url: `${at}/joints/${record}/timers`, body: act.place }
     case 'sign': return { method: 'POST', url: `${at}/joints/${record}/signoffs`, body: { ...act.body, id: key, version: act.version } }
     case 'settle': return { method: 'POST', url: `${at}/clashes`, body: { ...act.body, id: key } }
@@ -160,6 +162,7 @@ export function applyEntry(job: JobRecord, { key, record, at, act }: Entry, ahea
       if (act.kind === 'lines') return onLine(line => changeLine(line, act.changes as Partial<LineBody>))
       return act.kind === 'finds' ? onFind(find => changeFind(job, find, act.changes as Partial<FindBody>, hand)) : onJoint(joint => changeJoint(job, joint, act.changes as Partial<JointBody>))
     case 'tick': return onJoint(joint => tickStep(job, joint, act.place, act.done, time))
+    case 'fault': return onJoint(joint => failStep(job, joint, { ...act.place, id: key }, hand))
     case 'wait': return onJoint(joint => runTimer(job, joint, act.place, act.running, time))
     case 'sign': return onJoint(joint => signJoint(job, joint, { ...act.body, id: key }, time))
     case 'settle': return ok(job.clashes.some(({ id }) => id === key) ? job : { ...job, clashes: [...job.clashes, { ...act.body, id: key, at: time }] })

@@ -319,6 +319,7 @@ export const useJobStore = defineStore('jobs', () => {
     },
     dropPhoto: (slug: string, find: string, photo: string) => onFind(slug, find, { do: 'drop-photo', photo }),
     setTick: (slug: string, id: string, place: Omit<StepPlace, 'way'>, done: boolean) => onJoint(slug, id, joint => ({ do: 'tick', place: placed(joint, place), done })),
+    failStep: (slug: string, id: string, place: Omit<StepPlace, 'way'>) => onJoint(slug, id, joint => ({ do: 'fault', place: placed(joint, place) })),
     setTimer: (slug: string, id: string, place: Omit<StepPlace, 'way'>, running: boolean) => onJoint(slug, id, joint => ({ do: 'wait', place: placed(joint, place), running })),
     sign: (slug: string, id: string, body: Omit<SignoffBody, 'id' | 'version'>) => onJoint(slug, id, joint => ({ do: 'sign', body, version: joint.version, seen: { depths: joint.depths, wayId: joint.wayId } })),
   }

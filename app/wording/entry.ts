@@ -75,6 +75,7 @@ export function entryWords({ act }: Pick<Entry, 'act'>, job: JobRecord | undefin
       return keys.map(key => `${fieldWords(`${field}.${key}`)}: ${valueWords(`${field}.${key}`, (value as Record<string, unknown>)[key], job)}`).join(', ') || fieldWords(field)
     }).join(', ')
     case 'tick': return `step ${act.place.step + 1} ${act.done ? 'done' : 'not done'}`
+    case 'fault': return `check of step ${act.place.step + 1} failed`
     case 'wait': return act.running ? 'wait begun' : 'wait stopped'
     case 'sign': return `${act.body.corrects ? 'signed anew' : 'signed'} ${act.body.initials}`
     case 'settle': return 'two entries settled'

@@ -96,6 +96,8 @@ export const linePatch = lineBody.partial().extend({ version: z.number().int().m
 export const jointPatch = jointBody.partial().extend({ version: z.number().int().min(1) })
 /** A step of one entry of a way; `way` is the id of the way it was read from. */
 export const stepPlace = z.strictObject({ entry: z.number().int().min(0).max(20), step: z.number().int().min(0).max(60), way: z.string().max(400).optional() })
+/** A check that failed at a step; the id is the sender's, so that it is entered once. */
+export const faultBody = stepPlace.extend({ id: z.string().regex(/^[\w-]{8,40}$/, 'id: 8 to 40 letters, digits, _ or -') })
 export const signoffBody = z.strictObject({
   ...ownId,
   initials: z.string().trim().min(1).max(8),
@@ -122,5 +124,6 @@ export type JointBody = z.output<typeof jointBody>
 export type PhotoBody = z.output<typeof newPhoto>
 export type JobBody = z.output<typeof jobBody>
 export type StepPlace = z.output<typeof stepPlace>
+export type FaultBody = z.output<typeof faultBody>
 export type SignoffBody = z.output<typeof signoffBody>
 export type ClashBody = z.output<typeof clashBody>

@@ -13,6 +13,8 @@ export interface VerdictRecord { pipe: string | null, probability: number | null
 export interface PhotoRecord { id: string, name: string, width: number, height: number, at: string, by: string, data?: string }
 export interface TickRecord { entry: number, step: number, code: string, at: string }
 export interface TimerRecord { entry: number, step: number, seconds: number, startedAt: string }
+/** A check that failed: what was done about it, in words, and whether the fitting was used again. Only ever added. */
+export interface FaultRecord { id: string, entry: number, step: number, code: string, method: string, remedy: string, reused: boolean, at: string, by: string }
 /** `corrects` is the id of the entry this one puts right; that entry stays. */
 export interface SignoffRecord { id: string, initials: string, at: string, marks: MarkRecord[], corrects: string | null }
 /** Lines are numbered within their job: L1, L2. */
@@ -36,6 +38,7 @@ export interface JointRecord extends Omit<JointBody, 'conditions'> {
   /** The way as it stood when it was taken. */
   way: Way | null
   ticks: TickRecord[]
+  faults: FaultRecord[]
   timers: TimerRecord[]
   signoffs: SignoffRecord[]
   updatedAt: string

@@ -9,5 +9,5 @@ export const completeJob = (job: JobRecord): JobRecord => ({
   ...{ tools: null, fittings: [], benders: [], lines: [], cuts: [], rack: [], updatedAt: '', updatedBy: '' },
   ...job,
   finds: job.finds.map((find): FindRecord => ({ ...{ notes: '', cannot: [], photos: [], verdicts: [] }, ...find })),
-  joints: job.joints.map((joint): JointRecord => ({ ...{ findB: null, comeBack: null }, ...joint })),
+  joints: job.joints.map((joint): JointRecord => ({ ...{ findB: null, comeBack: null, faults: [] }, ...joint })),
 })

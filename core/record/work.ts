@@ -1,11 +1,12 @@
 import isEqual from 'fast-deep-equal'
 import { fail, issue, ok, type Issue, type Result } from '#core/base'
 import { findPipe, unitSystemOf } from '#core/catalogue'
-import { findWays, type Way } from '#core/joints'
-import { makeCards, type MakeCard, type Step } from '#core/making'
+import { fillPolicy, findWays, type Way } from '#core/joints'
+import { makeCards, remedyOf, type MakeCard, type Step } from '#core/making'
 import { parseLength } from '#core/units'
 import { kitOf } from './kit'
-import type { JointBody, SignoffBody, StepPlace } from './schema'
+import type { Hand } from './find-work'
+import type { FaultBody, JointBody, SignoffBody, StepPlace } from './schema'
 import { isMade, type JobRecord, type JointRecord, type MarkRecord } from './types'
 
 /*
@@ -47,7 +48,7 @@ export function beginJoint(rules: JobRules, id: string, number: number, body: Jo
   if (wrong) return { ok: false, error: wrong }
   const way = takeWay(rules, body)
   if (!way.ok) return way
-  return ok({ ...body, id, number, way: way.value, version: 1, updatedAt, updatedBy: '', ticks: [], timers: [], signoffs: [] })
+  return ok({ ...body, id, number, way: way.value, version: 1, updatedAt, updatedBy: '', ticks: [], faults: [], timers: [], signoffs: [] })
 }
 
 /** A change to any of these makes another joint of it, so steps done for the old way no longer count. */
@@ -91,6 +92,30 @@ export function tickStep(rules: JobRules, joint: JointRecord, place: StepPlace, 
   if (isMade(joint)) return { ok: false, error: SIGNED }
   const others = joint.ticks.filter(tick => !isAt(place)(tick))
   return ok({ ...joint, ticks: done ? [...others, { entry: place.entry, step: place.step, code: step.value.code, at }].sort((a, b) => a.entry - b.entry || a.step - b.step) : others })
+}
+
+/** How often the fitting of an entry was used again after a check that failed. */
+export const reusesOf = ({ faults }: Pick<JointRecord, 'faults'>, entry: number): number => faults.filter(fault => fault.entry === entry && fault.reused).length
+
+/**
+ * A check that failed: what is to be done about it goes on record, and the step, or the whole end, is begun anew. A fitting
+ * is used again only as often as the job's policy allows; then a new one is taken. Entered twice it changes nothing.
+ */
+export function failStep(rules: JobRules, joint: JointRecord, { id, ...place }: FaultBody, { at, by }: Hand): Result<JointRecord> {
+  if (joint.faults.some(fault => fault.id === id)) return ok(joint)
+  const step = stepAt(rules, joint, place)
+  if (!step.ok) return step
+  if (isMade(joint)) return { ok: false, error: SIGNED }
+  const method = cardsOf(rules, joint)[place.entry]!.joint.method
+  const remedy = remedyOf(method, step.value.code)
+  const used = reusesOf(joint, place.entry)
+  const reused = remedy.reuses && used < fillPolicy(rules.policy).reuseLimit
+  const words = remedy.reuses && !reused ? `${remedy.do}. It was used again ${used === 1 ? 'once' : `${used} times`}, as often as this job allows: take a new fitting` : remedy.do
+  const isBegunAnew = (one: { entry: number, step: number }) => one.entry === place.entry && (remedy.again === 'end' || one.step >= place.step)
+  return ok({
+    ...joint, faults: [...joint.faults, { id, entry: place.entry, step: place.step, code: step.value.code, method, remedy: `${words}.`, reused, at, by }],
+    ticks: joint.ticks.filter(tick => !isBegunAnew(tick)), timers: joint.timers.filter(timer => !isBegunAnew(timer)),
+  })
 }
 
 /** The wait of a step started at a time, or stopped. A running wait is not started again. */

@@ -39,6 +39,7 @@ export async function loadJoints(db: Database | Transaction, rows: readonly Join
     version: row.version,
     updatedAt: toIso(row.updatedAt),
     updatedBy: row.updatedBy,
+    faults: row.faults as JointRecord['faults'],
     ticks: tickRows.filter(tick => tick.jointId === row.id).map(({ entry, step, code, at }) => ({ entry, step, code, at: toIso(at) })),
     timers: timerRows.filter(timer => timer.jointId === row.id).map(({ entry, step, seconds, startedAt }) => ({ entry, step, seconds, startedAt: toIso(startedAt) })),
     signoffs: signoffRows.filter(signoff => signoff.jointId === row.id).map(({ id, initials, marks, at, corrects }) => ({ id, initials, marks: marks as MarkRecord[], at: toIso(at), corrects })),

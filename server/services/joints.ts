@@ -1,6 +1,6 @@
 import { and, eq, max } from 'drizzle-orm'
 import type { Policy } from '#core/joints'
-import { beginJoint, changeJoint, runTimer, signJoint, tickStep, type JobRecord, type JobRules, type JointBody, type JointRecord, type SignoffBody, type StepPlace } from '#core/record'
+import { beginJoint, changeJoint, failStep, runTimer, signJoint, tickStep, type FaultBody, type JobRecord, type JobRules, type JointBody, type JointRecord, type SignoffBody, type StepPlace } from '#core/record'
 import type { Transaction } from '../db/client'
 import { joints, signoffs, ticks, timers } from '../db/schema'
 import { accepted, changedMeanwhile, notFound } from '../http/problem'
@@ -69,6 +69,17 @@ export const setTimer = (slug: string, id: string, place: StepPlace, running: bo
     const { entry, step } = place
     if (running) await tx.insert(timers).values({ jointId: id, entry, step, seconds: after.timers.at(-1)!.seconds, startedAt: forDatabase(write.at) })
     else await tx.delete(timers).where(and(eq(timers.jointId, id), eq(timers.entry, entry), eq(timers.step, step)))
+  })
+
+/** Enters a check that failed: its steps are begun anew. */
+export const addFault = (slug: string, id: string, body: FaultBody, write: Write): Promise<JointRecord> =>
+  onJoint(slug, id, write, async (tx, rules, saved) => {
+    const after = accepted(failStep(rules, saved, body, { at: write.at.toISOString(), by: write.by }), saved)
+    if (after === saved) return
+    const isKept = (list: readonly { entry: number, step: number }[], one: { entry: number, step: number }) => list.some(({ entry, step }) => entry === one.entry && step === one.step)
+    for (const { entry, step } of saved.ticks.filter(tick => !isKept(after.ticks, tick))) await tx.delete(ticks).where(and(eq(ticks.jointId, id), eq(ticks.entry, entry), eq(ticks.step, step)))
+    for (const { entry, step } of saved.timers.filter(timer => !isKept(after.timers, timer))) await tx.delete(timers).where(and(eq(timers.jointId, id), eq(timers.entry, entry), eq(timers.step, step)))
+    await tx.update(joints).set({ faults: after.faults }).where(eq(joints.id, id))
   })
 
 /** Signs a joint off. A new entry each time; nothing signed is changed. Problem 409 with the saved joint where it is not the one that was seen. */

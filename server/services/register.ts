@@ -18,6 +18,8 @@ export interface RegisterRow {
   at: string
   /** What is to be looked at again; empty where nothing is. */
   care: string
+  /** Steps whose check failed on the way, as often as it did. */
+  failedChecks: string
 }
 
 const endLabel = (end: JointRecord['a']): string => (end === null ? '' : 'pipe' in end ? getPipe(end.pipe).label : `${end.thread.size} ${end.thread.form.toUpperCase()} ${end.thread.gender}`)
@@ -35,10 +37,11 @@ function toRow(job: JobRecord, joint: JointRecord): RegisterRow {
     madeBy: signed?.initials ?? '',
     at: signed?.at ?? '',
     care: shiftedEnds(job, joint).map(({ find, was, now }) => `${find.place || 'find'}: was ${getPipe(was).label}, is kept as ${now === null ? 'nothing' : getPipe(now).label}`).join('; '),
+    failedChecks: joint.faults.map(({ code }) => code).join(', '),
   }
 }
 
-const COLUMNS: readonly (keyof RegisterRow)[] = ['joint', 'where', 'pipes', 'methods', 'marksMm', 'measured', 'status', 'madeBy', 'at', 'care']
+const COLUMNS: readonly (keyof RegisterRow)[] = ['joint', 'where', 'pipes', 'methods', 'marksMm', 'measured', 'status', 'madeBy', 'at', 'care', 'failedChecks']
 
 /** The register of a job as CSV (RFC 4180, UTF-8), one row a joint that a way was taken for. */
 export const registerCsv = (job: JobRecord): string =>

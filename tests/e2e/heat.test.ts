@@ -78,6 +78,25 @@ describe('the card in gloves', () => {
   })
 })
 
+describe('a check that fails', () => {
+  it('says what to do, begins the end again, and stays on record', async () => {
+    await app.go(`/jobs/${slug}/make?joint=${joints[1]!.id}`)
+    // On to the step whose ring has to show all round.
+    const feed = await app.driver.executeScript<number>('return [...document.querySelectorAll("[data-step]")].findIndex(e => e.dataset.step === "feed")')
+    for (let step = 0; step < feed; step++) await call('PUT', `/api/jobs/${slug}/joints/${joints[1]!.id}/ticks`, { entry: 0, step })
+    await app.reload()
+    await app.click(`[data-fails="${feed}"]`)
+    await app.waitForText('[data-test="remedy"]', /Heat it again while it is bright/)
+    await app.click('[data-test="enter-fault"]')
+    await app.waitForText('[data-test="faults"]', /fitting used again 1 of 1[\s\S]*feed[\s\S]*cleaned once at most/)
+    await app.waitForText('li.now', /Cut square/)
+    await app.saved()
+    await app.reload()
+    await app.waitForText('[data-test="faults"]', /feed/)
+    expect(await app.errors()).toEqual([])
+  })
+})
+
 describe('a temporary joint', () => {
   it('is booked a day, and listed with the jobs until it was come back to', async () => {
     await call('PATCH', `/api/jobs/${slug}/joints/${joints[1]!.id}`, { version: 2, conditions: { temporary: true }, comeBack: '2020-05-04' })

@@ -1,17 +1,19 @@
 <script setup lang="ts">
 import { useElementSize, useStorage, useSwipe, useWakeLock } from '@vueuse/core'
 import { getPipe, unitSystemOf } from '#core/catalogue'
-import { overdue, statusOf, type JobRecord } from '#core/record'
+import { fillPolicy } from '#core/joints'
+import { overdue, reusesOf, statusOf, type JobRecord } from '#core/record'
 import { solderByVolume, SOLDER_GAP_MM } from '#core/making'
 import { formatDecimal } from '#core/units'
 import { inRegion, methodWords, STATUS_WORDS } from '~/wording/en'
 import { endLabel, wayTitle } from '~/wording/way'
 import { formatReading, unitOf } from '~/reading/format'
 import { today } from '~/reading/today'
+import { dayTime } from '~/wording/entry'
 
 /** Make: the pipe end to scale above, cautions, the steps to tick, the wait, the gauge, and the sign-off. */
 const props = defineProps<{ job: JobRecord }>()
-const { joints, joint, shifted, follow, isSigned, cards, card, chosen, current, left, depth, stepsOf, tickOf, openSteps, typedDepth, tick, setTimer, setDepth, setOrientation, sign } = useMake(toRef(props, 'job'))
+const { joints, joint, shifted, follow, isSigned, cards, card, chosen, current, left, depth, stepsOf, tickOf, openSteps, typedDepth, tick, fail, setTimer, setDepth, setOrientation, sign } = useMake(toRef(props, 'job'))
 const router = useRouter()
 const { showDepth } = useWorking()
 const drawing = useTemplateRef<HTMLElement>('drawing')
@@ -109,7 +111,7 @@ useKeys({
     </div>
     <div class="bench">
       <div ref="stepArea">
-      <StepList :steps="steps" :current="current" :only="isSingle ? viewed : null" :tick-of="step => tickOf(card!.entry, step)" :locked="isSigned" :region="job.region" @tick="tick">
+      <StepList :steps="steps" :current="current" :only="isSingle ? viewed : null" :tick-of="step => tickOf(card!.entry, step)" :locked="isSigned" :region="job.region" :method="card.joint.method" @tick="tick" @fail="fail">
         <template #wait="{ step }"><WaitTimer v-if="narrow && waitStep && waitStep.step === step" :timer="timerOf(step)" :seconds="waitStep.seconds" :label="waitStep.label" :locked="isSigned" @start="setTimer(step, true)" @stop="setTimer(step, false)" @early="tick(step)" /></template>
       </StepList>
       <div v-if="isSingle && !narrow" class="turn"><button type="button" :disabled="viewed === 0" data-test="step-back" @click="turn(-1)">Back</button><span class="t15 note">{{ viewed + 1 }} of {{ steps.length }}</span><button type="button" :disabled="viewed >= steps.length - 1" data-test="step-next" @click="turn(1)">Next</button></div>
@@ -122,6 +124,7 @@ useKeys({
         </div>
         <p v-if="canHeat"><button type="button" class="link-verb min-h-9" data-test="open-heat" @click="isHeatOpen = true">Is what is near safe from the heat? <kbd>H</kbd></button></p>
         <div v-if="consumables.length"><h2 class="zone-heading">Take for this end</h2><ul class="t15"><li v-for="one in consumables" :key="one.item">{{ inRegion(one.item, job.region) }}: <b>{{ quantity(one.quantity, one.unit) }}</b><template v-if="byVolume !== null && one.item.includes('solder wire')"> by the rule of the trade, as long as the tube is wide; <b data-test="solder-volume">{{ quantity(byVolume, 'mm') }}</b> by a gap of {{ SOLDER_GAP_MM.value }} mm each side, twice for fillet and waste</template></li></ul></div>
+        <div v-if="joint.faults.some(({ entry }) => entry === card!.entry)" data-test="faults"><h2 class="zone-heading">Checks that failed here <span v-if="reusesOf(joint, card.entry)" class="right">fitting used again {{ reusesOf(joint, card.entry) }} of {{ fillPolicy(job.policy).reuseLimit }}</span></h2><ul class="t15"><li v-for="fault in joint.faults.filter(({ entry }) => entry === card!.entry)" :key="fault.id"><b>{{ fault.code }}</b> {{ dayTime(fault.at) }}{{ fault.by ? `, ${fault.by}` : '' }}: {{ inRegion(fault.remedy, job.region) }}</li></ul></div>
         <p v-if="isSigned" class="t17 w7 flex gap-2 items-center"><StatusShape status="made" :size="20" /> Signed {{ joint.signoffs.at(-1)!.initials }}, {{ new Date(joint.signoffs.at(-1)!.at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' }) }}</p>
         <template v-else-if="!narrow">
           <UButton v-if="current >= 0" size="xl" block data-test="tick-current" @click="tickCurrent">Done: step {{ current + 1 }} <kbd>Space</kbd></UButton>

@@ -1,12 +1,16 @@
 <script setup lang="ts">
-import type { Step } from '#core/making'
+import type { Method } from '#core/joints'
+import { remedyOf, type Step } from '#core/making'
 import type { Region } from '#core/catalogue'
 import type { TickRecord } from '#core/record'
 import { inRegion } from '~/wording/en'
 
 /** The steps in order, for gloves: a wide tick zone at the left, the step to do now large, with why and its check. */
-const props = defineProps<{ steps: readonly Step[], current: number, only?: number | null, tickOf: (step: number) => TickRecord | undefined, locked: boolean, region: Region }>()
-const emit = defineEmits<{ tick: [step: number] }>()
+const props = defineProps<{ steps: readonly Step[], current: number, only?: number | null, tickOf: (step: number) => TickRecord | undefined, locked: boolean, region: Region, method: Method }>()
+const emit = defineEmits<{ tick: [step: number], fail: [step: number] }>()
+/** The step whose check is said to have failed, until that is entered or taken back. */
+const failing = ref<number | null>(null)
+watch(() => props.current, () => { failing.value = null })
 const clock = (iso: string) => new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
 const words = (text: string) => inRegion(text, props.region)
 
@@ -28,7 +32,8 @@ onMounted(() => list.value?.querySelector('.now')?.scrollIntoView({ block: 'near
         <template v-if="i === current || i === only">
           <p v-if="step.caution" class="t17 brick w7 flex gap-2 items-center"><StatusShape status="stop" :size="20" /> {{ words(step.caution) }}</p>
           <p v-if="step.why" class="t17">{{ words(step.why) }}</p>
-          <p v-if="step.check" class="t17 w6">Check: {{ words(step.check) }}</p>
+          <p v-if="step.check" class="t17 w6">Check: {{ words(step.check) }} <button v-if="!locked && failing !== i" type="button" class="fails underline" :data-fails="i" @click="failing = i">It fails</button></p>
+          <div v-if="failing === i" class="remedy" data-test="remedy"><p class="t17"><StatusShape status="held" :size="18" class="inline" /> {{ words(remedyOf(method, step.code).do) }}.</p><UButton data-test="enter-fault" @click="emit('fail', i); failing = null">{{ remedyOf(method, step.code).again === 'end' ? 'Enter it, begin this end again' : 'Enter it, do it again' }}</UButton><UButton variant="outline" @click="failing = null">It holds after all</UButton></div>
           <slot name="wait" :step="i" />
         </template>
       </div>
@@ -47,6 +52,9 @@ li.done .text { color: var(--ink2); }
 .text { padding: 8px 18px; display: flex; flex-direction: column; gap: 5px; }
 .do { display: grid; grid-template-columns: 1.7em 1fr; }
 li.now { scroll-margin: 20px; }
+.fails { min-height: 44px; font-weight: 400; padding: 0 8px; }
+.remedy { display: flex; flex-wrap: wrap; gap: 10px; align-items: center; border-left: 5px solid var(--ochre); padding: 6px 0 6px 12px; }
+.remedy p { flex-basis: 100%; }
 li.alone { min-height: 300px; }
 li.done:not(.now) { min-height: 44px; }
 li.done:not(.now) .tick { min-height: 44px; }

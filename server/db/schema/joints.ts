@@ -17,6 +17,8 @@ export const joints = mysqlTable('joints', {
   depths: json().notNull(),
   /** Day, as it was booked. */
   comeBack: varchar('come_back', { length: 10 }),
+  /** Checks that failed; only ever added. */
+  faults: json().notNull().default([]),
   version: int().notNull().default(1),
   updatedAt: datetime('updated_at', { mode: 'string', fsp: 3 }).notNull(),
   updatedBy: varchar('updated_by', { length: 40 }).notNull().default(''),

@@ -1,0 +1,1 @@
+ALTER TABLE `joints` ADD `faults` json DEFAULT ('[]') NOT NULL;
