@@ -16,4 +16,4 @@ export const anOffcut = (changes: Partial<OffcutRecord> = {}): OffcutRecord => (
 
 export const aSignoff = (changes: Partial<SignoffRecord> = {}): SignoffRecord => ({ id: 's', initials: 'AB', at: '2026-11-23T10:00:00.000Z', marks: [], corrects: null, ...changes })
 
-export const aJob = (changes: Partial<JobRecord> = {}): JobRecord => ({ id: 'job-1', slug: 'yard', name: 'Yard', place: '', region: 'gb', year: null, policy: {}, tools: null, fittings: [], benders: [], handedOver: null, version: 1, updatedAt: '', updatedBy: '', finds: [], lines: [], cuts: [], rack: [], joints: [], clashes: [], ...changes })
+export const aJob = (changes: Partial<JobRecord> = {}): JobRecord => ({ id: 'job-1', slug: 'yard', name: 'Yard', place: '', region: 'gb', year: null, policy: {}, tools: null, fittings: [], benders: [], counts: [], handedOver: null, version: 1, updatedAt: '', updatedBy: '', finds: [], lines: [], cuts: [], rack: [], joints: [], clashes: [], ...changes })

@@ -171,4 +171,4 @@ export function applyEntry(job: JobRecord, { key, record, at, act }: Entry, ahea
 
 /** A job begun on this tablet, before the server has given it a name in its address. */
 export const beginJob = (id: string, body: JobBody): JobRecord =>
-  ({ ...body, id, slug: id, year: body.year ?? null, policy: {}, tools: null, fittings: [], benders: [], handedOver: null, version: 1, updatedAt: '', updatedBy: '', finds: [], lines: [], cuts: [], rack: [], joints: [], clashes: [] })
+  ({ ...body, id, slug: id, year: body.year ?? null, policy: {}, tools: null, fittings: [], benders: [], counts: [], handedOver: null, version: 1, updatedAt: '', updatedBy: '', finds: [], lines: [], cuts: [], rack: [], joints: [], clashes: [] })

@@ -21,6 +21,8 @@ export { clashBody, faultBody, findPatch, jointPatch, linePatch, newFind, newJob
 export type { ClashBody, FaultBody, FindBody, JobBody, JointBody, LineBody, PhotoBody, SignoffBody, StepPlace } from './schema'
 export { comingBack, dayWords } from './come-back'
 export type { ComingBack } from './come-back'
+export { countStates, doubtsOf, needsOf } from './counts'
+export type { CountRecord, CountState, Need } from './counts'
 export { isMade, statusOf } from './types'
 export type { ClashRecord, CutRecord, CutResult, FaultRecord, FindRecord, JobRecord, JointRecord, JointStatus, LineRecord, MarkRecord, OffcutRecord, PhotoRecord, SignoffRecord, TickRecord, TimerRecord, VerdictRecord } from './types'
 export { BLANK_FIND, completeJob } from './upgrade'

@@ -4,6 +4,7 @@ import { schemas } from '#core/contract'
 import { findPipe, getPipe } from '#core/catalogue'
 import { METHODS, type Kit } from '#core/joints'
 import { calibrateBender, type Bender } from '#core/line'
+import { countBody } from './counts'
 import type { JobRecord } from './types'
 
 /** Day, ISO 8601. */
@@ -51,6 +52,8 @@ export const kitBody = z.strictObject({
   tools: z.array(toolBody).max(60).nullable(),
   fittings: z.array(fittingBody).max(400),
   benders: z.array(benderBody).max(40),
+  /** Small parts counted out and back. */
+  counts: z.array(countBody).max(100),
 })
 export const jobPatch = kitBody.partial().extend({ version: z.number().int().min(1) })
 
@@ -82,6 +85,11 @@ export function changeKit(job: JobRecord, changes: Partial<KitBody>): Result<Job
   if (tool !== undefined) return fail('impossible', 'tools', `tools: ${tool} is named twice. Put its sizes on one.`)
   const fitting = twice((changes.fittings ?? []).map(one => `${one.fitting} ${one.nominal}, ${one.method}`))
   if (fitting !== undefined) return fail('impossible', 'fittings', `fittings: ${fitting} is there already. Change its figures, or name it differently.`)
+  const count = twice((changes.counts ?? []).map(({ item }) => item))
+  if (count !== undefined) return fail('impossible', 'counts', `counts: ${count} is counted twice. Put it on one.`)
+  for (const [i, { item, out, back }] of (changes.counts ?? []).entries()) {
+    if (back !== null && back > out) return fail('range', `counts.${i}.back`, `counts.${i}.back: ${back} of ${item} came back, ${out} went out. Count again.`)
+  }
   for (const [i, { pipe, test }] of (changes.benders ?? []).entries()) {
     const found = findPipe(pipe, `benders.${i}.pipe`)
     if (!found.ok) return found

@@ -1,4 +1,5 @@
 import { cutRows } from '#core/cutting'
+import { countStates } from './counts'
 import { progressOf } from './cut-work'
 import { isLineRight } from './line-work'
 import { shiftedEnds } from './rests'
@@ -36,6 +37,8 @@ export function nextAction(job: JobRecord): NextAction {
   const cut = begun ? undefined : sheet && cutRows(sheet.plan!, sheet.done).find(row => row.done === null)
   if (sheet && cut) return { ...rest, station: 'cut', words: `Cut ${cut.piece.name} at`, mm: cut.length, below: `${progressOf(sheet)!.made} of ${sheet.plan!.pieces.length} cut${sheet.name ? `, ${sheet.name}` : ''}`, id: sheet.id }
   if (sheet && !begun) return { ...rest, station: 'cut', words: `Put what C${sheet.number} left on the rack`, below: sheet.name, id: sheet.id }
+  const doubted = job.counts.length === 0 ? undefined : countStates(job).find(({ doubted: joints }) => joints.length > 0)
+  if (doubted) return { ...rest, station: 'make', words: `Look at J${doubted.doubted[0]!.number}`, below: `${doubted.over} ${doubted.need.item} too many came back: one may be missing there.`, held: true, id: doubted.doubted[0]!.id }
   const ready = begun ?? open.find(joint => joint.way)
   if (ready?.way) {
     const first = ready.way.joints.findIndex((_, entry) => !ready.ticks.some(tick => tick.entry === entry && tick.code === 'mark'))

@@ -2,6 +2,7 @@ import type { Region } from '#core/catalogue'
 import type { BenchPlan, CutSum, DoneCut } from '#core/cutting'
 import type { Conditions, Policy, Way } from '#core/joints'
 import type { CutBody, FinishBody } from './cut-schema'
+import type { CountRecord } from './counts'
 import type { BenderRecord, FittingRecord, ToolRecord } from './kit'
 import type { ClashBody, FindBody, JointBody, LineBody } from './schema'
 
@@ -59,6 +60,7 @@ export interface JobRecord {
   fittings: FittingRecord[]
   /** Benders calibrated by a test bend. */
   benders: BenderRecord[]
+  counts: CountRecord[]
   handedOver: string | null
   version: number
   updatedAt: string

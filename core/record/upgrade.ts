@@ -6,7 +6,7 @@ export const BLANK_FIND: FindBody = { place: '', notes: '', typed: '', by: 'call
 
 /** A job as an earlier version kept it on a tablet, with the fields it did not have yet. */
 export const completeJob = (job: JobRecord): JobRecord => ({
-  ...{ tools: null, fittings: [], benders: [], lines: [], cuts: [], rack: [], updatedAt: '', updatedBy: '' },
+  ...{ tools: null, fittings: [], benders: [], counts: [], lines: [], cuts: [], rack: [], updatedAt: '', updatedBy: '' },
   ...job,
   finds: job.finds.map((find): FindRecord => ({ ...{ notes: '', cannot: [], photos: [], verdicts: [] }, ...find })),
   joints: job.joints.map((joint): JointRecord => ({ ...{ findB: null, comeBack: null, faults: [] }, ...joint })),

@@ -66,6 +66,7 @@ async function toJob(db: Database | Transaction, row: JobRow, rack?: JobRecord['
     tools: row.tools as ToolRecord[] | null,
     fittings: row.fittings as FittingRecord[],
     benders: row.benders as BenderRecord[],
+    counts: row.counts as JobRecord['counts'],
     handedOver: row.handedOver === null ? null : toIso(row.handedOver),
     version: row.version,
     updatedAt: row.updatedAt === null ? '' : toIso(row.updatedAt),

@@ -2,7 +2,7 @@
 import { useElementSize, useStorage, useSwipe, useWakeLock } from '@vueuse/core'
 import { getPipe, unitSystemOf } from '#core/catalogue'
 import { fillPolicy } from '#core/joints'
-import { overdue, reusesOf, statusOf, type JobRecord } from '#core/record'
+import { doubtsOf, overdue, reusesOf, statusOf, type JobRecord } from '#core/record'
 import { solderByVolume, SOLDER_GAP_MM } from '#core/making'
 import { formatDecimal } from '#core/units'
 import { inRegion, methodWords, STATUS_WORDS } from '~/wording/en'
@@ -39,6 +39,8 @@ const next = computed(() => joints.value.find(one => one.id !== joint.value?.id 
 const what = (pipe: string | null, size?: string) => (pipe ? getPipe(pipe).label : `${size} thread`)
 const caution = ref(0)
 const isHeatOpen = ref(false)
+const isCountOpen = ref(false)
+const doubts = computed(() => (joint.value ? doubtsOf(props.job, joint.value) : []))
 
 // One step at a time, for gloves and bad light: next and back by wide zones, arrows and swipes.
 const isSingle = useStorage('jolvet-one-step', false)
@@ -70,6 +72,7 @@ useKeys({
   ' ': tickCurrent,
   'ArrowRight': () => { if (isSingle.value) turn(1) },
   'ArrowLeft': () => { if (isSingle.value) turn(-1) },
+  'q': () => { isCountOpen.value = true },
   'o': () => { isSingle.value = !isSingle.value },
   'h': () => { if (canHeat.value) isHeatOpen.value = true },
   'j': () => { chosen.value = Math.min(cards.value.length - 1, (card.value?.entry ?? 0) + 1) },
@@ -103,6 +106,7 @@ useKeys({
       <template v-for="(one, i) in cautions" :key="one.code"><p v-if="!narrow ? i < 3 : i === caution % cautions.length" :data-caution="one.code"><StatusShape status="held" :size="20" /> <span>{{ inRegion(one.text, job.region) }}</span></p></template>
       <button v-if="narrow && cautions.length > 1" type="button" class="note whitespace-nowrap min-h-11" @click="caution++">{{ caution % cautions.length + 1 }} of {{ cautions.length }}</button>
     </aside>
+    <DoubtBand v-if="doubts.length" :job="job" :joint="joint" :doubts="doubts" />
     <RunningWaits :job="job" :joint="joint" />
     <div class="entries" role="group" aria-label="Ends of this joint">
       <button v-for="one in cards" :key="one.entry" type="button" class="choice" :aria-pressed="one.entry === card.entry" :data-entry="one.entry" :data-done="openSteps(one) === 0" @click="chosen = one.entry"><StatusShape :status="openSteps(one) === 0 ? 'made' : openSteps(one) < stepsOf(one).length ? 'dry-fitted' : 'planned'" :size="14" class="inline" /> {{ one.entry + 1 }} of {{ cards.length }}: {{ what(one.joint.pipe, one.joint.thread?.size) }}, {{ methodWords(one.joint.method) }}</button>
@@ -124,6 +128,7 @@ useKeys({
         </div>
         <p v-if="canHeat"><button type="button" class="link-verb min-h-9" data-test="open-heat" @click="isHeatOpen = true">Is what is near safe from the heat? <kbd>H</kbd></button></p>
         <div v-if="consumables.length"><h2 class="zone-heading">Take for this end</h2><ul class="t15"><li v-for="one in consumables" :key="one.item">{{ inRegion(one.item, job.region) }}: <b>{{ quantity(one.quantity, one.unit) }}</b><template v-if="byVolume !== null && one.item.includes('solder wire')"> by the rule of the trade, as long as the tube is wide; <b data-test="solder-volume">{{ quantity(byVolume, 'mm') }}</b> by a gap of {{ SOLDER_GAP_MM.value }} mm each side, twice for fillet and waste</template></li></ul></div>
+        <p><button type="button" class="underline t15 min-h-9" data-test="open-count" @click="isCountOpen = true">Count parts out and back <kbd>Q</kbd></button></p>
         <div v-if="joint.faults.some(({ entry }) => entry === card!.entry)" data-test="faults"><h2 class="zone-heading">Checks that failed here <span v-if="reusesOf(joint, card.entry)" class="right">fitting used again {{ reusesOf(joint, card.entry) }} of {{ fillPolicy(job.policy).reuseLimit }}</span></h2><ul class="t15"><li v-for="fault in joint.faults.filter(({ entry }) => entry === card!.entry)" :key="fault.id"><b>{{ fault.code }}</b> {{ dayTime(fault.at) }}{{ fault.by ? `, ${fault.by}` : '' }}: {{ inRegion(fault.remedy, job.region) }}</li></ul></div>
         <p v-if="isSigned" class="t17 w7 flex gap-2 items-center"><StatusShape status="made" :size="20" /> Signed {{ joint.signoffs.at(-1)!.initials }}, {{ new Date(joint.signoffs.at(-1)!.at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' }) }}</p>
         <template v-else-if="!narrow">
@@ -140,6 +145,7 @@ useKeys({
       <UButton size="xl" :class="left > 0 ? '' : 'flex-1'" :variant="left > 0 ? 'outline' : 'solid'" :disabled="left > 0 || depth.mm === null" data-test="open-sign" @click="isSigning = true">Sign J{{ joint.number }}</UButton>
     </div>
     <HeatSheet v-if="canHeat" v-model:open="isHeatOpen" :pipe="card.joint.pipe!" :region="job.region" :system="system" />
+    <CountSheet v-model:open="isCountOpen" :job="job" />
     <SignDialog v-model:open="isSigning" :name="`J${joint.number}`" :sign="sign" @signed="afterSigning" />
   </template>
 </template>

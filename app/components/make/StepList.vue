@@ -11,6 +11,7 @@ const emit = defineEmits<{ tick: [step: number], fail: [step: number] }>()
 /** The step whose check is said to have failed, until that is entered or taken back. */
 const failing = ref<number | null>(null)
 watch(() => props.current, () => { failing.value = null })
+watch(failing, (now) => { if (now !== null) void nextTick(() => list.value?.querySelector('.remedy')?.scrollIntoView({ block: 'nearest' })) })
 const clock = (iso: string) => new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
 const words = (text: string) => inRegion(text, props.region)
 
@@ -54,6 +55,7 @@ li.done .text { color: var(--ink2); }
 li.now { scroll-margin: 20px; }
 .fails { min-height: 44px; font-weight: 400; padding: 0 8px; }
 .remedy { display: flex; flex-wrap: wrap; gap: 10px; align-items: center; border-left: 5px solid var(--ochre); padding: 6px 0 6px 12px; }
+.remedy { scroll-margin-bottom: 110px; }
 .remedy p { flex-basis: 100%; }
 li.alone { min-height: 300px; }
 li.done:not(.now) { min-height: 44px; }

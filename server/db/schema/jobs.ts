@@ -11,6 +11,7 @@ export const jobs = mysqlTable('jobs', {
   tools: json(),
   fittings: json().notNull().default([]),
   benders: json().notNull().default([]),
+  counts: json().notNull().default([]),
   handedOver: datetime('handed_over', { mode: 'string', fsp: 3 }),
   position: int().notNull(),
   version: int().notNull().default(1),

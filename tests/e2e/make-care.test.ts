@@ -112,3 +112,35 @@ describe('a temporary joint', () => {
     expect(await app.errors()).toEqual([])
   })
 })
+
+describe('parts counted out and back', () => {
+  it('name the joint that may lack one, until it was looked at', async () => {
+    const { ways } = await call<WaysAnswer>('POST', '/api/core/ways', { region: 'gb', a: { pipe: 'cu-en-x-15' }, b: { pipe: 'cu-en-x-15' } })
+    const way = ways.find(({ parts }) => parts[0]!.name === 'compression coupling')!
+    const { id } = await call<JointRecord>('POST', `/api/jobs/${slug}/joints`, { place: 'tap', a: { pipe: 'cu-en-x-15' }, b: { pipe: 'cu-en-x-15' }, findA: null, conditions: {}, orientation: 'horizontal', wayId: null, depths: {} })
+    const at = `/api/jobs/${slug}/joints/${id}`
+    await call('PATCH', at, { version: 1, wayId: way.id })
+    for (const entry of [0, 1]) for (let step = 0; 'id' in await call<object>('PUT', `${at}/ticks`, { entry, step }); step++);
+    await call('POST', `${at}/signoffs`, { initials: 'WY' })
+    await app.go(`/jobs/${slug}/make?joint=${id}`)
+    await app.find('[data-test="open-count"]')
+    await app.press('q')
+    await app.type('[data-count="olive 15"] [data-out]', '6')
+    await app.press(Key.TAB)
+    await app.type('[data-count="olive 15"] [data-back]', '9')
+    await app.press(Key.TAB)
+    await app.waitForText('[role="dialog"]', /9 of olive 15 came back, 6 went out\. Count again/)
+    await app.type('[data-count="olive 15"] [data-back]', '5')
+    await app.press(Key.TAB)
+    await app.waitForText('[data-test="too-many"]', /1 too many came back\. Look at J3/)
+    expect(await app.axe()).toEqual([])
+    await app.press(Key.ESCAPE)
+    await app.waitForText('[data-test="doubt"]', /J3 may lack olive 15/)
+    await app.saved()
+    await app.click('[data-test="it-is-there"]')
+    await app.saved()
+    expect(await app.count('[data-test="doubt"]')).toBe(0)
+    expect(((await (await fetch(`${inject('baseUrl')}/api/jobs/${slug}`)).json()) as JobRecord).counts).toMatchObject([{ item: 'olive 15', out: 6, back: 5, seen: [id] }])
+    expect(await app.errors()).toEqual([])
+  })
+})

@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import { countStates, type CountRecord, type JobRecord } from '#core/record'
+import { inRegion } from '~/wording/en'
+
+/** Small parts counted out before the work and back after it; one too many names the joints that may lack it. */
+const props = defineProps<{ job: JobRecord }>()
+const open = defineModel<boolean>('open', { required: true })
+const store = useJobStore()
+const narrow = useNarrow()
+const states = computed(() => countStates(props.job))
+const problem = ref<string | null>(null)
+
+function set(item: string, unit: string, changes: Partial<CountRecord>) {
+  const before = props.job.counts.find(one => one.item === item) ?? { item, unit, out: 0, back: null, seen: [] }
+  const after = { ...before, ...changes }
+  if (after.back !== null && after.back > after.out) {
+    problem.value = `${after.back} of ${item} came back, ${after.out} went out. Count again.`
+    return
+  }
+  problem.value = null
+  store.changeKit(props.job.slug, { counts: [...props.job.counts.filter(one => one.item !== item), after] })
+}
+const check = (text: string) => (text.trim() === '' || (/^\d+$/.test(text.trim()) && Number(text) <= 10_000) ? null : 'A whole number to 10,000.')
+const out = (item: string, unit: string, text: string) => set(item, unit, { out: text.trim() === '' ? 0 : Number(text), seen: [] })
+const back = (item: string, unit: string, text: string) => set(item, unit, { back: text.trim() === '' ? null : Number(text), seen: [] })
+</script>
+
+<template>
+  <USlideover v-model:open="open" :transition="false" :side="narrow ? 'bottom' : 'right'" title="Counted out, counted back" description="Olives, liners, rings, seals: one too many left over means that a joint lacks it." :ui="{ content: narrow ? '' : 'max-w-[620px]' }">
+    <template #body>
+      <p v-if="states.length === 0" class="note">No joint of this job takes a part that is counted.</p>
+      <table v-else class="counts">
+        <thead><tr><th class="l">part</th><th>wanted</th><th>out</th><th>back</th></tr></thead>
+        <tbody>
+          <template v-for="state in states" :key="state.need.item">
+            <tr :data-count="state.need.item">
+              <td class="l t17">{{ inRegion(state.need.item, job.region) }}</td>
+              <td>{{ state.need.made + state.need.open }}<span class="note t13"> ({{ state.need.made }} made)</span></td>
+              <td><KeptField class="w7" :value="state.count?.out ?? ''" inputmode="numeric" maxlength="6" :check="check" :aria-label="`${state.need.item} counted out`" data-out @keep="text => out(state.need.item, state.need.unit, text)" /></td>
+              <td><KeptField class="w7" :value="state.count?.back ?? ''" inputmode="numeric" maxlength="6" :check="check" :disabled="!state.count" :aria-label="`${state.need.item} counted back`" data-back @keep="text => back(state.need.item, state.need.unit, text)" /></td>
+            </tr>
+            <tr v-if="state.count?.back !== null && state.count"><td colspan="4" class="l verdict">
+              <p v-if="state.over > 0" class="ochre flex gap-2" data-test="too-many"><StatusShape status="held" :size="16" class="mt-[3px] flex-none" /> <span>{{ state.over }} too many came back.<template v-if="state.doubted.length"> Look at <NuxtLink v-for="(joint, i) in state.doubted" :key="joint.id" :to="{ query: { joint: joint.id } }" class="underline" @click="open = false">{{ i ? ', ' : '' }}J{{ joint.number }}</NuxtLink>: one may be missing there.</template><template v-else> Every joint was looked at and has it.</template></span></p>
+              <p v-else-if="state.spoilt > 0" class="note">{{ state.spoilt }} spoilt or lost.</p>
+              <p v-else class="verd flex gap-2"><StatusShape status="made" :size="14" class="mt-[3px] flex-none" /> The count closes.</p>
+            </td></tr>
+          </template>
+        </tbody>
+      </table>
+      <p v-if="problem" class="brick t15 mt-2" role="status">{{ problem }}</p>
+      <p class="note t13 mt-3">Out before the first joint, back after the last. Solder and paste are fed by eye and are not counted.</p>
+    </template>
+  </USlideover>
+</template>
+
+<style scoped>
+.counts { width: 100%; border-collapse: collapse; }
+.counts th { font-size: 13px; font-weight: 400; color: var(--ink2); text-align: right; border-bottom: 1px solid var(--rule); }
+.counts td { text-align: right; padding: 6px 0 6px 14px; vertical-align: baseline; }
+.counts .l { text-align: left; padding-left: 0; }
+.counts td:nth-child(3), .counts td:nth-child(4) { width: 92px; }
+.verdict { border-bottom: 1px solid var(--hair); font-size: 15px; }
+</style>

@@ -1,0 +1,25 @@
+<script setup lang="ts">
+import type { CountState, JobRecord, JointRecord } from '#core/record'
+import { inRegion } from '~/wording/en'
+
+/** A made joint that may lack a part, by the count of what came back; what is signed stays as it was. */
+const props = defineProps<{ job: JobRecord, joint: JointRecord, doubts: readonly CountState[] }>()
+const store = useJobStore()
+function seen(item: string) {
+  store.changeKit(props.job.slug, { counts: props.job.counts.map(one => (one.item === item ? { ...one, seen: [...one.seen, props.joint.id] } : one)) })
+}
+</script>
+
+<template>
+  <div v-for="{ need, over } in doubts" :key="need.item" class="doubt" role="status" data-test="doubt">
+    <StatusShape status="held" :size="22" />
+    <p class="t15"><b>J{{ joint.number }} may lack {{ inRegion(need.item, job.region) }}.</b> {{ over }} too many came back. Look at it before water comes; make it anew if it is missing.</p>
+    <UButton data-test="it-is-there" @click="seen(need.item)">It is there</UButton>
+  </div>
+</template>
+
+<style scoped>
+.doubt { display: flex; gap: 14px; align-items: center; padding: 8px 18px; border-bottom: 3px solid var(--ochre); }
+.doubt p { flex: 1; }
+@media (max-width: 899px) { .doubt { padding: 8px 12px; flex-wrap: wrap; } .doubt p { flex: 1 1 70%; } }
+</style>

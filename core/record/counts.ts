@@ -1,0 +1,62 @@
+import { z } from 'zod'
+import { makeCards } from '#core/making'
+import { isMade, type JobRecord, type JointRecord } from './types'
+
+/*
+ * Small parts counted out for a job and back again: one too many in the box at the end means that a joint may lack it. What
+ * is signed stays; the joints are named and looked at.
+ */
+
+export const countBody = z.strictObject({
+  item: z.string().min(1).max(80),
+  unit: z.string().max(20),
+  out: z.number().int().min(0).max(10_000),
+  /** null: not counted back yet. */
+  back: z.number().int().min(0).max(10_000).nullable(),
+  /** Joints that were looked at and have it. */
+  seen: z.array(z.string().max(40)).max(500),
+})
+export type CountRecord = z.output<typeof countBody>
+
+/** What the joints of a job take of one item, made and open. */
+export interface Need { item: string, unit: string, made: number, open: number, joints: { joint: JointRecord, quantity: number }[] }
+
+/** Everything the joints of a job take, by item. */
+export function needsOf(job: Pick<JobRecord, 'joints' | 'region' | 'policy'>): Need[] {
+  const needs = new Map<string, Need>()
+  for (const joint of job.joints) {
+    if (!joint.way) continue
+    for (const { answer } of makeCards({ joints: joint.way.joints, region: job.region, orientation: joint.orientation, conditions: joint.conditions, policy: job.policy })) {
+      if (!answer.ok) continue
+      for (const { item, quantity, unit } of answer.value.consumables) {
+        const need = needs.get(item) ?? { item, unit, made: 0, open: 0, joints: [] }
+        need[isMade(joint) ? 'made' : 'open'] += quantity
+        const own = need.joints.find(one => one.joint.id === joint.id)
+        if (own) own.quantity += quantity
+        else need.joints.push({ joint, quantity })
+        needs.set(item, need)
+      }
+    }
+  }
+  return [...needs.values()].sort((a, b) => a.item.localeCompare(b.item))
+}
+
+/** How a count stands: fewer back is what was spoilt; more back than can be is what joints may lack. */
+export interface CountState { need: Need, count: CountRecord | null, spoilt: number, over: number, doubted: JointRecord[] }
+
+/** Wire and cement are fed by eye; only what is taken by the piece tells of a joint. */
+const isCounted = ({ unit }: Pick<Need, 'unit'>): boolean => unit === 'piece' || unit === 'set'
+
+/** Every item that can be counted, with what its count tells. */
+export function countStates(job: Pick<JobRecord, 'joints' | 'region' | 'policy' | 'counts'>): CountState[] {
+  return needsOf(job).filter(isCounted).map((need): CountState => {
+    const count = job.counts.find(({ item }) => item === need.item) ?? null
+    const left = count === null || count.back === null ? 0 : count.back - (count.out - need.made)
+    const over = Math.max(0, left)
+    return { need, count, over, spoilt: Math.max(0, -left), doubted: over > 0 ? need.joints.filter(({ joint }) => isMade(joint) && !count!.seen.includes(joint.id)).map(({ joint }) => joint) : [] }
+  })
+}
+
+/** The items a made joint may lack, by the counts. */
+export const doubtsOf = (job: Pick<JobRecord, 'joints' | 'region' | 'policy' | 'counts'>, joint: Pick<JointRecord, 'id'>): CountState[] =>
+  (job.counts.length === 0 ? [] : countStates(job).filter(({ doubted }) => doubted.some(({ id }) => id === joint.id)))
