@@ -26,7 +26,7 @@ const back = (item: string, unit: string, text: string) => set(item, unit, { bac
 </script>
 
 <template>
-  <USlideover v-model:open="open" :transition="false" :side="narrow ? 'bottom' : 'right'" title="Counted out, counted back" description="Olives, liners, rings, seals: one too many left over means that a joint lacks it." :ui="{ content: narrow ? '' : 'max-w-[620px]' }">
+  <USlideover v-model:open="open" :transition="false" :side="narrow ? 'bottom' : 'right'" title="Counted out, counted back" description="Rings, liners and the like: one too many left over means that a joint lacks it." :ui="{ content: narrow ? '' : 'max-w-[620px]' }">
     <template #body>
       <p v-if="states.length === 0" class="note">No joint of this job takes a part that is counted.</p>
       <table v-else class="counts">
