@@ -15,11 +15,7 @@ const option = computed(() => {
   const { ink, ink2, hair, paper, copper } = colours.value
   const bar = { type: 'bar' as const, barWidth: 13, barGap: '20%' }
   return {
-    animation: false,
-    textStyle: { fontFamily: 'Atkinson Hyperlegible Next Variable, sans-serif', color: ink },
-    aria: { enabled: true, decal: { show: true } },
-    legend: { bottom: 0, textStyle: { color: ink }, itemWidth: 28 },
-    tooltip: { trigger: 'axis', axisPointer: { type: 'shadow' }, backgroundColor: paper, borderColor: ink, textStyle: { color: ink } },
+    ...chartBase(colours.value),
     grid: { left: 124, right: 30, top: 6, bottom: 62 },
     xAxis: { type: 'value', name: 'scrap in 100 of stock taken', nameLocation: 'middle', nameGap: 24, nameTextStyle: { color: ink2 }, axisLine: { lineStyle: { color: ink } }, axisLabel: { color: ink2, fontSize: 13 }, splitLine: { lineStyle: { color: hair } } },
     yAxis: { type: 'category', inverse: true, data: props.sheets.map(({ name }) => name), axisTick: { show: false }, axisLine: { lineStyle: { color: ink } }, axisLabel: { color: ink, fontSize: 13, width: 112, overflow: 'break', interval: 0 } },

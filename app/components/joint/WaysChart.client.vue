@@ -25,11 +25,7 @@ const option = computed(() => {
   const axis = { axisLine: { lineStyle: { color: ink } }, axisLabel: { color: ink2, fontSize: 13 }, splitNumber: narrow.value ? 2 : 5, splitLine: { lineStyle: { color: hair } } }
   const rows = { type: 'category' as const, data: names, inverse: true, axisTick: { show: false }, axisLine: { lineStyle: { color: ink } } }
   return {
-    animation: false,
-    textStyle: { fontFamily: 'Atkinson Hyperlegible Next Variable, sans-serif', color: ink },
-    aria: { enabled: true, decal: { show: true } },
-    legend: { bottom: 0, textStyle: { color: ink }, itemWidth: 28 },
-    tooltip: { trigger: 'axis', axisPointer: { type: 'shadow' }, backgroundColor: paper, borderColor: ink, textStyle: { color: ink } },
+    ...chartBase(colours.value),
     grid: [{ left: titleWidth.value + 20, right: '34%', top: 34, bottom: 62 }, { left: '70%', right: 24, top: 34, bottom: 62 }],
     xAxis: [{ type: 'value', name: 'minutes, ours', nameLocation: 'middle', nameGap: 26, nameTextStyle: { color: ink2 }, gridIndex: 0, ...axis }, { type: 'value', name: `${CURRENCY[props.region]}, ours`, nameLocation: 'middle', nameGap: 26, nameTextStyle: { color: ink2 }, gridIndex: 1, ...axis }],
     yAxis: [{ ...rows, gridIndex: 0, axisLabel: { color: ink, fontSize: 13, lineHeight: 15, width: titleWidth.value, overflow: 'break', interval: 0 } }, { ...rows, gridIndex: 1, axisLabel: { show: false } }],

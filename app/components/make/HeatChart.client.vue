@@ -15,17 +15,16 @@ const colours = useChartColours()
 const unit = computed(() => (props.system === 'inch' ? 'in' : 'mm'))
 const length = (mm: number) => Math.round(10 * (props.system === 'inch' ? mm / MM_PER_INCH : mm)) / 10
 const option = computed(() => {
-  const { ink, ink2, hair, paper, copper } = colours.value
+  const { ink, ink2, hair, copper } = colours.value
   const axis = { type: 'value' as const, axisLine: { lineStyle: { color: ink } }, axisLabel: { color: ink2, fontSize: 13 }, splitLine: { lineStyle: { color: hair } }, nameTextStyle: { color: ink2 }, nameLocation: 'middle' as const }
   const limit = { silent: true, symbol: 'none', lineStyle: { color: ink, type: 'dashed' as const, width: 1.5 }, label: { color: ink, formatter: `limit ${props.course.limit} °C`, position: 'insideEndTop' as const }, data: [{ yAxis: props.course.limit }] }
   const here = (at: number, words: string) => ({ xAxis: at, lineStyle: { color: copper, type: 'solid' as const, width: 2 }, label: { color: copper, formatter: words, position: 'insideStartTop' as const, rotate: 0 } })
   const line = { type: 'line' as const, showSymbol: false, lineStyle: { width: 2.5, color: copper }, itemStyle: { color: copper } }
+  const base = chartBase(colours.value)
   return {
-    animation: false,
-    textStyle: { fontFamily: 'Atkinson Hyperlegible Next Variable, sans-serif', color: ink },
-    aria: { enabled: true },
-    legend: { bottom: 0, textStyle: { color: ink }, data: ['at it', 'at the joint'] },
-    tooltip: { trigger: 'axis', backgroundColor: paper, borderColor: ink, textStyle: { color: ink }, valueFormatter: (value: unknown) => `${Math.round(Number(value))} °C` },
+    ...base,
+    legend: { ...base.legend, data: ['at it', 'at the joint'] },
+    tooltip: { ...base.tooltip, axisPointer: { type: 'line' as const }, valueFormatter: (value: unknown) => `${Math.round(Number(value))} °C` },
     grid: [{ left: 46, right: 16, top: 12, height: 150 }, { left: 46, right: 16, top: 218, height: 140 }],
     xAxis: [
       { ...axis, gridIndex: 0, name: `${unit.value} from the fitting's face`, nameGap: 24, max: Math.ceil(length(props.course.along.at(-1)?.at ?? 100) / (props.system === 'inch' ? 2 : 50)) * (props.system === 'inch' ? 2 : 50) },
