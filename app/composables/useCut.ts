@@ -1,10 +1,8 @@
 import { v4 as uuid } from 'uuid'
 import { getPipe, unitSystemOf } from '#core/catalogue'
 import { cutQuestion, cutRows, isRight, slipsOf, sumOf, takeAnswer, type CutRow } from '#core/cutting'
-import type { Piece } from '#core/line'
-import { draftLine, piecesFor, progressOf, rackFor, readSheet, staleness, usualStock, type CutBody, type CutRecord, type JobRecord } from '#core/record'
-import { surveyLine } from '#core/line'
-import { piecesOf } from '#core/run'
+import { piecesFor, progressOf, rackFor, readSheet, staleness, tubesOf, usualStock, type CutBody, type CutRecord, type JobRecord } from '#core/record'
+import type { RunPiece } from '#core/run'
 import { parseLength } from '#core/units'
 import { cutProblem } from '~/wording/cut'
 
@@ -15,10 +13,7 @@ export interface PipeWanted { pipe: string, lines: string[], pieces: number }
 function pipesWanted(job: JobRecord): PipeWanted[] {
   const found = new Map<string, PipeWanted>()
   for (const line of job.lines) {
-    const draft = draftLine(job, line)
-    const survey = draft.question ? surveyLine(draft.question) : null
-    if (!survey?.ok) continue
-    for (const { piece } of piecesOf(draft, survey.value)) {
+    for (const { piece } of tubesOf(job, line)) {
       const own = found.get(piece.pipe) ?? { pipe: piece.pipe, lines: [], pieces: 0 }
       if (!own.lines.includes(line.id)) own.lines.push(line.id)
       own.pieces += 1
@@ -157,15 +152,13 @@ export function useCut(job: Ref<JobRecord>) {
   }
 
   /** The piece looked at as its line has it, for the strip. */
-  const piece = computed<{ piece: Piece, from: string, to: string } | null>(() => {
+  const piece = computed<RunPiece | null>(() => {
     const own = row.value?.piece
     if (!own?.line) return null
     const from = store.jobs.find(({ id }) => id === own.job)
     const line = from?.lines.find(({ id }) => id === own.line)
     if (!from || !line) return null
-    const draft = draftLine(from, line)
-    const survey = draft.question ? surveyLine(draft.question) : null
-    return survey?.ok ? piecesOf(draft, survey.value).find(one => `${line.id}:${one.piece.id}` === own.key) ?? null : null
+    return tubesOf(from, line).find(one => `${line.id}:${one.piece.id}` === own.key) ?? null
   })
 
   return {

@@ -4,7 +4,7 @@ import { useStorage } from '@vueuse/core'
 import { v4 as uuid } from 'uuid'
 import { fail, ok, type Issue, type Result } from '#core/base'
 import type { BenchPlan } from '#core/cutting'
-import { completeJob, rackAfter, type CutBody, type CutRecord, type DoneCutBody, type FinishBody, type FindBody, type FindRecord, type JobBody, type JobRecord, type JointBody, type JointRecord, type KitBody, type LineBody, type LineRecord, type OffcutBody, type SignoffBody, type StepPlace } from '#core/record'
+import { completeJob, rackAfter, type CutBody, type DoneCutBody, type FinishBody, type FindBody, type JobBody, type JobRecord, type JointBody, type JointRecord, type KitBody, type LineBody, type OffcutBody, type SignoffBody, type StepPlace } from '#core/record'
 import { useApi, type Answer } from '~/composables/useApi'
 import { useServerClock } from '~/composables/useServerClock'
 import { applyEntry, beginJob, kitRecord, type Act, type AnyRecord, type Entry, type Kind } from '~/outbox/entry'
@@ -104,23 +104,19 @@ export const useJobStore = defineStore('jobs', () => {
       newKey: uuid,
       onTaken: (entry, value) => {
         const { job, act } = entry
+        const copy = copies.get(job)
         note(entry, 'taken')
         if (act.do === 'begin-job') putCopy(value as JobRecord)
         else if (act.do === 'settle') {
-          const copy = copies.get(job)
           if (copy) putCopy({ ...copy, clashes: [...copy.clashes, value as JobRecord['clashes'][number]] })
-        } else if (act.do === 'drop-line') {
-          const copy = copies.get(job)
+        } else if (act.do === 'drop-line' || act.do === 'drop-cut') {
           writes++
-          if (copy) putCopy({ ...copy, lines: copy.lines.filter(({ id }) => id !== entry.record) })
-        } else if (act.do === 'drop-cut') {
-          const copy = copies.get(job)
-          writes++
-          if (copy) putCopy({ ...copy, cuts: copy.cuts.filter(({ id }) => id !== entry.record), rack: rackAfter(copy.rack, copy, null, entry.record) })
+          const without = copy && applyEntry(copy, entry)
+          if (without?.ok) putCopy(without.value)
         } else if (act.do === 'put-offcut' || act.do === 'drop-offcut') {
           writes++
           const { rack } = value as Pick<JobRecord, 'rack'>
-          for (const copy of [...copies.values()]) putCopy({ ...copy, rack })
+          for (const one of [...copies.values()]) putCopy({ ...one, rack })
         } else putRecord(job, value as AnyRecord)
         channel?.postMessage(job)
       },
@@ -239,49 +235,36 @@ export const useJobStore = defineStore('jobs', () => {
   }
 
   const NO_JOB = fail('unknown-id', 'job', 'job: this job is not open here.')
-  function createFind(slug: string, body: FindBody): Result<FindRecord> {
+  type Kept = Pick<JobRecord, 'finds' | 'lines' | 'cuts' | 'joints'>
+  /** Begins a record of a job under an id of its own, with the next number of its kind. */
+  function begin<K extends keyof Kept>(slug: string, kind: K, act: (number: number) => Act): Result<Kept[K][number]> {
     const job = jobOf(slug)
+    if (!job) return NO_JOB
     const id = uuid()
-    const answer = job ? work(job, id, { do: 'begin-find', body }) : NO_JOB
-    return answer.ok ? ok(answer.value.finds.find(find => find.id === id)!) : answer
+    const answer = work(job, id, act(Math.max(0, ...job[kind].map(one => ('number' in one ? one.number : 0))) + 1))
+    return answer.ok ? ok(answer.value[kind].find(one => one.id === id)!) : answer
   }
-  function createLine(slug: string, body: LineBody): Result<LineRecord> {
+  /** Work on a record of a job that is no change of its fields. */
+  function onRecord<K extends keyof Kept>(slug: string, kind: K, id: string, act: (record: Kept[K][number]) => Act): Result<JobRecord> {
     const job = jobOf(slug)
-    const id = uuid()
-    const answer = job ? work(job, id, { do: 'begin-line', body, number: Math.max(0, ...job.lines.map(line => line.number)) + 1 }) : NO_JOB
-    return answer.ok ? ok(answer.value.lines.find(line => line.id === id)!) : answer
+    const record: Kept[K][number] | undefined = job?.[kind].find(one => one.id === id)
+    return job && record ? work(job, id, act(record)) : NO_JOB
   }
-  function createCut(slug: string, body: CutBody): Result<CutRecord> {
+  const onCut = (slug: string, id: string, act: Act) => onRecord(slug, 'cuts', id, () => act)
+  const onJoint = (slug: string, id: string, act: (joint: JointRecord) => Act) => onRecord(slug, 'joints', id, act)
+  /** Work on the rack, done from a job. */
+  function onRack(slug: string, id: string, act: Act): Result<JobRecord> {
     const job = jobOf(slug)
-    const id = uuid()
-    const answer = job ? work(job, id, { do: 'begin-cut', body, number: Math.max(0, ...job.cuts.map(cut => cut.number)) + 1 }) : NO_JOB
-    return answer.ok ? ok(answer.value.cuts.find(cut => cut.id === id)!) : answer
-  }
-  /** Work on a cut sheet that is no change of its fields. */
-  function onCut(slug: string, id: string, act: Act): Result<JobRecord> {
-    const job = jobOf(slug)
-    return job?.cuts.some(cut => cut.id === id) ? work(job, id, act) : NO_JOB
-  }
-  function createJoint(slug: string, body: JointBody): Result<JointRecord> {
-    const job = jobOf(slug)
-    const id = uuid()
-    const answer = job ? work(job, id, { do: 'begin-joint', body, number: Math.max(0, ...job.joints.map(joint => joint.number)) + 1 }) : NO_JOB
-    return answer.ok ? ok(answer.value.joints.find(joint => joint.id === id)!) : answer
-  }
-  /** Work on one find that is no change of its fields. */
-  function onFind(slug: string, id: string, act: Act): Result<JobRecord> {
-    const job = jobOf(slug)
-    return job?.finds.some(find => find.id === id) ? work(job, id, act) : NO_JOB
-  }
-  const onJoint = (slug: string, id: string, act: (joint: JointRecord) => Act): Result<JobRecord> => {
-    const job = jobOf(slug)
-    const joint = job?.joints.find(one => one.id === id)
-    return job && joint ? work(job, id, act(joint)) : NO_JOB
+    return job ? work(job, id, act) : NO_JOB
   }
   const placed = (joint: JointRecord, place: Omit<StepPlace, 'way'>): StepPlace => ({ ...place, ...(joint.wayId === null ? {} : { way: joint.wayId }) })
 
   return {
-    jobs, isLoaded, problem, recent, away, entries, hand, isKept, lastCopyAt, jobOf, load, loadJob, createJob, createFind, createLine, createCut, createJoint,
+    jobs, isLoaded, problem, recent, away, entries, hand, isKept, lastCopyAt, jobOf, load, loadJob, createJob,
+    createFind: (slug: string, body: FindBody) => begin(slug, 'finds', () => ({ do: 'begin-find', body })),
+    createLine: (slug: string, body: LineBody) => begin(slug, 'lines', number => ({ do: 'begin-line', body, number })),
+    createCut: (slug: string, body: CutBody) => begin(slug, 'cuts', number => ({ do: 'begin-cut', body, number })),
+    createJoint: (slug: string, body: JointBody) => begin(slug, 'joints', number => ({ do: 'begin-joint', body, number })),
     clashes: computed(() => entries.value.filter(({ state }) => state === 'clash')),
     refused: computed(() => entries.value.filter(({ state }) => state === 'refused')),
     flush: async () => outbox?.flush(),
@@ -289,24 +272,15 @@ export const useJobStore = defineStore('jobs', () => {
     letGo: (key: string) => outbox?.letGo(key),
     settle: (key: string, kept: 'mine' | 'theirs', initials: string) => outbox?.settle(key, kept, { mine: hand.value, initials }),
     changeFind: (slug: string, id: string, changes: Partial<FindBody>) => change(slug, 'finds', id, changes),
-    dropLine: (slug: string, id: string) => {
-      const job = jobOf(slug)
-      return job?.lines.some(line => line.id === id) ? work(job, id, { do: 'drop-line' }) : NO_JOB
-    },
+    dropLine: (slug: string, id: string) => onRecord(slug, 'lines', id, () => ({ do: 'drop-line' })),
     changeCut: (slug: string, id: string, changes: Partial<CutBody>) => change(slug, 'cuts', id, changes),
     dropCut: (slug: string, id: string) => onCut(slug, id, { do: 'drop-cut' }),
     planCut: (slug: string, id: string, plan: BenchPlan) => onCut(slug, id, { do: 'plan-cut', plan }),
     enterCut: (slug: string, id: string, body: Omit<DoneCutBody, 'id'>) => onCut(slug, id, { do: 'cut', body: { ...body, id: uuid() } }),
     takeBackCut: (slug: string, id: string, cut: string) => onCut(slug, id, { do: 'uncut', cut }),
     finishCut: (slug: string, id: string, body: FinishBody) => onCut(slug, id, { do: 'finish-cut', body }),
-    putOffcut: (slug: string, body: OffcutBody, id: string = uuid()) => {
-      const job = jobOf(slug)
-      return job ? work(job, id, { do: 'put-offcut', body }) : NO_JOB
-    },
-    dropOffcut: (slug: string, id: string) => {
-      const job = jobOf(slug)
-      return job ? work(job, id, { do: 'drop-offcut' }) : NO_JOB
-    },
+    putOffcut: (slug: string, body: OffcutBody, id: string = uuid()) => onRack(slug, id, { do: 'put-offcut', body }),
+    dropOffcut: (slug: string, id: string) => onRack(slug, id, { do: 'drop-offcut' }),
     changeLine: (slug: string, id: string, changes: Partial<LineBody>) => change(slug, 'lines', id, changes),
     changeKit: (slug: string, changes: Partial<KitBody>) => {
       const job = jobOf(slug)
@@ -315,9 +289,9 @@ export const useJobStore = defineStore('jobs', () => {
     changeJoint: (slug: string, id: string, changes: Partial<JointBody>) => change(slug, 'joints', id, changes),
     addPhoto: (slug: string, find: string, photo: { name: string, data: string, width: number, height: number }) => {
       const { width, height, ...body } = photo
-      return onFind(slug, find, { do: 'photo', body, width, height })
+      return onRecord(slug, 'finds', find, () => ({ do: 'photo', body, width, height }))
     },
-    dropPhoto: (slug: string, find: string, photo: string) => onFind(slug, find, { do: 'drop-photo', photo }),
+    dropPhoto: (slug: string, find: string, photo: string) => onRecord(slug, 'finds', find, () => ({ do: 'drop-photo', photo })),
     setTick: (slug: string, id: string, place: Omit<StepPlace, 'way'>, done: boolean) => onJoint(slug, id, joint => ({ do: 'tick', place: placed(joint, place), done })),
     failStep: (slug: string, id: string, place: Omit<StepPlace, 'way'>) => onJoint(slug, id, joint => ({ do: 'fault', place: placed(joint, place) })),
     setTimer: (slug: string, id: string, place: Omit<StepPlace, 'way'>, running: boolean) => onJoint(slug, id, joint => ({ do: 'wait', place: placed(joint, place), running })),

@@ -1,5 +1,4 @@
-import type { CutAnswer, CutQuestion } from './types'
-import { TOUCHING } from './types'
+import { TOUCHING, type CutAnswer, type CutQuestion } from './types'
 
 /*
  * The plan as it stands on the bench: bars with the pieces in them, and what was really cut. A wrong cut is a piece of its
@@ -78,7 +77,7 @@ export const restOf = (bar: Pick<BenchBar, 'id' | 'length'>, done: readonly Done
   Math.max(0, cutsOf(done, bar.id).reduce((rest, { length }) => rest - length - kerf, bar.length))
 
 /** Wrong cuts: pieces that lie there and belong nowhere. */
-export const slipsOf = (plan: BenchPlan, done: readonly DoneCut[]): DoneCut[] => done.filter(cut => !isRight(plan.pieces, cut))
+export const slipsOf = (plan: Pick<BenchPlan, 'pieces'>, done: readonly DoneCut[]): DoneCut[] => done.filter(cut => !isRight(plan.pieces, cut))
 
 const openBars = (plan: BenchPlan, done: readonly DoneCut[]): BenchBar[] => plan.bars.filter(({ id }) => cutsOf(done, id).length > 0)
 
@@ -94,9 +93,8 @@ export function cutQuestion(pieces: readonly BenchPiece[], stock: readonly Stock
   const lying: CutQuestion['stock'][number][] = []
   const opened = before ? openBars(before, done) : []
   if (before) {
-    const begun = { ...before, pieces: [...pieces] }
     for (const bar of opened) lying.push({ id: bar.id, length: restOf(bar, done, settings.kerf), quantity: 1, offcut: true })
-    for (const { id, length } of slipsOf(begun, done)) if (!opened.some(bar => bar.id === id)) lying.push({ id, length, quantity: 1, offcut: true })
+    for (const { id, length } of slipsOf({ pieces: [...pieces] }, done)) if (!opened.some(bar => bar.id === id)) lying.push({ id, length, quantity: 1, offcut: true })
   }
   const taken = (from: BenchBar['from'], id: string) => opened.filter(bar => bar.from === from && bar.stock === id).length
   return {

@@ -2,12 +2,11 @@ import { fail, issue, ok, type Issue, type Result } from '#core/base'
 import { findPipe, getPipe, soldAs, unitSystemOf } from '#core/catalogue'
 import { CUTTER_KERF, findPlanFault, isRight, openPieces, restOf, restsOf, slipsOf, trueSum, type BenchPiece, type BenchPlan, type BenchSettings, type DoneCut, type StockRow } from '#core/cutting'
 import { fillPolicy } from '#core/joints'
-import { surveyLine } from '#core/line'
 import { piecesOf, plainMessage } from '#core/run'
 import { formatDecimal, formatLength, parseLength, type UnitSystem } from '#core/units'
 import type { CutBody, DoneCutBody, FinishBody, OffcutBody } from './cut-schema'
 import type { Hand } from './find-work'
-import { draftLine } from './line-work'
+import { surveyed } from './line-work'
 import type { CutRecord, JobRecord, OffcutRecord } from './types'
 
 /* What each piece of work makes of a cut sheet and of the rack, asked on the tablet and by the server alike: see `work.ts`. */
@@ -53,12 +52,11 @@ export function piecesFor(job: JobRecord, sheet: Pick<CutBody, 'pipe' | 'sources
     }
     const isHook = fillPolicy(from.policy).bendMark === 'hook'
     const prefix = from === job ? `L${line.number}` : `${from.name.split(' ')[0]} L${line.number}`
-    const draft = draftLine(from, line)
-    const survey = draft.question ? surveyLine(draft.question) : null
+    const { draft, survey } = surveyed(from, line)
     for (const wrong of [...draft.issues, ...draft.rows.flatMap(row => (row.issue ? [row.issue] : []))].slice(0, 1)) found.waiting.push({ name: prefix, why: plainMessage(wrong), line: line.id })
-    if (!survey?.ok) return
-    for (const { piece } of survey.value.runs) if (!piece.ok) found.waiting.push({ name: prefix, why: plainMessage(piece.error), line: line.id })
-    for (const { piece } of piecesOf(draft, survey.value)) {
+    if (!survey) return
+    for (const { piece } of survey.runs) if (!piece.ok) found.waiting.push({ name: prefix, why: plainMessage(piece.error), line: line.id })
+    for (const { piece } of piecesOf(draft, survey)) {
       if (piece.pipe !== sheet.pipe) {
         if (!found.others.includes(piece.pipe)) found.others.push(piece.pipe)
         continue

@@ -14,7 +14,7 @@ export { beginCut, changeCut, enterCut, finishCut, FINISHED, MOST_OFFCUTS, offRa
 export type { SheetPieces, WaitingPiece } from './cut-work'
 export { cutPatch, doneCutBody, finishBody, MOST_CUT_PIECES, newCut, offcutBody, planBody, undoneCutBody } from './cut-schema'
 export type { CutBody, DoneCutBody, FinishBody, OffcutBody } from './cut-schema'
-export { beginLine, changeLine, draftLine, isLineRight, MOST_LINES, tooManyLines } from './line-work'
+export { beginLine, changeLine, draftLine, isLineRight, MOST_LINES, surveyed, tooManyLines, tubesOf } from './line-work'
 export type { LineRules } from './line-work'
 export { LINE_FILE_VERSION, lineFileSchema, readLineFile, writeLineFile } from './line-file'
 export { clashBody, faultBody, findPatch, jointPatch, linePatch, newFind, newJob, newJoint, newLine, newPhoto, signoffBody, stepPlace } from './schema'

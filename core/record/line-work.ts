@@ -1,7 +1,7 @@
 import { fail, ok, type Result } from '#core/base'
 import { findPipe } from '#core/catalogue'
-import { planLine } from '#core/line'
-import { draftRun, type RunDraft } from '#core/run'
+import { planLine, surveyLine, type Survey } from '#core/line'
+import { draftRun, piecesOf, type RunDraft, type RunPiece } from '#core/run'
 import { benderFor, kitOf } from './kit'
 import type { LineBody } from './schema'
 import type { JobRecord, LineRecord } from './types'
@@ -23,6 +23,19 @@ export const beginLine = (id: string, number: number, body: LineBody, updatedAt:
 
 /** A line of a job as the line verb is asked about it: with the job's bender and measured fittings. */
 export const draftLine = (rules: LineRules, line: LineBody): RunDraft => draftRun({ ...line, region: rules.region }, line.legs, { bender: benderFor(rules, line.pipe), kit: kitOf(rules) })
+
+/** A line of a job as it was drafted, and as far as it can be laid; `survey` null where no leg can be. */
+export function surveyed(rules: LineRules, line: LineBody): { draft: RunDraft, survey: Survey | null } {
+  const draft = draftLine(rules, line)
+  const survey = draft.question ? surveyLine(draft.question) : null
+  return { draft, survey: survey?.ok ? survey.value : null }
+}
+
+/** The tubes of a line of a job that can be made, with the points they run between. */
+export function tubesOf(rules: LineRules, line: LineBody): RunPiece[] {
+  const { draft, survey } = surveyed(rules, line)
+  return survey ? piecesOf(draft, survey) : []
+}
 
 /** Whether every leg of a line is understood and can be made. */
 export function isLineRight(rules: LineRules, line: LineBody): boolean {

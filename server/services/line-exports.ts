@@ -1,6 +1,5 @@
 import { bendOf, getPipe } from '#core/catalogue'
-import { surveyLine } from '#core/line'
-import { benderFor, draftLine, writeLineFile } from '#core/record'
+import { benderFor, surveyed, writeLineFile } from '#core/record'
 import { piecesOf } from '#core/run'
 import { isometricShapes, markShapes, spaceDxf, toDxf, toSvg } from '../exports/line-drawing'
 import { legsCsv, marksCsv } from '../exports/line-tables'
@@ -21,23 +20,22 @@ export async function exportLine(slug: string, id: string, wanted: string): Prom
   if (!line) throw notFound('line', 'this job has no such line. It may belong to another job.')
   const name = EXPORTS.find(one => one === wanted)
   if (!name) throw notFound('export', `a line is given out as ${EXPORTS.join(', ')}.`)
-  const draft = draftLine(job, line)
-  const survey = draft.question ? surveyLine(draft.question) : null
+  const { draft, survey } = surveyed(job, line)
   const of = (body: string | Buffer): Export => ({ name: `${job.slug}-l${line.number}-${name}`, type: TYPES[name.slice(name.lastIndexOf('.') + 1)]!, body, isShown: name.endsWith('.pdf') })
   // What was typed can be given out however wrong it is.
   if (name === 'legs.csv') return of(legsCsv(draft))
-  const worked = survey?.ok ? { pieces: piecesOf(draft, survey.value), fittings: survey.value.fittings, warnings: survey.value.warnings } : null
+  const worked = survey ? { pieces: piecesOf(draft, survey), fittings: survey.fittings, warnings: survey.warnings } : null
   if (name === 'line.json') return of(`${JSON.stringify(writeLineFile(job, line, worked), null, 2)}\n`)
-  if (!worked || !survey?.ok) throw invalid(draft.rows.find(({ issue }) => issue)?.issue ?? { code: 'missing', path: 'legs', message: 'legs: this line has no leg yet. Type one, then give it out.' })
+  if (!worked || !survey) throw invalid(draft.rows.find(({ issue }) => issue)?.issue ?? { code: 'missing', path: 'legs', message: 'legs: this line has no leg yet. Type one, then give it out.' })
   const radius = benderFor(job, line.pipe)?.radius ?? bendOf(getPipe(line.pipe))?.radius.value ?? 0
   const title = `${job.name}, L${line.number} ${line.name}`.trim()
   switch (name) {
     case 'marks.csv': return of(marksCsv(worked.pieces))
-    case 'isometric.svg': return of(toSvg(isometricShapes(draft, survey.value, radius), title))
-    case 'isometric.dxf': return of(toDxf(isometricShapes(draft, survey.value, radius)))
-    case 'space.dxf': return of(spaceDxf(survey.value, radius))
+    case 'isometric.svg': return of(toSvg(isometricShapes(draft, survey, radius), title))
+    case 'isometric.dxf': return of(toDxf(isometricShapes(draft, survey, radius)))
+    case 'space.dxf': return of(spaceDxf(survey, radius))
     case 'marks.svg': return of(toSvg(markShapes(worked.pieces), title))
     case 'marks.dxf': return of(toDxf(markShapes(worked.pieces)))
-    case 'strips.pdf': return of(await stripsPdf(draft, survey.value, worked.pieces, { title: `Line L${line.number}`, about: `${job.name}, ${line.name || job.place}` }, job.region, await loadFonts()))
+    case 'strips.pdf': return of(await stripsPdf(draft, survey, worked.pieces, { title: `Line L${line.number}`, about: `${job.name}, ${line.name || job.place}` }, job.region, await loadFonts()))
   }
 }
