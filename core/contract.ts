@@ -8,7 +8,7 @@ import { understand } from '#core/ask'
 import { DIRECTIONS, MEASURED_TO, planLine, planOffset } from '#core/line'
 import { planCuts } from '#core/cutting'
 import { askHeat, HEAT_TARGETS } from '#core/heat'
-import { MADE_METHODS, makeJoint } from '#core/making'
+import { MADE_METHODS, makeJoint, NEAR } from '#core/making'
 
 const region = z.enum(REGIONS)
 const text = z.string().max(200)
@@ -92,6 +92,8 @@ const makeQuestion = z.strictObject({
   torch: z.enum(['propane', 'propylene']).optional(),
   tool: text.optional(),
   ambient: z.number().finite().min(-40).max(60).optional(),
+  temper: z.enum(['hard', 'soft']).optional(),
+  near: z.array(z.enum(NEAR)).max(NEAR.length).optional(),
 })
 
 const inspectQuestion = z.strictObject({

@@ -1,7 +1,7 @@
 import type { Region } from '#core/catalogue'
 import type { Cutter } from '#core/cutting'
 import type { Conditions, End, Policy } from '#core/joints'
-import type { BenderRecord, FindBody, FittingRecord, LineBody, OffcutBody, ToolRecord } from '#core/record'
+import type { BenderRecord, FindBody, FittingRecord, LineInput, OffcutBody, ToolRecord } from '#core/record'
 
 export interface DemoJoint {
   place: string
@@ -50,7 +50,7 @@ export interface DemoJob {
   tools?: ToolRecord[]
   fittings?: FittingRecord[]
   benders?: BenderRecord[]
-  lines?: LineBody[]
+  lines?: LineInput[]
   cuts?: DemoCut[]
   rack?: OffcutBody[]
   handedOver?: string

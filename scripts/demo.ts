@@ -12,8 +12,8 @@ import { createJoint, setTick, signOff, updateJoint } from '../server/services/j
 import type { Write } from '../server/services/once'
 import { findWays } from '#core/joints'
 import { cutQuestion, cutRows, planCuts, restsOf, takeAnswer } from '#core/cutting'
-import { BLANK_FIND, kitOf, piecesFor, rackFor, readSheet } from '#core/record'
-import { makeCards } from '#core/making'
+import { BLANK_FIND, cardsOf, kitOf, newLine, piecesFor, rackFor, readSheet } from '#core/record'
+import { inMakingOrder } from '#core/making'
 import { demoPhoto } from './demo-photo'
 import { DEMO_JOBS, type DemoCut, type DemoJob, type DemoJoint } from './demo-data'
 
@@ -25,11 +25,12 @@ async function addJoint(slug: string, job: DemoJob, demo: DemoJoint, findIds: re
   const way = demo.way === undefined ? undefined : answer.value.ways.find(({ parts }) => parts.some(({ name }) => name === demo.way))
   if (demo.way !== undefined && !way) throw new Error(`${slug}: no way by ${demo.way}`)
   const created = await createJoint(slug, {
-    place: demo.place, a: demo.a, b: demo.b, findA: demo.find === undefined ? null : findIds[demo.find]!, findB: null, comeBack: demo.comeBack ?? null, conditions: demo.conditions, orientation: demo.orientation ?? 'horizontal', wayId: null, depths: {},
+    place: demo.place, a: demo.a, b: demo.b, findA: demo.find === undefined ? null : findIds[demo.find]!, findB: null, comeBack: demo.comeBack ?? null, conditions: demo.conditions, orientation: demo.orientation ?? 'horizontal', ambient: null, torch: null, wayId: null, depths: {},
   }, now())
   if (!way) return
   await updateJoint(slug, created.id, { version: created.version, wayId: way.id }, now())
-  const steps = makeCards({ joints: way.joints, region: job.region, orientation: demo.orientation ?? 'horizontal', conditions: demo.conditions, policy: job.policy })
+  const taken = (await getJob(slug)).joints.find(({ id }) => id === created.id)!
+  const steps = inMakingOrder(cardsOf({ region: job.region, policy: job.policy ?? {} }, taken))
     .flatMap(({ entry, answer: card }) => (card.ok ? card.value.steps.map((_, step) => ({ entry, step })) : []))
   for (const place of steps.slice(0, demo.signed ? steps.length : demo.ticks ?? 0)) await setTick(slug, created.id, place, true, now())
   if (!demo.signed) return
@@ -87,7 +88,7 @@ async function addJob(job: DemoJob, position: number) {
     findIds.push(id)
     if (photo) await createPhoto(slug, id, { name: photo, data: await demoPhoto() }, now('Wyn'))
   }
-  for (const line of job.lines ?? []) await createLine(slug, line, now('Wyn'))
+  for (const line of job.lines ?? []) await createLine(slug, newLine.parse(line), now('Wyn'))
   for (const offcut of job.rack ?? []) await saveOffcut(slug, randomUUID(), offcut, now('Wyn'))
   for (const cut of job.cuts ?? []) await addCut(slug, cut)
   for (const joint of job.joints) await addJoint(slug, job, joint, findIds)

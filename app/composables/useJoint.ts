@@ -1,8 +1,8 @@
 import { fillConditions, findWays, type Conditions, type End, type Way, type WaysAnswer } from '#core/joints'
-import { isMade, kitOf, type JobRecord, type JointBody, type JointRecord } from '#core/record'
+import { isMade, kitOf, type JobRecord, type JointBody, type JointInput, type JointRecord } from '#core/record'
 
 /** A joint of which one end is known. */
-export const BLANK_JOINT: Omit<JointBody, 'a' | 'findA' | 'place'> = { b: null, findB: null, conditions: {}, orientation: 'horizontal', wayId: null, comeBack: null, depths: {} }
+export const BLANK_JOINT: Omit<JointInput, 'a' | 'findA' | 'place'> = { b: null, findB: null, conditions: {}, orientation: 'horizontal', wayId: null, comeBack: null, depths: {} }
 
 /** The joint on the screen: its ends and conditions, every way to make it, and the one looked at. */
 export function useJoint(job: Ref<JobRecord | undefined>) {

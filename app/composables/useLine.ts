@@ -2,7 +2,7 @@ import isEqual from 'fast-deep-equal'
 import { unitSystemOf, type Region } from '#core/catalogue'
 import { surveyLine, type LaidLeg, type LineWarning, type Piece } from '#core/line'
 import type { Issue } from '#core/base'
-import { draftLine, type JobRecord, type LineBody, type LineRecord } from '#core/record'
+import { draftLine, type JobRecord, type LineBody, type LineInput, type LineRecord } from '#core/record'
 import { insertLeg, plainMessage, pointLetter, removeLeg, rowsAlong, splitLegs, typeLength, withLength, type RunRow } from '#core/run'
 import { BLANK_JOINT } from './useJoint'
 import { beginHistory, record, redo, undo, type History } from '~/editor/history'
@@ -19,7 +19,7 @@ export interface ShownPiece {
   issue: Issue | null
 }
 
-type LineShape = Omit<LineBody, 'name'>
+type LineShape = Omit<LineBody, 'name' | 'pulled'>
 const shapeOf = ({ pipe, method, corners, start, walls, legs }: LineRecord): LineShape => ({ pipe, method, corners, start, walls, legs })
 
 /** Pipe a new line begins with where the job has none yet: the commonest of its country. */
@@ -131,7 +131,7 @@ export function useLine(job: Ref<JobRecord | undefined>) {
     await router.replace({ query: {} })
   }
 
-  async function addLine(body: Partial<LineBody> = {}) {
+  async function addLine(body: Partial<LineInput> = {}) {
     if (!job.value) return
     const last = job.value.lines.at(-1)
     const pipe = last?.pipe ?? job.value.finds.findLast(find => find.pipe !== null)?.pipe ?? USUAL_PIPE[job.value.region]

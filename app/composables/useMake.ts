@@ -1,7 +1,8 @@
 import { unitSystemOf } from '#core/catalogue'
-import { makeCards, type MakeCard, type Step } from '#core/making'
-import { isMade, statusOf, type JobRecord, type JointRecord } from '#core/record'
+import { inMakingOrder, type MakeCard, type Step } from '#core/making'
+import { cardsOf, isMade, statusOf, type JobRecord, type JointRecord } from '#core/record'
 import { parseLength } from '#core/units'
+import { readAsk } from '~/reading/ask'
 
 /** The joint being made: one card for each entry of its way, the steps done, the depth in use. */
 export function useMake(job: Ref<JobRecord | undefined>) {
@@ -13,13 +14,12 @@ export function useMake(job: Ref<JobRecord | undefined>) {
     ?? joints.value.find(one => statusOf(one) === 'dry-fitted') ?? joints.value.find(one => statusOf(one) === 'planned') ?? joints.value.at(-1))
   const isSigned = computed(() => joint.value !== undefined && isMade(joint.value))
 
-  const cards = computed<MakeCard[]>(() => (joint.value?.way && job.value
-    ? makeCards({ joints: joint.value.way.joints, region: job.value.region, orientation: joint.value.orientation, conditions: joint.value.conditions, policy: job.value.policy })
-    : []))
+  const cards = computed<MakeCard[]>(() => (joint.value && job.value ? inMakingOrder(cardsOf(job.value, joint.value)) : []))
   const stepsOf = (card: MakeCard | undefined): readonly Step[] => (card?.answer.ok ? card.answer.value.steps : [])
   const tickOf = (entry: number, step: number) => joint.value?.ticks.find(tick => tick.entry === entry && tick.step === step)
   const openSteps = (card: MakeCard) => stepsOf(card).filter((_, step) => !tickOf(card.entry, step)).length
 
+  /** Place in the making order of the end that was chosen by hand. */
   const chosen = ref<number | null>(null)
   watch(() => joint.value?.id, () => { chosen.value = null })
   const card = computed(() => cards.value[chosen.value ?? cards.value.findIndex(one => openSteps(one) > 0)] ?? cards.value.at(-1))
@@ -40,15 +40,23 @@ export function useMake(job: Ref<JobRecord | undefined>) {
   })
 
   const place = (step: number) => ({ entry: card.value!.entry, step })
-  const tick = (step: number) => store.setTick(job.value!.slug, joint.value!.id, place(step), !tickOf(card.value!.entry, step))
-  const fail = (step: number) => store.failStep(job.value!.slug, joint.value!.id, place(step))
+  /** What was typed of the figure the current step asks for. */
+  const typed = ref('')
+  const readingAt = (step: number): number | null => {
+    const ask = stepsOf(card.value)[step]?.ask
+    return ask && step === current.value ? readAsk(ask, typed.value, unitSystemOf(job.value!.region)).value : null
+  }
+  const tick = (step: number) => store.setTick(job.value!.slug, joint.value!.id, { ...place(step), ...(readingAt(step) === null ? {} : { reading: readingAt(step) }) }, !tickOf(card.value!.entry, step))
+  const fail = (step: number) => store.failStep(job.value!.slug, joint.value!.id, { ...place(step), ...(readingAt(step) === null ? {} : { reading: readingAt(step) }) })
   const setTimer = (step: number, running: boolean) => store.setTimer(job.value!.slug, joint.value!.id, place(step), running)
   const setDepth = (typed: string) => {
     const { [String(card.value!.entry)]: _, ...others } = joint.value!.depths
     store.changeJoint(job.value!.slug, joint.value!.id, { depths: typed.trim() === '' ? others : { ...others, [String(card.value!.entry)]: typed } })
   }
   const setOrientation = (orientation: JointRecord['orientation']) => store.changeJoint(job.value!.slug, joint.value!.id, { orientation })
+  const setAir = (ambient: JointRecord['ambient']) => store.changeJoint(job.value!.slug, joint.value!.id, { ambient })
+  const setTorch = (torch: JointRecord['torch']) => store.changeJoint(job.value!.slug, joint.value!.id, { torch })
   const sign = (initials: string) => store.sign(job.value!.slug, joint.value!.id, { initials })
 
-  return { joints, joint, ...useShifted(job, joint), isSigned, cards, card, chosen, current, left, depth, stepsOf, tickOf, openSteps, typedDepth, tick, fail, setTimer, setDepth, setOrientation, sign }
+  return { joints, joint, ...useShifted(job, joint), isSigned, cards, card, chosen, current, left, depth, stepsOf, tickOf, openSteps, typedDepth, typed, setAir, setTorch, tick, fail, setTimer, setDepth, setOrientation, sign }
 }

@@ -1,6 +1,6 @@
 import type { BenchPlan } from '#core/cutting'
 import { ok, type Issue, type Result } from '#core/base'
-import { addPhoto, beginCut, beginFind, beginJoint, beginLine, changeCut, changeFind, changeKit, changeJoint, changeLine, dropPhoto, enterCut, failStep, finishCut, offRack, planCut, putOffcut, rackAfter, runTimer, signJoint, takeBackCut, tickStep, type Clash, type ClashBody, type CutBody, type CutRecord, type DoneCutBody, type Fields, type FindBody, type FindRecord, type FinishBody, type JobBody, type JobRecord, type JointBody, type JointRecord, type KitBody, type LineBody, type LineRecord, type OffcutBody, type PhotoBody, type SignoffBody, type StepPlace } from '#core/record'
+import { addPhoto, beginCut, beginFind, beginJoint, beginLine, changeCut, changeFind, changeKit, changeJoint, changeLine, dropPhoto, enterCut, failStep, finishCut, offRack, planCut, putOffcut, rackAfter, reopenJoint, runTimer, signJoint, takeBackCut, tickStep, type Clash, type ClashBody, type CutBody, type CutRecord, type DoneCutBody, type Fields, type FindBody, type FindRecord, type FinishBody, type JobBody, type JobRecord, type JointBody, type JointInput, type JointRecord, type KitBody, type LineBody, type LineInput, type LineRecord, type OffcutBody, type PhotoBody, type ReopenBody, type SignoffBody, type StepPlace, type TickBody } from '#core/record'
 
 /** A change of kind `jobs` is of a job's own fields: policies, tools, measured fittings. */
 export type Kind = 'jobs' | 'finds' | 'lines' | 'cuts' | 'joints'
@@ -13,7 +13,7 @@ export const kitRecord = (job: string): string => `kit-${job}`
 export type Act =
   | { do: 'begin-job', body: JobBody }
   | { do: 'begin-find', body: FindBody }
-  | { do: 'begin-line', body: LineBody, number: number }
+  | { do: 'begin-line', body: LineInput, number: number }
   | { do: 'drop-line' }
   | { do: 'begin-cut', body: CutBody, number: number }
   | { do: 'drop-cut' }
@@ -23,12 +23,13 @@ export type Act =
   | { do: 'finish-cut', body: FinishBody }
   | { do: 'put-offcut', body: OffcutBody }
   | { do: 'drop-offcut' }
-  | { do: 'begin-joint', body: JointBody, number: number }
+  | { do: 'begin-joint', body: JointInput, number: number }
   | { do: 'photo', body: Omit<PhotoBody, 'id'>, width: number, height: number }
   | { do: 'drop-photo', photo: string }
   | { do: 'change', kind: Kind, changes: Fields, base: Fields, version: number }
-  | { do: 'tick', place: StepPlace, done: boolean }
-  | { do: 'fault', place: StepPlace }
+  | { do: 'tick', place: TickBody, done: boolean }
+  | { do: 'fault', place: TickBody }
+  | { do: 'reopen', body: Omit<ReopenBody, 'id'> }
   | { do: 'wait', place: StepPlace, running: boolean }
   | { do: 'sign', body: Omit<SignoffBody, 'id' | 'version'>, version: number, seen: Fields }
   | { do: 'settle', body: Omit<ClashBody, 'id'> }
@@ -79,6 +80,7 @@ export function toRequest({ key, job, record, act }: Entry): Request {
     case 'change': return { method: 'PATCH', url: act.kind === 'jobs' ? at : `${at}/${act.kind}/${record}`, body: { ...act.changes, version: act.version } }
     case 'tick': return { method: act.done ? 'PUT' : 'DELETE', url: `${at}/joints/${record}/ticks`, body: act.place }
     case 'fault': return { method: 'POST', url: `${at}/joints/${record}/faults`, body: { ...act.place, id: key } }
+    case 'reopen': return { method: 'POST', url: `${at}/joints/${record}/reopenings`, body: { ...act.body, id: key } }
     case 'wait': return { method: act.running ? 'PUT' : 'DELETE', url: `${at}/joints/${record}/timers`, body: act.place }
     case 'sign': return { method: 'POST', url: `${at}/joints/${record}/signoffs`, body: { ...act.body, id: key, version: act.version } }
     case 'settle': return { method: 'POST', url: `${at}/clashes`, body: { ...act.body, id: key } }
@@ -87,7 +89,8 @@ export function toRequest({ key, job, record, act }: Entry): Request {
 
 /** What a body kept by an earlier version lacks. */
 const NEW_FIND: Partial<FindBody> = { notes: '', cannot: [] }
-const NEW_JOINT: Partial<JointBody> = { findB: null, comeBack: null }
+const NEW_LINE: Pick<LineBody, 'pulled'> = { pulled: {} }
+const NEW_JOINT: Pick<JointBody, 'findB' | 'comeBack' | 'ambient' | 'torch'> = { findB: null, comeBack: null, ambient: null, torch: null }
 
 /** A job as it stands once an entry is done; times are the server's, `ahead` ms of this tablet's. Fails with what core says against it. */
 export function applyEntry(job: JobRecord, { key, record, at, act }: Entry, ahead = 0): Result<JobRecord> {
@@ -127,7 +130,7 @@ export function applyEntry(job: JobRecord, { key, record, at, act }: Entry, ahea
     }
     case 'begin-line': {
       if (job.lines.some(({ id }) => id === record)) return ok(job)
-      const line = beginLine(record, act.number, act.body, time)
+      const line = beginLine(record, act.number, { ...NEW_LINE, ...act.body }, time)
       return line.ok ? ok({ ...job, lines: [...job.lines, line.value] }) : line
     }
     case 'drop-line': return ok({ ...job, lines: job.lines.filter(({ id }) => id !== record) })
@@ -161,8 +164,9 @@ export function applyEntry(job: JobRecord, { key, record, at, act }: Entry, ahea
       if (act.kind === 'cuts') return onCut(cut => changeCut(cut, act.changes as Partial<CutBody>))
       if (act.kind === 'lines') return onLine(line => changeLine(line, act.changes as Partial<LineBody>))
       return act.kind === 'finds' ? onFind(find => changeFind(job, find, act.changes as Partial<FindBody>, hand)) : onJoint(joint => changeJoint(job, joint, act.changes as Partial<JointBody>))
-    case 'tick': return onJoint(joint => tickStep(job, joint, act.place, act.done, time))
+    case 'tick': return onJoint(joint => tickStep(job, joint, act.place, act.done, hand))
     case 'fault': return onJoint(joint => failStep(job, joint, { ...act.place, id: key }, hand))
+    case 'reopen': return onJoint(joint => reopenJoint(joint, { ...act.body, id: key }, hand))
     case 'wait': return onJoint(joint => runTimer(job, joint, act.place, act.running, time))
     case 'sign': return onJoint(joint => signJoint(job, joint, { ...act.body, id: key }, time))
     case 'settle': return ok(job.clashes.some(({ id }) => id === key) ? job : { ...job, clashes: [...job.clashes, { ...act.body, id: key, at: time }] })

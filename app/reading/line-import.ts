@@ -1,11 +1,11 @@
 import Papa from 'papaparse'
 import { fail, ok, type Result } from '#core/base'
 import { getPipe } from '#core/catalogue'
-import { draftLine, readLineFile, type JobRecord, type LineBody, type LineRecord } from '#core/record'
+import { draftLine, readLineFile, type JobRecord, type LineInput, type LineRecord } from '#core/record'
 import { MOST_RUN_LEGS } from '#core/run'
 
 /** What an import would do, before it does it: the line it becomes, each row with what is wrong with it. */
-export interface LineImport { body: LineBody, from: 'JSON' | 'CSV', rows: { number: number, text: string, problem: string | null }[] }
+export interface LineImport { body: LineInput, from: 'JSON' | 'CSV', rows: { number: number, text: string, problem: string | null }[] }
 
 /** Largest file read, bytes: far over 500 legs. */
 const MOST_BYTES = 1024 * 1024
@@ -33,14 +33,14 @@ function readCsv(text: string): Result<string[]> {
 }
 
 /** Reads a file of a line or of legs for a job; nothing is changed yet. `like` gives a table's legs their pipe and method. */
-export function readImport(name: string, text: string, job: JobRecord, like: LineBody): Result<LineImport> {
+export function readImport(name: string, text: string, job: JobRecord, like: LineInput): Result<LineImport> {
   if (text.length > MOST_BYTES) return fail('too-many', 'file', 'That file is over 1 MB. A line\'s file or a table of up to 500 legs is accepted.')
   const isJson = name.toLowerCase().endsWith('.json') || text.trimStart().startsWith('{')
   const legs = isJson ? null : readCsv(text)
   if (legs && !legs.ok) return legs
   const file = isJson ? readLineFile(text, job.region) : null
   if (file && !file.ok) return file
-  const body: LineBody = file?.ok ? file.value : { ...like, name: name.replace(/\.[^.]*$/, '').slice(0, 120), start: 'free', walls: [], legs: legs!.ok ? legs!.value : [] }
+  const body: LineInput = file?.ok ? file.value : { ...like, name: name.replace(/\.[^.]*$/, '').slice(0, 120), start: 'free', walls: [], legs: legs!.ok ? legs!.value : [] }
   try {
     getPipe(body.pipe)
   } catch {
@@ -51,4 +51,4 @@ export function readImport(name: string, text: string, job: JobRecord, like: Lin
 }
 
 /** What of a line a table's legs take over. */
-export const likeLine = (line: LineRecord): LineBody => ({ name: line.name, pipe: line.pipe, method: line.method, corners: line.corners, start: line.start, walls: line.walls, legs: [] })
+export const likeLine = (line: LineRecord): LineInput => ({ name: line.name, pipe: line.pipe, method: line.method, corners: line.corners, start: line.start, walls: line.walls, legs: [] })

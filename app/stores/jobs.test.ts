@@ -198,7 +198,7 @@ describe('what is done', () => {
   it('goes out after what was typed before it, and names the way it was done by', async () => {
     reply = () => job({ joints: [joint({ wayId: way.id, way })] })
     const store = await loaded()
-    reply = ({ method, body }) => joint({ wayId: way.id, way, version: 2, ...(method === 'PATCH' ? body as Partial<JointRecord> : { ticks: [{ entry: 0, step: 0, code: 'cut', at: '' }] }) })
+    reply = ({ method, body }) => joint({ wayId: way.id, way, version: 2, ...(method === 'PATCH' ? body as Partial<JointRecord> : { ticks: [{ entry: 0, step: 0, code: 'cut', at: '', by: '', reading: null }] }) })
     store.changeJoint('yard', 'j', { place: 'riser' })
     store.setTick('yard', 'j', { entry: 0, step: 0 }, true)
     expect(theJoint().ticks).toHaveLength(1)

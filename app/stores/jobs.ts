@@ -4,7 +4,7 @@ import { useStorage } from '@vueuse/core'
 import { v4 as uuid } from 'uuid'
 import { fail, ok, type Issue, type Result } from '#core/base'
 import type { BenchPlan } from '#core/cutting'
-import { completeJob, rackAfter, type CutBody, type DoneCutBody, type FinishBody, type FindBody, type JobBody, type JobRecord, type JointBody, type JointRecord, type KitBody, type LineBody, type OffcutBody, type SignoffBody, type StepPlace } from '#core/record'
+import { completeJob, rackAfter, type CutBody, type DoneCutBody, type FinishBody, type FindBody, type JobBody, type JobRecord, type JointBody, type JointInput, type JointRecord, type KitBody, type LineBody, type LineInput, type OffcutBody, type ReopenBody, type SignoffBody, type StepPlace, type TickBody } from '#core/record'
 import { useApi, type Answer } from '~/composables/useApi'
 import { useServerClock } from '~/composables/useServerClock'
 import { applyEntry, beginJob, kitRecord, type Act, type AnyRecord, type Entry, type Kind } from '~/outbox/entry'
@@ -257,14 +257,14 @@ export const useJobStore = defineStore('jobs', () => {
     const job = jobOf(slug)
     return job ? work(job, id, act) : NO_JOB
   }
-  const placed = (joint: JointRecord, place: Omit<StepPlace, 'way'>): StepPlace => ({ ...place, ...(joint.wayId === null ? {} : { way: joint.wayId }) })
+  const placed = <P extends Omit<StepPlace, 'way'>>(joint: JointRecord, place: P): P & Pick<StepPlace, 'way'> => ({ ...place, ...(joint.wayId === null ? {} : { way: joint.wayId }) })
 
   return {
     jobs, isLoaded, problem, recent, away, entries, hand, isKept, lastCopyAt, jobOf, load, loadJob, createJob,
     createFind: (slug: string, body: FindBody) => begin(slug, 'finds', () => ({ do: 'begin-find', body })),
-    createLine: (slug: string, body: LineBody) => begin(slug, 'lines', number => ({ do: 'begin-line', body, number })),
+    createLine: (slug: string, body: LineInput) => begin(slug, 'lines', number => ({ do: 'begin-line', body, number })),
     createCut: (slug: string, body: CutBody) => begin(slug, 'cuts', number => ({ do: 'begin-cut', body, number })),
-    createJoint: (slug: string, body: JointBody) => begin(slug, 'joints', number => ({ do: 'begin-joint', body, number })),
+    createJoint: (slug: string, body: JointInput) => begin(slug, 'joints', number => ({ do: 'begin-joint', body, number })),
     clashes: computed(() => entries.value.filter(({ state }) => state === 'clash')),
     refused: computed(() => entries.value.filter(({ state }) => state === 'refused')),
     flush: async () => outbox?.flush(),
@@ -292,8 +292,9 @@ export const useJobStore = defineStore('jobs', () => {
       return onRecord(slug, 'finds', find, () => ({ do: 'photo', body, width, height }))
     },
     dropPhoto: (slug: string, find: string, photo: string) => onRecord(slug, 'finds', find, () => ({ do: 'drop-photo', photo })),
-    setTick: (slug: string, id: string, place: Omit<StepPlace, 'way'>, done: boolean) => onJoint(slug, id, joint => ({ do: 'tick', place: placed(joint, place), done })),
-    failStep: (slug: string, id: string, place: Omit<StepPlace, 'way'>) => onJoint(slug, id, joint => ({ do: 'fault', place: placed(joint, place) })),
+    setTick: (slug: string, id: string, place: Omit<TickBody, 'way'>, done: boolean) => onJoint(slug, id, joint => ({ do: 'tick', place: placed(joint, place), done })),
+    failStep: (slug: string, id: string, place: Omit<TickBody, 'way'>) => onJoint(slug, id, joint => ({ do: 'fault', place: placed(joint, place) })),
+    reopen: (slug: string, id: string, body: Omit<ReopenBody, 'id'>) => onJoint(slug, id, () => ({ do: 'reopen', body })),
     setTimer: (slug: string, id: string, place: Omit<StepPlace, 'way'>, running: boolean) => onJoint(slug, id, joint => ({ do: 'wait', place: placed(joint, place), running })),
     sign: (slug: string, id: string, body: Omit<SignoffBody, 'id' | 'version'>) => onJoint(slug, id, joint => ({ do: 'sign', body, version: joint.version, seen: { depths: joint.depths, wayId: joint.wayId } })),
   }

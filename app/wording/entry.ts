@@ -8,7 +8,7 @@ import { endLabel } from './way'
 
 /** Words for what was done on this tablet, and for the fields two hands set differently. */
 const FIELD_WORDS: Readonly<Record<string, string>> = {
-  place: 'where', notes: 'notes', cannot: 'cannot be checked', findB: 'from the find', typed: 'diameter', by: 'read with', pipe: 'kept as', a: 'first end', b: 'other end', findA: 'from the find', comeBack: 'come back on', orientation: 'the pipe runs', wayId: 'way', signoff: 'signed by', depths: 'depth mark', name: 'called', method: 'joined by', corners: 'corners', start: 'begins at', walls: 'walls', legs: 'legs', tools: 'tools', benders: 'benders', counts: 'counts', fittings: 'my fittings', policy: 'policy', sources: 'lines', extras: 'other pieces', cutter: 'cut with', kerf: 'kerf', keep: 'kept from', spare: 'bent pieces longer by', prefer: 'rests', stock: 'stock', leave: 'left on the rack', conditions: 'condition', answers: 'check',
+  place: 'where', notes: 'notes', cannot: 'cannot be checked', findB: 'from the find', typed: 'diameter', by: 'read with', pipe: 'kept as', a: 'first end', b: 'other end', findA: 'from the find', comeBack: 'come back on', orientation: 'the pipe runs', ambient: 'air', torch: 'torch', pulled: 'bends', wayId: 'way', signoff: 'signed by', depths: 'depth mark', name: 'called', method: 'joined by', corners: 'corners', start: 'begins at', walls: 'walls', legs: 'legs', tools: 'tools', benders: 'benders', counts: 'counts', fittings: 'my fittings', policy: 'policy', sources: 'lines', extras: 'other pieces', cutter: 'cut with', kerf: 'kerf', keep: 'kept from', spare: 'bent pieces longer by', prefer: 'rests', stock: 'stock', leave: 'left on the rack', conditions: 'condition', answers: 'check',
 }
 
 /** The name of a field by its path, such as "depth mark, end 1". */
@@ -75,6 +75,7 @@ export function entryWords({ act }: Pick<Entry, 'act'>, job: JobRecord | undefin
       return keys.map(key => `${fieldWords(`${field}.${key}`)}: ${valueWords(`${field}.${key}`, (value as Record<string, unknown>)[key], job)}`).join(', ') || fieldWords(field)
     }).join(', ')
     case 'tick': return `step ${act.place.step + 1} ${act.done ? 'done' : 'not done'}`
+    case 'reopen': return `opened again: ${act.body.reason}`
     case 'fault': return `check of step ${act.place.step + 1} failed`
     case 'wait': return act.running ? 'wait begun' : 'wait stopped'
     case 'sign': return `${act.body.corrects ? 'signed anew' : 'signed'} ${act.body.initials}`

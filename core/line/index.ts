@@ -1,4 +1,6 @@
 export { arcOfBend, gainOf, radiusOf, tangentOf } from './bend'
+export { bendCard, bendRemedy, BEND_SPARE } from './bend-card'
+export type { BendCard, BendStep, BendStepCode } from './bend-card'
 export { calibrateBender } from './calibrate'
 export type { Calibration, TestBend } from './calibrate'
 export { centreLine, projectIsometric } from './centre-line'

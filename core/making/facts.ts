@@ -41,11 +41,33 @@ export function solderByVolume(odMm: number, depthMm: number, system: 'metric' |
   return SOLDER_SPARE * volume / (Math.PI / 4 * WIRE_MM[system] ** 2)
 }
 
-/** Expansion fitting: held until it grips, then left to shrink before a test, s. Makers differ: 3 to 15 s; 30 min above 4 degC, 10 h in frost. */
+/** Expansion fitting: held until it grips, s; makers say 3 to 5 when warm, 15 and more in the cold. */
 export const EXPANSION_HOLD_SECONDS = 15
-export const EXPANSION_SHRINK_SECONDS = 1800
-export const EXPANSION_COLD_SECONDS = 36_000
+/** Below this no expansion fitting is made, degC; some tools stop at 5. Typical. */
+export const EXPANSION_LEAST_C = -15
 
-/** Cemented joint: held while it pushes back (10 to 30 s), and the least cure before water, warm and at low pressure, s. */
+/**
+ * How long an expansion fitting shrinks before it is tested, s, by the air round it, degC. Makers: 30 minutes above 4,
+ * 3 hours from -1 to 4, 10 hours below -9; what lies between is taken as the colder.
+ */
+export function expansionShrink(ambientC: number): number {
+  if (ambientC > 4) return 30 * 60
+  return (ambientC >= -1 ? 3 : 10) * 3600
+}
+
+/** Strokes of the expander by size, turned between them. Makers differ; larger sizes by the tool's own paper. */
+export const EXPANSION_STROKES: Readonly<Record<string, { lo: number, hi: number }>> = { '3/8': { lo: 4, hi: 6 }, '1/2': { lo: 4, hi: 7 }, '3/4': { lo: 5, hi: 11 }, '1': { lo: 6, hi: 16 } }
+
+/** How far the ring of an expansion fitting may reach over the tube's end, mm. ASTM F1960. */
+export const RING_OVER_END_MM = 1.6
+
+/** A sliding sleeve stands this near to its collar once it is drawn up, mm. Typical. */
+export const SLEEVE_GAP_MM = 2
+
+/** Cemented joint: held while it pushes back, s; practice 10 to 30. */
 export const CEMENT_HOLD_SECONDS = 30
-export const CEMENT_CURE_SECONDS = 1800
+/** Air in which ordinary cement takes, degC, and the least at which its short cure holds. Practice. */
+export const CEMENT_AIR_C = { lo: 5, hi: 43, warm: 16 } as const
+
+/** Least cure of a cemented joint before water, s: 15 to 30 minutes warm at low pressure, 6 to 48 hours cold. Practice; its own paper first. */
+export const cementCure = (ambientC: number): number => (ambientC >= CEMENT_AIR_C.warm ? 30 * 60 : 48 * 3600)

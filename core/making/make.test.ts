@@ -1,6 +1,7 @@
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { findSocket, getPipe, PIPES, socketDepth, type SocketMethod } from '#core/catalogue'
-import { makeCards, makeJoint, MADE_METHODS, solderByVolume, STEP_CODES, type MakeAnswer, type MakeQuestion } from '#core/making'
+import { inMakingOrder, judgeReading, makeCards, makeJoint, MADE_METHODS, NEAR, solderByVolume, STEP_CODES, type MadeMethod, type MakeAnswer, type MakeQuestion } from '#core/making'
 import { findWays } from '#core/joints'
 
 const make = (question: Partial<MakeQuestion> & Pick<MakeQuestion, 'method'>): MakeAnswer => {
@@ -69,7 +70,78 @@ describe('what is needed', () => {
   })
 })
 
+describe('what the place changes', () => {
+  const step = (answer: MakeAnswer, code: string) => answer.steps.find(one => one.code === code)!
+  // ASTM F1960 makers: 30 min above 4, 3 h from -1 to 4, 10 h below; the gap is taken as the colder.
+  it.each([[20, 1800], [5, 1800], [4, 10_800], [-1, 10_800], [-2, 36_000], [-12, 36_000]])('an expansion fitting at %s degC shrinks %s s', (ambient, seconds) => {
+    expect(step(make({ method: 'expansion', pipe: 'pex-cts-3_4', region: 'us', ambient }), 'wait').seconds).toBe(seconds)
+  })
+  it('cold never shortens a wait', () => {
+    fc.assert(fc.property(fc.constantFrom('expansion', 'solvent-cement', 'solder'), fc.double({ min: -40, max: 60, noNaN: true }), fc.double({ min: 0, max: 60, noNaN: true }), (method, warm, by) => {
+      const wait = (ambient: number) => make({ method: method as MadeMethod, pipe: PIPE_OF[method], region: 'us', ambient: Math.max(-40, ambient) }).seconds.wait
+      expect(wait(warm - by)).toBeGreaterThanOrEqual(wait(warm))
+    }))
+  })
+  it('cement cures 48 hours at most where it is cold', () => {
+    expect([20, 16, 15].map(ambient => step(make({ method: 'solvent-cement', pipe: 'cpvc-cts-3_4', region: 'us', ambient }), 'cure').seconds)).toEqual([1800, 1800, 172_800])
+  })
+  it('the steps stay the same in number, so that what is ticked stays ticked', () => {
+    fc.assert(fc.property(fc.constantFrom(...made), fc.constantFrom('horizontal', 'vertical'), fc.constantFrom('hard', 'soft'), fc.integer({ min: -40, max: 60 }), fc.subarray([...NEAR]), (method, orientation, temper, ambient, near) => {
+      expect(codes(make({ method, pipe: PIPE_OF[method], orientation: orientation as 'vertical', temper: temper as 'soft', ambient, near }))).toEqual(codes(make({ method, pipe: PIPE_OF[method] })))
+    }))
+  })
+  it('a valve is opened before the flame, plastic comes after it', () => {
+    const plain = make({ method: 'solder', pipe: 'cu-en-x-22' })
+    expect(step(plain, 'protect').do).not.toMatch(/valve|until it is cold/)
+    expect(step(make({ method: 'solder', pipe: 'cu-en-x-22', near: ['valve'] }), 'protect').do).toContain('open the valve')
+    expect(step(make({ method: 'solder', pipe: 'cu-en-x-22', near: ['plastic'] }), 'protect').do).toContain('plastic off until it is cold')
+  })
+  it('a large tube is heated on opposite sides, a vertical one from below', () => {
+    expect(step(make({ method: 'solder', pipe: 'cu-en-x-35' }), 'heat').do).toContain('opposite sides')
+    expect(step(make({ method: 'solder', pipe: 'cu-en-x-28' }), 'heat').do).not.toContain('opposite sides')
+    expect(step(make({ method: 'solder', pipe: 'cu-en-x-22', orientation: 'vertical' }), 'heat').do).toContain('from below')
+    expect(step(make({ method: 'solder', pipe: 'cu-en-x-22', torch: 'propylene' }), 'heat').why).toContain('hotter')
+  })
+  it('soft tube is re-rounded before it is cleaned for a mouth', () => {
+    expect(step(make({ method: 'press', pipe: 'cu-en-x-22', temper: 'soft' }), 'clean').do).toContain('Re-round')
+    expect(step(make({ method: 'press', pipe: 'cu-en-x-22' }), 'clean').do).not.toContain('Re-round')
+  })
+})
+
+describe('figures that prove a step', () => {
+  const asks = (question: Parameters<typeof make>[0]) => make(question).steps.flatMap(({ ask }) => ask ?? [])
+  it('are the standard\'s own where it has one', () => {
+    expect(asks({ method: 'crimp', pipe: 'pex-cts-3_4', region: 'us' })).toMatchObject([{ what: 'ring-distance', lo: 3.2, hi: 6.4, isFirm: true }, { what: 'ring-diameter', lo: expect.closeTo(24, 1), hi: expect.closeTo(24.38, 2), isFirm: true }])
+    expect(asks({ method: 'expansion', pipe: 'pex-cts-3_4', region: 'us' })).toMatchObject([{ what: 'ring-over-end', lo: 0, hi: 1.6 }])
+    // No figure of a gauge is held for this size, so none is asked for.
+    expect(asks({ method: 'crimp', pipe: 'pex-cts-5_8', region: 'us' }).map(({ what }) => what)).toEqual(['ring-distance'])
+  })
+  it('are typical where makers differ, by size', () => {
+    expect([15, 22, 28, 42].map(size => asks({ method: 'compression', pipe: `cu-en-${size > 35 ? 'y' : 'x'}-${size}` })[0])).toMatchObject([[0.75, 1.25], [0.75, 1], [0.5, 1], [0.5, 0.75]].map(([lo, hi]) => ({ what: 'nut-turns', lo, hi, isFirm: false })))
+  })
+  it('lie between their limits or outside, whatever is read', () => {
+    fc.assert(fc.property(fc.double({ min: 0, max: 50, noNaN: true }), fc.double({ min: 0, max: 50, noNaN: true }), fc.double({ min: 0, max: 120, noNaN: true }), (lo, width, reading) => {
+      expect(judgeReading({ lo, hi: lo + width }, reading) === 'within').toBe(reading >= lo - 1e-9 && reading <= lo + width + 1e-9)
+    }))
+  })
+})
+
 describe('cautions stand with their condition and only then', () => {
+  it.each([
+    ['after-solder', { method: 'press', pipe: 'cu-en-x-22', near: ['solder'] }],
+    ['valve', { method: 'solder', pipe: 'cu-en-x-22', near: ['valve'] }],
+    ['seal-near', { method: 'solder', pipe: 'cu-en-x-22', near: ['seal'] }],
+    ['plastic-near', { method: 'solder', pipe: 'cu-en-x-22', near: ['plastic'] }],
+    ['too-cold', { method: 'expansion', pipe: 'pex-cts-1_2', ambient: -16 }],
+    ['cement-air', { method: 'solvent-cement', pipe: 'cpvc-cts-3_4', ambient: 4 }],
+    ['re-round', { method: 'solder', pipe: 'cu-en-x-22', temper: 'soft' }],
+    ['drips', { method: 'press', pipe: 'cu-en-x-22', conditions: { wet: true } }],
+    ['fire', { method: 'solder', pipe: 'cu-en-x-22', conditions: { combustibles: true } }],
+  ] as const)('%s', (code, { method, pipe, ...condition }) => {
+    const codesOf = (question: object) => make({ method, pipe, ...question }).cautions.map(one => one.code)
+    expect(codesOf(condition)).toContain(code)
+    expect(codesOf({})).not.toContain(code)
+  })
   const has = (answer: MakeAnswer, code: string) => answer.cautions.some(caution => caution.code === code)
   it('fire', () => {
     expect(has(make({ method: 'solder', pipe: 'cu-en-x-22', conditions: { combustibles: true } }), 'fire')).toBe(true)
@@ -103,6 +175,30 @@ describe('what cannot be made', () => {
   })
   it('an unknown pipe is an error at pipe', () => {
     expect(makeJoint({ method: 'press', pipe: 'x', region: 'gb', orientation: 'horizontal' })).toMatchObject({ ok: false, error: { code: 'unknown-id', path: 'pipe' } })
+  })
+})
+
+describe('order of the ends', () => {
+  const cards = (a: string, b: string, method: string) => {
+    const ways = findWays({ region: 'us', a: { pipe: a, pexType: 'a' }, b: { pipe: b, pexType: 'a' } })
+    if (!ways.ok) throw new Error(ways.error.message)
+    const way = ways.value.ways.find(({ joints }) => joints.some(one => one.method === method) && joints.some(one => one.method === 'solder'))!
+    return inMakingOrder(makeCards({ joints: way.joints, parts: way.parts, region: 'us', orientation: 'horizontal' }))
+  }
+  it.each([['pex-cts-1_2', 'cu-l-1_2', 'crimp'], ['cu-l-1_2', 'pex-cts-1_2', 'crimp'], ['pex-cts-3_4', 'cu-l-3_4', 'expansion']])('%s to %s: the adaptor is soldered before the plastic goes on', (a, b, method) => {
+    const order = cards(a, b, method)
+    expect(order.map(({ joint }) => joint.method).indexOf('solder')).toBe(0)
+    expect(order.findLast(({ joint }) => joint.method === 'solder')!.joint.method).toBe('solder')
+    const plastic = order.find(({ joint }) => joint.method === method)!
+    expect(plastic.answer.ok && plastic.answer.value.cautions.map(({ code }) => code)).toContain('after-solder')
+    const soldered = order[0]!
+    expect(soldered.answer.ok && soldered.answer.value.cautions.map(({ code }) => code)).toContain('plastic-near')
+  })
+  it('asks for all pen ticks at the last end that is pressed', () => {
+    const ways = findWays({ region: 'gb', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' } })
+    const way = ways.ok ? ways.value.ways.find(({ joints }) => joints.every(({ method }) => method === 'press'))! : null
+    const last = inMakingOrder(makeCards({ joints: way!.joints, region: 'gb', orientation: 'horizontal' })).at(-1)!
+    expect(last.answer.ok && last.answer.value.steps.at(-1)!.ask).toMatchObject({ what: 'ticks', lo: 2, hi: 2 })
   })
 })
 

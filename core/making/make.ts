@@ -1,8 +1,8 @@
 import { fail, ok, type Figure, type Note, type Result } from '#core/base'
 import { findPipe, findSocket, ringGauge, ringPosition, socketDepth, threadMadeUp } from '#core/catalogue'
 import { fillSituation, JOINT_METHODS, MINUTES, refuse, toTube, type RefusalCode, type Situation } from '#core/joints'
-import { solderWire } from './facts'
-import { needsLiner, STEPS, threadSteps, UNION_STEPS, type Card } from './steps'
+import { CEMENT_AIR_C, EXPANSION_LEAST_C, solderWire } from './facts'
+import { AMBIENT_C, needsLiner, STEPS, threadSteps, UNION_STEPS, type Card } from './steps'
 import type { Consumable, MadeMethod, MakeAnswer, MakeQuestion, Mark, Step } from './types'
 
 /** Threads have a size of their own instead of a tube. */
@@ -22,7 +22,7 @@ function consumablesFor({ question: { method }, pipe, fittingNominal }: Card): C
   if (method === 'solder') items.push({ item: 'lead-free solder wire', quantity: solderWire(pipe.od), unit: 'mm' })
   for (const { kind, name, size, quantity } of isByThread(method) ? [] : JOINT_METHODS[method].looseParts(toTube({ pipe: pipe.id }))) if (kind === 'ring') items.push({ item: `${name} ${size}`, quantity, unit: 'piece' })
   if (method === 'compression') items.push({ item: `olive ${fittingNominal}`, quantity: 1, unit: 'piece' })
-  if (method === 'ml-compression') items.push({ item: `cone and insert ${pipe.nominal}`, quantity: 1, unit: 'set' })
+  if (method === 'ml-compression') items.push({ item: `cone and insert ${pipe.nominal}`, quantity: 1, unit: 'set' }, { item: `O-ring for insert ${pipe.nominal}`, quantity: 2, unit: 'piece' })
   if (method === 'solvent-cement') items.push({ item: pipe.family === 'cpvc' ? 'cement for CPVC' : 'cement for PVC', quantity: 1, unit: 'tin' })
   if (!isByThread(method) && needsLiner(method, pipe)) items.push({ item: `liner for ${pipe.label}`, quantity: 1, unit: 'piece' })
   return items
@@ -32,7 +32,14 @@ function cautionsFor(card: Card, situation: Situation): Note[] {
   const { method } = card.question
   const { conditions } = situation
   const cautions: Note[] = []
-  if (!isByThread(method)) cautions.push(...JOINT_METHODS[method].concerns(toTube({ pipe: card.pipe.id, wall: card.question.wall }), situation).map(({ code, text }) => ({ code, text })))
+  const { ambient = AMBIENT_C, near = [], temper } = card.question
+  if (near.includes('solder') && method !== 'solder') cautions.push({ code: 'after-solder', text: 'Solder the other end first and let it go cold to the hand: its heat spoils what is pushed, pressed or cemented here.' })
+  if (method === 'solder' && near.includes('valve')) cautions.push({ code: 'valve', text: 'A valve is open before the flame, its washer out or cooled by a wet cloth.' })
+  if (method === 'solder' && near.includes('seal')) cautions.push({ code: 'seal-near', text: 'A seal goes on this fitting: it is made once this end is cold.' })
+  if (method === 'solder' && near.includes('plastic')) cautions.push({ code: 'plastic-near', text: 'Plastic goes on this fitting: it is put on once this end is cold.' })
+  if (method === 'expansion' && ambient < EXPANSION_LEAST_C) cautions.push({ code: 'too-cold', text: `Below ${EXPANSION_LEAST_C} °C the tube does not shrink back: warm it, or take another method.`.replace('-', '\u2212') })
+  if (method === 'solvent-cement' && (ambient < CEMENT_AIR_C.lo || ambient > CEMENT_AIR_C.hi)) cautions.push({ code: 'cement-air', text: `Ordinary cement takes between ${CEMENT_AIR_C.lo} and ${CEMENT_AIR_C.hi} °C. Now it wants one made for this, or another method.` })
+  if (!isByThread(method)) cautions.push(...JOINT_METHODS[method].concerns(toTube({ pipe: card.pipe.id, wall: card.question.wall, temper }), situation).map(({ code, text }) => ({ code, text })))
   if (card.insertion.fromEnd === null) cautions.push({ code: 'measure', text: 'No figure is held for this socket: measure how deep it is before you mark.' })
   if (conditions.wet && method !== 'solder' && method !== 'solvent-cement') cautions.push({ code: 'drips', text: 'Drips are tolerated, never flow or pressure. Wipe the end dry.' })
   return cautions
@@ -47,7 +54,10 @@ function makeThread(question: MakeQuestion & { method: 'thread' | 'union' }): Re
   return ok({
     marks: [{ what: 'insertion', fromEnd: depth.value, lo: depth.lo, hi: depth.hi, source: depth.source }],
     steps: [...threadSteps(question.nominal, form, policy.threadSeal), ...(question.method === 'union' ? UNION_STEPS : [])],
-    consumables: policy.threadSeal === 'paste' ? [] : [{ item: `thread tape ${question.nominal}`, quantity: 1, unit: 'joint' }],
+    consumables: [
+      ...(policy.threadSeal === 'paste' ? [] : [{ item: `thread tape ${question.nominal}`, quantity: 1, unit: 'joint' }]),
+      ...(question.method === 'union' ? [{ item: `washer for union ${question.nominal}`, quantity: 1, unit: 'piece' }] : []),
+    ],
     seconds: { work: MINUTES[question.method].work * 60, wait: 0 },
     cautions: [{ code: 'second-wrench', text: 'Two wrenches: never let the pull reach the joint beside it.' }],
   })

@@ -1,8 +1,8 @@
-import { findSocket, ringPosition, unitSystemOf, type Pipe } from '#core/catalogue'
+import { findSocket, ringGauge, ringPosition, unitSystemOf, type Pipe } from '#core/catalogue'
 import { JOINT_METHODS, toTube, type Situation } from '#core/joints'
 import { formatDecimal, formatLength, type UnitSystem } from '#core/units'
-import { CEMENT_CURE_SECONDS, CEMENT_HOLD_SECONDS, EXPANSION_COLD_SECONDS, EXPANSION_HOLD_SECONDS, EXPANSION_SHRINK_SECONDS, NUT_TURNS_INCH, NUT_TURNS_PLASTIC, nutTurns, SOLDER_COOL_SECONDS, SOLDER_SET_SECONDS, tapeTurns } from './facts'
-import type { MadeMethod, MakeQuestion, Mark, Step } from './types'
+import { cementCure, CEMENT_HOLD_SECONDS, EXPANSION_HOLD_SECONDS, EXPANSION_STROKES, expansionShrink, NUT_TURNS_INCH, NUT_TURNS_PLASTIC, nutTurns, RING_OVER_END_MM, SLEEVE_GAP_MM, SOLDER_COOL_SECONDS, SOLDER_SET_SECONDS, tapeTurns } from './facts'
+import type { Ask, MadeMethod, MakeQuestion, Mark, Near, Step } from './types'
 
 export interface Card {
   pipe: Pipe
@@ -19,6 +19,14 @@ export const needsLiner = (method: Exclude<MadeMethod, 'thread' | 'union'>, pipe
 const system = (card: Card): UnitSystem => unitSystemOf(card.question.region)
 const depth = (card: Card): string => (card.insertion.fromEnd === null ? 'the depth you measured in the socket' : formatLength(card.insertion.fromEnd, system(card)))
 
+/** Air where the joint is made, degC: 20 where nobody said. */
+export const AMBIENT_C = 20
+const ambient = (card: Card): number => card.question.ambient ?? AMBIENT_C
+const isNear = (card: Card, what: Near): boolean => card.question.near?.includes(what) ?? false
+const isSoft = (card: Card): boolean => card.question.temper === 'soft'
+/** Soft tube comes off its coil oval, and no mouth takes that. */
+const rounded = (card: Card, words: string): string => (isSoft(card) ? `Re-round the end with a former. ${words}` : words)
+
 const METALS: ReadonlySet<Pipe['family']> = new Set(['copper', 'stainless', 'steel'])
 
 const cut = (card: Card): Step => (METALS.has(card.pipe.family)
@@ -29,17 +37,46 @@ const deburr = (what: string): Step => ({ code: 'deburr', do: 'Deburr the outsid
 const mark = (card: Card): Step => ({ code: 'mark', do: `Mark ${depth(card)} from the end, right round`, why: 'The mark tells that it went home, and that it stayed.', check: card.insertion.fromEnd === null ? 'Offer the fitting alongside: no figure is held.' : undefined })
 const liner: Step = { code: 'liner', do: 'Push the liner in to its flange', why: 'Without it the soft pipe gives way under the grip.', check: 'Flange flat on the pipe end.' }
 
+/** What is kept from the heat, and what is opened, before the flame. */
+function protection(card: Card): Step {
+  const wood = card.situation.conditions.combustibles
+  return {
+    code: 'protect',
+    do: [
+      'Open an outlet on both sides',
+      ...(isNear(card, 'valve') ? ['open the valve, its washer out or a wet cloth round it'] : []),
+      wood ? 'mat behind, wood damped' : 'mat behind',
+      isNear(card, 'plastic') ? 'plastic off until it is cold' : 'seals and plastic away',
+    ].join('; '),
+    why: isNear(card, 'valve') ? 'A closed pipe blows the joint; a closed valve traps steam and burns its washer.' : 'A closed pipe blows the joint.',
+    ...(wood ? { caution: 'Wood near: mat, damp cloth and extinguisher before the flame.' } : {}),
+  }
+}
+
+function heating(card: Card, vertical: boolean): Step {
+  const isLarge = card.pipe.od >= 35
+  return {
+    code: 'heat',
+    do: [vertical ? 'Heat the fitting, from below, all round' : 'Heat the fitting, low first, all round', ...(isLarge ? ['opposite sides in turn'] : [])].join(', '),
+    why: [
+      isLarge ? 'A large tube cools on the far side; two flames are quicker.' : 'Heat the fitting, not the solder.',
+      ...(vertical ? ['Some do the top mouth first, so that the lower does not melt again; heat rising from the lower helps the upper.'] : []),
+      ...(card.question.torch === 'propylene' ? ['This gas is hotter: keep the flame moving, or the flux burns.'] : []),
+    ].join(' '),
+    caution: 'Flame and hot metal.',
+  }
+}
+
 function solder(card: Card): Step[] {
-  const { conditions, region } = card.situation
+  const { region } = card.situation
   const vertical = card.question.orientation === 'vertical'
   return [
     cut(card), ream, deburr('A burr scrapes the flux off and holds the tube out of true.'),
-    { code: 'clean', do: `Clean ${depth(card)} of tube and the cup to bright metal`, why: 'Solder takes only on bright copper.' },
+    { code: 'clean', do: rounded(card, `Clean ${depth(card)} of tube and the cup to bright metal`), why: 'Solder takes only on bright copper.' },
     mark(card),
     { code: 'flux', do: region === 'us' ? 'Flux tube and cup, thinly' : 'Flux the tube, thinly', why: region === 'us' ? 'Some flux the tube only, to keep it out of the bore.' : 'Some flux the cup too; on the tube only it stays out of the bore.' },
     { code: 'assemble', do: 'Push to the mark with a twist, wipe off surplus', check: 'Mark at the edge of the cup.' },
-    { code: 'protect', do: 'Open an outlet on both sides; mat behind, seals and plastic away', why: 'A closed pipe blows the joint.', caution: conditions.combustibles ? 'Wood near: mat, damp cloth and extinguisher before the flame.' : undefined },
-    { code: 'heat', do: vertical ? 'Heat the fitting, from below, all round' : 'Heat the fitting, low first, all round', why: card.pipe.od >= 35 ? 'Large tube: heat opposite sides in turn.' : 'Heat the fitting, not the solder.', caution: 'Flame and hot metal.' },
+    protection(card), heating(card, vertical),
     { code: 'feed', do: `Feed solder opposite the flame, about ${formatLength(card.pipe.od, system(card))} of wire`, why: vertical ? 'It draws upward by itself.' : 'Start low and follow up; more only runs inside.', check: 'A ring shows all round. Then stop.' },
     { code: 'hold', do: 'Leave it still until the solder sets', seconds: SOLDER_SET_SECONDS, why: 'Moved while setting, it cracks.' },
     { code: 'wait', do: 'Let it go cold to the hand', seconds: SOLDER_COOL_SECONDS, why: 'No water and no seal near it until then.', caution: 'Hot surface. No water to cool it.' },
@@ -51,7 +88,7 @@ function solder(card: Card): Step[] {
 function press(card: Card): Step[] {
   return [
     cut(card), ream, deburr('A burr cuts the seal.'),
-    { code: 'clean', do: 'Wipe clean: no paint, score, print or oil', check: 'Seal is in the fitting, black for water.' },
+    { code: 'clean', do: rounded(card, 'Wipe clean: no paint, score, print or oil'), check: 'Seal is in the fitting, black for water.' },
     mark(card),
     { code: 'insert', do: 'Push to the mark, turning a little', check: 'Mark at the edge of the fitting.' },
     { code: 'press', do: 'Jaw square on the bead, one full cycle to release', caution: 'Fingers clear of the jaw.' },
@@ -84,15 +121,27 @@ function compression(card: Card): Step[] {
     cut(card),
     ...(card.pipe.family === 'copper' ? [ream] : []),
     deburr('The olive has to slide on.'),
-    { code: 'clean', do: 'Clean bright and dry for the whole depth', check: 'Round, no score under the olive.' },
+    { code: 'clean', do: rounded(card, 'Clean bright and dry for the whole depth'), check: 'Round, no score under the olive.' },
     { code: 'nut', do: 'Slide the nut on, thread to the end', why: 'It cannot follow once the olive is on.' },
     { code: 'olive', do: findSocket('compression', card.pipe)?.converterOlive ? `Slide on the olive made for old ${card.pipe.nominal} in` : 'Slide the olive on, dry' },
     ...(needsLiner('compression', card.pipe) ? [liner] : []),
     mark(card),
     { code: 'insert', do: 'Push the pipe to the stop and hold it there', check: 'Mark at the face of the nut when it is run up by hand.' },
-    { code: 'tighten', do: `Hold the body. Nut hand tight, then ${formatDecimal(lo, 2)} to ${formatDecimal(hi, 2)} turns`, why: 'By the fitting\'s own paper first. Too tight pinches the tube.', check: 'Draw a line across nut and body.' },
+    { code: 'tighten', do: `Hold the body. Nut hand tight, then ${formatDecimal(lo, 2)} to ${formatDecimal(hi, 2)} turns`, why: 'By the fitting\'s own paper first. Too tight pinches the tube. An olive used before: hand tight and a quarter.', check: 'Draw a line across nut and body.', ask: { what: 'nut-turns', words: 'Turns past hand tight', lo, hi, unit: 'turns', source: 'typical, trade practice', isFirm: false } },
     { code: 'check', do: 'Under pressure: if it weeps, a quarter turn more, once' },
   ]
+}
+
+/** Where the ring of an end lies, as a question to the hand that set it. */
+function ringAsk(card: Card, method: 'crimp' | 'clamp'): { ask?: Ask } {
+  const ring = ringPosition(card.pipe.nominal, method)
+  return ring?.lo == null || ring.hi === null ? {} : { ask: { what: 'ring-distance', words: 'Ring from the pipe end', lo: ring.lo, hi: ring.hi, unit: 'mm', source: ring.source, isFirm: true } }
+}
+
+/** Outside diameter of a finished ring by calliper, where its gauge is known. */
+function gaugeAsk(card: Card): { ask?: Ask } {
+  const gauge = ringGauge(card.pipe.nominal)
+  return gauge ? { ask: { what: 'ring-diameter', words: 'Or with a calliper, across the ring', lo: gauge.noGoMm, hi: gauge.goMm, unit: 'mm', source: 'ASTM F1807', isFirm: true } } : {}
 }
 
 /** Where a ring lies, from the pipe end, in words. */
@@ -108,9 +157,9 @@ function crimp(card: Card): Step[] {
     { code: 'ring', do: 'Slide the ring on, squeezed a little oval so that it stays', why: 'It cannot go on after the fitting.' },
     mark(card),
     { code: 'insert', do: 'Push the fitting in to its shoulder', check: 'Mark at the shoulder.' },
-    { code: 'assemble', do: `Set the ring ${ringBand(card, 'crimp')} from the pipe end`, why: 'Over the barbs, not over the end. Some set 3, some the middle: both lie in the band.' },
+    { code: 'assemble', do: `Set the ring ${ringBand(card, 'crimp')} from the pipe end`, why: 'Over the barbs, not over the end. Some set 3, some the middle: both lie in the band.', check: 'Measure it before it is closed.', ...ringAsk(card, 'crimp') },
     { code: 'press', do: 'Tool square over the ring, one full closing', caution: 'Fingers clear. Never squeeze one ring twice.' },
-    { code: 'gauge', do: 'Gauge it: go passes, no-go does not', check: 'All round. It may turn in its ring without leaking.' },
+    { code: 'gauge', do: 'Gauge it: go passes, no-go does not', check: 'All round. It may turn in its ring without leaking.', ...gaugeAsk(card) },
   ]
 }
 
@@ -121,23 +170,26 @@ function clamp(card: Card): Step[] {
     { code: 'ring', do: 'Slide the clamp on, ear away from wall and pipe', why: 'It cannot go on after the fitting.' },
     mark(card),
     { code: 'insert', do: 'Push the fitting in to its shoulder', check: 'Mark at the shoulder.' },
-    { code: 'assemble', do: `Set the clamp ${ringBand(card, 'clamp')} from the pipe end`, why: 'Over the barbs, not over the end.' },
+    { code: 'assemble', do: `Set the clamp ${ringBand(card, 'clamp')} from the pipe end`, why: 'Over the barbs, not over the end.', check: 'Measure it before it is closed.', ...ringAsk(card, 'clamp') },
     { code: 'press', do: 'Tool fully open first, over the ear, close until it lets go by itself', caution: 'Fingers clear. Never squeeze one ear twice.' },
     { code: 'check', do: 'Look: the ear is closed, its gap as the fitting\'s paper says. Tick it' },
   ]
 }
 
 function expansion(card: Card): Step[] {
-  const cold = (card.question.ambient ?? 20) < 5
+  const air = ambient(card)
+  const shrink = expansionShrink(air)
+  const cold = air <= 4
+  const strokes = EXPANSION_STROKES[card.pipe.nominal]
   return [
     cut(card),
     { code: 'clean', do: 'Wipe the end dry, inside and outside', why: 'Water or grease lets the ring creep.' },
-    { code: 'ring', do: 'Ring on, stop edge to the end: flush, or up to 1.6 mm over', why: 'It shrinks back with the tube and holds it.' },
+    { code: 'ring', do: `Ring on, stop edge to the end: flush, or up to ${formatLength(RING_OVER_END_MM, system(card))} over`, why: 'It shrinks back with the tube and holds it.', check: 'Right way round.', ask: { what: 'ring-over-end', words: 'Ring over the pipe end', lo: 0, hi: RING_OVER_END_MM, unit: 'mm', source: 'ASTM F1960', isFirm: true } },
     mark(card),
-    { code: 'expand', do: 'Expand, turning the tool between strokes: 4 to 6 at 1/2 in', why: 'By the tool\'s own paper. Unturned, it leaves grooves that leak.', caution: 'The head is greased: keep grease off the tube.' },
+    { code: 'expand', do: strokes ? `Expand, turning the tool between strokes: ${strokes.lo} to ${strokes.hi}` : 'Expand, turning the tool between strokes: as many as its paper says', why: 'By the tool\'s own paper. Unturned, it leaves grooves that leak.', caution: 'The head is greased: keep grease off the tube.' },
     { code: 'insert', do: 'Fitting straight in to its shoulder, at once', why: 'Left too long, it shrinks before it is in. Do not expand again at once.', check: 'Ring against the shoulder.' },
     { code: 'hold', do: cold ? 'Hold it there until it grips; in the cold that is longer' : 'Hold it there until it grips', seconds: EXPANSION_HOLD_SECONDS },
-    { code: 'wait', do: cold ? 'No test until it has shrunk: 10 hours in frost' : 'No test until it has shrunk', seconds: cold ? EXPANSION_COLD_SECONDS : EXPANSION_SHRINK_SECONDS, why: 'Makers differ; below about \u221215 \u00b0C not at all.' },
+    { code: 'wait', do: `No test until it has shrunk: ${shrink < 3600 ? '30 minutes' : `${shrink / 3600} hours`} at ${formatDecimal(air, 0)} °C`, seconds: shrink, why: 'Makers differ; below about \u221215 \u00b0C not at all.' },
     { code: 'check', do: 'Look again after five minutes: ring still at the shoulder. Tick it' },
   ]
 }
@@ -151,7 +203,7 @@ function slidingSleeve(card: Card): Step[] {
     { code: 'expand', do: 'Expand with the head of this pipe: twice, turned 30 degrees between', why: 'By the system\'s own paper.' },
     { code: 'insert', do: 'Fitting in to its last rib, straight', check: 'Mark where the paper says it stays.' },
     { code: 'press', do: 'Draw the sleeve up to the collar, tool parallel to the pipe', caution: 'Fingers clear of the jaws.' },
-    { code: 'check', do: 'Look: sleeve within 1 to 2 mm of the collar. Tick it' },
+    { code: 'check', do: 'Look: sleeve within 1 to 2 mm of the collar. Tick it', check: 'Straight, as far up all round.', ask: { what: 'sleeve-gap', words: 'Sleeve from the collar', lo: 0, hi: SLEEVE_GAP_MM, unit: 'mm', source: 'typical, by system', isFirm: false } },
   ]
 }
 
@@ -181,7 +233,7 @@ function solventCement(card: Card): Step[] {
     { code: 'insert', do: 'Push in to the mark with a quarter turn, at once', check: 'Mark at the edge; an even bead all round.' },
     { code: 'hold', do: 'Hold it: it pushes back', seconds: CEMENT_HOLD_SECONDS },
     { code: 'wipe', do: 'Wipe off the bead' },
-    { code: 'cure', do: 'Let it cure before water', seconds: CEMENT_CURE_SECONDS, why: 'By its own paper: warm and low pressure 15 to 30 minutes, cold or high 6 to 48 hours.', caution: 'Never test it with air or gas.' },
+    { code: 'cure', do: 'Let it cure before water', seconds: cementCure(ambient(card)), why: 'By its own paper: warm and low pressure 15 to 30 minutes, cold or high 6 to 48 hours.', caution: 'Never test it with air or gas.' },
   ]
 }
 

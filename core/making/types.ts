@@ -25,6 +25,10 @@ export interface MakeQuestion {
   tool?: string
   /** degC */
   ambient?: number
+  /** Hard where left out. */
+  temper?: 'hard' | 'soft'
+  /** What is joined to the same fitting, or lies so near that heat reaches it. */
+  near?: readonly Near[]
 }
 
 export interface Mark {
@@ -36,6 +40,22 @@ export interface Mark {
   source: string
 }
 
+export const NEAR = ['valve', 'seal', 'plastic', 'solder'] as const
+/** A valve, a seal or plastic that heat would reach; or a soldered end whose heat would reach this one. */
+export type Near = (typeof NEAR)[number]
+
+/** A figure that proves a step, read off the work by the hand that did it. */
+export interface Ask {
+  what: 'ring-distance' | 'ring-diameter' | 'ring-over-end' | 'sleeve-gap' | 'nut-turns' | 'ticks'
+  words: string
+  lo: number
+  hi: number
+  unit: 'mm' | 'turns' | 'count'
+  source: string
+  /** A figure outside makes the joint wrong; else makers differ, and the fitting's own paper decides. */
+  isFirm: boolean
+}
+
 export interface Step {
   code: StepCode
   do: string
@@ -43,6 +63,8 @@ export interface Step {
   /** Time to wait or hold, s. */
   seconds?: number
   check?: string
+  /** The check as a measured figure. */
+  ask?: Ask
   caution?: string
 }
 

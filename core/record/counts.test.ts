@@ -33,11 +33,13 @@ describe('parts counted out and back', () => {
   it.each<[CountRecord[], string]>([[[count(), count()], 'counts'], [[count({ back: 11 })], 'counts.0.back']])('refuse what cannot be: %j', (counts, path) => {
     expect(changeKit(job([]), { counts })).toMatchObject({ ok: false, error: { path } })
   })
-  it('leave solder to the eye', () => {
+  it('doubt solder only where much less was fed than the rule asks', () => {
     const answer = findWays({ region: 'gb', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' } })
     const way = answer.ok ? answer.value.ways.find(({ parts }) => parts[0]!.name === 'solder coupling')! : null
-    const soldered = aJob({ joints: [aJoint({ way, wayId: way!.id })] })
-    expect(needsOf(soldered)).toMatchObject([{ item: 'lead-free solder wire', unit: 'mm', open: 44 }])
-    expect(countStates(soldered)).toEqual([])
+    const soldered = aJob({ joints: [aJoint({ way, wayId: way!.id, signoffs: [aSignoff()] })] })
+    expect(needsOf(soldered)).toMatchObject([{ item: 'lead-free solder wire', unit: 'mm', made: 44 }])
+    const wire = (back: number) => countStates({ ...soldered, counts: [count({ item: 'lead-free solder wire', unit: 'mm', out: 1000, back })] })[0]!
+    // 44 mm by the rule: 22 used is half, and no doubt; more than the rule is waste, which nobody counts.
+    expect([wire(900), wire(956), wire(978), wire(979)].map(({ over, spoilt, doubted }) => [over, spoilt, doubted.length])).toEqual([[0, 0, 0], [0, 0, 0], [0, 0, 0], [23, 0, 1]])
   })
 })

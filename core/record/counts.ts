@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { makeCards } from '#core/making'
+import { cardsOf } from './cards'
 import { isMade, type JobRecord, type JointRecord } from './types'
 
 /*
@@ -10,9 +10,10 @@ import { isMade, type JobRecord, type JointRecord } from './types'
 export const countBody = z.strictObject({
   item: z.string().min(1).max(80),
   unit: z.string().max(20),
-  out: z.number().int().min(0).max(10_000),
+  /** Pieces; of wire mm. */
+  out: z.number().min(0).max(1_000_000),
   /** null: not counted back yet. */
-  back: z.number().int().min(0).max(10_000).nullable(),
+  back: z.number().min(0).max(1_000_000).nullable(),
   /** Joints that were looked at and have it. */
   seen: z.array(z.string().max(40)).max(500),
 })
@@ -25,8 +26,7 @@ export interface Need { item: string, unit: string, made: number, open: number, 
 export function needsOf(job: Pick<JobRecord, 'joints' | 'region' | 'policy'>): Need[] {
   const needs = new Map<string, Need>()
   for (const joint of job.joints) {
-    if (!joint.way) continue
-    for (const { answer } of makeCards({ joints: joint.way.joints, region: job.region, orientation: joint.orientation, conditions: joint.conditions, policy: job.policy })) {
+    for (const { answer } of cardsOf(job, joint)) {
       if (!answer.ok) continue
       for (const { item, quantity, unit } of answer.value.consumables) {
         const need = needs.get(item) ?? { item, unit, made: 0, open: 0, joints: [] }
@@ -44,16 +44,26 @@ export function needsOf(job: Pick<JobRecord, 'joints' | 'region' | 'policy'>): N
 /** How a count stands: fewer back is what was spoilt; more back than can be is what joints may lack. */
 export interface CountState { need: Need, count: CountRecord | null, spoilt: number, over: number, doubted: JointRecord[] }
 
-/** Wire and cement are fed by eye; only what is taken by the piece tells of a joint. */
-const isCounted = ({ unit }: Pick<Need, 'unit'>): boolean => unit === 'piece' || unit === 'set'
+/** Cement and tape are used by eye; what is taken by the piece tells of a joint, and so does wire that nobody fed. */
+const isCounted = ({ unit }: Pick<Need, 'unit'>): boolean => unit === 'piece' || unit === 'set' || unit === 'mm'
+
+/** Wire is fed by eye: only where less than this part of the rule of the trade was used may a joint lack it. Ours. */
+export const LEAST_WIRE = 0.5
+
+/** How many too many came back, and how many too few, of what made joints took. */
+function tally({ unit, made }: Need, count: CountRecord | null): { over: number, spoilt: number } {
+  if (count === null || count.back === null) return { over: 0, spoilt: 0 }
+  const used = count.out - count.back
+  if (unit === 'mm') return { over: used < made * LEAST_WIRE ? made - used : 0, spoilt: 0 }
+  return { over: Math.max(0, made - used), spoilt: Math.max(0, used - made) }
+}
 
 /** Every item that can be counted, with what its count tells. */
 export function countStates(job: Pick<JobRecord, 'joints' | 'region' | 'policy' | 'counts'>): CountState[] {
   return needsOf(job).filter(isCounted).map((need): CountState => {
     const count = job.counts.find(({ item }) => item === need.item) ?? null
-    const left = count === null || count.back === null ? 0 : count.back - (count.out - need.made)
-    const over = Math.max(0, left)
-    return { need, count, over, spoilt: Math.max(0, -left), doubted: over > 0 ? need.joints.filter(({ joint }) => isMade(joint) && !count!.seen.includes(joint.id)).map(({ joint }) => joint) : [] }
+    const { over, spoilt } = tally(need, count)
+    return { need, count, over, spoilt, doubted: over > 0 ? need.joints.filter(({ joint }) => isMade(joint) && !count!.seen.includes(joint.id)).map(({ joint }) => joint) : [] }
   })
 }
 

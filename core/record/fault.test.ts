@@ -15,11 +15,11 @@ function made(until: string, rules = JOB): { joint: JointRecord, at: (code: stri
   const [a, b] = [{ pipe: 'pex-cts-3_4' }, { pipe: 'pex-cts-3_4' }]
   const ways = value(findWays({ region: 'us', a, b, policy: rules.policy })).ways
   const way = ways.find(({ joints }) => joints.every(({ method }) => method === 'crimp'))!
-  let joint = value(beginJoint(rules, 'joint-0001', 1, { place: '', a, b, findA: null, findB: null, comeBack: null, conditions: {}, orientation: 'horizontal', wayId: way.id, depths: {} }, ''))
+  let joint = value(beginJoint(rules, 'joint-0001', 1, { place: '', a, b, findA: null, findB: null, comeBack: null, ambient: null, torch: null, conditions: {}, orientation: 'horizontal', wayId: way.id, depths: {} }, ''))
   const card = makeCards({ joints: joint.way!.joints, region: 'us', orientation: 'horizontal', conditions: {}, policy: rules.policy })[0]!
   const steps = card.answer.ok ? card.answer.value.steps : []
   const at = (code: string) => steps.findIndex(step => step.code === code)
-  for (let step = 0; step < at(until); step++) joint = value(tickStep(rules, joint, { entry: 0, step }, true, HAND.at))
+  for (let step = 0; step < at(until); step++) joint = value(tickStep(rules, joint, { entry: 0, step }, true, HAND))
   return { joint, at }
 }
 const fail = (joint: JointRecord, step: number, id: string, rules = JOB) => failStep(rules, joint, { id, entry: 0, step }, HAND)
@@ -27,10 +27,10 @@ const fail = (joint: JointRecord, step: number, id: string, rules = JOB) => fail
 describe('a check that fails', () => {
   it('goes on record with its remedy and begins the end anew; the other end stays', () => {
     const { joint, at } = made('gauge')
-    const other = value(tickStep(JOB, joint, { entry: 1, step: 0 }, true, HAND.at))
+    const other = value(tickStep(JOB, joint, { entry: 1, step: 0 }, true, HAND))
     const after = value(fail(other, at('gauge'), 'fault-0001'))
     expect(after.ticks).toEqual([expect.objectContaining({ entry: 1, step: 0 })])
-    expect(after.faults).toEqual([{ id: 'fault-0001', entry: 0, step: at('gauge'), code: 'gauge', method: 'crimp', remedy: expect.stringMatching(/^Cut the pipe just behind the ring/), reused: true, ...HAND }])
+    expect(after.faults).toEqual([{ id: 'fault-0001', entry: 0, step: at('gauge'), code: 'gauge', method: 'crimp', remedy: expect.stringMatching(/^Cut the pipe just behind the ring/), reused: true, reading: null, ...HAND }])
     // Come twice, it is one.
     expect(value(fail(after, at('gauge'), 'fault-0001'))).toBe(after)
   })

@@ -23,7 +23,7 @@ describe('the kit of a job', () => {
     expect(changeKit(aJob(), { tools: [press], policy: { threadSeal: 'tape' } })).toMatchObject({ ok: true, value: { tools: [press], policy: { threadSeal: 'tape' } } })
   })
   it('decides the ways of a joint: a size that is not there, a fitting that was measured', () => {
-    const body = { place: '', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' }, findA: null, findB: null, comeBack: null, conditions: {}, orientation: 'horizontal' as const, depths: {}, wayId: 'press.en:22~press.en:22' }
+    const body = { place: '', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' }, findA: null, findB: null, comeBack: null, ambient: null, torch: null, conditions: {}, orientation: 'horizontal' as const, depths: {}, wayId: 'press.en:22~press.en:22' }
     expect(beginJoint({ ...aJob(), tools: [press] }, 'j', 1, body, '')).toMatchObject({ ok: false, error: { path: 'wayId' } })
     const begun = beginJoint({ ...aJob(), fittings: [fitting] }, 'j', 1, body, '')
     expect(begun).toMatchObject({ ok: true, value: { way: { joints: [{ insertion: { value: 21, source: 'measured' } }, { insertion: { value: 21 } }] } } })

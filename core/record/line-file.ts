@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { fail, ok, type Result } from '#core/base'
 import { unitSystemOf, type Region } from '#core/catalogue'
 import { schemas, toIssue } from '#core/contract'
-import { lineBody, type LineBody } from './schema'
+import { lineBody, type LineInput } from './schema'
 import type { JobRecord, LineRecord } from './types'
 
 /** Version of a line's file; it rises when a field changes its meaning. */
@@ -13,7 +13,7 @@ const lineFile = z.strictObject({
   version: z.literal(LINE_FILE_VERSION),
   /** Country whose bare numbers the legs are written in: mm, or inches in us. */
   region: schemas.region,
-  line: lineBody,
+  line: lineBody.omit({ pulled: true }),
   /** What it came to where it was written; not read back. */
   worked: z.unknown().optional(),
 })
@@ -31,7 +31,7 @@ export function writeLineFile({ region }: Pick<JobRecord, 'region'>, line: LineR
  * A line read from a file for a job of a region. Issues: `json` where it is no JSON, `range` at `version` where a newer
  * Jolvet wrote it, `impossible` at `region` where its bare numbers mean another unit, else the field and what is accepted.
  */
-export function readLineFile(text: string, region: Region): Result<LineBody> {
+export function readLineFile(text: string, region: Region): Result<LineInput> {
   let given: unknown
   try {
     given = JSON.parse(text)

@@ -3,7 +3,7 @@ import { findPipe } from '#core/catalogue'
 import { planLine, surveyLine, type Survey } from '#core/line'
 import { draftRun, piecesOf, type RunDraft, type RunPiece } from '#core/run'
 import { benderFor, kitOf } from './kit'
-import type { LineBody } from './schema'
+import type { LineBody, LineInput } from './schema'
 import type { JobRecord, LineRecord } from './types'
 
 /* What each piece of work makes of a line, asked on the tablet and by the server alike: see `work.ts` for joints. */
@@ -22,23 +22,23 @@ export const beginLine = (id: string, number: number, body: LineBody, updatedAt:
   changeLine({ ...body, id, number, version: 1, updatedAt, updatedBy: '' }, { pipe: body.pipe })
 
 /** A line of a job as the line verb is asked about it: with the job's bender and measured fittings. */
-export const draftLine = (rules: LineRules, line: LineBody): RunDraft => draftRun({ ...line, region: rules.region }, line.legs, { bender: benderFor(rules, line.pipe), kit: kitOf(rules) })
+export const draftLine = (rules: LineRules, line: LineInput): RunDraft => draftRun({ ...line, region: rules.region }, line.legs, { bender: benderFor(rules, line.pipe), kit: kitOf(rules) })
 
 /** A line of a job as it was drafted, and as far as it can be laid; `survey` null where no leg can be. */
-export function surveyed(rules: LineRules, line: LineBody): { draft: RunDraft, survey: Survey | null } {
+export function surveyed(rules: LineRules, line: LineInput): { draft: RunDraft, survey: Survey | null } {
   const draft = draftLine(rules, line)
   const survey = draft.question ? surveyLine(draft.question) : null
   return { draft, survey: survey?.ok ? survey.value : null }
 }
 
 /** The tubes of a line of a job that can be made, with the points they run between. */
-export function tubesOf(rules: LineRules, line: LineBody): RunPiece[] {
+export function tubesOf(rules: LineRules, line: LineInput): RunPiece[] {
   const { draft, survey } = surveyed(rules, line)
   return survey ? piecesOf(draft, survey) : []
 }
 
 /** Whether every leg of a line is understood and can be made. */
-export function isLineRight(rules: LineRules, line: LineBody): boolean {
+export function isLineRight(rules: LineRules, line: LineInput): boolean {
   const { rows, question, issues } = draftLine(rules, line)
   return issues.length === 0 && rows.every(({ issue }) => issue === null) && question !== null && planLine(question).ok
 }

@@ -52,6 +52,9 @@ export const jointBody = z.strictObject({
   findB: id.nullable(),
   conditions: schemas.conditions,
   orientation: z.enum(['horizontal', 'vertical']),
+  /** Air where it is made, degC; null where nobody said. */
+  ambient: z.number().finite().min(-40).max(60).nullable(),
+  torch: z.enum(['propane', 'propylene']).nullable(),
   /** Id of the way taken; null while none is. */
   wayId: z.string().max(400).nullable(),
   /** Day a temporary joint is come back to; null where none is booked, or once it was. */
@@ -71,6 +74,8 @@ export const lineBody = z.strictObject({
   start: z.string().max(100),
   walls: z.array(z.string().max(80)).max(20),
   legs: z.array(z.string().max(200)).max(MOST_RUN_LEGS),
+  /** Steps of its bends done, by piece and step: when, and the marks they were done to. */
+  pulled: z.record(z.string().regex(/^p\d{1,3}:\d{1,3}$/), z.strictObject({ at: z.string().max(30), marks: z.string().max(600) })),
 })
 
 export const jobBody = z.strictObject({
@@ -85,8 +90,8 @@ const ownId = { id: z.string().regex(/^[\w-]{8,40}$/, 'id: 8 to 40 letters, digi
 export const newJob = jobBody.extend(ownId)
 // What a tablet with an earlier version kept has not these fields yet.
 export const newFind = findBody.extend({ ...ownId, notes: findBody.shape.notes.default(''), cannot: findBody.shape.cannot.default([]) })
-export const newLine = lineBody.extend(ownId)
-export const newJoint = jointBody.extend({ ...ownId, findB: jointBody.shape.findB.default(null), comeBack: jointBody.shape.comeBack.default(null) })
+export const newLine = lineBody.extend({ ...ownId, pulled: lineBody.shape.pulled.default({}) })
+export const newJoint = jointBody.extend({ ...ownId, findB: jointBody.shape.findB.default(null), comeBack: jointBody.shape.comeBack.default(null), ambient: jointBody.shape.ambient.default(null), torch: jointBody.shape.torch.default(null) })
 
 /** A photo of a find: the file's name, and the file itself in base64 (RFC 4648). Over 8 MB is refused by its bytes. */
 export const newPhoto = z.strictObject({ ...ownId, name: z.string().max(200), data: z.string().max(16_000_000) })
@@ -96,8 +101,11 @@ export const linePatch = lineBody.partial().extend({ version: z.number().int().m
 export const jointPatch = jointBody.partial().extend({ version: z.number().int().min(1) })
 /** A step of one entry of a way; `way` is the id of the way it was read from. */
 export const stepPlace = z.strictObject({ entry: z.number().int().min(0).max(20), step: z.number().int().min(0).max(60), way: z.string().max(400).optional() })
+/** What was read off the work at a step, in the unit its card asks in. */
+const reading = z.number().finite().min(0).max(100_000).nullable().optional()
+export const tickBody = stepPlace.extend({ reading })
 /** A check that failed at a step; the id is the sender's, so that it is entered once. */
-export const faultBody = stepPlace.extend({ id: z.string().regex(/^[\w-]{8,40}$/, 'id: 8 to 40 letters, digits, _ or -') })
+export const faultBody = stepPlace.extend({ reading, id: z.string().regex(/^[\w-]{8,40}$/, 'id: 8 to 40 letters, digits, _ or -') })
 export const signoffBody = z.strictObject({
   ...ownId,
   initials: z.string().trim().min(1).max(8),
@@ -107,6 +115,9 @@ export const signoffBody = z.strictObject({
   corrects: id.optional(),
   depths: jointBody.shape.depths.optional(),
 })
+
+/** A signed joint opened again, and the step that is to be done again, where it is one. */
+export const reopenBody = z.strictObject({ id: faultBody.shape.id, signoff: id, reason: line(200), entry: stepPlace.shape.entry.optional(), step: stepPlace.shape.step.optional() })
 
 const clashSide = z.strictObject({ by: z.string().max(40), at: z.string().max(30), value: z.unknown() })
 /** Two entries for one field that met, and whose was kept. Both stay on record. */
@@ -121,9 +132,14 @@ export const clashBody = z.strictObject({
 export type FindBody = z.output<typeof findBody>
 export type LineBody = z.output<typeof lineBody>
 export type JointBody = z.output<typeof jointBody>
+/** A line or joint as it is begun: what nobody has said of it yet may be left out. */
+export type LineInput = Omit<z.input<typeof newLine>, 'id'>
+export type JointInput = Omit<z.input<typeof newJoint>, 'id'>
 export type PhotoBody = z.output<typeof newPhoto>
 export type JobBody = z.output<typeof jobBody>
 export type StepPlace = z.output<typeof stepPlace>
+export type TickBody = z.output<typeof tickBody>
+export type ReopenBody = z.output<typeof reopenBody>
 export type FaultBody = z.output<typeof faultBody>
 export type SignoffBody = z.output<typeof signoffBody>
 export type ClashBody = z.output<typeof clashBody>

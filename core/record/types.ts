@@ -12,10 +12,13 @@ export interface FindRecord extends FindBody { id: string, version: number, phot
 export interface VerdictRecord { pipe: string | null, probability: number | null, at: string, by: string }
 /** A photo as it is shown, px; `data` is its address on the tablet it was taken with, until the server has it. */
 export interface PhotoRecord { id: string, name: string, width: number, height: number, at: string, by: string, data?: string }
-export interface TickRecord { entry: number, step: number, code: string, at: string }
+/** `reading` is what was measured to prove the step, in the unit its card asks in. */
+export interface TickRecord { entry: number, step: number, code: string, at: string, by: string, reading: number | null }
 export interface TimerRecord { entry: number, step: number, seconds: number, startedAt: string }
 /** A check that failed: what was done about it, in words, and whether the fitting was used again. Only ever added. */
-export interface FaultRecord { id: string, entry: number, step: number, code: string, method: string, remedy: string, reused: boolean, at: string, by: string }
+export interface FaultRecord { id: string, entry: number, step: number, code: string, method: string, remedy: string, reused: boolean, at: string, by: string, reading?: number | null }
+/** A signed joint opened again, with the reason; names the sign-off it puts aside, which stays on record. Only ever added. */
+export interface ReopeningRecord { id: string, signoff: string, reason: string, at: string, by: string }
 /** `corrects` is the id of the entry this one puts right; that entry stays. */
 export interface SignoffRecord { id: string, initials: string, at: string, marks: MarkRecord[], corrects: string | null }
 /** Lines are numbered within their job: L1, L2. */
@@ -41,6 +44,7 @@ export interface JointRecord extends Omit<JointBody, 'conditions'> {
   ticks: TickRecord[]
   faults: FaultRecord[]
   timers: TimerRecord[]
+  reopenings: ReopeningRecord[]
   signoffs: SignoffRecord[]
   updatedAt: string
   updatedBy: string
@@ -77,8 +81,14 @@ export interface JobRecord {
 /** Where a joint stands. A shape and a word, never a colour alone. */
 export type JointStatus = 'planned' | 'dry-fitted' | 'made'
 
-/** Signed off, and so closed to change. */
-export const isMade = ({ signoffs }: Pick<JointRecord, 'signoffs'>): boolean => signoffs.length > 0
+/** The sign-off that stands; undefined while there is none, or once the joint was opened again. */
+export function standingSignoff({ signoffs, reopenings }: Pick<JointRecord, 'signoffs' | 'reopenings'>): SignoffRecord | undefined {
+  const last = signoffs.at(-1)
+  return last && reopenings.some(({ signoff }) => signoff === last.id) ? undefined : last
+}
 
-export const statusOf = (joint: Pick<JointRecord, 'ticks' | 'signoffs'>): JointStatus =>
+/** Signed off, and so closed to change. */
+export const isMade = (joint: Pick<JointRecord, 'signoffs' | 'reopenings'>): boolean => standingSignoff(joint) !== undefined
+
+export const statusOf = (joint: Pick<JointRecord, 'ticks' | 'signoffs' | 'reopenings'>): JointStatus =>
   (isMade(joint) ? 'made' : joint.ticks.length > 0 ? 'dry-fitted' : 'planned')

@@ -1,5 +1,5 @@
 import type { FindBody } from './schema'
-import type { FindRecord, JobRecord, JointRecord } from './types'
+import type { FindRecord, JobRecord, JointRecord, LineRecord } from './types'
 
 /** A find before anything is known of it. */
 export const BLANK_FIND: FindBody = { place: '', notes: '', typed: '', by: 'calliper', answers: {}, cannot: [], pipe: null }
@@ -8,6 +8,7 @@ export const BLANK_FIND: FindBody = { place: '', notes: '', typed: '', by: 'call
 export const completeJob = (job: JobRecord): JobRecord => ({
   ...{ tools: null, fittings: [], benders: [], counts: [], lines: [], cuts: [], rack: [], updatedAt: '', updatedBy: '' },
   ...job,
+  lines: (job.lines ?? []).map((line): LineRecord => ({ ...{ pulled: {} }, ...line })),
   finds: job.finds.map((find): FindRecord => ({ ...{ notes: '', cannot: [], photos: [], verdicts: [] }, ...find })),
-  joints: job.joints.map((joint): JointRecord => ({ ...{ findB: null, comeBack: null, faults: [] }, ...joint })),
+  joints: job.joints.map((joint): JointRecord => ({ ...{ findB: null, comeBack: null, faults: [], reopenings: [], ambient: null, torch: null }, ...joint, ticks: joint.ticks.map(tick => ({ ...{ by: '', reading: null }, ...tick })) })),
 })

@@ -33,6 +33,9 @@ export async function loadJoints(db: Database | Transaction, rows: readonly Join
     comeBack: row.comeBack,
     conditions: row.conditions as Partial<Conditions>,
     orientation: row.orientation as JointRecord['orientation'],
+    ambient: row.ambient,
+    torch: row.torch as JointRecord['torch'],
+    reopenings: row.reopenings as JointRecord['reopenings'],
     wayId: row.wayId,
     way: row.way as Way | null,
     depths: row.depths as JointRecord['depths'],
@@ -40,7 +43,7 @@ export async function loadJoints(db: Database | Transaction, rows: readonly Join
     updatedAt: toIso(row.updatedAt),
     updatedBy: row.updatedBy,
     faults: row.faults as JointRecord['faults'],
-    ticks: tickRows.filter(tick => tick.jointId === row.id).map(({ entry, step, code, at }) => ({ entry, step, code, at: toIso(at) })),
+    ticks: tickRows.filter(tick => tick.jointId === row.id).map(({ entry, step, code, at, by, reading }) => ({ entry, step, code, at: toIso(at), by, reading })),
     timers: timerRows.filter(timer => timer.jointId === row.id).map(({ entry, step, seconds, startedAt }) => ({ entry, step, seconds, startedAt: toIso(startedAt) })),
     signoffs: signoffRows.filter(signoff => signoff.jointId === row.id).map(({ id, initials, marks, at, corrects }) => ({ id, initials, marks: marks as MarkRecord[], at: toIso(at), corrects })),
   }))

@@ -1,6 +1,6 @@
 import { and, eq, max } from 'drizzle-orm'
 import type { Policy } from '#core/joints'
-import { beginJoint, changeJoint, failStep, runTimer, signJoint, tickStep, type FaultBody, type JobRecord, type JobRules, type JointBody, type JointRecord, type SignoffBody, type StepPlace } from '#core/record'
+import { beginJoint, changeJoint, failStep, isMade, reopenJoint, runTimer, signJoint, tickStep, type FaultBody, type JobRecord, type JobRules, type JointBody, type JointRecord, type ReopenBody, type SignoffBody, type StepPlace, type TickBody } from '#core/record'
 import type { Transaction } from '../db/client'
 import { joints, signoffs, ticks, timers } from '../db/schema'
 import { accepted, changedMeanwhile, notFound } from '../http/problem'
@@ -10,6 +10,8 @@ import { idOf, once, type Write } from './once'
 import { forDatabase } from './time'
 
 const rulesOf = (job: JobRow): JobRules => ({ region: job.region as JobRecord['region'], policy: job.policy as Partial<Policy>, tools: job.tools as JobRules['tools'], fittings: job.fittings as JobRules['fittings'] })
+
+const handOf = ({ at, by }: Write) => ({ at: at.toISOString(), by })
 
 /** A joint of this job, its row held until the transaction ends. Problem 404 at `joint`. */
 async function readJoint(tx: Transaction, job: JobRow, id: string): Promise<JointRecord> {
@@ -51,13 +53,12 @@ export function updateJoint(slug: string, id: string, { version, ...changes }: P
 }
 
 /** Ticks a step done, or takes the tick back. Doing either twice changes nothing. */
-export const setTick = (slug: string, id: string, place: StepPlace, done: boolean, write: Write): Promise<JointRecord> =>
+export const setTick = (slug: string, id: string, place: TickBody, done: boolean, write: Write): Promise<JointRecord> =>
   onJoint(slug, id, write, async (tx, rules, saved) => {
-    const at = write.at.toISOString()
-    const after = accepted(tickStep(rules, saved, place, done, at), saved)
+    const after = accepted(tickStep(rules, saved, place, done, handOf(write)), saved)
     if (after === saved) return
     const { entry, step } = place
-    if (done) await tx.insert(ticks).values({ jointId: id, entry, step, code: after.ticks.find(tick => tick.entry === entry && tick.step === step)!.code, at: forDatabase(write.at) })
+    if (done) await tx.insert(ticks).values({ jointId: id, ...after.ticks.find(tick => tick.entry === entry && tick.step === step)!, at: forDatabase(write.at) })
     else await tx.delete(ticks).where(and(eq(ticks.jointId, id), eq(ticks.entry, entry), eq(ticks.step, step)))
   })
 
@@ -71,21 +72,37 @@ export const setTimer = (slug: string, id: string, place: StepPlace, running: bo
     else await tx.delete(timers).where(and(eq(timers.jointId, id), eq(timers.entry, entry), eq(timers.step, step)))
   })
 
+type Placed = readonly { entry: number, step: number }[]
+const gone = (before: Placed, after: Placed) => before.filter(one => !after.some(({ entry, step }) => entry === one.entry && step === one.step))
+
+/** Takes off the ticks and waits that a joint no longer has. */
+async function dropSteps(tx: Transaction, saved: JointRecord, after: JointRecord): Promise<void> {
+  for (const { entry, step } of gone(saved.ticks, after.ticks)) await tx.delete(ticks).where(and(eq(ticks.jointId, saved.id), eq(ticks.entry, entry), eq(ticks.step, step)))
+  for (const { entry, step } of gone(saved.timers, after.timers)) await tx.delete(timers).where(and(eq(timers.jointId, saved.id), eq(timers.entry, entry), eq(timers.step, step)))
+}
+
+/** Opens a signed joint again: its sign-off stays on record and no longer stands. */
+export const reopen = (slug: string, id: string, body: ReopenBody, write: Write): Promise<JointRecord> =>
+  onJoint(slug, id, write, async (tx, _, saved) => {
+    const after = accepted(reopenJoint(saved, body, handOf(write)), saved)
+    if (after === saved) return
+    await dropSteps(tx, saved, after)
+    await tx.update(joints).set({ reopenings: after.reopenings, version: saved.version + 1, updatedAt: forDatabase(write.at), updatedBy: write.by }).where(eq(joints.id, id))
+  })
+
 /** Enters a check that failed: its steps are begun anew. */
 export const addFault = (slug: string, id: string, body: FaultBody, write: Write): Promise<JointRecord> =>
   onJoint(slug, id, write, async (tx, rules, saved) => {
-    const after = accepted(failStep(rules, saved, body, { at: write.at.toISOString(), by: write.by }), saved)
+    const after = accepted(failStep(rules, saved, body, handOf(write)), saved)
     if (after === saved) return
-    const isKept = (list: readonly { entry: number, step: number }[], one: { entry: number, step: number }) => list.some(({ entry, step }) => entry === one.entry && step === one.step)
-    for (const { entry, step } of saved.ticks.filter(tick => !isKept(after.ticks, tick))) await tx.delete(ticks).where(and(eq(ticks.jointId, id), eq(ticks.entry, entry), eq(ticks.step, step)))
-    for (const { entry, step } of saved.timers.filter(timer => !isKept(after.timers, timer))) await tx.delete(timers).where(and(eq(timers.jointId, id), eq(timers.entry, entry), eq(timers.step, step)))
+    await dropSteps(tx, saved, after)
     await tx.update(joints).set({ faults: after.faults }).where(eq(joints.id, id))
   })
 
 /** Signs a joint off. A new entry each time; nothing signed is changed. Problem 409 with the saved joint where it is not the one that was seen. */
 export const signOff = (slug: string, id: string, { version, id: own, ...body }: SignoffBody, write: Write): Promise<JointRecord> =>
   onJoint(slug, id, write, async (tx, rules, saved) => {
-    if (saved.signoffs.length === 0 && version !== undefined && version !== saved.version) throw changedMeanwhile('joint', saved)
+    if (!isMade(saved) && version !== undefined && version !== saved.version) throw changedMeanwhile('joint', saved)
     const after = accepted(signJoint(rules, saved, { ...body, id: idOf(own, write) }, write.at.toISOString()), saved)
     const entry = after.signoffs.at(-1)!
     await tx.insert(signoffs).values({ ...entry, jointId: id, at: forDatabase(write.at) })

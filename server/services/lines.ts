@@ -19,6 +19,7 @@ export const toLine = (row: LineRow): LineRecord => ({
   start: row.start,
   walls: row.walls as string[],
   legs: row.legs as string[],
+  pulled: row.pulled as LineRecord['pulled'],
   version: row.version,
   updatedAt: toIso(row.updatedAt),
   updatedBy: row.updatedBy,

@@ -1,5 +1,5 @@
 import { getPipe } from '#core/catalogue'
-import { shiftedEnds, statusOf, type JobRecord, type JointRecord } from '#core/record'
+import { shiftedEnds, standingSignoff, statusOf, type JobRecord, type JointRecord } from '#core/record'
 import { formatDecimal } from '#core/units'
 import { csv } from '../exports/csv'
 
@@ -20,12 +20,14 @@ export interface RegisterRow {
   care: string
   /** Steps whose check failed on the way, as often as it did. */
   failedChecks: string
+  /** Why it was opened again once signed, as often as it was. */
+  reopened: string
 }
 
 const endLabel = (end: JointRecord['a']): string => (end === null ? '' : 'pipe' in end ? getPipe(end.pipe).label : `${end.thread.size} ${end.thread.form.toUpperCase()} ${end.thread.gender}`)
 
 function toRow(job: JobRecord, joint: JointRecord): RegisterRow {
-  const signed = joint.signoffs.at(-1)
+  const signed = standingSignoff(joint)
   return {
     joint: `J${joint.number}`,
     where: joint.place,
@@ -38,10 +40,11 @@ function toRow(job: JobRecord, joint: JointRecord): RegisterRow {
     at: signed?.at ?? '',
     care: shiftedEnds(job, joint).map(({ find, was, now }) => `${find.place || 'find'}: was ${getPipe(was).label}, is kept as ${now === null ? 'nothing' : getPipe(now).label}`).join('; '),
     failedChecks: joint.faults.map(({ code }) => code).join(', '),
+    reopened: joint.reopenings.map(({ reason }) => reason).join('; '),
   }
 }
 
-const COLUMNS: readonly (keyof RegisterRow)[] = ['joint', 'where', 'pipes', 'methods', 'marksMm', 'measured', 'status', 'madeBy', 'at', 'care', 'failedChecks']
+const COLUMNS: readonly (keyof RegisterRow)[] = ['joint', 'where', 'pipes', 'methods', 'marksMm', 'measured', 'status', 'madeBy', 'at', 'care', 'failedChecks', 'reopened']
 
 /** The register of a job as CSV (RFC 4180, UTF-8), one row a joint that a way was taken for. */
 export const registerCsv = (job: JobRecord): string =>
@@ -52,5 +55,5 @@ export const registerJson = (job: JobRecord) => ({
   format: 'jolvet-register',
   version: REGISTER_VERSION,
   job: { name: job.name, place: job.place, region: job.region },
-  joints: job.joints.filter(joint => joint.way).map(joint => ({ ...toRow(job, joint), ends: { a: joint.a, b: joint.b }, conditions: joint.conditions, parts: joint.way?.parts ?? [], signoffs: joint.signoffs })),
+  joints: job.joints.filter(joint => joint.way).map(joint => ({ ...toRow(job, joint), ends: { a: joint.a, b: joint.b }, conditions: joint.conditions, parts: joint.way?.parts ?? [], signoffs: joint.signoffs, reopenings: joint.reopenings, ticks: joint.ticks })),
 })

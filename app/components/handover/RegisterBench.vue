@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { unitSystemOf } from '#core/catalogue'
-import { shiftedEnds, statusOf, type ClashRecord, type JobRecord, type JointRecord } from '#core/record'
+import { shiftedEnds, standingSignoff, statusOf, type ClashRecord, type JobRecord, type JointRecord } from '#core/record'
 import { formatDecimal } from '#core/units'
 import { methodWords, STATUS_WORDS } from '~/wording/en'
 import { dayTime, fieldWords, recordWords, valueWords } from '~/wording/entry'
@@ -15,10 +15,10 @@ const made = computed(() => rows.value.filter(joint => statusOf(joint) === 'made
 const at = ref(0)
 const table = useTemplateRef<HTMLElement>('table')
 const methods = (joint: JointRecord) => [...new Set(joint.way!.joints.map(({ method }) => methodWords(method)))].join(', ')
-const marks = (joint: JointRecord) => joint.signoffs.at(-1)?.marks ?? joint.way!.joints.map(({ insertion }, entry) => ({ entry, mm: insertion.value, measured: false }))
+const marks = (joint: JointRecord) => standingSignoff(joint)?.marks ?? joint.way!.joints.map(({ insertion }, entry) => ({ entry, mm: insertion.value, measured: false }))
 const time = dayTime
 /** Every sign-off, newest first; one that was corrected stays, struck through. */
-const log = computed(() => made.value.flatMap(joint => joint.signoffs.map(signoff => ({ joint, signoff, isCorrected: joint.signoffs.some(({ corrects }) => corrects === signoff.id) }))).sort((a, b) => b.signoff.at.localeCompare(a.signoff.at)))
+const log = computed(() => rows.value.flatMap(joint => joint.signoffs.map(signoff => ({ joint, signoff, isCorrected: joint.signoffs.some(({ corrects }) => corrects === signoff.id) || joint.reopenings.some(one => one.signoff === signoff.id), reopened: joint.reopenings.find(one => one.signoff === signoff.id) }))).sort((a, b) => b.signoff.at.localeCompare(a.signoff.at)))
 const isShifted = (joint: JointRecord) => shiftedEnds(props.job, joint).length > 0
 const clashRecord = (clash: ClashRecord) => recordWords({ record: clash.record, act: { do: 'settle', body: clash } }, props.job)
 function move(step: number) {
@@ -43,8 +43,8 @@ useKeys({ j: () => move(1), k: () => move(-1) })
             <td class="only-wide-cell">{{ endLabel(joint.a) }} to {{ endLabel(joint.b) }}</td>
             <td>{{ methods(joint) }}</td>
             <td class="num t17 w7"><span class="inline-flex gap-[6px] items-center" :class="{ note: statusOf(joint) !== 'made' }"><span v-for="(mark, n) in marks(joint)" :key="n" class="inline-flex items-center"><TapeFigure :mm="mark.mm" :system="system" />{{ n < marks(joint).length - 1 ? ',' : '' }}</span></span><span v-if="marks(joint).some(({ measured }) => measured)" class="t13 note"> measured</span></td>
-            <td>{{ joint.signoffs.at(-1)?.initials ?? STATUS_WORDS[statusOf(joint)] }}</td>
-            <td class="num">{{ joint.signoffs.length ? time(joint.signoffs.at(-1)!.at) : '' }}</td>
+            <td>{{ standingSignoff(joint)?.initials ?? STATUS_WORDS[statusOf(joint)] }}</td>
+            <td class="num">{{ standingSignoff(joint) ? time(standingSignoff(joint)!.at) : '' }}</td>
           </tr>
         </tbody>
       </table>
@@ -58,7 +58,7 @@ useKeys({ j: () => move(1), k: () => move(-1) })
       </ul>
       <h2 class="zone-heading mt-6">Signed</h2>
       <p v-if="log.length === 0" class="note">Nothing signed yet.</p>
-      <ul class="t15"><li v-for="{ joint, signoff, isCorrected } in log" :key="signoff.id" class="entry" :class="{ 'line-through note': isCorrected }"><span class="note">{{ time(signoff.at) }}</span><span>J{{ joint.number }}: {{ signoff.marks.map(({ mm }) => (mm === null ? '?' : formatDecimal(mm, 1))).join(', ') }} mm</span><b>{{ signoff.initials }}</b></li></ul>
+      <ul class="t15"><li v-for="{ joint, signoff, isCorrected, reopened } in log" :key="signoff.id" class="entry"><span class="note">{{ time(signoff.at) }}</span><span><span :class="{ 'line-through note': isCorrected }">J{{ joint.number }}: {{ signoff.marks.map(({ mm }) => (mm === null ? '?' : formatDecimal(mm, 1))).join(', ') }} mm</span><span v-if="reopened" class="ochre block" data-test="log-reopened">opened again {{ time(reopened.at) }}{{ reopened.by ? `, ${reopened.by}` : '' }}: {{ reopened.reason }}</span></span><b>{{ signoff.initials }}</b></li></ul>
       <template v-if="job.clashes.length">
         <h2 class="zone-heading mt-6">Two entries met <span class="right">kept: bold</span></h2>
         <ul class="t15" data-test="clash-log"><li v-for="clash in job.clashes" :key="clash.id" class="entry"><span class="note">{{ time(clash.at) }}</span><span>{{ clashRecord(clash) }}: <template v-for="field in clash.fields" :key="field.path">{{ fieldWords(field.path) }}: <component :is="clash.kept === 'mine' ? 'b' : 's'">{{ valueWords(field.path, field.mine.value, job) }}</component> {{ field.mine.by || 'one hand' }}, <component :is="clash.kept === 'theirs' ? 'b' : 's'">{{ valueWords(field.path, field.theirs.value, job) }}</component> {{ field.theirs.by || 'another' }}. </template></span></li></ul>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import type { JobRecord, LineBody, LineRecord } from '#core/record'
+import type { JobRecord, LineInput, LineRecord } from '#core/record'
 import { likeLine, readImport, type LineImport } from '~/reading/line-import'
 
 /** The line in and out in open formats; an import shows what it will do before it does it. */
 const props = defineProps<{ job: JobRecord, line: LineRecord, isEmpty: boolean }>()
-const emit = defineEmits<{ begin: [body: LineBody], replace: [body: LineBody] }>()
+const emit = defineEmits<{ begin: [body: LineInput], replace: [body: LineInput] }>()
 
 const at = computed(() => `/api/jobs/${props.job.slug}/lines/${props.line.id}`)
 const OUT = [

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { getPipe, type Region } from '#core/catalogue'
 import type { Bender } from '#core/line'
-import { kitOf, type JobRecord, type LineBody, type LineRecord } from '#core/record'
+import { kitOf, type JobRecord, type LineInput, type LineRecord } from '#core/record'
 import { GUIDES, readFields, type GuideContext, type GuideFigure } from '#core/run'
 import { formatDecimal, type UnitSystem } from '#core/units'
 import { unitOf } from '~/reading/format'
@@ -9,7 +9,7 @@ import { inRegion } from '~/wording/en'
 
 /** Tasks a line begins from: what is asked at the wall, what comes of it, and the line it draws. */
 const props = defineProps<{ job: JobRecord, line: LineRecord, bender: Bender | undefined, system: UnitSystem, region: Region }>()
-const emit = defineEmits<{ begin: [body: LineBody], append: [legs: string[]] }>()
+const emit = defineEmits<{ begin: [body: LineInput], append: [legs: string[]] }>()
 
 const context = computed<GuideContext>(() => ({ region: props.job.region, pipe: getPipe(props.line.pipe), method: props.line.method, kit: kitOf(props.job), bender: props.bender }))
 const at = ref(0)

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { getPipe } from '#core/catalogue'
-import { benderFor, kitOf, type JobRecord, type LineBody } from '#core/record'
+import { benderFor, kitOf, type JobRecord, type LineBody, type LineInput } from '#core/record'
 import { findWaysOut, pointLetter, workPiece } from '#core/run'
 import { fillPolicy } from '#core/joints'
 import { reversePiece } from '~/drawing/strip-layout'
@@ -64,7 +64,7 @@ const beside = computed(() => ({
 }))
 /** A name is no step of the drawing, so it is not undone with it. */
 const changeLine = (changes: Partial<LineBody>) => ('name' in changes ? save(changes) : change(changes))
-async function begin(body: LineBody) {
+async function begin(body: LineInput) {
   isPanelOpen.value = false
   panel.value = 'working'
   await addLine(body)
@@ -73,7 +73,7 @@ function append(legs: readonly string[]) {
   addLegs(legs.join('\n'))
   panel.value = 'working'
 }
-function replace({ name: _, ...body }: LineBody) {
+function replace({ name: _, ...body }: LineInput) {
   change(body)
   look(0)
   panel.value = 'working'

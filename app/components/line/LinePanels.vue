@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { WorkingLine } from '#core/base'
 import type { Bender, LineWarning, Survey } from '#core/line'
-import type { JobRecord, LineBody, LineRecord } from '#core/record'
+import type { JobRecord, LineBody, LineInput, LineRecord } from '#core/record'
 import type { RunRow, WayOut } from '#core/run'
 import type { UnitSystem } from '#core/units'
 import type { ShownPiece } from '~/composables/useLine'
@@ -24,7 +24,7 @@ defineProps<{
   survey: Survey | null
   startName: string
 }>()
-const emit = defineEmits<{ setLegs: [legs: string[]], flipSchool: [], change: [changes: Partial<LineBody>], begin: [body: LineBody], append: [legs: string[]], replace: [body: LineBody], join: [pipe: string, place: string], dropLine: [] }>()
+const emit = defineEmits<{ setLegs: [legs: string[]], flipSchool: [], change: [changes: Partial<LineBody>], begin: [body: LineInput], append: [legs: string[]], replace: [body: LineInput], join: [pipe: string, place: string], dropLine: [] }>()
 const panel = defineModel<'working' | 'line' | 'guides' | 'files'>('panel', { required: true })
 const PANELS = [['working', 'Working'], ['line', 'The line'], ['guides', 'Start from'], ['files', 'In and out']] as const
 </script>

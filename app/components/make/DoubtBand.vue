@@ -1,9 +1,12 @@
 <script setup lang="ts">
 import type { CountState, JobRecord, JointRecord } from '#core/record'
+import { unitSystemOf } from '#core/catalogue'
+import { formatLength } from '#core/units'
 import { inRegion } from '~/wording/en'
 
 /** A made joint that may lack a part, by the count of what came back; what is signed stays as it was. */
 const props = defineProps<{ job: JobRecord, joint: JointRecord, doubts: readonly CountState[] }>()
+const emit = defineEmits<{ reopen: [] }>()
 const store = useJobStore()
 function seen(item: string) {
   store.changeKit(props.job.slug, { counts: props.job.counts.map(one => (one.item === item ? { ...one, seen: [...one.seen, props.joint.id] } : one)) })
@@ -13,7 +16,8 @@ function seen(item: string) {
 <template>
   <div v-for="{ need, over } in doubts" :key="need.item" class="doubt" role="status" data-test="doubt">
     <StatusShape status="held" :size="22" />
-    <p class="t15"><b>J{{ joint.number }} may lack {{ inRegion(need.item, job.region) }}.</b> {{ over }} too many came back. Look at it before water comes; make it anew if it is missing.</p>
+    <p class="t15"><b>J{{ joint.number }} may lack {{ inRegion(need.item, job.region) }}.</b> {{ need.unit === 'mm' ? `${formatLength(over, unitSystemOf(job.region))} less was fed than the rule of the trade.` : `${over} too many came back.` }} Look at it before water comes.</p>
+    <UButton variant="outline" data-test="doubt-reopen" @click="emit('reopen')">It lacks it: open J{{ joint.number }} again</UButton>
     <UButton data-test="it-is-there" @click="seen(need.item)">It is there</UButton>
   </div>
 </template>

@@ -2,18 +2,19 @@
 import { useElementSize, useStorage, useSwipe, useWakeLock } from '@vueuse/core'
 import { getPipe, unitSystemOf } from '#core/catalogue'
 import { fillPolicy } from '#core/joints'
-import { doubtsOf, overdue, reusesOf, statusOf, type JobRecord } from '#core/record'
-import { solderByVolume, SOLDER_GAP_MM } from '#core/making'
+import { doubtsOf, overdue, reusesOf, statusOf, type BentPiece, type JobRecord } from '#core/record'
+import { remedyOf, solderByVolume, SOLDER_GAP_MM } from '#core/making'
 import { formatDecimal } from '#core/units'
 import { inRegion, methodWords, STATUS_WORDS } from '~/wording/en'
 import { endLabel, wayTitle } from '~/wording/way'
 import { formatReading, unitOf } from '~/reading/format'
+import { readAir } from '~/reading/air'
 import { today } from '~/reading/today'
 import { dayTime } from '~/wording/entry'
 
 /** Make: the pipe end to scale above, cautions, the steps to tick, the wait, the gauge, and the sign-off. */
-const props = defineProps<{ job: JobRecord }>()
-const { joints, joint, shifted, follow, isSigned, cards, card, chosen, current, left, depth, stepsOf, tickOf, openSteps, typedDepth, tick, fail, setTimer, setDepth, setOrientation, sign } = useMake(toRef(props, 'job'))
+const props = defineProps<{ job: JobRecord, bent: readonly BentPiece[] }>()
+const { joints, joint, shifted, follow, isSigned, cards, card, chosen, current, left, depth, stepsOf, tickOf, openSteps, typedDepth, typed, setAir, setTorch, tick, fail, setTimer, setDepth, setOrientation, sign } = useMake(toRef(props, 'job'))
 const router = useRouter()
 const { showDepth } = useWorking()
 const drawing = useTemplateRef<HTMLElement>('drawing')
@@ -23,6 +24,12 @@ const system = computed(() => unitSystemOf(props.job.region))
 const isSigning = ref(false)
 
 const steps = computed(() => stepsOf(card.value))
+/** Place of the end on the table in the order they are made. */
+const place = computed(() => Math.max(0, cards.value.findIndex(({ entry }) => entry === card.value?.entry)))
+const methods = computed(() => new Set(cards.value.map(({ joint: { method } }) => method)))
+const hasAir = computed(() => (['solder', 'expansion', 'solvent-cement'] as const).some(method => methods.value.has(method)))
+const airProblem = (text: string) => readAir(text).problem
+const isReopening = ref(false)
 /** A tool over its check date holds the joint until a trial one is gauged. */
 const late = computed(() => overdue(props.job.tools, today()).find(({ method }) => method === card.value?.joint.method))
 const cautions = computed(() => (card.value?.answer.ok
@@ -75,8 +82,8 @@ useKeys({
   'q': () => { isCountOpen.value = true },
   'o': () => { isSingle.value = !isSingle.value },
   'h': () => { if (canHeat.value) isHeatOpen.value = true },
-  'j': () => { chosen.value = Math.min(cards.value.length - 1, (card.value?.entry ?? 0) + 1) },
-  'k': () => { chosen.value = Math.max(0, (card.value?.entry ?? 0) - 1) },
+  'j': () => { chosen.value = Math.min(cards.value.length - 1, place.value + 1) },
+  'k': () => { chosen.value = Math.max(0, place.value - 1) },
   'w': () => { if (card.value) showDepth(`Depth: ${methodWords(card.value.joint.method)}`, card.value.joint.insertion, depth.value.isMeasured ? depth.value.mm : null) },
 })
 </script>
@@ -85,10 +92,11 @@ useKeys({
   <div v-if="!joint || !card" class="p-6 space-y-4">
     <p class="t20 w7">Nothing to make yet.</p>
     <p>Take a way on Joint and its steps stand here.</p>
+    <p v-if="bent.length">Pieces to bend: <NuxtLink v-for="one in bent" :key="one.key" :to="{ query: { bend: one.key } }" class="underline mr-4" :data-bend="one.key">L{{ one.line.number }} {{ one.piece.id }}</NuxtLink></p>
     <UButton :to="`/jobs/${job.slug}/joint`">Choose a joint</UButton>
   </div>
   <template v-else>
-    <JointTabs :job="{ ...job, joints }" :current="joint.id" />
+    <JointTabs :job="{ ...job, joints }" :current="joint.id" :bent="bent" />
     <ShiftedBand :job="job" :shifted="shifted" :is-signed="isSigned" @follow="follow" />
     <div class="top">
       <div ref="drawing" class="drawing"><MakeStrip v-if="width > 0" :card="card" :mm="depth.mm" :is-measured="depth.isMeasured" :system="system" :width="Math.floor(width)" :height="narrow ? 186 : 232" :done="isSigned" /></div>
@@ -106,22 +114,25 @@ useKeys({
       <template v-for="(one, i) in cautions" :key="one.code"><p v-if="!narrow ? i < 3 : i === caution % cautions.length" :data-caution="one.code"><StatusShape status="held" :size="20" /> <span>{{ inRegion(one.text, job.region) }}</span></p></template>
       <button v-if="narrow && cautions.length > 1" type="button" class="note whitespace-nowrap min-h-11" @click="caution++">{{ caution % cautions.length + 1 }} of {{ cautions.length }}</button>
     </aside>
-    <DoubtBand v-if="doubts.length" :job="job" :joint="joint" :doubts="doubts" />
+    <DoubtBand v-if="doubts.length" :job="job" :joint="joint" :doubts="doubts" @reopen="isReopening = true" />
     <RunningWaits :job="job" :joint="joint" />
     <div class="entries" role="group" aria-label="Ends of this joint">
-      <button v-for="one in cards" :key="one.entry" type="button" class="choice" :aria-pressed="one.entry === card.entry" :data-entry="one.entry" :data-done="openSteps(one) === 0" @click="chosen = one.entry"><StatusShape :status="openSteps(one) === 0 ? 'made' : openSteps(one) < stepsOf(one).length ? 'dry-fitted' : 'planned'" :size="14" class="inline" /> {{ one.entry + 1 }} of {{ cards.length }}: {{ what(one.joint.pipe, one.joint.thread?.size) }}, {{ methodWords(one.joint.method) }}</button>
-      <button v-if="cards.some(({ joint: one }) => one.method === 'solder')" type="button" class="choice" :disabled="isSigned" data-test="orientation" @click="setOrientation(joint.orientation === 'horizontal' ? 'vertical' : 'horizontal')">the pipe runs {{ joint.orientation }}; turn</button>
+      <button v-for="(one, i) in cards" :key="one.entry" type="button" class="choice" :aria-pressed="one.entry === card.entry" :data-entry="one.entry" :data-done="openSteps(one) === 0" @click="chosen = i"><StatusShape :status="openSteps(one) === 0 ? 'made' : openSteps(one) < stepsOf(one).length ? 'dry-fitted' : 'planned'" :size="14" class="inline" /> {{ i + 1 }} of {{ cards.length }}: {{ what(one.joint.pipe, one.joint.thread?.size) }}, {{ methodWords(one.joint.method) }}</button>
+      <label v-if="hasAir" class="air t14">air <KeptField class="w7" :value="joint.ambient ?? ''" placeholder="20" :check="airProblem" :disabled="isSigned" inputmode="text" maxlength="6" aria-label="Air, degrees Celsius" data-test="air" @keep="text => setAir(readAir(text).value)" /> &#176;C</label>
+      <button v-if="methods.has('solder')" type="button" class="choice" :disabled="isSigned" data-test="torch" @click="setTorch(joint.torch === 'propylene' ? 'propane' : 'propylene')">torch: {{ joint.torch ?? 'propane' }}; change</button>
+      <button v-if="methods.has('solder')" type="button" class="choice" :disabled="isSigned" data-test="orientation" @click="setOrientation(joint.orientation === 'horizontal' ? 'vertical' : 'horizontal')">the pipe runs {{ joint.orientation }}; turn</button>
       <button type="button" class="choice" :aria-pressed="isSingle" data-test="one-step" @click="isSingle = !isSingle">{{ isSingle ? 'all steps' : 'one step at a time' }} <kbd>O</kbd></button>
     </div>
     <div class="bench">
       <div ref="stepArea">
-      <StepList :steps="steps" :current="current" :only="isSingle ? viewed : null" :tick-of="step => tickOf(card!.entry, step)" :locked="isSigned" :region="job.region" :method="card.joint.method" @tick="tick" @fail="fail">
+      <StepList v-model:typed="typed" :steps="steps" :current="current" :only="isSingle ? viewed : null" :tick-of="step => tickOf(card!.entry, step)" :locked="isSigned" :region="job.region" :system="system" :remedy="step => remedyOf(card!.joint.method, steps[step]!.code)" @tick="tick" @fail="fail">
         <template #wait="{ step }"><WaitTimer v-if="narrow && waitStep && waitStep.step === step" :timer="timerOf(step)" :seconds="waitStep.seconds" :label="waitStep.label" :locked="isSigned" @start="setTimer(step, true)" @stop="setTimer(step, false)" @early="tick(step)" /></template>
       </StepList>
       <div v-if="isSingle && !narrow" class="turn"><button type="button" :disabled="viewed === 0" data-test="step-back" @click="turn(-1)">Back</button><span class="t15 note">{{ viewed + 1 }} of {{ steps.length }}</span><button type="button" :disabled="viewed >= steps.length - 1" data-test="step-next" @click="turn(1)">Next</button></div>
       </div>
       <div class="side">
         <WaitTimer v-if="!narrow && waitStep" :timer="timerOf(waitStep.step)" :seconds="waitStep.seconds" :label="waitStep.label" :locked="isSigned" @start="setTimer(waitStep.step, true)" @stop="setTimer(waitStep.step, false)" @early="tick(waitStep.step)" />
+        <TapeTurn v-if="steps.some(({ code }) => code === 'tape')" />
         <div v-if="gauge" class="flex gap-4 items-center">
           <svg width="96" height="46" viewBox="0 0 96 46" aria-hidden="true"><path d="M2 2H26V14H18V32H26V44H2ZM94 2H70V12H80V34H70V44H94Z" fill="var(--paper2)" stroke="var(--ink)" stroke-width="1.5" /><circle cx="48" cy="23" r="14" class="l-edge" /><circle cx="48" cy="23" r="10" class="l-thin" /></svg>
           <p class="t15"><b>Gauge, finished ring.</b> Go {{ formatReading(gauge.go, system) }} slips over all round. No-go {{ formatReading(gauge.noGo, system) }} stops. {{ unitOf(system) }}</p>
@@ -130,8 +141,9 @@ useKeys({
         <div v-if="consumables.length"><h2 class="zone-heading">Take for this end</h2><ul class="t15"><li v-for="one in consumables" :key="one.item">{{ inRegion(one.item, job.region) }}: <b>{{ quantity(one.quantity, one.unit) }}</b><template v-if="byVolume !== null && one.item.includes('solder wire')"> by the rule of the trade, as long as the tube is wide; <b data-test="solder-volume">{{ quantity(byVolume, 'mm') }}</b> by a gap of {{ SOLDER_GAP_MM.value }} mm each side, twice for fillet and waste</template></li></ul></div>
         <p><button type="button" class="underline t15 min-h-9" data-test="open-count" @click="isCountOpen = true">Count parts out and back <kbd>Q</kbd></button></p>
         <div v-if="joint.faults.some(({ entry }) => entry === card!.entry)" data-test="faults"><h2 class="zone-heading">Checks that failed here <span v-if="reusesOf(joint, card.entry)" class="right">fitting used again {{ reusesOf(joint, card.entry) }} of {{ fillPolicy(job.policy).reuseLimit }}</span></h2><ul class="t15"><li v-for="fault in joint.faults.filter(({ entry }) => entry === card!.entry)" :key="fault.id"><b>{{ fault.code }}</b> {{ dayTime(fault.at) }}{{ fault.by ? `, ${fault.by}` : '' }}: {{ inRegion(fault.remedy, job.region) }}</li></ul></div>
-        <p v-if="isSigned" class="t17 w7 flex gap-2 items-center"><StatusShape status="made" :size="20" /> Signed {{ joint.signoffs.at(-1)!.initials }}, {{ new Date(joint.signoffs.at(-1)!.at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' }) }}</p>
-        <template v-else-if="!narrow">
+        <p v-if="isSigned" class="t17 w7 flex gap-2 items-center"><StatusShape status="made" :size="20" /> Signed {{ joint.signoffs.at(-1)!.initials }}, {{ new Date(joint.signoffs.at(-1)!.at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' }) }} <button type="button" class="underline t15 font-normal min-h-11" data-test="open-reopen" @click="isReopening = true">Open it again</button></p>
+        <ul v-if="joint.reopenings.length" class="t15" data-test="reopenings"><li v-for="one in joint.reopenings" :key="one.id">Opened again {{ dayTime(one.at) }}{{ one.by ? `, ${one.by}` : '' }}: {{ one.reason }}</li></ul>
+        <template v-if="!isSigned && !narrow">
           <UButton v-if="current >= 0" size="xl" block data-test="tick-current" @click="tickCurrent">Done: step {{ current + 1 }} <kbd>Space</kbd></UButton>
           <UButton v-else-if="left > 0" size="xl" block data-test="next-entry" @click="chosen = null">Next end</UButton>
           <UButton size="xl" block :disabled="left > 0 || depth.mm === null" data-test="open-sign" @click="isSigning = true"><span>Sign J{{ joint.number }}{{ next ? `, then J${next.number}` : '' }}</span><span v-if="left > 0" class="t15 font-normal">{{ left }} step{{ left === 1 ? '' : 's' }} to go</span></UButton>
@@ -145,6 +157,7 @@ useKeys({
       <UButton size="xl" :class="left > 0 ? '' : 'flex-1'" :variant="left > 0 ? 'outline' : 'solid'" :disabled="left > 0 || depth.mm === null" data-test="open-sign" @click="isSigning = true">Sign J{{ joint.number }}</UButton>
     </div>
     <HeatSheet v-if="canHeat" v-model:open="isHeatOpen" :pipe="card.joint.pipe!" :region="job.region" :system="system" />
+    <ReopenDialog v-model:open="isReopening" :job="job" :joint="joint" :cards="cards" />
     <CountSheet v-model:open="isCountOpen" :job="job" />
     <SignDialog v-model:open="isSigning" :name="`J${joint.number}`" :sign="sign" @signed="afterSigning" />
   </template>
@@ -157,6 +170,8 @@ useKeys({
 .measure { display: grid; grid-template-columns: auto 1fr; gap: 10px; align-items: baseline; }
 .cautions { display: flex; gap: 26px; padding: 8px 18px; border-bottom: 1px solid var(--rule); min-height: 50px; align-items: center; }
 .cautions p { display: flex; gap: 8px; align-items: center; flex: 1; font-size: 15px; line-height: 1.25; }
+.air { display: inline-flex; gap: 6px; align-items: baseline; }
+.air :deep(input) { width: 52px; text-align: center; }
 .entries { display: flex; gap: 22px; padding: 4px 18px; border-bottom: 1px solid var(--hair); overflow-x: auto; white-space: nowrap; }
 .bench { flex: 1; display: grid; grid-template-columns: minmax(0, 1fr) 520px; }
 .turn { display: grid; grid-template-columns: 1fr auto 1fr; gap: 18px; align-items: center; padding: 10px 18px; }

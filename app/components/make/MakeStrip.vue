@@ -24,8 +24,12 @@ const markX = computed(() => endX.value - depth.value * k.value)
 const colour = computed(() => (props.done ? 'var(--ink)' : 'var(--copper)'))
 const letters = computed(() => (props.mm === null ? 1 : props.system === 'inch' ? 1.4 : formatMm(props.mm).length))
 /** The figure stands on the pipe between mark and end, as large as it fits there; a stacked fraction is taller than wide. */
-const size = computed(() => Math.max(narrow.value ? 40 : 56, Math.min(narrow.value ? 72 : 112, depth.value * k.value / (letters.value * 0.58), props.system === 'inch' ? (2 * r.value - 56) / 1.25 : 112)))
-const figureWidth = computed(() => depth.value * k.value)
+const fits = computed(() => depth.value * k.value / (letters.value * 0.66))
+/** Too large for a short depth, it stands left of the mark instead, on the pipe. */
+const isBeside = computed(() => fits.value < (narrow.value ? 44 : 56))
+const size = computed(() => Math.max(narrow.value ? 40 : 56, Math.min(narrow.value ? 72 : 112, isBeside.value ? markX.value / (letters.value * 0.62) : fits.value, props.system === 'inch' ? (2 * r.value - 56) / 1.25 : 112)))
+const figureWidth = computed(() => (isBeside.value ? size.value * letters.value * 0.6 : depth.value * k.value))
+const figureX = computed(() => (isBeside.value ? markX.value - figureWidth.value - 10 : (markX.value + endX.value) / 2 - figureWidth.value / 2))
 const ring = computed(() => (props.card.answer.ok ? props.card.answer.value.marks.find(({ what }) => what === 'ring') : undefined))
 /** A copper ring is about this wide, mm; it is drawn to stand where it goes, not to be measured. */
 const RING_WIDTH = 8
@@ -53,7 +57,7 @@ const words = computed(() => (props.mm === null ? 'depth not known: measure the 
     <path :d="`M${markX} ${cy - r - 12}V${cy + r + 12}`" class="l-sel3" :style="{ stroke: colour }" />
     <text :x="Math.max(6, markX)" :y="cy - r - 20" :class="markX > 90 ? 'mid' : ''" class="t15 w6">{{ card.joint.method === 'thread' ? 'made up to here' : 'mark, right round' }}</text>
     <DimensionLine :x1="markX" :x2="endX" :y="cy + r - 18" :tone="done ? 'ink' : 'copper'" />
-    <foreignObject :x="(markX + endX) / 2 - figureWidth / 2" :y="cy - r + 10" :width="figureWidth" :height="Math.max(1, 2 * r - 34)">
+    <foreignObject :x="figureX" :y="cy - r + 10" :width="figureWidth" :height="Math.max(1, 2 * r - 34)">
       <div class="big w7" :style="{ fontSize: `${size}px`, color: colour }" data-test="depth-figure"><TapeFigure :mm="mm" :system="system" /></div>
     </foreignObject>
     <text :x="endX + 8" :y="cy + r - 12" class="t17 w7" :style="{ fill: colour }">{{ system === 'inch' ? 'in' : 'mm' }}<tspan v-if="system === 'inch' && mm !== null" class="t14" font-weight="400" fill="var(--ink2)">&#160;{{ formatMm(mm) }} mm</tspan></text>

@@ -1,16 +1,38 @@
 <script setup lang="ts">
-import type { Method } from '#core/joints'
-import { remedyOf, type Step } from '#core/making'
+import type { Remedy, Step } from '#core/making'
 import type { Region } from '#core/catalogue'
 import type { TickRecord } from '#core/record'
+import { formatLength, type UnitSystem } from "#core/units"
+import { readAsk, askVerdict } from '~/reading/ask'
+
 import { inRegion } from '~/wording/en'
 
+/** A step as it is shown: of a joint, or of a bend. */
+type StepShown = Omit<Step, 'code'> & { code: string }
+
 /** The steps in order, for gloves: a wide tick zone at the left, the step to do now large, with why and its check. */
-const props = defineProps<{ steps: readonly Step[], current: number, only?: number | null, tickOf: (step: number) => TickRecord | undefined, locked: boolean, region: Region, method: Method }>()
+const props = defineProps<{ steps: readonly StepShown[], current: number, only?: number | null, tickOf: (step: number) => Pick<TickRecord, 'at'> & Partial<TickRecord> | undefined, locked: boolean, region: Region, system: UnitSystem, remedy: (step: number) => Remedy }>()
+/** What is typed of the figure the current step asks for. */
+const typed = defineModel<string>('typed', { default: '' })
 const emit = defineEmits<{ tick: [step: number], fail: [step: number] }>()
 /** The step whose check is said to have failed, until that is entered or taken back. */
 const failing = ref<number | null>(null)
-watch(() => props.current, () => { failing.value = null })
+watch(() => props.current, () => {
+  failing.value = null
+  typed.value = ''
+})
+/** A figure outside a firm limit is a check that fails: the remedy comes up of itself. */
+watch(typed, () => {
+  const ask = props.steps[props.current]?.ask
+  const value = ask ? readAsk(ask, typed.value, props.system).value : null
+  if (ask && value !== null && askVerdict(ask, value) === 'fails') failing.value = props.current
+  else if (typed.value !== '' && failing.value === props.current) failing.value = null
+})
+const proof = (i: number) => {
+  const [reading, ask] = [props.tickOf(i)?.reading, props.steps[i]?.ask]
+  if (reading === null || reading === undefined) return ''
+  return ask?.unit === 'mm' ? `, ${formatLength(reading, props.system)}` : `, ${reading}${ask?.unit === 'turns' ? ' turns' : ''}`
+}
 watch(failing, (now) => { if (now !== null) void nextTick(() => list.value?.querySelector('.remedy')?.scrollIntoView({ block: 'nearest' })) })
 const clock = (iso: string) => new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
 const words = (text: string) => inRegion(text, props.region)
@@ -34,11 +56,12 @@ onMounted(() => list.value?.querySelector('.now')?.scrollIntoView({ block: 'near
           <p v-if="step.caution" class="t17 brick w7 flex gap-2 items-center"><StatusShape status="stop" :size="20" /> {{ words(step.caution) }}</p>
           <p v-if="step.why" class="t17">{{ words(step.why) }}</p>
           <p v-if="step.check" class="t17 w6">Check: {{ words(step.check) }} <button v-if="!locked && failing !== i" type="button" class="fails underline" :data-fails="i" @click="failing = i">It fails</button></p>
-          <div v-if="failing === i" class="remedy" data-test="remedy"><p class="t17"><StatusShape status="held" :size="18" class="inline" /> {{ words(remedyOf(method, step.code).do) }}.</p><UButton data-test="enter-fault" @click="emit('fail', i); failing = null">{{ remedyOf(method, step.code).again === 'end' ? 'Enter it, begin this end again' : 'Enter it, do it again' }}</UButton><UButton variant="outline" @click="failing = null">It holds after all</UButton></div>
+          <StepAsk v-if="step.ask && !locked && i === current" v-model="typed" :ask="step.ask" :system="system" />
+          <div v-if="failing === i" class="remedy" data-test="remedy"><p class="t17"><StatusShape status="held" :size="18" class="inline" /> {{ words(remedy(i).do) }}.</p><UButton data-test="enter-fault" @click="emit('fail', i); failing = null">{{ remedy(i).again === 'end' ? 'Enter it, begin this end again' : 'Enter it, do it again' }}</UButton><UButton variant="outline" @click="failing = null">It holds after all</UButton></div>
           <slot name="wait" :step="i" />
         </template>
       </div>
-      <time v-if="tickOf(i)" class="note t15" :datetime="tickOf(i)!.at">{{ clock(tickOf(i)!.at) }}</time>
+      <time v-if="tickOf(i)" class="note t15" :datetime="tickOf(i)!.at">{{ clock(tickOf(i)!.at) }}{{ tickOf(i)!.by ? `, ${tickOf(i)!.by}` : '' }}{{ proof(i) }}</time>
     </li>
   </ol>
 </template>

@@ -12,7 +12,7 @@ const share = computed(() => (left.value === null ? 1 : left.value / props.secon
   <div class="wait" role="timer" :aria-label="label">
     <div class="line">
       <b class="clock" :class="{ copper: left !== null && left > 0, verd: left === 0 }" data-test="clock">{{ formatClock(left ?? seconds) }}</b>
-      <span class="t17">{{ left === null ? 'to wait, typical' : left === 0 ? 'over; feel it before you go on' : `left of ${formatClock(seconds)}` }}<br><span class="note t15">{{ label }}</span></span>
+      <span class="t17">{{ left === null ? 'to wait, typical' : left === 0 ? 'over; feel it before you go on' : `left of ${formatClock(seconds)}` }}<span class="note t15 only-wide"><br>{{ label }}</span></span>
       <span class="keys">
         <UButton v-if="left === null" size="lg" :disabled="locked" data-test="start-wait" @click="emit('start')">Start</UButton>
         <UButton v-else-if="left > 0" size="lg" variant="outline" :disabled="locked" data-test="early" @click="emit('early')">Cold now</UButton>

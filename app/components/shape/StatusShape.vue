@@ -2,7 +2,7 @@
 import type { JointStatus } from '#core/record'
 
 /** Where a piece of work stands, by shape; the word stands beside it or in its label. */
-withDefaults(defineProps<{ status: JointStatus | 'held' | 'refused' | 'stop', size?: number, label?: string }>(), { size: 16, label: undefined })
+withDefaults(defineProps<{ status: JointStatus | 'held' | 'refused' | 'stop' | 'proved', size?: number, label?: string }>(), { size: 16, label: undefined })
 </script>
 
 <template>
@@ -13,6 +13,10 @@ withDefaults(defineProps<{ status: JointStatus | 'held' | 'refused' | 'stop', si
       <path d="M0-6A6 6 0 0 0 0 6Z" fill="var(--ink)" />
     </g>
     <circle v-else-if="status === 'made'" r="6.75" fill="var(--ink)" />
+    <g v-else-if="status === 'proved'">
+      <circle r="7" fill="var(--paper)" stroke="var(--verd)" stroke-width="1.75" />
+      <circle r="3.9" fill="var(--verd)" />
+    </g>
     <path v-else-if="status === 'held'" d="M0-6.5L7 6H-7Z" fill="var(--paper)" stroke="var(--ochre)" stroke-width="2" />
     <g v-else-if="status === 'stop'">
       <path d="M0-6.5L7 6H-7Z" fill="var(--paper)" stroke="var(--brick)" stroke-width="1.8" />

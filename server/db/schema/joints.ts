@@ -1,4 +1,4 @@
-import { bigint, datetime, int, json, mysqlTable, unique, varchar } from 'drizzle-orm/mysql-core'
+import { bigint, datetime, double, int, json, mysqlTable, unique, varchar } from 'drizzle-orm/mysql-core'
 import { jobs } from './jobs'
 
 export const joints = mysqlTable('joints', {
@@ -12,6 +12,9 @@ export const joints = mysqlTable('joints', {
   findB: varchar('find_b', { length: 40 }),
   conditions: json().notNull(),
   orientation: varchar({ length: 12 }).notNull(),
+  /** Air where it is made, degC. */
+  ambient: double(),
+  torch: varchar({ length: 12 }),
   wayId: varchar('way_id', { length: 400 }),
   way: json(),
   depths: json().notNull(),
@@ -19,6 +22,8 @@ export const joints = mysqlTable('joints', {
   comeBack: varchar('come_back', { length: 10 }),
   /** Checks that failed; only ever added. */
   faults: json().notNull().default([]),
+  /** How often it was opened again once signed, and why; only ever added. */
+  reopenings: json().notNull().default([]),
   version: int().notNull().default(1),
   updatedAt: datetime('updated_at', { mode: 'string', fsp: 3 }).notNull(),
   updatedBy: varchar('updated_by', { length: 40 }).notNull().default(''),
@@ -31,6 +36,9 @@ export const ticks = mysqlTable('ticks', {
   step: int().notNull(),
   code: varchar({ length: 20 }).notNull(),
   at: datetime({ mode: 'string', fsp: 3 }).notNull(),
+  by: varchar('by_hand', { length: 40 }).notNull().default(''),
+  /** What was measured to prove it, in the unit the step asks in. */
+  reading: double(),
 }, table => [unique('ticks_step').on(table.jointId, table.entry, table.step)])
 
 /** A wait that was started. It runs by the clock, so a sleeping screen loses nothing. */

@@ -13,6 +13,8 @@ export const lines = mysqlTable('lines', {
   start: varchar('begins_at', { length: 100 }).notNull(),
   walls: json().notNull(),
   legs: json().notNull(),
+  /** Steps of its bends done, by piece and step. */
+  pulled: json().notNull().default({}),
   version: int().notNull().default(1),
   updatedAt: datetime('updated_at', { mode: 'string', fsp: 3 }).notNull(),
   updatedBy: varchar('updated_by', { length: 40 }).notNull().default(''),

@@ -3,5 +3,5 @@ const { job, missing } = useJobPage()
 </script>
 
 <template>
-  <JobFrame :job="job" here="make" :missing="missing"><MakeBench v-if="job" :job="job" /></JobFrame>
+  <JobFrame :job="job" here="make" :missing="missing"><MakeTable v-if="job" :job="job" /></JobFrame>
 </template>

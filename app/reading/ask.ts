@@ -1,0 +1,30 @@
+import type { Ask } from '#core/making'
+import { judgeReading } from '#core/making'
+import { formatDecimal, formatLength, parseLength, type UnitSystem } from '#core/units'
+
+export interface AskReading { value: number | null, problem: string | null }
+
+/** What is accepted, in the job's units, such as "1/8 to 1/4 in" or "0.75 to 1.25 turns". */
+export function askRange({ lo, hi, unit }: Ask, system: UnitSystem): string {
+  const text = (value: number) => (unit === 'mm' ? formatLength(value, system) : formatDecimal(value, 2))
+  return `${lo === hi ? text(lo) : `${text(lo)} to ${text(hi)}`}${unit === 'turns' ? ' turns' : ''}`
+}
+
+/** A figure read off the work as it was typed; empty is nothing measured. */
+export function readAsk(ask: Ask, typed: string, system: UnitSystem): AskReading {
+  const text = typed.trim()
+  if (text === '') return { value: null, problem: null }
+  if (ask.unit === 'mm') {
+    if (/^0+([.,]0*)?$/.test(text)) return { value: 0, problem: null }
+    const length = parseLength(text, system, ask.words)
+    return length.ok ? { value: length.value.mm, problem: null } : { value: null, problem: length.error.message }
+  }
+  const number = Number(text.replace(',', '.'))
+  return /^\d{1,3}([.,]\d{1,3})?$/.test(text) ? { value: number, problem: null } : { value: null, problem: `${ask.words}: a number, such as ${formatDecimal(ask.lo, 2)}.` }
+}
+
+/** What a figure means for its step: a firm limit passed by is a check that fails. */
+export function askVerdict(ask: Ask, value: number): 'holds' | 'fails' | 'care' {
+  if (judgeReading(ask, value) === 'within') return 'holds'
+  return ask.isFirm ? 'fails' : 'care'
+}

@@ -1,0 +1,137 @@
+import { afterAll, beforeAll, describe, expect, inject, it, vi } from 'vitest'
+import type { WaysAnswer } from '#core/joints'
+import type { JobRecord, JointRecord } from '#core/record'
+import { App } from './pages/app'
+
+// What proves a step: figures read off the work, the order of the ends, joints opened again, bends pulled by their marks.
+/** How long the server is waited for, ms. */
+const WAIT = { timeout: 10_000, interval: 100 }
+let app: App
+let slug: string
+const ids: Record<string, string> = {}
+const call = async <T>(method: string, path: string, body: unknown): Promise<T> => (await (await fetch(inject('baseUrl') + path, { method, headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) })).json()) as T
+const saved = async (name: string): Promise<JointRecord> => (await call<JobRecord>('GET', `/api/jobs/${slug}`, undefined)).joints.find(({ id }) => id === ids[name])!
+
+async function addJoint(name: string, a: object, b: object, isWay: (methods: string[]) => boolean) {
+  const { ways } = await call<WaysAnswer>('POST', '/api/core/ways', { region: 'us', a, b })
+  const way = ways.find(({ joints }) => isWay(joints.map(({ method }) => method)))!
+  ids[name] = (await call<JointRecord>('POST', `/api/jobs/${slug}/joints`, { place: name, a, b, findA: null, conditions: {}, orientation: 'horizontal', wayId: way.id, depths: {} })).id
+}
+
+beforeAll(async () => {
+  const job = await call<JobRecord>('POST', '/api/jobs', { name: 'Lye store', place: 'pipe', region: 'us' })
+  slug = job.slug
+  await call('PATCH', `/api/jobs/${slug}`, { version: job.version, tools: null })
+  await addJoint('crimp', { pipe: 'pex-cts-3_4' }, { pipe: 'pex-cts-3_4' }, methods => methods.every(one => one === 'crimp'))
+  await addJoint('sweat', { pipe: 'pex-cts-1_2' }, { pipe: 'cu-l-1_2' }, methods => methods.includes('crimp') && methods.includes('solder'))
+  await addJoint('thread', { pipe: 'cu-l-3_4' }, { thread: { form: 'npt', size: '3/4', gender: 'female', material: 'brass' } }, methods => methods.includes('thread'))
+  await call('POST', `/api/jobs/${slug}/lines`, { name: 'loop', pipe: 'cu-l-3_4', method: 'solder', corners: 'bends', start: 'free', walls: [], legs: ['e 20', 'u 14'] })
+  app = await App.open(inject('baseUrl'))
+})
+afterAll(() => app.close())
+
+/** Ticks the steps of the end on the table until one of a code is to be done. */
+async function tickTo(code: string) {
+  for (let i = 0; i < 20; i++) {
+    const now = await app.driver.executeScript<string | null>('return document.querySelector(".steps .now")?.dataset.step ?? null')
+    if (now === code) return
+    await app.click('[data-test="tick-current"]')
+    await vi.waitUntil(async () => await app.driver.executeScript<string | null>('return document.querySelector(".steps .now [data-tick]")?.dataset.tick ?? null') !== String(i), WAIT)
+  }
+}
+
+describe('a figure that proves a step', () => {
+  it('outside its limit fails the check and brings the remedy; inside it is kept with the tick', async () => {
+    await app.go(`/jobs/${slug}/make?joint=${ids.crimp}`)
+    await app.find('[data-test="tick-current"]')
+    await tickTo('assemble')
+    await app.type('[data-test="step-ask"]', 'far')
+    await app.waitForText('.steps .ask', /not a length/)
+    await app.type('[data-test="step-ask"]', '1/16')
+    await app.waitForText('[data-test="ask-verdict"]', /outside: the check fails/)
+    await app.waitForText('[data-test="remedy"]', /3.2 to 6.4 mm from the end before it is closed/)
+    await app.click('[data-test="enter-fault"]')
+    await app.waitForText('[data-test="faults"]', /assemble/)
+    await app.type('[data-test="step-ask"]', '3/16')
+    await app.waitForText('[data-test="ask-verdict"]', /holds/)
+    await app.click('[data-test="tick-current"]')
+    await app.waitForText('[data-step="assemble"] time', /3\/16/)
+    await vi.waitUntil(async () => (await saved('crimp')).ticks.some(({ code, reading }) => code === 'assemble' && Math.abs((reading ?? 0) - 4.7625) < 1e-6), WAIT)
+    expect((await saved('crimp')).faults).toMatchObject([{ code: 'assemble', reading: 1.5875 }])
+    expect(await app.axe()).toEqual([])
+    expect(await app.errors()).toEqual([])
+  })
+})
+
+describe('the order of the ends', () => {
+  it('has the adaptor soldered before plastic goes on it, whichever end is named first', async () => {
+    await app.go(`/jobs/${slug}/make?joint=${ids.sweat}`)
+    await app.waitForText('.entries', /1 of \d: [^\n]*solder[\s\S]*crimp/)
+    await app.waitForText('.cautions', /Plastic goes on this fitting/)
+    await app.type('[data-test="air"]', '95')
+    await app.waitForText('.entries', /from −40 to 60/)
+    await app.type('[data-test="air"]', '4')
+    await app.click('[data-test="torch"]')
+    await app.waitForText('[data-test="torch"]', /propylene/)
+    await vi.waitUntil(async () => {
+      const { ambient, torch } = await saved('sweat')
+      return ambient === 4 && torch === 'propylene'
+    }, WAIT)
+  })
+  it('draws which way tape goes, for either hand', async () => {
+    await app.go(`/jobs/${slug}/make?joint=${ids.thread}`)
+    await app.waitForText('[data-test="tape-turn"]', /Open end to your right: over the top, away from you/)
+    await app.click('[data-test="tape-hand"]')
+    await app.waitForText('[data-test="tape-turn"]', /Open end to your left: over the top, towards you/)
+    expect(await app.axe()).toEqual([])
+  })
+})
+
+describe('a signed joint that was not right', () => {
+  it('is opened again with the reason, its step done, and signed anew; the first entry stays', async () => {
+    const at = `/api/jobs/${slug}/joints/${ids.crimp}`
+    const card = await call<{ steps: unknown[] }>('POST', '/api/core/make', { method: 'crimp', pipe: 'pex-cts-3_4', region: 'us', orientation: 'horizontal' })
+    for (const entry of [0, 1]) for (const step of card.steps.keys()) await call('PUT', `${at}/ticks`, { entry, step })
+    await call('POST', `${at}/signoffs`, { initials: 'OL' })
+    await app.go(`/jobs/${slug}/make?joint=${ids.crimp}`)
+    await app.click('[data-test="open-reopen"]')
+    await app.click('[data-test="reopen"]')
+    await app.waitForText('#reopen-problem', /a few words/)
+    await app.type('[data-test="reopen-reason"]', 'weeps at the ring')
+    await app.driver.executeScript('const s = document.querySelector("[data-test=reopen-step]"); s.value = "0:6"; s.dispatchEvent(new Event("change"))')
+    await app.click('[data-test="reopen"]')
+    await app.waitForText('[data-test="reopenings"]', /weeps at the ring/)
+    await app.waitForText('[data-test="open-sign"]', /1 step to go/)
+    await app.click('[data-test="tick-current"]')
+    await app.click('[data-test="open-sign"]')
+    await app.type('[data-test="initials"]', 'WY')
+    await app.click('[data-test="sign"]')
+    await vi.waitUntil(async () => (await saved('crimp')).signoffs.length === 2, WAIT)
+    await app.go(`/jobs/${slug}/handover`)
+    await app.waitForText('[data-test="log-reopened"]', /opened again[\s\S]*weeps at the ring/)
+    expect(await app.errors()).toEqual([])
+  })
+})
+
+describe('a piece with bends', () => {
+  it('is pulled by its marks, in either school; the mark to be made next is the largest figure', async () => {
+    await app.go(`/jobs/${slug}/make?bend=L1p1`)
+    await app.waitForText('.steps', /Cut it long[\s\S]*Mark[\s\S]*Lay it in the former[\s\S]*Pull to 90°[\s\S]*Mark where it leaves[\s\S]*square[\s\S]*Trim to 14 in/)
+    await app.press(' ')
+    await app.waitForText('[data-test="next-figure"]', /in/)
+    const hook = await app.text('[data-step="mark"]')
+    await app.press('g')
+    await app.waitForText('[data-step="mark"]', /20 in/)
+    expect(hook).not.toMatch(/Mark 20 in/)
+    // Done to the other school's marks it does not count for this one.
+    await app.waitForText('[data-test="stale"]', /figures have changed/)
+    await app.press('g')
+    for (let i = 0; i < 6; i++) await app.press(' ')
+    await app.waitForText('[data-test="bent"]', /p1 is bent/)
+    expect(await app.axe()).toEqual([])
+    await vi.waitUntil(async () => Object.keys((await call<JobRecord>('GET', `/api/jobs/${slug}`, undefined)).lines[0]!.pulled).length === 7, WAIT)
+    await app.go(`/jobs/${slug}/make?bend=L1p1`)
+    await app.waitForText('[data-test="bent"]', /p1 is bent/)
+    expect(await app.errors()).toEqual([])
+  })
+})
