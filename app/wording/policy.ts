@@ -10,7 +10,7 @@ export const POLICY_WORDS: readonly PolicyWords[] = [
   { name: 'threadSeal', words: 'Threads', why: 'Tape, paste or both: each has its school.', choices: [{ value: 'tape', words: 'tape' }, { value: 'paste', words: 'paste' }, { value: 'both', words: 'both' }] },
   { name: 'insertFittings', words: 'Insert fittings', why: 'Scale sticks to brass over decades; composite is cheaper.', choices: [{ value: 'brass', words: 'brass' }, { value: 'composite', words: 'composite' }, { value: 'either', words: 'either' }] },
   { name: 'bendMark', words: 'First mark of a bend', why: 'Set back to the hook edge, or the corner sighted across the former with an offcut.', choices: [{ value: 'hook', words: 'hook edge' }, { value: 'corner', words: 'corner, sighted' }] },
-  { name: 'reuseLimit', words: 'A push-fit body is used', why: 'Once or twice, up to five with grease, or new at any doubt.', choices: [{ value: 0, words: 'once' }, { value: 1, words: 'twice' }, { value: 5, words: 'up to six times' }] },
+  { name: 'reuseLimit', words: 'A fitting that failed its check is used', why: 'Push-fit: once or twice, up to five with grease. Insert: the metal one again, its ring never. New at any doubt.', choices: [{ value: 0, words: 'once' }, { value: 1, words: 'twice' }, { value: 5, words: 'up to six times' }] },
 ]
 
 /** A point of a way on which practitioners differ: the schools, and which is in use; `policy` is the one of the job that chose. */

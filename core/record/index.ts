@@ -31,5 +31,5 @@ export type { ClashRecord, CutRecord, CutResult, FaultRecord, FindRecord, JobRec
 export { BLANK_FIND, completeJob } from './upgrade'
 export { addPhoto, beginFind, changeFind, dropPhoto } from './find-work'
 export type { FindRules, Hand } from './find-work'
-export { beginJoint, changeJoint, failStep, OTHER_WAY, reopenJoint, reusesOf, runTimer, SIGNED, signJoint, tickStep } from './work'
+export { beginJoint, changeJoint, failStep, OTHER_WAY, reopenJoint, reusesOf, runTimer, SIGNED, signJoint, tickStep, UNDONE } from './work'
 export type { JobRules } from './work'

@@ -1,5 +1,5 @@
 import type { Issue, Result } from '#core/base'
-import { OTHER_WAY, SIGNED } from '#core/record'
+import { OTHER_WAY, SIGNED, UNDONE } from '#core/record'
 
 /** A failure a person can act on: the status it goes out with and the issue they read. Anything else is our fault and stays in the log. */
 export class Problem extends Error {
@@ -20,6 +20,6 @@ export const changedMeanwhile = (what: string, saved: object): Problem =>
 /** What core accepted. Problem 409 with the saved record where another hand was first, 404 for what is not there, 422 for the rest. */
 export function accepted<T>(result: Result<T>, saved?: object): T {
   if (result.ok) return result.value
-  if (result.error === SIGNED || result.error === OTHER_WAY) throw new Problem(409, result.error, { saved })
+  if ([SIGNED, OTHER_WAY, UNDONE].some(error => error === result.error)) throw new Problem(409, result.error, { saved })
   throw result.error.path === 'step' && result.error.code === 'unknown-id' ? new Problem(404, result.error) : invalid(result.error)
 }

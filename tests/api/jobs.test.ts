@@ -158,7 +158,7 @@ describe('the register', () => {
     await patch(`/api/jobs/${job.slug}/joints/${joint.id}`, { version: joint.version, place: '=1+1, "quoted"' })
     const { body } = await get<string>(`/api/jobs/${job.slug}/register.csv`)
     const lines = body.split('\r\n')
-    expect(lines[0]).toBe('joint,where,pipes,methods,marksMm,measured,status,madeBy,at,care,failedChecks')
+    expect(lines[0]).toBe('joint,where,pipes,methods,marksMm,measured,status,madeBy,at,care,failedChecks,reopened')
     expect(lines[1]).toContain('"\'=1+1, ""quoted"""')
     expect(lines).toHaveLength(2)
   })
