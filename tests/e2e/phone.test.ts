@@ -41,6 +41,8 @@ describe('a new job on the phone, in inches', () => {
   })
 
   it('makes it with a measure of one\'s own, which wins', async () => {
+    // The pressed end comes first; the ring is on the plastic one.
+    await app.click('[data-entry="0"]')
     await app.find('[data-step="ring"]')
     await app.waitForText('.side', /0\.715/)
     await app.type('[data-test="measured-depth"]', 'soon')
@@ -49,6 +51,7 @@ describe('a new job on the phone, in inches', () => {
     await app.waitForText('[data-test="depth-figure"]', /11\s*\/?\s*16/)
     await app.saved()
     await app.reload()
+    await app.click('[data-entry="0"]')
     expect(await app.value('[data-test="measured-depth"]')).toBe('11/16')
     await app.waitForText('.about', /17\.5 mm deep[\s\S]*your own measure/)
     expect(await (await app.find('[data-test="open-sign"]')).isEnabled()).toBe(false)
