@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { fail, ok, type Issue, type IssueCode, type Result } from '#core/base'
-import { findPipes, LINE_FITTINGS, REGIONS } from '#core/catalogue'
+import { findPipes, LINE_FITTINGS, REGIONS, SUPPORT_CODES } from '#core/catalogue'
 import { COLOURS, FLEXES, HELD_BYS, identifyPipe, INSTRUMENTS, LAGGINGS, SCRATCHES, STRIPES, TRACES } from '#core/identify'
 import { inspectJoint } from '#core/inspect'
 import { findWays, METHODS, SERVICES, THREAD_FORMS, THREAD_MATERIALS } from '#core/joints'
@@ -8,6 +8,8 @@ import { understand } from '#core/ask'
 import { DIRECTIONS, MEASURED_TO, planLine, planOffset } from '#core/line'
 import { planCuts } from '#core/cutting'
 import { askHeat, HEAT_TARGETS } from '#core/heat'
+import { askFlow, FLOW_FITTINGS } from '#core/flow'
+import { fixPipe } from '#core/supports'
 import { MADE_METHODS, makeJoint, NEAR } from '#core/making'
 
 const region = z.enum(REGIONS)
@@ -140,6 +142,17 @@ const cutQuestion = z.strictObject({
   seconds: z.number().finite().positive().max(120).optional(),
 })
 
+const fixQuestion = z.strictObject({
+  region, code: z.enum(SUPPORT_CODES).optional(), pipe: text, service: z.enum(SERVICES), temperature: z.number().finite().min(-60).max(150), installedAt: z.number().finite().min(-60).max(60),
+  legs: z.array(z.strictObject({ length, run: z.enum(['horizontal', 'vertical']), bends: z.array(distance).max(100).optional(), joints: z.array(distance).max(500).optional() })).max(MOST_LEGS),
+  given: z.strictObject({ horizontal: length.optional(), vertical: length.optional() }).optional(),
+})
+
+const flowQuestion = z.strictObject({
+  region: region.optional(), pipe: text, wall: length.optional(), length: z.number().finite().min(0).max(10_000_000), flow: z.number().finite().min(0).max(1000), temperature: z.number().finite().min(-60).max(150),
+  fittings: z.array(z.strictObject({ fitting: z.enum(FLOW_FITTINGS), quantity: z.number().int().min(0).max(10_000), k: z.number().finite().min(0).max(1000).optional(), bore: length.optional() })).max(200).optional(),
+})
+
 const heatQuestion = z.strictObject({
   pipe: text, distance: z.number().finite().min(0).max(5000), target: z.union([z.enum(HEAT_TARGETS), z.number().finite().min(30).max(250)]), torch: z.enum(['propane', 'propylene']),
   wrapped: z.boolean().optional(), wrapAt: z.number().finite().min(0).max(5000).optional(), inside: z.enum(['air', 'water']).optional(), ambient: z.number().finite().min(-30).max(60), seconds: z.number().finite().positive().max(600).optional(),
@@ -176,6 +189,8 @@ export const VERBS: Readonly<Record<string, Verb>> = {
   offset: verb(offsetQuestion, planOffset),
   line: verb(lineQuestion, planLine),
   cut: verb(cutQuestion, planCuts),
+  fix: verb(fixQuestion, fixPipe),
+  flow: verb(flowQuestion, askFlow),
   heat: verb(heatQuestion, askHeat),
   ask: verb(askQuestion, answerLine),
 }

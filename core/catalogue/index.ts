@@ -14,6 +14,8 @@ export { familiesOf, findSocket, ringGauge, ringPosition, socketDepth, sourceOf,
 export type { Socket, SocketMethod, ThreadForm } from './sockets'
 export { soldAs } from './stock'
 export type { SoldAs } from './stock'
+export { SUPPORT_CODES, spacingOf, supportCodeOf } from './supports'
+export type { Spacing, SupportCode } from './supports'
 export { findTakeOut } from './take-outs'
 export { FAMILIES, LINE_FITTINGS, REGIONS, USES } from './types'
 export type { Allowed, EndRow, Fact, Family, LineFitting, Pipe, PipeRatingRow, PipeRow, RatingRow, Region, Series, SeriesFacts, SizingSystem, Use } from './types'

@@ -25,12 +25,12 @@ const inches = (size: string): number => {
   return Number(whole) + over / under
 }
 
-it('reads every table', () => expect(tables.length).toBe(41))
+it('reads every table', () => expect(tables.length).toBe(46))
 
 describe.each(tables)('$file', ({ file, table }) => {
   it('names its standard and what it is about', () => {
     expect(table.SOURCE.id).toBe(file)
-    expect(table.SOURCE.standard).toMatch(/^(ASTM|ASME|ASSE|EN|BS|ISO)/)
+    expect(table.SOURCE.standard).toMatch(/^(ASTM|ASME|ASSE|EN|BS|ISO|IPC|IRC|UPC)/)
     expect(table.SOURCE.subject.length).toBeGreaterThan(10)
   })
 

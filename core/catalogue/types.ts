@@ -52,6 +52,18 @@ export interface BendRow {
   hiMm: number
 }
 
+/** Greatest distance between supports, mm, of the sizes of a family from one to another. */
+export interface SupportRow {
+  family: Family
+  from: string
+  to: string
+  horizontalMm: number
+  verticalMm: number | null
+  /** Guided half way up each storey besides. */
+  midStorey: boolean
+  typical: boolean
+}
+
 export interface RingGaugeRow {
   nominal: string
   goMm: number

@@ -1,0 +1,5 @@
+export { askFlow, frictionOf, velocityIn, velocityLimit } from './flow'
+export type { FlowAnswer, FlowQuestion } from './flow'
+export { FLOW_FITTINGS, INSERT_WALL_MM } from './ours'
+export type { FlowFitting } from './ours'
+export { density, viscosity } from './water'

@@ -1,0 +1,5 @@
+export { checkSupports } from './check'
+export { answerFix, armsOf, blocksOf, expansionOf, fixContext, fixPipe, stepOf } from './fix'
+export type { Arm, FixContext } from './fix'
+export { ARM_CONSTANT, CLEAR_OD, EXPANSION, LEAST_GROWTH_MM } from './ours'
+export type { Expansion, FixAnswer, FixLeg, FixQuestion, FixRule, Support } from './types'

@@ -1,0 +1,42 @@
+import type { Note } from '#core/base'
+import type { Region, SupportCode } from '#core/catalogue'
+import type { Service } from '#core/joints'
+
+/** One straight leg, mm along its centre line from its start. */
+export interface FixLeg {
+  length: number
+  run: 'horizontal' | 'vertical'
+  /** Corners of bends on it. */
+  bends?: readonly number[]
+  /** Where joints are. */
+  joints?: readonly number[]
+}
+
+export interface FixQuestion {
+  region: Region
+  code?: SupportCode
+  pipe: string
+  service: Service
+  /** What the pipe comes to, and what it was when it was fixed, degC. */
+  temperature: number
+  installedAt: number
+  legs: readonly FixLeg[]
+  /** The maker's own distances, mm: they win over the code's. */
+  given?: { horizontal?: number, vertical?: number }
+}
+
+/** `guide` holds the pipe to its line and lets it slide; `anchor` holds it still. */
+export interface Support { leg: number, at: number, kind: 'clip' | 'guide' | 'anchor' }
+
+/** What a leg grows (shortens where negative), and the free arm its ends need across it, mm; null where no constant is held. */
+export interface Expansion { leg: number, change: number, changeLo: number, changeHi: number, arm: number | null, lo: number | null, hi: number | null }
+
+export interface FixRule extends Note { leg?: number, at?: number }
+
+export interface FixAnswer {
+  spacing: { horizontal: number | null, vertical: number | null }
+  source: string
+  supports: Support[]
+  expansion: Expansion[]
+  rules: FixRule[]
+}
