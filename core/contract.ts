@@ -144,7 +144,7 @@ const cutQuestion = z.strictObject({
 
 const fixQuestion = z.strictObject({
   region, code: z.enum(SUPPORT_CODES).optional(), pipe: text, service: z.enum(SERVICES), temperature: z.number().finite().min(-60).max(150), installedAt: z.number().finite().min(-60).max(60),
-  legs: z.array(z.strictObject({ length, run: z.enum(['horizontal', 'vertical']), bends: z.array(distance).max(100).optional(), joints: z.array(distance).max(500).optional() })).max(MOST_LEGS),
+  legs: z.array(z.strictObject({ name: z.string().max(60).optional(), length, run: z.enum(['horizontal', 'vertical']), bends: z.array(distance).max(100).optional(), joints: z.array(distance).max(500).optional() })).max(MOST_LEGS),
   given: z.strictObject({ horizontal: length.optional(), vertical: length.optional() }).optional(),
 })
 

@@ -50,7 +50,8 @@ export interface DemoJob {
   tools?: ToolRecord[]
   fittings?: FittingRecord[]
   benders?: BenderRecord[]
-  lines?: LineInput[]
+  /** `fixed`: so many of its supports are on the wall. */
+  lines?: (LineInput & { fixed?: number })[]
   cuts?: DemoCut[]
   rack?: OffcutBody[]
   handedOver?: string
@@ -75,10 +76,12 @@ export const DEMO_JOBS: readonly DemoJob[] = [
       {
         name: 'hot to the dough sinks', pipe: 'cu-en-x-22', method: 'solder', corners: 'fittings', start: 'valve take-out 24 depth 16 = valve', walls: ['e 1060 40'],
         legs: ['e 640', 'u 900', 'e 1140 offset s 50 @ 45 at 420 clip 150 820', 'd 820 on 15 stop = sink 1', 'from d e 900', 'd 820 on 15 stop = sink 2'],
+        fix: { service: 'hot', temperature: 60, installedAt: 14, flow: '12 l/min' }, fixed: 2,
       },
       {
         name: 'loop flow in the proving room', pipe: 'ml-en-20', method: 'ml-press', corners: 'bends', start: 'stop = header', walls: [],
         legs: ['d 300 bend', 'n 1200 bend', 'e 2400 bend', 's 900 stop = coil'],
+        fix: { service: 'heating', temperature: 75, installedAt: 14, flow: '5.1 l/min' },
       },
     ],
     rack: [{ pipe: 'cu-en-x-22', length: 1240, place: 'rack' }, { pipe: 'cu-en-x-22', length: 915, place: 'van' }, { pipe: 'cu-en-x-15', length: 860, place: 'rack' }],
@@ -105,7 +108,7 @@ export const DEMO_JOBS: readonly DemoJob[] = [
     policy: { typeMDrinking: 'refused' },
     tools: [{ method: 'solder', sizes: [], due: null }, { method: 'press', sizes: ['1/2', '3/4'], due: '2027-05-12' }, { method: 'crimp', sizes: ['1/2', '3/4'], due: '2026-11-12' }],
     fittings: [],
-    lines: [{ name: 'basin main', pipe: 'pex-cts-3_4', method: 'crimp', corners: 'fittings', start: 'stop = stub', walls: [], legs: ['e 36', 'n 48 3/4 tee', 'e 26 1/2 on 1/2 stop = basin 1', 'from c n 42', 'e 26 1/2 on 1/2 stop = basin 2'] }],
+    lines: [{ name: 'basin main', pipe: 'pex-cts-3_4', method: 'crimp', corners: 'fittings', start: 'stop = stub', walls: [], legs: ['e 36', 'n 48 3/4 tee', 'e 26 1/2 on 1/2 stop = basin 1', 'from c n 42', 'e 26 1/2 on 1/2 stop = basin 2'], fix: { service: 'hot', temperature: 60, installedAt: 12, flow: '4 gpm' } }],
     finds: [
       { place: 'riser beside the racks', typed: '1.05', by: 'calliper', answers: { colour: 'grey', magnet: true, flex: 'rigid' }, pipe: 'st-40-3_4' },
       { place: 'stub to the basins', typed: '7/8 in', by: 'calliper', answers: { colour: 'copper', flex: 'rigid', traced: 'water' }, pipe: 'cu-l-3_4' },

@@ -7,12 +7,12 @@ import { jobs, joints as jointRows, offcuts, signoffs, ticks } from '../server/d
 import { addDone, createCut, finish, saveOffcut, setPlan } from '../server/services/cuts'
 import { createFind, createPhoto } from '../server/services/finds'
 import { createJob, getJob } from '../server/services/jobs'
-import { createLine } from '../server/services/lines'
+import { createLine, updateLine } from '../server/services/lines'
 import { createJoint, setTick, signOff, updateJoint } from '../server/services/joints'
 import type { Write } from '../server/services/once'
 import { findWays } from '#core/joints'
 import { cutQuestion, cutRows, planCuts, restsOf, takeAnswer } from '#core/cutting'
-import { BLANK_FIND, cardsOf, kitOf, newLine, piecesFor, rackFor, readSheet } from '#core/record'
+import { BLANK_FIND, cardsOf, fixLine, kitOf, newLine, piecesFor, rackFor, readSheet } from '#core/record'
 import { inMakingOrder } from '#core/making'
 import { demoPhoto } from './demo-photo'
 import { DEMO_JOBS, type DemoCut, type DemoJob, type DemoJoint } from './demo-data'
@@ -88,7 +88,11 @@ async function addJob(job: DemoJob, position: number) {
     findIds.push(id)
     if (photo) await createPhoto(slug, id, { name: photo, data: await demoPhoto() }, now('Wyn'))
   }
-  for (const line of job.lines ?? []) await createLine(slug, newLine.parse(line), now('Wyn'))
+  for (const { fixed = 0, ...line } of job.lines ?? []) {
+    const made = await createLine(slug, newLine.parse(line), now('Wyn'))
+    const first = fixLine(await getJob(slug), made)?.supports.slice(0, fixed) ?? []
+    if (first.length > 0) await updateLine(slug, made.id, { version: made.version, clips: Object.fromEntries(first.map(({ key, at }) => [key, { mm: at, at: '2026-11-25T15:40:00.000Z' }])) }, now('Wyn'))
+  }
   for (const offcut of job.rack ?? []) await saveOffcut(slug, randomUUID(), offcut, now('Wyn'))
   for (const cut of job.cuts ?? []) await addCut(slug, cut)
   for (const joint of job.joints) await addJoint(slug, job, joint, findIds)

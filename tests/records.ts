@@ -8,7 +8,7 @@ export const aJoint = (changes: Partial<JointRecord> = {}): JointRecord => ({
   id: 'j', number: 1, place: '', a: null, b: null, findA: null, findB: null, conditions: {}, orientation: 'horizontal', ambient: null, torch: null, wayId: null, comeBack: null, depths: {}, version: 1, way: null, ticks: [], faults: [], timers: [], reopenings: [], signoffs: [], updatedAt: '', updatedBy: '', ...changes,
 })
 
-export const aLine = (changes: Partial<LineRecord> = {}): LineRecord => ({ id: 'l', number: 1, name: '', pipe: 'cu-en-x-22', method: 'solder', corners: 'fittings', start: 'free', walls: [], legs: [], pulled: {}, version: 1, updatedAt: '', updatedBy: '', ...changes })
+export const aLine = (changes: Partial<LineRecord> = {}): LineRecord => ({ id: 'l', number: 1, name: '', pipe: 'cu-en-x-22', method: 'solder', corners: 'fittings', start: 'free', walls: [], legs: [], pulled: {}, fix: {}, clips: {}, version: 1, updatedAt: '', updatedBy: '', ...changes })
 
 export const aCut = (changes: Partial<CutRecord> = {}): CutRecord => ({ id: 'cut-0001', number: 1, name: '', pipe: 'cu-en-x-22', sources: [], extras: [], cutter: 'wheel', kerf: '', keep: '', spare: '', prefer: 'longest-left', stock: [{ id: 'three', length: '3 m', quantity: null, price: null }], leave: [], plan: null, done: [], result: null, version: 1, updatedAt: '', updatedBy: '', ...changes })
 

@@ -19,7 +19,7 @@ export interface ShownPiece {
   issue: Issue | null
 }
 
-type LineShape = Omit<LineBody, 'name' | 'pulled'>
+type LineShape = Omit<LineBody, 'name' | 'pulled' | 'fix' | 'clips'>
 const shapeOf = ({ pipe, method, corners, start, walls, legs }: LineRecord): LineShape => ({ pipe, method, corners, start, walls, legs })
 
 /** Pipe a new line begins with where the job has none yet: the commonest of its country. */

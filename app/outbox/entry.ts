@@ -89,7 +89,7 @@ export function toRequest({ key, job, record, act }: Entry): Request {
 
 /** What a body kept by an earlier version lacks. */
 const NEW_FIND: Partial<FindBody> = { notes: '', cannot: [] }
-const NEW_LINE: Pick<LineBody, 'pulled'> = { pulled: {} }
+const NEW_LINE: Pick<LineBody, 'pulled' | 'fix' | 'clips'> = { pulled: {}, fix: {}, clips: {} }
 const NEW_JOINT: Pick<JointBody, 'findB' | 'comeBack' | 'ambient' | 'torch'> = { findB: null, comeBack: null, ambient: null, torch: null }
 
 /** A job as it stands once an entry is done; times are the server's, `ahead` ms of this tablet's. Fails with what core says against it. */

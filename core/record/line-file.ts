@@ -13,7 +13,7 @@ const lineFile = z.strictObject({
   version: z.literal(LINE_FILE_VERSION),
   /** Country whose bare numbers the legs are written in: mm, or inches in us. */
   region: schemas.region,
-  line: lineBody.omit({ pulled: true }),
+  line: lineBody.omit({ pulled: true, fix: true, clips: true }),
   /** What it came to where it was written; not read back. */
   worked: z.unknown().optional(),
 })

@@ -12,7 +12,7 @@ export interface Clash {
 }
 
 /** Fields that are maps of answers: two hands may each set another key of one. */
-const MAPS: ReadonlySet<string> = new Set(['answers', 'conditions', 'depths', 'policy', 'pulled'])
+const MAPS: ReadonlySet<string> = new Set(['answers', 'conditions', 'depths', 'policy', 'pulled', 'fix', 'clips'])
 
 const asMap = (value: unknown): Fields => (value ?? {}) as Fields
 

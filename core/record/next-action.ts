@@ -5,7 +5,7 @@ import { isLineRight } from './line-work'
 import { shiftedEnds } from './rests'
 import { isMade, type JobRecord } from './types'
 
-export const STATIONS = ['find', 'line', 'joint', 'cut', 'make', 'handover'] as const
+export const STATIONS = ['find', 'line', 'joint', 'cut', 'fix', 'make', 'handover'] as const
 export type Station = (typeof STATIONS)[number]
 
 /** What to do next on a job: the station, words before the figure, the figure in mm or a count, and a line below. */

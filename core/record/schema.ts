@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { schemas } from '#core/contract'
-import { METHODS } from '#core/joints'
+import { SUPPORT_CODES } from '#core/catalogue'
+import { METHODS, SERVICES } from '#core/joints'
 import { MOST_RUN_LEGS } from '#core/run'
 import { MEANS } from './reading'
 
@@ -74,6 +75,13 @@ export const lineBody = z.strictObject({
   start: z.string().max(100),
   walls: z.array(z.string().max(80)).max(20),
   legs: z.array(z.string().max(200)).max(MOST_RUN_LEGS),
+  /** How it is held: what it comes to and came from, degC, whose distances, and its flow as typed; what is not said is usual. */
+  fix: z.strictObject({
+    service: z.enum(SERVICES), temperature: z.number().finite().min(-60).max(150), installedAt: z.number().finite().min(-60).max(60),
+    code: z.enum(SUPPORT_CODES), flow: z.string().max(40),
+  }).partial(),
+  /** Supports moved by hand or fixed, by leg and number: mm along the leg, and when it was fixed. */
+  clips: z.record(z.string().regex(/^\d{1,4}:\d{1,3}$/), z.strictObject({ mm: z.number().finite().min(0).max(100_000), at: z.string().max(30).nullable() })),
   /** Steps of its bends done, by piece and step: when, and the marks they were done to. */
   pulled: z.record(z.string().regex(/^p\d{1,3}:\d{1,3}$/), z.strictObject({ at: z.string().max(30), marks: z.string().max(600) })),
 })
@@ -90,7 +98,7 @@ const ownId = { id: z.string().regex(/^[\w-]{8,40}$/, 'id: 8 to 40 letters, digi
 export const newJob = jobBody.extend(ownId)
 // What a tablet with an earlier version kept has not these fields yet.
 export const newFind = findBody.extend({ ...ownId, notes: findBody.shape.notes.default(''), cannot: findBody.shape.cannot.default([]) })
-export const newLine = lineBody.extend({ ...ownId, pulled: lineBody.shape.pulled.default({}) })
+export const newLine = lineBody.extend({ ...ownId, pulled: lineBody.shape.pulled.default({}), fix: lineBody.shape.fix.default({}), clips: lineBody.shape.clips.default({}) })
 export const newJoint = jointBody.extend({ ...ownId, findB: jointBody.shape.findB.default(null), comeBack: jointBody.shape.comeBack.default(null), ambient: jointBody.shape.ambient.default(null), torch: jointBody.shape.torch.default(null) })
 
 /** A photo of a find: the file's name, and the file itself in base64 (RFC 4648). Over 8 MB is refused by its bytes. */

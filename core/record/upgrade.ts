@@ -8,7 +8,7 @@ export const BLANK_FIND: FindBody = { place: '', notes: '', typed: '', by: 'call
 export const completeJob = (job: JobRecord): JobRecord => ({
   ...{ tools: null, fittings: [], benders: [], counts: [], lines: [], cuts: [], rack: [], updatedAt: '', updatedBy: '' },
   ...job,
-  lines: (job.lines ?? []).map((line): LineRecord => ({ ...{ pulled: {} }, ...line })),
+  lines: (job.lines ?? []).map((line): LineRecord => ({ ...{ pulled: {}, fix: {}, clips: {} }, ...line })),
   finds: job.finds.map((find): FindRecord => ({ ...{ notes: '', cannot: [], photos: [], verdicts: [] }, ...find })),
   joints: job.joints.map((joint): JointRecord => ({ ...{ findB: null, comeBack: null, faults: [], reopenings: [], ambient: null, torch: null }, ...joint, ticks: joint.ticks.map(tick => ({ ...{ by: '', reading: null }, ...tick })) })),
 })

@@ -62,6 +62,10 @@ export function expansionOf({ question: { legs, temperature, installedAt }, pipe
   })
 }
 
+/** What a leg is called. */
+export const nameOf = ({ question: { legs } }: Pick<FixContext, 'question'>, index: number): string => legs[index]!.name ?? `leg ${index + 1}`
+const titled = (text: string): string => text[0]!.toUpperCase() + text.slice(1)
+
 const round = (mm: number): string => formatDecimal(mm, 0)
 
 /** Supports of one leg whose code speaks of storeys: base and top, a guide between. */
@@ -106,8 +110,8 @@ export function answerFix(context: FixContext): FixAnswer {
       // A neighbour's growth bends this leg: its first support stands beyond the arm where that is allowed.
       const placed = placeOnLeg(leg.length, step, blocks, [index > 0 ? armFor(index - 1) : 0, index < legs.length - 1 ? armFor(index + 1) : 0])
       at = placed.at
-      if (at.length === 0) rules.push({ code: 'too-short', text: `Leg ${index + 1} is ${round(leg.length)} long: no place on it is ${round(context.clear)} clear of its joints and bends. Its neighbours carry it; a valve or outlet on it has its own bracket.`, leg: index })
-      else for (const gap of placed.gaps) rules.push({ code: 'no-room', text: `Leg ${index + 1}: ${round(gap.to - gap.from)} from ${round(gap.from)} to ${round(gap.to)}, at most ${round(gap.most)}: joints and bends leave no nearer place. Bracket a fitting's body there, or move a joint.`, leg: index, at: gap.to })
+      if (at.length === 0) rules.push({ code: 'too-short', text: `${titled(nameOf(context, index))} is ${round(leg.length)} long: no place on it is ${round(context.clear)} clear of its joints and bends. Its neighbours carry it; a valve or outlet on it has its own bracket.`, leg: index })
+      else for (const gap of placed.gaps) rules.push({ code: 'no-room', text: `${titled(nameOf(context, index))}: ${round(gap.to - gap.from)} from ${round(gap.from)} to ${round(gap.to)}, at most ${round(gap.most)}: joints and bends leave no nearer place. Bracket a fitting's body there, or move a joint.`, leg: index, at: gap.to })
     }
     const middle = Math.floor((at.length - 1) / 2)
     at.forEach((place, i) => supports.push({ leg: index, at: place, kind: isMoving(index) ? (i === middle && at.length > 1 ? 'anchor' : 'guide') : spacing?.midStorey && leg.run === 'vertical' && i % 2 === 1 ? 'guide' : 'clip' }))
@@ -149,6 +153,6 @@ function armRules(context: FixContext, supports: readonly Support[], expansion: 
   return armsOf(context, supports, expansion).filter(({ needs, has }) => has < needs - 1e-6).map(({ leg, end, across, grows, needs, has }): FixRule => ({
     code: 'arm-short',
     leg: across,
-    text: `Leg ${leg + 1} ${grows < 0 ? 'shortens' : 'grows'} ${formatDecimal(Math.abs(grows), 1)} at its ${end}: leg ${across + 1} wants ${round(needs)} free there and has ${round(has)}. Move its clip away, let that one slide and lift, or add a loop.`,
+    text: `${titled(nameOf(context, leg))} ${grows < 0 ? 'shortens' : 'grows'} ${formatDecimal(Math.abs(grows), 1)} at its ${end}: ${nameOf(context, across)} wants ${round(needs)} free there and has ${round(has)}. Move its clip away, let that one slide and lift, or add a loop.`,
   }))
 }

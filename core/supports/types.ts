@@ -4,6 +4,8 @@ import type { Service } from '#core/joints'
 
 /** One straight leg, mm along its centre line from its start. */
 export interface FixLeg {
+  /** What it is called in rules; its number where left out. */
+  name?: string
   length: number
   run: 'horizontal' | 'vertical'
   /** Corners of bends on it. */

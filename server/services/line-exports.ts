@@ -1,5 +1,5 @@
 import { bendOf, getPipe } from '#core/catalogue'
-import { benderFor, surveyed, writeLineFile } from '#core/record'
+import { benderFor, fixLine, surveyed, writeLineFile } from '#core/record'
 import { piecesOf } from '#core/run'
 import { isometricShapes, markShapes, spaceDxf, toDxf, toSvg } from '../exports/line-drawing'
 import { legsCsv, marksCsv } from '../exports/line-tables'
@@ -10,7 +10,7 @@ import { getJob } from './jobs'
 import { loadFonts } from './sheets'
 
 /** What a line is given out as, by the last part of its address. */
-const EXPORTS = ['line.json', 'legs.csv', 'marks.csv', 'isometric.svg', 'isometric.dxf', 'space.dxf', 'marks.svg', 'marks.dxf', 'strips.pdf'] as const
+const EXPORTS = ['line.json', 'legs.csv', 'marks.csv', 'isometric.svg', 'isometric.dxf', 'space.dxf', 'marks.svg', 'marks.dxf', 'strips.pdf', 'fixed-strips.pdf'] as const
 const TYPES: Readonly<Record<string, string>> = { json: 'application/json; charset=utf-8', csv: 'text/csv; charset=utf-8', svg: 'image/svg+xml; charset=utf-8', dxf: 'application/dxf; charset=utf-8', pdf: 'application/pdf' }
 
 /** A line of a job in an open format. Problem 404 at `line` or `export`, 422 where it has no leg that can be laid. */
@@ -36,6 +36,10 @@ export async function exportLine(slug: string, id: string, wanted: string): Prom
     case 'space.dxf': return of(spaceDxf(survey, radius))
     case 'marks.svg': return of(toSvg(markShapes(worked.pieces), title))
     case 'marks.dxf': return of(toDxf(markShapes(worked.pieces)))
+    case 'fixed-strips.pdf': {
+      const fixed = fixLine(job, line)!
+      return of(await stripsPdf(fixed.draft, fixed.survey, fixed.tubes, { title: `Line L${line.number}, fixed`, about: `${job.name}, ${line.name || job.place}` }, job.region, await loadFonts()))
+    }
     case 'strips.pdf': return of(await stripsPdf(draft, survey, worked.pieces, { title: `Line L${line.number}`, about: `${job.name}, ${line.name || job.place}` }, job.region, await loadFonts()))
   }
 }

@@ -20,6 +20,8 @@ export const toLine = (row: LineRow): LineRecord => ({
   walls: row.walls as string[],
   legs: row.legs as string[],
   pulled: row.pulled as LineRecord['pulled'],
+  fix: row.fix as LineRecord['fix'],
+  clips: row.clips as LineRecord['clips'],
   version: row.version,
   updatedAt: toIso(row.updatedAt),
   updatedBy: row.updatedBy,

@@ -7,8 +7,12 @@ import { materialOf } from '~/drawing/materials'
 import { tapeText } from '~/reading/tape'
 import { bendsOf, intoWords, turnShort } from '~/wording/line'
 
+interface StripZone { from: number, to: number, isFree: boolean }
+
 /** One piece to scale with a tape under it: cut ends, insertion marks, rings, bends, clips; distances from the left end. */
-const props = defineProps<{ piece: Piece | null, from: string, to: string, system: UnitSystem, width: number, isReversed: boolean, isPhone: boolean, school: 'hook' | 'corner' }>()
+const props = defineProps<{ piece: Piece | null, from: string, to: string, system: UnitSystem, width: number, isReversed: boolean, isPhone: boolean, school: 'hook' | 'corner', zones?: readonly StripZone[], held?: number | null }>()
+/** While supports are fixed the strip speaks of clips: bends keep their marks without their words. */
+const isFixing = computed(() => props.zones !== undefined)
 
 const shown = computed(() => (props.piece && props.isReversed ? reversePiece(props.piece) : props.piece))
 const ends = computed(() => (props.isReversed ? [props.to, props.from] : [props.from, props.to]))
@@ -99,15 +103,18 @@ const hatch = computed(() => (pipe.value ? materialOf(pipe.value.family) : null)
       <!-- bends -->
       <g v-for="(bend, i) in bends" :key="`m${i}`">
         <path :d="`M${x(markAt(bend))} ${cy - half - (isPhone ? 4 : raised[i] ? 8 : 22)}V${cy + half + 4}`" class="l-sel" />
-        <text v-if="!isPhone" :x="raised[i] ? x(bend.corner) + 10 : x(markAt(bend))" :y="raised[i] ? cy - half - 10 : 40" :class="raised[i] ? '' : 'mid'" class="halo"><tspan class="t20 w7 copper">{{ text(markAt(bend)) }}</tspan><tspan class="t14" dx="4">bend {{ bend.number }}, {{ Math.round(bend.angle * 10) / 10 }}°{{ turnShort(bend.turn) }}</tspan></text>
+        <text v-if="!isPhone && !isFixing" :x="raised[i] ? x(bend.corner) + 10 : x(markAt(bend))" :y="raised[i] ? cy - half - 10 : 40" :class="raised[i] ? '' : 'mid'" class="halo"><tspan class="t20 w7 copper">{{ text(markAt(bend)) }}</tspan><tspan class="t14" dx="4">bend {{ bend.number }}, {{ Math.round(bend.angle * 10) / 10 }}°{{ turnShort(bend.turn) }}</tspan></text>
       </g>
       <g v-for="(bend, i) in bends.filter(({ corner }) => isSeen({ at: corner }))" :key="`a${i}`">
         <path v-if="!isPhone" :d="(bend.number === 1 || Math.abs(bend.turn) < 1 || bend.turn > 359) ? `M${x(bend.corner)} ${cy}v${half + 15}m-4 -7l4 7l4 -7` : `M${x(bend.corner)} ${cy}v${-half - 15}m-4 7l4 -7l4 7`" class="l-sel" />
       </g>
+      <!-- stretches where a clip may sit, and may not -->
+      <g v-for="(zone, i) in zones ?? []" :key="`z${i}`" :class="zone.isFree ? 'verd' : 'brick'"><path :d="`M${x(Math.max(0, zone.from))} ${cy + half + 2}v7H${x(Math.min(cut, zone.to))}v-7`" fill="none" stroke="currentColor" stroke-width="2" /><rect v-if="!zone.isFree" :x="x(Math.max(0, zone.from))" :y="cy - half" :width="Math.max(1, x(Math.min(cut, zone.to)) - x(Math.max(0, zone.from)))" :height="2 * half" fill="url(#hatch-brick)" opacity=".5" /></g>
       <!-- clips -->
       <g v-for="(clip, i) in clips" :key="`c${i}`">
         <path :d="`M${x(clip.at) - 9} ${cy - half + 3}v-7h18v7M${x(clip.at) - 9} ${cy + half - 3}v7h6M${x(clip.at) + 9} ${cy + half - 3}v7h-6`" class="l-thin" />
-        <text :x="x(clip.at)" :y="cy - half - 9" class="mid t14 halo">clip {{ text(clip.at) }}</text>
+        <text v-if="isFixing" :x="x(clip.at)" :y="cy - half - 14" class="mid halo" :class="held !== null && held !== undefined && Math.abs(clip.at - held) < 0.5 ? 't20 w7 copper' : 't15 w6'">{{ text(clip.at) }}</text>
+        <text v-else :x="x(clip.at)" :y="cy - half - 9" class="mid t14 halo">clip {{ text(clip.at) }}</text>
       </g>
     </g>
     <text v-if="layout && !isPhone" :x="left" :y="height - 1" class="t13 note">{{ scaleWords }}</text>

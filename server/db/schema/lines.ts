@@ -13,6 +13,9 @@ export const lines = mysqlTable('lines', {
   start: varchar('begins_at', { length: 100 }).notNull(),
   walls: json().notNull(),
   legs: json().notNull(),
+  /** How it is held, as far as it was said; supports moved by hand or fixed. */
+  fix: json().notNull().default({}),
+  clips: json().notNull().default({}),
   /** Steps of its bends done, by piece and step. */
   pulled: json().notNull().default({}),
   version: int().notNull().default(1),
