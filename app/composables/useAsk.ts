@@ -7,6 +7,8 @@ import { REGIONS, type Region } from '#core/catalogue'
 import type { IdentifyAnswer } from '#core/identify'
 import type { Conditions, End, WaysAnswer } from '#core/joints'
 import type { OffsetAnswer } from '#core/line'
+import type { FixAnswer } from '#core/supports'
+import type { FlowAnswer } from '#core/flow'
 import type { MakeAnswer } from '#core/making'
 import { BLANK_FIND, type FindBody, type JobRecord } from '#core/record'
 
@@ -16,12 +18,16 @@ export type Asked =
   | { verb: 'identify', answer: IdentifyAnswer }
   | { verb: 'make', answer: MakeAnswer, method: string, pipe: string | null }
   | { verb: 'offset', answer: OffsetAnswer }
+  | { verb: 'fix', answer: FixAnswer, pipe: string }
+  | { verb: 'flow', answer: FlowAnswer, pipe: string }
 
 const toAsked = ({ verb, question }: Understood, answer: unknown): Asked => {
   switch (verb) {
     case 'ways': return { verb, answer: answer as WaysAnswer, a: question.a as End, b: question.b as End }
     case 'identify': return { verb, answer: answer as IdentifyAnswer }
     case 'make': return { verb, answer: answer as MakeAnswer, method: String(question.method), pipe: typeof question.pipe === 'string' ? question.pipe : null }
+    case 'fix': return { verb, answer: answer as FixAnswer, pipe: String(question.pipe) }
+    case 'flow': return { verb, answer: answer as FlowAnswer, pipe: String(question.pipe) }
     case 'offset': return { verb, answer: answer as OffsetAnswer }
   }
 }

@@ -14,6 +14,13 @@ const wrong = (text: string, region: Region = 'gb') => {
   return result.ok ? null : result.error
 }
 
+const answerOf = (text: string, region: Region = 'gb'): unknown => {
+  const { verb, question } = read(text, region)
+  const answer = ask(verb, question)
+  if (!answer.ok) throw new Error(answer.error.message)
+  return answer.value
+}
+
 describe('two ends', () => {
   it.each([
     ['22 copper to 15 copper', 'gb', 'cu-en-x-22', 'cu-en-x-15'],
@@ -50,6 +57,17 @@ describe('other lines', () => {
     expect(read('od 7/8', 'gb').question.checks).toMatchObject([{ value: expect.closeTo(22.225, 9) }])
     expect(read('od 0.875', 'us').question.checks).toMatchObject([{ value: expect.closeTo(22.225, 9) }])
     expect(read('od 26.9 steel').question.checks).toMatchObject([{}, { check: 'magnet', value: true }])
+  })
+  it('clips asks how far apart, a flow what it loses', () => {
+    expect(read('clips 22 copper')).toMatchObject({ verb: 'fix', question: { pipe: 'cu-en-x-22', service: 'cold', legs: [] } })
+    expect(answerOf('clips 22 copper')).toMatchObject({ spacing: { horizontal: 1800, vertical: 2400 } })
+    expect(answerOf('clips 1/2 pex hot', 'us')).toMatchObject({ spacing: { horizontal: 813 } })
+    expect(read('15 copper 0.2 l/s 10 m')).toMatchObject({ verb: 'flow', question: { pipe: 'cu-en-x-15', flow: 0.2, length: 10_000, temperature: 20 } })
+    expect(read('1/2 pex 3 gpm 30 ft hot', 'us').question).toMatchObject({ pipe: 'pex-cts-1_2', flow: expect.closeTo(0.18927, 4), length: 9144, temperature: 60 })
+    expect(read('22 copper 12 l/min 5 m').question).toMatchObject({ flow: 0.2, length: 5000 })
+    expect(answerOf('15 copper 0,2 10 m')).toMatchObject({ verdict: 'within' })
+    expect(wrong('22 copper 0.2 l/s')).toMatchObject({ message: expect.stringContaining('a length') })
+    expect(wrong('clips 1/2 npt')).toMatchObject({ message: expect.stringContaining('a pipe') })
   })
   it('depth asks how far in', () => {
     expect(read('depth 22 press')).toMatchObject({ verb: 'make', question: { method: 'press', pipe: 'cu-en-x-22' } })

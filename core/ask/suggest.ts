@@ -6,8 +6,8 @@ import { LISTS } from './words'
 const MOST = 6
 const COMMON_MATERIALS = ['copper', 'pex', 'multilayer', 'plastic', 'pe', 'steel', 'old copper', 'stainless', 'cpvc', 'pvc', 'npt male', 'bsp male']
 const COMMON_CONDITIONS = ['hot', 'heating', 'hidden', 'wet', 'wood', 'no flame', 'tight', 'no play']
-const STARTS = ['22 copper to ', 'od ', 'depth ', 'offset ']
-const US_STARTS = ['3/4 copper to ', 'od ', 'depth ', 'offset ']
+const STARTS = ['22 copper to ', 'od ', 'depth ', 'offset ', 'clips ']
+const US_STARTS = ['3/4 copper to ', 'od ', 'depth ', 'offset ', 'clips ']
 
 /** Whole lines that the text could go on to, by what the reader accepts next. */
 export function suggestNext(text: string, region: Region): string[] {
@@ -16,7 +16,7 @@ export function suggestNext(text: string, region: Region): string[] {
   const last = /[^ ]*$/.exec(line)![0]
   const before = line.slice(0, line.length - last.length)
   const complete = (words: readonly string[]) => words.filter(word => word.startsWith(last.toLowerCase()) && word !== last.toLowerCase()).map(word => `${before}${word} `)
-  const size = /(?:^|\b(?:to|depth) |> ?)((?:\d+[- ])?\d+(?:\/\d+)?)(?: ?(?:mm|in|"))? $/.exec(before)?.[1]
+  const size = /(?:^|\b(?:to|depth|clips?) |> ?)((?:\d+[- ])?\d+(?:\/\d+)?)(?: ?(?:mm|in|"))? $/.exec(before)?.[1]
   const isDepth = /^depth /.test(line)
   if (size && isDepth) return complete(LISTS.methods.map(({ name }) => name).filter(name => ['press', 'solder', 'push-fit', 'compression', 'crimp'].includes(name))).slice(0, MOST)
   if (size) {
@@ -35,6 +35,6 @@ export function suggestNext(text: string, region: Region): string[] {
     const sizes = [...new Set(PIPES.filter(pipe => pipe.regions.includes(region) && pipe.od >= 10 && pipe.od <= 35).map(({ nominal }) => nominal))]
     return complete(sizes).slice(0, MOST)
   }
-  if (!/\b(?:to)\b|>|^od |^depth |^offset /.test(line)) return complete(['to'])
+  if (!/\b(?:to)\b|>|^od |^depth |^offset |^clips? /.test(line)) return complete(['to'])
   return understood.ok && understood.value.verb === 'ways' ? complete(COMMON_CONDITIONS).slice(0, MOST) : []
 }

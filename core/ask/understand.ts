@@ -1,8 +1,9 @@
 import { fail, ok, type Result } from '#core/base'
-import { findSocket, getPipe, PIPES, SERIES, type Region, type SocketMethod } from '#core/catalogue'
+import { findSocket, getPipe, PIPES, SERIES, unitSystemOf, type Region, type SocketMethod } from '#core/catalogue'
 import type { Check } from '#core/identify'
 import { nameOfPipe, pipesNamed, Reader, startsWith } from '#core/shorthand'
-import { formatDecimal } from '#core/units'
+import { fillConditions, type Service } from '#core/joints'
+import { formatDecimal, parseFlow } from '#core/units'
 import type { AskQuestion, Understood } from './types'
 import { LISTS, SAYS_OF_MATERIAL } from './words'
 
@@ -14,6 +15,8 @@ export const SHAPES = [
   'od 21.5 copper',
   'depth 22 press',
   'offset 60 @ 45',
+  'clips 22 copper',
+  '22 copper 0.2 l/s 10 m',
 ] as const
 
 type End = { pipe: string } | { thread: { form: string, size: string, gender: string, material: string } }
@@ -39,12 +42,38 @@ function readEnd(reader: Reader): End | string {
 function readWays(reader: Reader): Omit<Understood, 'words'> | string {
   const a = readEnd(reader)
   if (typeof a === 'string') return a
-  if (!reader.sign(/^(?:to\b|->|>|x\b|\u2192)/, 'to')) return '"to" or > and the other end'
+  if ('pipe' in a && /^\d/.test(reader.rest)) return readFlow(reader, a.pipe)
+  if (!reader.sign(/^(?:to\b|->|>|x\b|\u2192)/, 'to')) return 'pipe' in a ? '"to" or > and the other end, or a flow and a length,' : '"to" or > and the other end'
   const b = readEnd(reader)
   if (typeof b === 'string') return b
   const conditions: Record<string, unknown> = {}
   for (let found = reader.word(LISTS.conditions, ({ as }) => as); found; found = reader.word(LISTS.conditions, ({ as }) => as)) Object.assign(conditions, found.set)
   return { verb: 'ways', question: { region: reader.region, a, b, ...(Object.keys(conditions).length > 0 ? { conditions } : {}) } }
+}
+
+/** A service said after what it is for, with the temperature that is usual for it. */
+function readService(reader: Reader): { service: Service, temperature: number } {
+  const found = reader.word(LISTS.conditions.filter(({ set }) => 'service' in set), ({ as }) => as)
+  const service = (found?.set.service ?? 'cold') as Service
+  return { service, temperature: fillConditions({ service }).temperature }
+}
+
+function readFlow(reader: Reader, pipe: string): Omit<Understood, 'words'> | string {
+  const typed = /^\d+(?:[.,]\d+)? ?(?:l\/?s|l\/?min|lpm|gpm|gal\/min|m3\/h)?(?![a-z0-9])/.exec(reader.rest)
+  const flow = typed && parseFlow(typed[0], unitSystemOf(reader.region))
+  if (!typed || !flow?.ok) return 'a flow, such as 0.2 l/s, 12 l/min or 3 gpm'
+  reader.takeAs(typed[0].length, `flow ${formatDecimal(flow.value, 3)} l/s`)
+  const length = reader.length(mm => `length ${formatDecimal(mm / 1000, 2)} m`)
+  if (length === null) return 'a length, such as 10 m or 30 ft'
+  const { temperature } = readService(reader)
+  return { verb: 'flow', question: { region: reader.region, pipe, length, flow: flow.value, temperature } }
+}
+
+function readClips(reader: Reader): Omit<Understood, 'words'> | string {
+  const end = readEnd(reader)
+  if (typeof end === 'string') return end
+  if (!('pipe' in end)) return 'a pipe, such as 22 copper'
+  return { verb: 'fix', question: { region: reader.region, pipe: end.pipe, ...readService(reader), installedAt: 15, legs: [] } }
 }
 
 /** A check in a few words. */
@@ -125,7 +154,9 @@ export function understand({ text, region }: AskQuestion): Result<Understood> {
       ? readOffset(reader)
       : reader.sign(/^depth(?=[\s\d])/, 'how deep')
         ? readDepth(reader)
-        : readWays(reader)
+        : reader.sign(/^clips?(?=[\s\d])/, 'how far apart supports stand')
+          ? readClips(reader)
+          : readWays(reader)
   if (typeof said === 'string') return wrong(said)
   if (!reader.isDone) return wrong('the end of the line, or a condition such as hot, hidden, wet or wood,')
   return ok({ ...said, words: reader.words })

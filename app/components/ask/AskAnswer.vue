@@ -29,6 +29,16 @@ const length = (mm: number | null) => (mm === null ? 'measure it' : formatLength
       <p v-for="mark in asked.answer.marks" :key="mark.what" class="row"><b class="t26 copper">{{ length(mark.fromEnd) }}</b><span>{{ mark.what === 'ring' ? 'ring from the end' : 'into the fitting' }}<span v-if="mark.lo !== null && mark.lo !== mark.hi" class="note">, met {{ formatDecimal(mark.lo, 1) }} to {{ formatDecimal(mark.hi ?? 0, 1) }} mm</span></span></p>
       <p class="note t14">{{ asked.pipe ? getPipe(asked.pipe).label : 'thread' }}, {{ asked.method }}; {{ asked.answer.marks[0]?.source }}</p>
     </template>
+    <template v-else-if="asked.verb === 'fix'">
+      <p class="row"><b class="t26 copper">{{ asked.answer.spacing.horizontal === null ? 'none held' : length(asked.answer.spacing.horizontal) }}</b><span>at most between supports, across</span></p>
+      <p class="row"><b>{{ asked.answer.spacing.vertical === null ? 'by the storey' : length(asked.answer.spacing.vertical) }}</b><span>up</span></p>
+      <p class="note t14">{{ getPipe(asked.pipe).label }}; {{ asked.answer.source }}</p>
+    </template>
+    <template v-else-if="asked.verb === 'flow'">
+      <p class="row"><b class="t26 copper">{{ formatDecimal(asked.answer.velocity, 2) }} m/s</b><StatusShape :status="asked.answer.verdict === 'within' ? 'proved' : 'refused'" :size="16" /><span>{{ asked.answer.verdict === 'within' ? 'within' : 'over' }} {{ asked.answer.limit }} m/s</span></p>
+      <p class="row"><b>{{ formatDecimal(asked.answer.drop * 1000, 1) }} mbar</b><span>lost</span></p>
+      <p class="note t14">{{ getPipe(asked.pipe).label }}, bore {{ formatDecimal(asked.answer.boreUsed, 2) }}; {{ asked.answer.limitSource }}</p>
+    </template>
     <template v-else>
       <p class="row"><b class="t26 copper">{{ length(asked.answer.markSpacing) }}</b><span>between the marks</span></p>
       <p class="row"><b>{{ length(asked.answer.shrink) }}</b><span>shorter overall</span></p>
