@@ -13,7 +13,7 @@ const props = defineProps<{ fixed: FixedLine, at: number, radius: number | null,
 const emit = defineEmits<{ look: [index: number] }>()
 const laid = computed(() => props.fixed.survey.laid)
 const points = computed<Vector[]>(() => [[0, 0, 0], ...laid.value.map(({ end }) => end)])
-const sheet = computed(() => fitSheet(points.value, props.width, props.height, props.isPhone ? { left: 40, right: 40, top: 34, bottom: 34 } : { left: 90, right: 90, top: 60, bottom: 64 }))
+const sheet = computed(() => fitSheet(points.value, props.width, props.height, props.isPhone ? { left: 40, right: 40, top: 34, bottom: 34 } : { left: 70, right: 190, top: 34, bottom: 40 }))
 const place = (mm: Vector): Point => onSheet(sheet.value, mm)
 const middle = computed<Point>(() => {
   const all = points.value.map(place)

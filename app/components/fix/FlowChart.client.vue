@@ -28,7 +28,7 @@ const option = computed(() => {
     ...base,
     legend: { ...base.legend, data: ['speed, m/s', 'pressure lost, mbar'] },
     tooltip: { ...base.tooltip, axisPointer: { type: 'line' as const }, valueFormatter: (value: unknown) => String(Math.round(Number(value) * 100) / 100) },
-    grid: { left: 48, right: 52, top: 14, bottom: 60 },
+    grid: { left: 48, right: 52, top: 12, bottom: 58 },
     xAxis: { ...axis, name: `${isInch.value ? 'ft' : 'm'} along the line`, nameGap: 22, max: along(props.flow.legs.at(-1)?.to ?? 1), splitLine: { show: true, lineStyle: { color: hair } } },
     yAxis: [{ ...axis, name: 'm/s', nameGap: 30, max: Math.ceil(most * 11) / 10, min: 0 }, { ...axis, name: 'mbar', nameGap: 36, min: 0 }],
     series: [
@@ -40,5 +40,5 @@ const option = computed(() => {
 </script>
 
 <template>
-  <VChart :option="option" style="height: 208px" class="w-full" autoresize data-test="flow-chart" />
+  <VChart :option="option" style="height: 176px" class="w-full" autoresize data-test="flow-chart" />
 </template>
