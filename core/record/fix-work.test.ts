@@ -59,6 +59,17 @@ describe('a line that is held', () => {
     expect(hot.arms.find(({ across }) => across === 1)).toMatchObject({ leg: 0, end: 'end' })
     expect(hot.rules.filter(({ code }) => code === 'arm-short')).toMatchObject([{ leg: 1, text: expect.stringContaining('A to B grows') }])
   })
+  it('is told of a wall that holds a moving leg, and of a branch that it bends', () => {
+    const hot = { service: 'heating' as const, temperature: 75, installedAt: 14 }
+    const rules = (changes: Partial<LineRecord>) => fixed(changes).rules.map(({ code }) => code)
+    expect(rules({ walls: ['e 2000 100'], fix: hot })).toContain('wall-stops')
+    expect(rules({ walls: ['e 2000 100'] })).not.toContain('wall-stops')
+    expect(rules({ walls: ['e 9000 100'], fix: hot })).not.toContain('wall-stops')
+    // By hand: 10 m from an anchor near its middle moves the tee by some 5 mm; 61 x root of 15 x 5 is over 500.
+    const branch = { legs: ['e 10000 tee', 'n 400 on 15 free', 'from b e 3000 free'], fix: hot }
+    expect(fixed(branch).rules.find(({ code }) => code === 'branch-arm')!.text).toMatch(/A to B moves the branch B to C by [\d.]+: it wants \d+ free from its tee and has \d+/)
+    expect(rules({ ...branch, fix: {} })).not.toContain('branch-arm')
+  })
   it('is null while no leg can be laid; an unknown pipe is refused', () => {
     expect(fixLine(job, line({ legs: [] }))).toBeNull()
     expect(fixLine(job, line({ legs: ['sideways'] }))).toBeNull()

@@ -1,8 +1,9 @@
 import { supportCodeOf, type SupportCode } from '#core/catalogue'
 import { fillConditions, type Service } from '#core/joints'
-import { surveyLine, type LaidLeg, type Piece, type Survey } from '#core/line'
+import { dot, surveyLine, vectorOf, type LaidLeg, type Piece, type Survey } from '#core/line'
 import { piecesOf, type RunDraft, type RunPiece } from '#core/run'
-import { answerFix, armsOf, checkSupports, fixContext, sittingRange, type Arm, type Expansion, type FixAnswer, type FixContext, type FixLeg, type FixRule, type Support } from '#core/supports'
+import { formatDecimal } from '#core/units'
+import { answerFix, ARM_CONSTANT, armsOf, checkSupports, fixContext, LEAST_GROWTH_MM, sittingRange, type Arm, type Expansion, type FixAnswer, type FixContext, type FixLeg, type FixRule, type Support } from '#core/supports'
 import { surveyed, type LineRules } from './line-work'
 import type { JobRecord, LineRecord } from './types'
 
@@ -118,8 +119,43 @@ export function fixLine(job: LineRules & Pick<JobRecord, 'policy'>, line: LineRe
     supports: nameSupports(ordered, tubes.map(({ piece }) => piece)),
     expansion: groups.flatMap(({ legs, answer }) => answer.expansion.map(one => ({ ...one, leg: legs[one.leg]! }))),
     arms: groups.flatMap(({ legs, arms }) => arms.map(arm => ({ ...arm, leg: legs[arm.leg]!, across: legs[arm.across]! }))),
-    rules: uniqueRules(groups),
+    rules: [...uniqueRules(groups), ...wallRules(draft, survey.laid, groups, nameOf), ...branchRules(survey.laid, groups, ordered, nameOf)],
   }
+}
+
+/** What a laid leg grows in all, mm, and how much of that at its end, by where it is anchored. */
+function growthOf(groups: readonly FixGroup[], index: number): { change: number, atEnd: number } {
+  const group = groups.find(({ legs }) => legs.includes(index))
+  const own = group?.legs.indexOf(index) ?? -1
+  const change = group?.answer.expansion[own]?.change ?? 0
+  const anchor = group?.answer.supports.find(({ leg, kind }) => leg === own && kind === 'anchor')?.at
+  const length = group?.context.question.legs[own]?.length ?? 1
+  return { change, atEnd: anchor === undefined ? change : change * (length - anchor) / length }
+}
+
+/** A wall that a moving leg goes through stops it, unless it is sleeved. */
+function wallRules({ question }: RunDraft, laid: readonly LaidLeg[], groups: readonly FixGroup[], nameOf: (index: number) => string): FixRule[] {
+  return (question?.walls ?? []).flatMap(({ to, at, thick }) => laid.flatMap(({ index, begin, end }): FixRule[] => {
+    const way = vectorOf(to)
+    const [from, until] = [dot(begin, way), dot(end, way)].sort((a, b) => a - b) as [number, number]
+    const { change } = growthOf(groups, index)
+    if (from > at || until < at + thick || Math.abs(change) < LEAST_GROWTH_MM) return []
+    return [{ code: 'wall-stops', leg: index, text: `${nameOf(index)} moves ${formatDecimal(Math.abs(change), 1)} through the wall at ${formatDecimal(at, 0)}: a sleeve one or two sizes larger, sealed soft, or it is held there.` }]
+  }))
+}
+
+/** A branch taken from a moving leg is bent by it: its first support stands beyond an arm of its own. */
+function branchRules(laid: readonly LaidLeg[], groups: readonly FixGroup[], supports: readonly LineSupport[], nameOf: (index: number) => string): FixRule[] {
+  return laid.flatMap(({ index, parent, along, pipe, length }): FixRule[] => {
+    if (parent === null || groups.some(({ legs }) => legs.includes(index) && legs.includes(parent))) return []
+    const { atEnd } = growthOf(groups, parent)
+    const constant = ARM_CONSTANT[pipe.family]
+    // A branch in the moving leg's own line goes with it.
+    if (!constant || Math.abs(atEnd) < LEAST_GROWTH_MM || Math.abs(dot(along, laid[parent]!.along)) > 0.5) return []
+    const needs = constant.value * Math.sqrt(pipe.od * Math.abs(atEnd))
+    const has = Math.min(length, ...supports.filter(({ leg }) => leg === index).map(({ at }) => at))
+    return has >= needs ? [] : [{ code: 'branch-arm', leg: index, text: `${nameOf(parent)} moves the branch ${nameOf(index)} by ${formatDecimal(Math.abs(atEnd), 1)}: it wants ${formatDecimal(needs, 0)} free from its tee and has ${formatDecimal(has, 0)}.` }]
+  })
 }
 
 /** Supports by their names along the line, with the distance from the left end of their piece. */

@@ -1,7 +1,7 @@
 import { ok, type Result } from '#core/base'
 import { bendOf, findPipe, spacingOf, supportCodeOf, type Pipe, type Spacing } from '#core/catalogue'
 import { formatDecimal } from '#core/units'
-import { ARM_CONSTANT, CLEAR_OD, EXPANSION, LEAST_GROWTH_MM, SWEPT_OD } from './ours'
+import { ARM_CONSTANT, CLEAR_OD, EXPANSION, LEAST_GROWTH_MM, LOOP_SHARE, SWEPT_OD } from './ours'
 import { placeOnLeg, type Interval } from './place'
 import { adviceOf } from './rules'
 import type { Expansion, FixAnswer, FixQuestion, FixRule, Support } from './types'
@@ -153,6 +153,6 @@ function armRules(context: FixContext, supports: readonly Support[], expansion: 
   return armsOf(context, supports, expansion).filter(({ needs, has }) => has < needs - 1e-6).map(({ leg, end, across, grows, needs, has }): FixRule => ({
     code: 'arm-short',
     leg: across,
-    text: `${titled(nameOf(context, leg))} ${grows < 0 ? 'shortens' : 'grows'} ${formatDecimal(Math.abs(grows), 1)} at its ${end}: ${nameOf(context, across)} wants ${round(needs)} free there and has ${round(has)}. Move its clip away, let that one slide and lift, or add a loop.`,
+    text: `${titled(nameOf(context, leg))} ${grows < 0 ? 'shortens' : 'grows'} ${formatDecimal(Math.abs(grows), 1)} at its ${end}: ${nameOf(context, across)} wants ${round(needs)} free there and has ${round(has)}. Move its clip away, let that one slide and lift, or put a loop into ${nameOf(context, leg)}, its legs about ${round(LOOP_SHARE.value * needs)}.`,
   }))
 }

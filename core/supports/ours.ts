@@ -37,6 +37,9 @@ export const ARM_CONSTANT: Readonly<Partial<Record<Family, Range>>> = {
   'pp-r': { value: 20, lo: 15, hi: 30, source: 'typical, EN 806-4 practice' },
 }
 
+/** Each leg of a U-loop against the free arm that the same growth needs; practice, 0.5 to 0.6. */
+export const LOOP_SHARE = { value: 0.6, lo: 0.5, hi: 0.6, source: 'typical, practice' } as const
+
 /** A support stands this far, in outside diameters, from a joint or a bend's arc. Ours. */
 export const CLEAR_OD = 2
 /** Pipe that is only swept, at a radius of this many outside diameters or more, is clipped along its sweep. Ours. */
