@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { changeLine, fixLine, fixProgress, fixSettings, lineFlow, setSupport, supportOrder, type LineRecord } from '#core/record'
+import { changeLine, fixLine, fixProgress, fixSettings, lineFlow, nextAction, setSupport, supportOrder, type LineRecord } from '#core/record'
 import { aJob, aLine } from '../../tests/records'
 
 const job = aJob()
@@ -44,6 +44,15 @@ describe('a line that is held', () => {
   })
   it('leaves clips that were typed with a leg where they were typed', () => {
     expect(fixed({ legs: ['e 4000 clip 500 2000 3500', 'u 2000', 'e 3000 free'] }).supports.filter(({ leg }) => leg === 0).map(({ at }) => at)).toEqual([500, 2000, 3500])
+  })
+  it('goes by the maker\'s own distances where they are given, also where the code has none', () => {
+    expect(fixed({ fix: { across: 1000 } }).supports.filter(({ leg }) => leg === 0)).toHaveLength(4)
+    expect(fixed({ fix: { across: 1000 } }).groups[0]!.answer.source).toContain('maker')
+    expect(fixed({ pipe: 'pert-cts-1_2' }).supports).toEqual([])
+    expect(fixed({ pipe: 'pert-cts-1_2', fix: { across: 500, up: 800 } }).supports.length).toBeGreaterThan(15)
+  })
+  it('is what comes next once nothing else is open', () => {
+    expect(nextAction(aJob({ lines: [line({ name: 'loft' })] }))).toMatchObject({ station: 'fix', words: 'Fix S1 of L1 at', mm: expect.closeTo(666.7, 0), below: 'loft' })
   })
   it('counts what is fixed, and orders by kind and size', () => {
     const one = line({ clips: { '0:0': { mm: 700, at: '2026-11-26T09:00:00.000Z' } } })

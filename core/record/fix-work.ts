@@ -84,6 +84,8 @@ export function fixLine(job: LineRules & Pick<JobRecord, 'policy'>, line: LineRe
   const { draft, survey } = surveyed(job, line)
   if (!survey || !draft.question) return null
   const settings = fixSettings(job, line)
+  const { across, up } = line.fix
+  const given = across === undefined && up === undefined ? null : { ...(across === undefined ? {} : { horizontal: across }), ...(up === undefined ? {} : { vertical: up }) }
   const typed = draft.question.clips ?? []
   const found: LineSupport[] = []
   const nameOf = (index: number) => {
@@ -91,7 +93,7 @@ export function fixLine(job: LineRules & Pick<JobRecord, 'policy'>, line: LineRe
     return row ? `${row.from} to ${row.to}` : `leg ${index + 1}`
   }
   const groups = chainsOf(survey.laid).flatMap((chain): FixGroup[] => {
-    const made = fixContext({ region: job.region, pipe: chain[0]!.pipe.id, ...settings, legs: chain.map(leg => toFixLeg(leg, nameOf(leg.index))) })
+    const made = fixContext({ region: job.region, pipe: chain[0]!.pipe.id, ...settings, ...(given ? { given } : {}), legs: chain.map(leg => toFixLeg(leg, nameOf(leg.index))) })
     if (!made.ok) return []
     const context = made.value
     const proposed = answerFix(context)

@@ -1,4 +1,5 @@
 import { cutRows } from '#core/cutting'
+import { fixLine } from './fix-work'
 import { countStates } from './counts'
 import { progressOf } from './cut-work'
 import { isLineRight } from './line-work'
@@ -56,6 +57,10 @@ export function nextAction(job: JobRecord): NextAction {
   if (empty) return { ...rest, station: 'line', words: `Draw line L${empty.number}`, below: empty.name, id: empty.id }
   const broken = job.lines.find(line => !isLineRight(job, line))
   if (broken) return { ...rest, station: 'line', words: `Put line L${broken.number} right`, below: broken.name, held: true, id: broken.id }
+  for (const line of job.lines) {
+    const support = fixLine(job, line)?.supports.find(({ fixedAt }) => fixedAt === null)
+    if (support) return { ...rest, station: 'fix', words: `Fix ${support.name} of L${line.number} at`, mm: support.fromLeft ?? support.at, below: line.name, id: line.id }
+  }
   if (job.joints.length > 0) return { ...rest, station: 'handover', words: 'Hand over the register', below: `${made} joint${made === 1 ? '' : 's'} made, none open.` }
   const found = job.finds.at(-1)
   return found

@@ -79,6 +79,8 @@ export const lineBody = z.strictObject({
   fix: z.strictObject({
     service: z.enum(SERVICES), temperature: z.number().finite().min(-60).max(150), installedAt: z.number().finite().min(-60).max(60),
     code: z.enum(SUPPORT_CODES), flow: z.string().max(40),
+    /** The maker's own greatest distances, mm; they win over the code's. */
+    across: z.number().finite().positive().max(100_000), up: z.number().finite().positive().max(100_000),
   }).partial(),
   /** Supports moved by hand or fixed, by leg and number: mm along the leg, and when it was fixed. */
   clips: z.record(z.string().regex(/^\d{1,4}:\d{1,3}$/), z.strictObject({ mm: z.number().finite().min(0).max(100_000), at: z.string().max(30).nullable() })),

@@ -62,6 +62,10 @@ describe('fix', () => {
     await app.click('[data-code="en"]')
     await app.waitForText('.working', /no European ones are held/)
     await vi.waitUntil(async () => (await saved()).fix.code === 'en', WAIT)
+    await app.type('[data-test="fix-across"]', '900')
+    await app.press(Key.ENTER)
+    await app.waitForText('.working', /measured: the maker's sheet/)
+    await vi.waitUntil(async () => (await saved()).fix.across === 900, WAIT)
   })
   it('shows speed and pressure along it at a flow, and says what it cannot read', async () => {
     await app.type('[data-test="fix-flow"]', 'lots')

@@ -4,8 +4,10 @@ import { SUPPORT_CODES, spacingOf, type SupportCode } from '#core/catalogue'
 import { SERVICES, type Service } from '#core/joints'
 import { supportOrder, type FixedLine, type FixSettings, type JobRecord, type LineFlow, type LineRecord } from '#core/record'
 import { ARM_CONSTANT, EXPANSION } from '#core/supports'
-import { formatDecimal, formatLength, parseFlow, type UnitSystem } from '#core/units'
+import { formatDecimal, formatLength, parseFlow, parseLength, type UnitSystem } from '#core/units'
 import type { Result } from '#core/base'
+import { tapeText } from '~/reading/tape'
+import { unitOf } from '~/reading/format'
 import { readAir } from '~/reading/air'
 import { inRegion, SERVICE_WORDS } from '~/wording/en'
 
@@ -44,6 +46,15 @@ const cautions = computed(() => {
   const all = props.flow.value.legs.flatMap(({ answer }) => answer.cautions)
   return all.filter((one, i) => all.findIndex(({ code }) => code === one.code) === i)
 })
+const given = (mm: number | undefined) => (mm === undefined ? '' : tapeText(mm, props.system))
+const distanceProblem = (text: string) => {
+  const read = text.trim() === '' ? null : parseLength(text, props.system, 'distance')
+  return read && !read.ok ? read.error.message : null
+}
+const readDistance = (text: string) => {
+  const read = text.trim() === '' ? null : parseLength(text, props.system, 'distance')
+  return read?.ok ? read.value.mm : undefined
+}
 const { show } = useWorking()
 function showGrowth(leg: number) {
   const one = props.fixed.expansion.find(expansion => expansion.leg === leg)!
@@ -77,6 +88,7 @@ function showFlow(index: number) {
     <div class="row"><span class="note t14">carries</span><div class="answers"><button v-for="service in SERVICES" :key="service" type="button" class="answer" :aria-pressed="settings.service === service" :data-fix-service="service" @click="emit('set', { service: service as Service })">{{ SERVICE_WORDS[service] }}</button></div></div>
     <div class="row"><span class="note t14">comes to</span><span class="temps"><KeptField class="t17 w7" :value="line.fix.temperature ?? ''" :placeholder="String(settings.temperature)" :check="text => readAir(text, 150).problem" maxlength="6" aria-label="Comes to, degrees Celsius" data-test="fix-temperature" @keep="text => emit('set', { temperature: readAir(text, 150).value ?? undefined })" /><span class="note t14">&#176;C, fixed at</span><KeptField class="t17 w7" :value="line.fix.installedAt ?? ''" :placeholder="String(settings.installedAt)" :check="text => readAir(text).problem" maxlength="6" aria-label="Fixed at, degrees Celsius" data-test="fix-installed" @keep="text => emit('set', { installedAt: readAir(text).value ?? undefined })" /><span class="note t14">&#176;C</span></span></div>
     <div class="row"><span class="note t14">code</span><div class="answers"><button v-for="code in SUPPORT_CODES" :key="code" type="button" class="answer" :aria-pressed="settings.code === code" :data-code="code" @click="emit('set', { code })">{{ CODE_WORDS[code] }}</button></div></div>
+    <div class="row"><span class="note t14">maker's</span><span class="temps"><KeptField class="t17 w7" :value="given(line.fix.across)" :check="distanceProblem" maxlength="20" aria-label="Most between supports across, by the maker" data-test="fix-across" @keep="text => emit('set', { across: readDistance(text) })" /><span class="note t14">across,</span><KeptField class="t17 w7" :value="given(line.fix.up)" :check="distanceProblem" maxlength="20" aria-label="Most between supports up, by the maker" data-test="fix-up" @keep="text => emit('set', { up: readDistance(text) })" /><span class="note t14">up, {{ unitOf(system) }}</span></span></div>
     <div class="row"><span class="note t14">flow</span><KeptField class="t17 w7" :value="line.fix.flow ?? ''" :placeholder="system === 'inch' ? '3 gpm' : '0.2 l/s or 12 l/min'" :check="flowProblem" maxlength="40" aria-label="Design flow" data-test="fix-flow" @keep="text => emit('set', { flow: text.trim() })" /></div>
 
     <template v-if="problems.length">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { unitSystemOf } from '#core/catalogue'
-import { comingBack, dayWords, nextAction, STATIONS, type JobRecord } from '#core/record'
+import { isMade, comingBack, dayWords, nextAction, STATIONS, type JobRecord } from '#core/record'
 import { today } from '~/reading/today'
 import { STATION_WORDS } from '~/wording/en'
 
@@ -14,7 +14,7 @@ const isNewOpen = ref(false)
 const list = useTemplateRef<HTMLElement>('list')
 
 const linkOf = ({ job, next }: (typeof rows.value)[number]) => {
-  const query = next.id === undefined ? {} : next.station === 'find' ? { find: next.id } : next.station === 'line' ? { line: next.id } : next.station === 'cut' ? { cut: next.id } : next.station === 'joint' && job.finds.some(({ id }) => id === next.id) ? { from: next.id } : { joint: next.id }
+  const query = next.id === undefined ? {} : next.station === 'find' ? { find: next.id } : next.station === 'line' || next.station === 'fix' ? { line: next.id } : next.station === 'cut' ? { cut: next.id } : next.station === 'joint' && job.finds.some(({ id }) => id === next.id) ? { from: next.id } : { joint: next.id }
   return { path: `/jobs/${job.slug}/${next.station}`, query }
 }
 function move(step: number) {
@@ -30,7 +30,7 @@ useKeys({
 </script>
 
 <template>
-  <main class="jobs" :aria-busy="!isLoaded">
+  <main class="jobs" :style="{ '--stations': STATIONS.length }" :aria-busy="!isLoaded">
     <div class="title">
       <h2 class="t26">{{ jobs.length === 1 ? 'One job' : `${jobs.length} jobs` }}</h2>
       <p v-if="jobs.length" class="t17 only-wide">The next thing to do stands over each gap.</p>
@@ -43,10 +43,10 @@ useKeys({
           <span class="who">
             <b class="t20">{{ row.job.name }}</b>
             <span class="note t15">{{ row.job.place }}</span>
-            <span class="t14"><StatusShape v-if="row.next.held" status="held" class="inline" /> {{ row.next.held ? 'held' : row.next.done ? 'done' : `${row.job.joints.filter(joint => joint.signoffs.length).length} of ${row.job.joints.length} joints made` }}</span>
+            <span class="t14"><StatusShape v-if="row.next.held" status="held" class="inline" /> {{ row.next.held ? 'held' : row.next.done ? 'done' : `${row.job.joints.filter(isMade).length} of ${row.job.joints.length} joints made` }}</span>
           </span>
           <span class="run">
-            <span class="next" :style="{ '--station': STATIONS.indexOf(row.next.station) }" :class="{ late: STATIONS.indexOf(row.next.station) > 3 }">
+            <span class="next" :style="{ '--station': STATIONS.indexOf(row.next.station) }" :class="{ late: STATIONS.indexOf(row.next.station) >= STATIONS.length / 2 }">
               <span class="words">{{ row.next.words }} <span v-if="row.next.mm !== undefined" class="figure copper"><TapeFigure :mm="row.next.mm" :system="unitSystemOf(row.job.region)" /></span><span v-if="row.next.mm !== undefined" class="t20">{{ row.job.region === 'us' ? 'in' : 'mm' }}</span></span>
               <span class="t15 below">{{ row.next.below }}</span>
             </span>
@@ -75,14 +75,14 @@ useKeys({
 <style scoped>
 .jobs { flex: 1; display: flex; flex-direction: column; }
 .title { height: 56px; display: flex; align-items: baseline; gap: 16px; padding: 16px 18px 0; border-bottom: 1px solid var(--rule); }
-.heads { display: grid; grid-template-columns: repeat(6, 1fr); margin-left: 292px; height: 40px; align-items: center; text-align: center; font-size: 14px; font-weight: 600; }
+.heads { display: grid; grid-template-columns: repeat(var(--stations), 1fr); margin-left: 292px; height: 40px; align-items: center; text-align: center; font-size: 14px; font-weight: 600; }
 li { border-bottom: 2px solid var(--hair); }
 .job { display: grid; grid-template-columns: 292px 1fr; min-height: 128px; }
 .job:hover { background: var(--paper2); }
 .who { display: flex; flex-direction: column; gap: 4px; padding: 0 12px 14px 18px; justify-content: flex-end; }
 .run { display: flex; flex-direction: column; justify-content: flex-end; padding-bottom: 14px; min-width: 0; }
-.next { display: flex; flex-direction: column; padding: 8px 18px 6px 0; margin-left: calc(100% / 6 * var(--station) + 2%); }
-.next.late { margin: 0 calc(100% / 6 * (5 - var(--station)) + 2%) 0 0; text-align: right; align-items: flex-end; }
+.next { display: flex; flex-direction: column; padding: 8px 18px 6px 0; margin-left: calc(100% / var(--stations) * var(--station) + 2%); }
+.next.late { margin: 0 calc(100% / var(--stations) * (var(--stations) - 1 - var(--station)) + 2%) 0 0; text-align: right; align-items: flex-end; }
 .words { font-size: 20px; font-weight: 700; display: flex; align-items: flex-end; gap: 10px; line-height: 1.1; }
 .figure :deep(.fraction) { font-size: .44em; }
 .figure { font-size: 54px; line-height: .85; letter-spacing: -.03em; }

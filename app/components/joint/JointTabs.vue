@@ -8,7 +8,7 @@ const props = defineProps<{ job: JobRecord, current: string | undefined, canAdd?
 const standing = (one: BentPiece) => { const left = one.card.steps.filter((_, step) => pulledAt(one, step) === undefined).length; return left === 0 ? 'made' : left < one.card.steps.length ? 'dry-fitted' : 'planned' }
 /** The one on the table is brought into sight along the row. */
 const row = useTemplateRef<HTMLElement>('row')
-watch(() => [props.current, props.bend], () => row.value?.querySelector('[aria-current="true"]')?.scrollIntoView({ block: 'nearest', inline: 'nearest' }), { flush: 'post' })
+watch([() => props.current, () => props.bend], () => row.value?.querySelector('[aria-current="true"]')?.scrollIntoView({ block: 'nearest', inline: 'nearest' }), { flush: 'post' })
 onMounted(() => row.value?.querySelector('[aria-current="true"]')?.scrollIntoView({ block: 'nearest', inline: 'nearest' }))
 const emit = defineEmits<{ add: [] }>()
 </script>

@@ -25,7 +25,7 @@ const iso = useTemplateRef<{ zoomIn: () => void, zoomOut: () => void, fit: () =>
 const list = useTemplateRef<{ focusField: () => void, focusList: () => void, edit: () => void, beginFrom: (words: string) => void }>('list')
 
 const isReversed = ref(false)
-watch(() => [line.value?.id, shown.value?.legs[0]], () => { isReversed.value = false })
+watch([() => line.value?.id, () => shown.value?.legs[0]], () => { isReversed.value = false })
 const school = computed(() => fillPolicy(props.job.policy).bendMark)
 const flipSchool = () => store.changeKit(props.job.slug, { policy: { ...props.job.policy, bendMark: school.value === 'hook' ? 'corner' : 'hook' } })
 const bender = computed(() => (line.value ? benderFor(props.job, line.value.pipe) : undefined))

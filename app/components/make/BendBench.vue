@@ -21,7 +21,7 @@ const steps = computed(() => props.bent.card.steps)
 const current = computed(() => steps.value.findIndex((_, step) => pulledAt(props.bent, step) === undefined))
 const isSingle = useStorage('jolvet-one-step', false)
 const viewed = ref(0)
-watch(() => [props.bent.key, current.value, isSingle.value], () => { viewed.value = Math.max(0, current.value) }, { immediate: true })
+watch([() => props.bent.key, current, isSingle], () => { viewed.value = Math.max(0, current.value) }, { immediate: true })
 const turn = (by: number) => { viewed.value = Math.min(Math.max(0, viewed.value + by), steps.value.length - 1) }
 
 const save = (pulled: JobRecord['lines'][number]['pulled']) => store.changeLine(props.job.slug, props.bent.line.id, { pulled })

@@ -52,7 +52,7 @@ const doubts = computed(() => (joint.value ? doubtsOf(props.job, joint.value) : 
 // One step at a time, for gloves and bad light: next and back by wide zones, arrows and swipes.
 const isSingle = useStorage('jolvet-one-step', false)
 const viewed = ref(0)
-watch(() => [card.value?.entry, current.value, isSingle.value], () => { viewed.value = Math.max(0, current.value) }, { immediate: true })
+watch([() => joint.value?.id, () => card.value?.entry, current, isSingle], () => { viewed.value = Math.max(0, current.value) }, { immediate: true })
 const turn = (by: number) => { viewed.value = Math.min(Math.max(0, viewed.value + by), Math.max(0, steps.value.length - 1)) }
 const stepArea = useTemplateRef<HTMLElement>('stepArea')
 useSwipe(stepArea, { threshold: 60, onSwipeEnd: (_, direction) => { if (isSingle.value && direction === 'left') turn(1)

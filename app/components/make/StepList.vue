@@ -39,7 +39,7 @@ const words = (text: string) => inRegion(text, props.region)
 
 /** The step to do now is brought into sight when it changes, never moved when it is seen already. */
 const list = useTemplateRef<HTMLElement>('list')
-watch(() => [props.current, props.steps], () => { list.value?.querySelector('.now')?.scrollIntoView({ block: 'nearest' }) }, { flush: 'post' })
+watch([() => props.current, () => props.steps.length], () => { list.value?.querySelector('.now')?.scrollIntoView({ block: 'nearest' }) }, { flush: 'post' })
 onMounted(() => list.value?.querySelector('.now')?.scrollIntoView({ block: 'nearest' }))
 </script>
 
