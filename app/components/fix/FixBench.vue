@@ -91,7 +91,7 @@ useKeys({
       <p v-if="narrow && tube" class="t14 pad w6">clips {{ tube.piece.marks.filter(({ what }) => what === 'clip').map(mark => tapeText(mark.at, system)).join(', ') }}</p>
     </div>
     <template v-if="narrow">
-      <div class="thumb"><UButton size="xl" variant="outline" :disabled="at <= 0" aria-label="Support before" data-test="support-back" @click="look(at - 1)">Back</UButton><UButton size="xl" class="flex-1" :disabled="!support || support.fixedAt !== null" data-test="fix-it" @click="fixIt">{{ support?.name }} is fixed</UButton><UButton size="xl" variant="outline" data-test="open-fix-panels" @click="isPanelOpen = true">More</UButton></div>
+      <div class="thumb"><UButton size="xl" variant="outline" :disabled="at <= 0" data-test="support-back" @click="look(at - 1)">Back</UButton><UButton size="xl" class="flex-1" :disabled="!support || support.fixedAt !== null" data-test="fix-it" @click="fixIt">{{ support?.name }} is fixed</UButton><UButton size="xl" variant="outline" data-test="open-fix-panels" @click="isPanelOpen = true">More</UButton></div>
       <USlideover v-model:open="isPanelOpen" :transition="false" side="bottom" :title="`L${line.number}: how it is held`" description="Settings, growth, codes, flow, order"><template #body><FixPanels :job="job" :line="line" :fixed="fixed" :settings="settings" :flow="flow" :system="system" @set="set" /></template></USlideover>
     </template>
   </div>
