@@ -1,5 +1,5 @@
 // npm test: everything on a fresh machine, ended by one line "N passed, N failed". Names as arguments run only those stages.
-import { spawnSync } from 'node:child_process'
+import { spawn } from 'node:child_process'
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { buildIfChanged, ensureChromium, ensureMariadb, ensureModules, Halt, root, say } from './setup.mjs'
 
@@ -8,16 +8,34 @@ const REPORTS = 'node_modules/.cache/jolvet-test'
 const node = (script, ...args) => [process.execPath, [script, ...args]]
 const vitest = (name, ...args) => node('node_modules/vitest/vitest.mjs', 'run', ...args, '--reporter=default', '--reporter=json', `--outputFile.json=${REPORTS}/${name}.json`)
 
-/** Stages in order; those with a report count their tests, the others count as one. */
+/** Stages in order; those with a report count their tests, the others count as one. Those that only read the code run side by side. */
 const STAGES = [
-  { name: 'lint', command: node('node_modules/eslint/bin/eslint.js', '.') },
-  { name: 'types', command: node('node_modules/nuxt/bin/nuxt.mjs', 'typecheck') },
-  { name: 'core types', command: node('node_modules/typescript/bin/tsc', '-p', 'core') },
+  { name: 'lint', command: node('node_modules/eslint/bin/eslint.js', '.'), isReading: true },
+  { name: 'types', command: node('node_modules/nuxt/bin/nuxt.mjs', 'typecheck'), isReading: true },
+  { name: 'core types', command: node('node_modules/typescript/bin/tsc', '-p', 'core'), isReading: true },
   { name: 'unit', command: vitest('unit'), hasReport: true },
   { name: 'api', command: vitest('api', '-c', 'vitest.server.config.ts', '--project', 'api'), hasReport: true, needsServer: true },
   { name: 'faults', command: vitest('faults', '-c', 'vitest.server.config.ts', '--project', 'faults'), hasReport: true, needsServer: true },
   { name: 'e2e', command: vitest('e2e', '-c', 'vitest.server.config.ts', '--project', 'e2e'), hasReport: true, needsServer: true },
 ]
+
+/** Runs a stage to its end and gives its status; a quiet one shows what it said once it is done. */
+function run({ name, command: [file, args] }, isQuiet) {
+  return new Promise((resolve) => {
+    const child = spawn(file, args, { stdio: isQuiet ? ['ignore', 'pipe', 'pipe'] : 'inherit', env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1', SE_OFFLINE: 'true' } })
+    const said = []
+    child.stdout?.on('data', chunk => said.push(chunk))
+    child.stderr?.on('data', chunk => said.push(chunk))
+    child.on('error', () => resolve(1))
+    child.on('close', (status) => {
+      if (isQuiet) {
+        say(`${name}${status === 0 ? '' : ' failed'}`)
+        process.stdout.write(Buffer.concat(said))
+      }
+      resolve(status ?? 1)
+    })
+  })
+}
 
 let passed = 0
 let failed = 0
@@ -31,11 +49,17 @@ try {
     buildIfChanged()
   }
   mkdirSync(REPORTS, { recursive: true })
-  for (const { name, command, hasReport } of stages) {
+  const reading = stages.filter(({ isReading }) => isReading)
+  for (const status of await Promise.all(reading.map(stage => run(stage, true)))) {
+    if (status === 0) passed++
+    else failed++
+  }
+  for (const stage of stages.filter(({ isReading }) => !isReading)) {
+    const { name, hasReport } = stage
     say(name)
     const report = `${REPORTS}/${name}.json`
     rmSync(report, { force: true })
-    const { status } = spawnSync(...command, { stdio: 'inherit', env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1', SE_OFFLINE: 'true' } })
+    const status = await run(stage, false)
     if (hasReport && existsSync(report)) {
       const { numPassedTests, numFailedTests, numFailedTestSuites } = JSON.parse(readFileSync(report, 'utf8'))
       passed += numPassedTests

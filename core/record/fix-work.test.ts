@@ -63,6 +63,10 @@ describe('a line that is held', () => {
       { quantity: 4, name: 'sliding clip', size: '22 \u00d7 0.9 copper' },
     ])
   })
+  it('has a bracket of its own for each valve and outlet', () => {
+    const order = supportOrder(aJob({ lines: [line({ legs: ['e 1000 valve', 'e 1500 stop = tap'] })] }))
+    expect(order.filter(({ name }) => name.endsWith('bracket'))).toMatchObject([{ quantity: 1, name: 'outlet bracket' }, { quantity: 1, name: 'valve bracket' }])
+  })
   it('is told of arms that a clip stops', () => {
     const hot = fixed({ fix: { service: 'heating', temperature: 75, installedAt: 14 }, legs: ['e 12000', 'u 700 free'] })
     expect(hot.arms.find(({ across }) => across === 1)).toMatchObject({ leg: 0, end: 'end' })

@@ -184,18 +184,22 @@ export function setSupport(line: Pick<LineRecord, 'clips'>, key: string, set: { 
   return set === null ? others : { ...others, [key]: set }
 }
 
+const ORDER_WORDS: Readonly<Record<Support['kind'], string>> = { anchor: 'anchor bracket', guide: 'sliding clip', clip: 'pipe clip' }
+
 /** What is ordered to hold a job's lines: supports by kind and size, guards left to the place. */
 export interface SupportOrder { quantity: number, name: string, size: string }
 export function supportOrder(job: LineRules & Pick<JobRecord, 'policy' | 'lines'>): SupportOrder[] {
   const counted = new Map<string, SupportOrder>()
+  const count = (name: string, size: string) => counted.set(`${name} ${size}`, { quantity: (counted.get(`${name} ${size}`)?.quantity ?? 0) + 1, name, size })
   for (const line of job.lines) {
     const fixed = fixLine(job, line)
-    for (const { kind, leg } of fixed?.supports ?? []) {
-      const pipe = fixed!.survey.laid[leg]!.pipe
-      const name = kind === 'anchor' ? 'anchor bracket' : kind === 'guide' ? 'sliding clip' : 'pipe clip'
-      const key = `${name} ${pipe.label}`
-      const before = counted.get(key)
-      counted.set(key, { quantity: (before?.quantity ?? 0) + 1, name, size: pipe.label })
+    if (!fixed) continue
+    const { laid } = fixed.survey
+    for (const { kind, leg } of fixed.supports) count(ORDER_WORDS[kind], laid[leg]!.pipe.label)
+    // A valve in the line, and an outlet at its end, are held by their own: their torque never goes through the pipe.
+    for (const { mouths: [, end], children, pipe } of laid) {
+      if (end?.kind === 'valve') count('valve bracket', pipe.label)
+      if (end?.kind === 'stop' && children.length === 0) count('outlet bracket', pipe.label)
     }
   }
   return [...counted.values()].sort((a, b) => a.size.localeCompare(b.size) || a.name.localeCompare(b.name))

@@ -8,6 +8,7 @@ import { inRegion } from '~/wording/en'
 import { dayTime } from '~/wording/entry'
 import { tapeText } from '~/reading/tape'
 import { unitOf } from '~/reading/format'
+import { KIND_WORDS } from '~/wording/fix'
 
 /** Fix: the line with its supports, what it grows and how fast it runs; the next support's distance is the largest figure. */
 const props = defineProps<{ job: JobRecord }>()
@@ -27,9 +28,15 @@ const radius = computed(() => (line.value ? benderFor(props.job, line.value.pipe
 const school = computed(() => fillPolicy(props.job.policy).bendMark)
 const tube = computed(() => fixed.value?.tubes.find(({ piece }) => piece.id === support.value?.piece) ?? fixed.value?.tubes[0])
 const done = computed(() => supports.value.filter(({ fixedAt }) => fixedAt !== null).length)
-const KIND_WORDS = { clip: 'clip', guide: 'sliding clip', anchor: 'anchor' } as const
 const counts = computed(() => (['guide', 'clip', 'anchor'] as const).map(kind => [supports.value.filter(one => one.kind === kind).length, KIND_WORDS[kind]] as const).filter(([n]) => n > 0).map(([n, words]) => `${n} ${words}${n === 1 ? '' : 's'}`).join(', '))
 const legFrom = computed(() => fixed.value?.draft.rows.find(({ legs }) => legs && support.value && support.value.leg >= legs[0] && support.value.leg <= legs[1])?.from ?? 'A')
+/** Where the support's distance is measured from. */
+const fromWords = computed(() => {
+  const own = support.value
+  if (!own) return ''
+  if (own.fromLeft === null) return `from the centre of ${legFrom.value}: its piece's length is not known yet`
+  return `from the left end of ${own.piece}${tube.value ? `, ${tube.value.from} to ${tube.value.to}` : ''}`
+})
 const moveProblem = (text: string) => {
   const read = parseLength(text, system.value, 'distance')
   return read.ok ? null : read.error.message
@@ -60,17 +67,9 @@ useKeys({
       <div ref="sheet" class="sheet">
         <p class="zone-heading pad">L{{ line.number }} {{ line.name }}: {{ counts || 'no supports' }}; {{ done }} fixed <span class="right only-wide"><kbd>J</kbd> <kbd>K</kbd></span></p>
         <FixRun v-if="width > 0" :fixed="fixed" :at="at" :radius="radius" :system="system" :width="Math.floor(width)" :height="runHeight" :is-phone="narrow" @look="look" />
-        <div v-if="support && !narrow" class="next" data-test="next-support">
-          <p class="big copper w7"><TapeFigure :mm="support.fromLeft ?? support.at" :system="system" /> <span class="t20">{{ unitOf(system) }}</span></p>
-          <p class="t17 w7">{{ support.fixedAt ? `${support.name} is fixed` : `fix ${support.name} here` }}: {{ KIND_WORDS[support.kind] }}</p>
-          <p class="t15">{{ support.fromLeft === null ? `from the centre of ${legFrom}: its piece's length is not known yet` : `from the left end of ${support.piece}${tube ? `, ${tube.from} to ${tube.to}` : ''}` }}</p>
-        </div>
+        <NextSupport v-if="support && !narrow" :support="support" :from="fromWords" :system="system" />
       </div>
-      <div v-if="narrow && support" class="next phone" data-test="next-support">
-        <p class="big copper w7"><TapeFigure :mm="support.fromLeft ?? support.at" :system="system" /> <span class="t20">{{ unitOf(system) }}</span></p>
-        <p class="t17 w7">{{ support.fixedAt ? `${support.name} is fixed` : `fix ${support.name} here` }}: {{ KIND_WORDS[support.kind] }}</p>
-        <p class="t15">{{ support.fromLeft === null ? `from the centre of ${legFrom}: its piece's length is not known yet` : `from the left end of ${support.piece}${tube ? `, ${tube.from} to ${tube.to}` : ''}` }}</p>
-      </div>
+      <NextSupport v-if="narrow && support" :support="support" :from="fromWords" :system="system" />
       <ClientOnly><FlowChart v-if="flow?.ok && flow.value && hasChart && !narrow" :flow="flow.value" :system="system" /></ClientOnly>
       <p v-if="!line.fix.flow && !narrow" class="note t14 pad">Enter a flow beside, and speed and pressure along the line stand here.</p>
     </div>
@@ -103,8 +102,6 @@ useKeys({
 .left { min-width: 0; overflow: auto; }
 .sheet { position: relative; border-bottom: 1px solid var(--rule); min-width: 0; overflow: hidden; }
 .pad { padding: 6px 18px 0; }
-.next { position: absolute; right: 18px; bottom: 10px; text-align: right; pointer-events: none; }
-.big { font-size: 64px; line-height: 1; letter-spacing: -.03em; }
 .working { border-left: 1px solid var(--rule); padding: 8px 22px 14px 24px; overflow-y: auto; min-height: 0; }
 .hand { display: flex; flex-direction: column; gap: 6px; border-bottom: 1px solid var(--rule); padding-bottom: 10px; margin-bottom: 4px; }
 .hand .row { display: grid; grid-template-columns: 1fr 120px; gap: 10px; align-items: baseline; }
@@ -116,8 +113,6 @@ useKeys({
 @media (max-width: 899px) {
   .bench { display: flex; flex-direction: column; height: auto; }
   .left { overflow: visible; }
-  .next.phone { position: static; text-align: left; padding: 8px 12px; }
-  .big { font-size: 72px; }
   .working { border-left: 0; padding: 8px 12px; overflow: visible; }
   .pad { padding: 6px 12px; }
   .strip-head { padding: 4px 12px 0; }

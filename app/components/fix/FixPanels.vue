@@ -10,11 +10,11 @@ import { tapeText } from '~/reading/tape'
 import { unitOf } from '~/reading/format'
 import { readAir } from '~/reading/air'
 import { inRegion, SERVICE_WORDS } from '~/wording/en'
+import { CODE_WORDS } from '~/wording/fix'
 
 /** What stands beside the drawing: settings, growth and arms, the codes side by side, what to see to, flow, the order. */
 const props = defineProps<{ job: JobRecord, line: LineRecord, fixed: FixedLine, settings: FixSettings, flow: Result<LineFlow | null> | null, system: UnitSystem }>()
 const emit = defineEmits<{ set: [fix: Partial<LineRecord['fix']>] }>()
-const CODE_WORDS: Readonly<Record<SupportCode, string>> = { ipc: 'IPC', irc: 'IRC', upc: 'UPC', gb: 'GB', en: 'EN' }
 const length = (mm: number | null) => (mm === null ? 'none' : formatLength(mm, props.system).replace(/ \(.*/, '').replace(/ mm$/, ''))
 const pipes = computed(() => [...new Map(props.fixed.groups.map(({ context: { pipe } }) => [pipe.id, pipe])).values()])
 const codes = computed<readonly SupportCode[]>(() => (props.job.region === 'us' ? ['ipc', 'irc', 'upc', 'gb'] : ['gb', 'en', 'ipc']))

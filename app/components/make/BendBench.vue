@@ -3,8 +3,7 @@ import { useElementSize, useStorage } from '@vueuse/core'
 import { getPipe, unitSystemOf } from '#core/catalogue'
 import { fillPolicy } from '#core/joints'
 import { bendRemedy, type BendStepCode } from '#core/line'
-import { formatDecimal, formatLength } from '#core/units'
-import { unitOf } from '~/reading/format'
+import { formatLength } from '#core/units'
 import { benderFor, isPulledOtherwise, pulledAt, pullStep, type BentPiece, type JobRecord } from '#core/record'
 
 /** A bent piece on the bench: its strip with every mark, and the steps of its bends to tick. */
@@ -48,7 +47,7 @@ useKeys({
   <div class="head">
     <p class="t26 w7">L{{ bent.line.number }} {{ bent.piece.id }}, {{ bent.from }} to {{ bent.to }}</p>
     <p class="t15 note">{{ getPipe(bent.piece.pipe).label }}; {{ bent.line.name }}</p>
-    <p v-if="narrow && figure" class="big copper w7" data-test="next-figure"><template v-if="figure.unit === 'mm'"><TapeFigure :mm="figure.value" :system="system" /> <span class="t20">{{ unitOf(system) }}</span></template><template v-else>{{ formatDecimal(figure.value, 1) }}&#176;</template></p>
+    <BendFigure v-if="narrow && figure" :figure="figure" :system="system" />
     <button type="button" class="choice" data-test="bend-school" @click="flip">mark: {{ school === 'hook' ? 'at the hook edge' : 'the corner, sighted' }}; change <kbd>G</kbd></button>
     <button type="button" class="choice" :aria-pressed="isSingle" data-test="one-step" @click="isSingle = !isSingle">{{ isSingle ? 'all steps' : 'one step at a time' }} <kbd>O</kbd></button>
     <NuxtLink :to="{ path: `/jobs/${job.slug}/line`, query: { line: bent.line.id } }" class="underline t15">the line</NuxtLink>
@@ -59,7 +58,7 @@ useKeys({
       <StepList :steps="steps" :current="current" :only="isSingle ? viewed : null" :tick-of="step => (pulledAt(bent, step) === undefined ? undefined : { at: pulledAt(bent, step)! })" :locked="false" :region="job.region" :system="system" :remedy="step => bendRemedy(steps[step]!.code as BendStepCode)" @tick="tick" @fail="fail" />
     </div>
     <div class="side">
-      <p v-if="!narrow && figure" class="big copper w7" data-test="next-figure"><template v-if="figure.unit === 'mm'"><TapeFigure :mm="figure.value" :system="system" /> <span class="t20">{{ unitOf(system) }}</span></template><template v-else>{{ formatDecimal(figure.value, 1) }}&#176;</template></p>
+      <BendFigure v-if="!narrow && figure" :figure="figure" :system="system" />
       <template v-if="!narrow">
         <UButton v-if="current >= 0" size="xl" block data-test="tick-current" @click="tickCurrent">Done: step {{ current + 1 }} <kbd>Space</kbd></UButton>
         <p v-else class="t20 w7 flex gap-2 items-center" data-test="bent"><StatusShape status="made" :size="22" /> {{ bent.piece.id }} is bent</p>
@@ -85,8 +84,7 @@ useKeys({
 .bench { flex: 1; display: grid; grid-template-columns: minmax(0, 1fr) 420px; }
 .side { border-left: 1px solid var(--rule); padding: 16px 24px; display: flex; flex-direction: column; gap: 16px; }
 .thumb { position: sticky; bottom: 0; background: var(--paper); border-top: 1px solid var(--rule); display: flex; gap: 10px; padding: 10px 12px; align-items: center; }
-.big { font-size: 96px; line-height: 1; letter-spacing: -.03em; }
 .step { min-height: 72px; min-width: 76px; border: 1px solid var(--rule); font-size: 20px; font-weight: 700; }
 .step:disabled { color: var(--ink2); border-style: dashed; }
-@media (max-width: 899px) { .big { font-size: 64px; flex-basis: 100%; } .head { padding: 6px 12px; } .bench { display: flex; flex-direction: column; } .side { border-left: 0; padding: 12px; } }
+@media (max-width: 899px) { .head { padding: 6px 12px; } .bench { display: flex; flex-direction: column; } .side { border-left: 0; padding: 12px; } }
 </style>
