@@ -9,6 +9,9 @@ export type AnyRecord = JobRecord | FindRecord | LineRecord | CutRecord | JointR
 /** Record that a change of a job's own fields belongs to: apart from the job, so that its finds and joints never wait for it. */
 export const kitRecord = (job: string): string => `kit-${job}`
 
+/** A step's place with the way it was read from, so that it is never counted for another. */
+export const placed = <P extends Omit<StepPlace, 'way'>>(joint: JointRecord, place: P): P & Pick<StepPlace, 'way'> => ({ ...place, ...(joint.wayId === null ? {} : { way: joint.wayId }) })
+
 /** What was done, with what it rests on: `base` and `seen` are the fields as the screen showed them. */
 export type Act =
   | { do: 'begin-job', body: JobBody }

@@ -7,7 +7,7 @@ import type { BenchPlan } from '#core/cutting'
 import { completeJob, rackAfter, type CutBody, type DoneCutBody, type FinishBody, type FindBody, type JobBody, type JobRecord, type JointBody, type JointInput, type JointRecord, type KitBody, type LineBody, type LineInput, type OffcutBody, type ReopenBody, type SignoffBody, type StepPlace, type TickBody } from '#core/record'
 import { useApi, type Answer } from '~/composables/useApi'
 import { useServerClock } from '~/composables/useServerClock'
-import { applyEntry, beginJob, kitRecord, type Act, type AnyRecord, type Entry, type Kind } from '~/outbox/entry'
+import { applyEntry, beginJob, kitRecord, placed, type Act, type AnyRecord, type Entry, type Kind } from '~/outbox/entry'
 import { createOutbox, type Outbox } from '~/outbox/outbox'
 import { memoryStorage, openStorage, type Storage } from '~/outbox/storage'
 
@@ -257,7 +257,6 @@ export const useJobStore = defineStore('jobs', () => {
     const job = jobOf(slug)
     return job ? work(job, id, act) : NO_JOB
   }
-  const placed = <P extends Omit<StepPlace, 'way'>>(joint: JointRecord, place: P): P & Pick<StepPlace, 'way'> => ({ ...place, ...(joint.wayId === null ? {} : { way: joint.wayId }) })
 
   return {
     jobs, isLoaded, problem, recent, away, entries, hand, isKept, lastCopyAt, jobOf, load, loadJob, createJob,

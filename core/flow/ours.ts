@@ -3,7 +3,7 @@ import type { Family, Pipe } from '#core/catalogue'
 /* Figures of the flow sum. "ours" are our own working assumptions; a K given in the question wins. */
 
 /** Inside roughness, mm. Ours, from what hydraulic tables use. */
-export const ROUGHNESS_MM: Readonly<Record<'smooth' | 'steel' | 'galvanised' | 'old', number>> = { smooth: 0.0015, steel: 0.045, galvanised: 0.15, old: 0.3 }
+export const ROUGHNESS_MM: Readonly<Record<'smooth' | 'steel' | 'galvanised', number>> = { smooth: 0.0015, steel: 0.045, galvanised: 0.15 }
 const STEEL: Readonly<Partial<Record<Family, number>>> = { steel: ROUGHNESS_MM.galvanised }
 export const roughnessOf = (pipe: Pipe): number => (pipe.series === 'cs-en' ? ROUGHNESS_MM.steel : STEEL[pipe.family] ?? ROUGHNESS_MM.smooth)
 

@@ -79,8 +79,10 @@ function chainsOf(laid: readonly LaidLeg[]): LaidLeg[][] {
   return chains
 }
 
-/** A line of a job as it is held; null while it cannot be laid. */
-export function fixLine(job: LineRules & Pick<JobRecord, 'policy'>, line: LineRecord): FixedLine | null {
+interface HeldLine { draft: RunDraft, survey: Survey, groups: FixGroup[], supports: LineSupport[], nameOf: (index: number) => string }
+
+/** A line with its supports by its legs, not yet placed on its pieces; null while it cannot be laid. */
+function holdLine(job: LineRules, line: LineRecord): HeldLine | null {
   const { draft, survey } = surveyed(job, line)
   if (!survey || !draft.question) return null
   const settings = fixSettings(job, line)
@@ -112,8 +114,15 @@ export function fixLine(job: LineRules & Pick<JobRecord, 'policy'>, line: LineRe
     found.push(...supports.map(({ leg, ...support }, i): LineSupport => ({ ...support, may: sittingRange(context, supports, i), leg: chain[leg]!.index, name: '', piece: '', fromLeft: null, broken: broken.filter(rule => rule.leg === leg && (rule.at === undefined || Math.abs(rule.at - support.at) < 1e-6)) })))
     return [{ legs: chain.map(({ index }) => index), context, answer: { ...proposed, supports }, arms: armsOf(context, supports, proposed.expansion) }]
   })
-  const ordered = [...found].sort((a, b) => a.leg - b.leg || a.at - b.at)
-  const placed = surveyLine({ ...draft.question, clips: ordered.filter(({ leg, at }) => at <= survey.laid[leg]!.length).map(({ leg, at }) => ({ leg, at })) })
+  return { draft, survey, groups, supports: found.sort((a, b) => a.leg - b.leg || a.at - b.at), nameOf }
+}
+
+/** A line of a job as it is held; null while it cannot be laid. */
+export function fixLine(job: LineRules, line: LineRecord): FixedLine | null {
+  const held = holdLine(job, line)
+  if (!held) return null
+  const { draft, survey, groups, supports: ordered, nameOf } = held
+  const placed = surveyLine({ ...draft.question!, clips: ordered.filter(({ leg, at }) => at <= survey.laid[leg]!.length).map(({ leg, at }) => ({ leg, at })) })
   const whole = placed.ok ? placed.value : survey
   const tubes = piecesOf(draft, whole)
   return {
@@ -188,14 +197,14 @@ const ORDER_WORDS: Readonly<Record<Support['kind'], string>> = { anchor: 'anchor
 
 /** What is ordered to hold a job's lines: supports by kind and size, guards left to the place. */
 export interface SupportOrder { quantity: number, name: string, size: string }
-export function supportOrder(job: LineRules & Pick<JobRecord, 'policy' | 'lines'>): SupportOrder[] {
+export function supportOrder(job: LineRules & Pick<JobRecord, 'lines'>): SupportOrder[] {
   const counted = new Map<string, SupportOrder>()
   const count = (name: string, size: string) => counted.set(`${name} ${size}`, { quantity: (counted.get(`${name} ${size}`)?.quantity ?? 0) + 1, name, size })
   for (const line of job.lines) {
-    const fixed = fixLine(job, line)
-    if (!fixed) continue
-    const { laid } = fixed.survey
-    for (const { kind, leg } of fixed.supports) count(ORDER_WORDS[kind], laid[leg]!.pipe.label)
+    const held = holdLine(job, line)
+    if (!held) continue
+    const { laid } = held.survey
+    for (const { kind, leg } of held.supports) count(ORDER_WORDS[kind], laid[leg]!.pipe.label)
     // A valve in the line, and an outlet at its end, are held by their own: their torque never goes through the pipe.
     for (const { mouths: [, end], children, pipe } of laid) {
       if (end?.kind === 'valve') count('valve bracket', pipe.label)
@@ -206,7 +215,7 @@ export function supportOrder(job: LineRules & Pick<JobRecord, 'policy' | 'lines'
 }
 
 /** How far a job's supports are: those fixed of all. */
-export function fixProgress(job: LineRules & Pick<JobRecord, 'policy' | 'lines'>): { fixed: number, of: number, isBroken: boolean } {
-  const supports = job.lines.flatMap(line => fixLine(job, line)?.supports ?? [])
+export function fixProgress(job: LineRules & Pick<JobRecord, 'lines'>): { fixed: number, of: number, isBroken: boolean } {
+  const supports = job.lines.flatMap(line => holdLine(job, line)?.supports ?? [])
   return { fixed: supports.filter(({ fixedAt }) => fixedAt !== null).length, of: supports.length, isBroken: supports.some(({ broken }) => broken.length > 0) }
 }

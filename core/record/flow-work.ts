@@ -1,6 +1,6 @@
 import { ok, type Result } from '#core/base'
-import { unitSystemOf } from '#core/catalogue'
-import { askFlow, type FlowAnswer, type FlowFitting, type FlowQuestion } from '#core/flow'
+import { LINE_FITTINGS, unitSystemOf, type LineFitting } from '#core/catalogue'
+import { askFlow, type FlowAnswer, type FlowQuestion } from '#core/flow'
 import type { Method } from '#core/joints'
 import type { LaidLeg } from '#core/line'
 import { parseFlow } from '#core/units'
@@ -10,7 +10,9 @@ import type { LineRecord } from './types'
 
 /** Methods whose fitting goes into the tube and narrows it. */
 const INSERTS: ReadonlySet<Method> = new Set<Method>(['crimp', 'clamp', 'sliding-sleeve', 'ml-press', 'ml-compression'])
-const FITTING_OF: Readonly<Record<string, FlowFitting>> = { 'elbow-90': 'elbow-90', 'elbow-45': 'elbow-45', 'tee-run': 'tee-run', 'tee-branch': 'tee-branch', 'coupling': 'coupling', 'reducer': 'reducer', 'valve': 'valve' }
+/** Whether a tube end has an insert pushed into it. */
+const hasInsert = (mouth: LaidLeg['mouths'][number]): boolean => mouth !== null && mouth.kind !== 'free' && INSERTS.has(mouth.method)
+const isFitting = (kind: string): kind is LineFitting => (LINE_FITTINGS as readonly string[]).includes(kind)
 
 /** One leg of the way the water takes: what it loses, and how fast it runs. */
 export interface FlowLeg { leg: number, from: number, to: number, name: string, answer: FlowAnswer }
@@ -39,10 +41,10 @@ function longestWay(laid: readonly LaidLeg[]): LaidLeg[] {
 }
 
 /** What a leg's two ends add: the fitting at its end, and an insert where the tube has one pushed in. */
-function fittingsOf({ mouths: [begin, end], method }: LaidLeg): NonNullable<FlowQuestion['fittings']>[number][] {
-  const inserts = [begin, end].filter(mouth => mouth !== null && mouth.kind !== 'free' && INSERTS.has(mouth.method ?? method)).length
+function fittingsOf({ mouths: [begin, end] }: LaidLeg): NonNullable<FlowQuestion['fittings']>[number][] {
+  const inserts = [begin, end].filter(hasInsert).length
   return [
-    ...(end === null ? [{ fitting: 'bend' as const, quantity: 1 }] : FITTING_OF[end.kind] ? [{ fitting: FITTING_OF[end.kind]!, quantity: 1 }] : []),
+    ...(end === null ? [{ fitting: 'bend' as const, quantity: 1 }] : isFitting(end.kind) ? [{ fitting: end.kind, quantity: 1 }] : []),
     ...(inserts > 0 ? [{ fitting: 'insert' as const, quantity: inserts }] : []),
   ]
 }
@@ -68,9 +70,8 @@ export function lineFlow(job: LineRules, line: LineRecord): Result<LineFlow | nu
     if (!straight.ok) return straight
     const answer = whole.value
     const [begin, end] = leg.mouths
-    const isInsert = (mouth: LaidLeg['mouths'][number]) => mouth !== null && mouth.kind !== 'free' && INSERTS.has(mouth.method ?? leg.method)
-    if (answer.insert && isInsert(begin)) inserts.push({ at, ...answer.insert, limit: answer.limit })
-    if (answer.insert && isInsert(end)) inserts.push({ at: at + leg.length, ...answer.insert, limit: answer.limit })
+    if (answer.insert && hasInsert(begin)) inserts.push({ at, ...answer.insert, limit: answer.limit })
+    if (answer.insert && hasInsert(end)) inserts.push({ at: at + leg.length, ...answer.insert, limit: answer.limit })
     legs.push({ leg: leg.index, from: at, to: at + leg.length, name: draft.question.legs[leg.index]?.name ?? `leg ${leg.index + 1}`, answer })
     at += leg.length
     lost.push({ at, bar: bar + straight.value.drop }, { at, bar: bar + answer.drop })

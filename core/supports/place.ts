@@ -67,7 +67,7 @@ export function placeOnLeg(length: number, spacing: number, forbidden: readonly 
       const block = blockAt(blocks, inside(Math.min(reach, length)))
       const beyond = block && block[1] <= length + EDGE ? block[1] : null
       if (beyond === null) {
-        gaps.push({ from, to: length, most: fewest.length ? spacing / 2 : spacing / 2 })
+        gaps.push({ from, to: length, most: spacing / 2 })
         break
       }
       gaps.push({ from, to: beyond, most: fewest.length ? spacing : spacing / 2 })
