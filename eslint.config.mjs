@@ -10,7 +10,7 @@ Object.groupBy ??= (items, key) => {
 }
 
 /** Folders of core in the order of their dependence: each imports only folders before it. */
-const ORDER = ['base', 'units', 'catalogue', 'identify', 'gauges', 'joints', 'inspect', 'making', 'line', 'shorthand', 'run', 'cutting', 'supports', 'flow', 'heat', 'sequence', 'proof', 'ask', 'record']
+const ORDER = ['base', 'units', 'catalogue', 'identify', 'gauges', 'joints', 'inspect', 'making', 'line', 'shorthand', 'run', 'cutting', 'supports', 'flow', 'heat', 'rulebook', 'sequence', 'proof', 'ask', 'record']
 const ban = (files, pairs) => ({ files, rules: { 'no-restricted-imports': ['error', { patterns: pairs.map(([regex, message]) => ({ regex, message })) }] } })
 const APP = ['^(~|@)/|^(\\.\\./)+app/|^#(imports|components|app|build)', 'app/ is not importable here']
 const SERVER = ['^(~~|@@)/server|^(\\.\\./)+server/|^(drizzle-orm|mysql2|h3|nitropack)(/|$)', 'the data layer stays in server/']

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { fail, ok, type Issue, type IssueCode, type Result } from '#core/base'
-import { findPipes, LINE_FITTINGS, REGIONS, SUPPORT_CODES } from '#core/catalogue'
+import { CHLORINE_DIGITS, findPipes, LINE_FITTINGS, MADE_FOR, PEX_TYPES, REGIONS, SUPPORT_CODES, SURFACES, TEMPERS, TRACED } from '#core/catalogue'
 import { COLOURS, FLEXES, HELD_BYS, identifyPipe, INSTRUMENTS, LAGGINGS, SCRATCHES, STRIPES, TRACES } from '#core/identify'
 import { inspectJoint } from '#core/inspect'
 import { findWays, METHODS, SERVICES, THREAD_FORMS, THREAD_MATERIALS } from '#core/joints'
@@ -9,10 +9,13 @@ import { DIRECTIONS, MEASURED_TO, planLine, planOffset } from '#core/line'
 import { planCuts } from '#core/cutting'
 import { askHeat, HEAT_TARGETS } from '#core/heat'
 import { askFlow, FLOW_FITTINGS } from '#core/flow'
+import { listRules } from '#core/rulebook'
 import { fixPipe } from '#core/supports'
 import { MADE_METHODS, makeJoint, NEAR } from '#core/making'
 
 const region = z.enum(REGIONS)
+/** Whose words an answer is in: Britain's where nothing is said. */
+const words = region.default('gb')
 const text = z.string().max(200)
 const length = z.number().finite().positive().max(100_000)
 
@@ -44,8 +47,20 @@ const identifyQuestion = z.strictObject({
   checks: z.array(check).max(50),
 })
 
+/** What is known of a pipe end beside its size. */
+const facts = {
+  temper: z.enum(TEMPERS).optional(),
+  pexType: z.enum(PEX_TYPES).optional(),
+  barrier: z.union([z.boolean(), z.literal('unknown')]).optional(),
+  chlorine: z.union([z.literal(CHLORINE_DIGITS), z.literal('unknown')]).optional(),
+  class: z.string().max(40).optional(),
+  listing: z.array(z.string().max(60)).max(40).optional(),
+  surface: z.enum(SURFACES).optional(),
+  traced: z.enum(TRACED).optional(),
+  madeFor: z.enum(MADE_FOR).optional(),
+}
 const end = z.union([
-  z.strictObject({ pipe: text, wall: length.optional(), temper: z.enum(['hard', 'soft']).optional(), pexType: z.enum(['a', 'b', 'c']).optional(), barrier: z.boolean().optional() }),
+  z.strictObject({ pipe: text, wall: length.optional(), ...facts }),
   z.strictObject({ thread: z.strictObject({ form: z.enum(THREAD_FORMS), size: text, gender: z.enum(['male', 'female']), material: z.enum(THREAD_MATERIALS) }) }),
 ])
 
@@ -80,13 +95,14 @@ const kit = z.strictObject({
   measured: z.array(z.strictObject({ method: z.enum(METHODS), nominal: text, fitting: text, insertion: length.optional(), takeOut: length.optional() })).max(5000),
 }).partial()
 
-const waysQuestion = z.strictObject({ region, a: end, b: end, conditions: conditions.optional(), policy: policy.optional(), kit: kit.optional() })
+const waysQuestion = z.strictObject({ region: words, a: end, b: end, conditions: conditions.optional(), policy: policy.optional(), kit: kit.optional() })
 
 const makeQuestion = z.strictObject({
   method: z.enum(MADE_METHODS),
   pipe: text.optional(),
   wall: length.optional(),
-  region,
+  ...facts,
+  region: words,
   orientation: z.enum(['horizontal', 'vertical']),
   nominal: text.optional(),
   conditions: conditions.optional(),
@@ -94,12 +110,13 @@ const makeQuestion = z.strictObject({
   torch: z.enum(['propane', 'propylene']).optional(),
   tool: text.optional(),
   ambient: z.number().finite().min(-40).max(60).optional(),
-  temper: z.enum(['hard', 'soft']).optional(),
+  leastAmbient: z.number().finite().min(-60).max(60).optional(),
   near: z.array(z.enum(NEAR)).max(NEAR.length).optional(),
 })
 
 const inspectQuestion = z.strictObject({
-  region, method: z.enum(METHODS), pipe: text.optional(), service: z.enum(SERVICES).optional(), policy: policy.optional(),
+  region: words, method: z.enum(METHODS), pipe: text.optional(), ...facts,
+  service: z.enum(SERVICES).optional(), drinking: z.boolean().optional(), hidden: z.boolean().optional(), temporary: z.boolean().optional(), policy: policy.optional(),
   seen: z.strictObject({
     leak: z.enum(['dry', 'stain', 'weeps']), mark: z.enum(['at-edge', 'away', 'none']), liner: z.enum(['in', 'missing']), ringDistance: length, gauge: z.enum(['passes', 'fails']), pressed: z.boolean(),
     solderRing: z.enum(['all-round', 'gap']), flux: z.enum(['clean', 'green']), olive: z.enum(['even', 'pinched']), threads: z.number().int().min(0).max(40), support: z.number().finite().min(0).max(100_000), reach: z.enum(['reached', 'hidden']),
@@ -108,7 +125,7 @@ const inspectQuestion = z.strictObject({
 })
 
 const angle = z.number().finite().positive().max(90)
-const offsetQuestion = z.strictObject({ set: length, angle, roll: z.number().finite().min(0).max(100_000).optional(), radius: length.optional() })
+const offsetQuestion = z.strictObject({ region: region.optional(), set: length, angle, roll: z.number().finite().min(0).max(100_000).optional(), radius: length.optional() })
 
 /** Most legs of one line: a typed run of the most legs, each with a crossover. */
 const MOST_LEGS = 2000
@@ -121,7 +138,7 @@ const atFitting = z.strictObject({ kind: z.literal('fitting'), fitting: z.enum(L
 const atPlain = [z.strictObject({ kind: z.literal('free') }), z.strictObject({ kind: z.literal('stop'), insertion: given.insertion }), z.strictObject({ kind: z.literal('face'), insertion: given.insertion })] as const
 const measured = z.enum(MEASURED_TO)
 const lineQuestion = z.strictObject({
-  region, pipe: text, wall: length.optional(), method: z.enum(METHODS),
+  region: words, pipe: text, wall: length.optional(), method: z.enum(METHODS),
   bender: z.strictObject({ radius: length.max(5000), setback: length.max(5000).optional(), springback: z.number().finite().min(0).max(30).optional() }).optional(),
   start: z.discriminatedUnion('kind', [atFitting, ...atPlain]),
   legs: z.array(z.strictObject({
@@ -134,6 +151,7 @@ const lineQuestion = z.strictObject({
 })
 
 const cutQuestion = z.strictObject({
+  region: region.optional(),
   stock: z.array(z.strictObject({ id: text, length, quantity: z.number().int().min(0).max(100_000).optional(), offcut: z.boolean().optional() })).min(1).max(500),
   kerf: z.number().finite().min(0).max(50),
   pieces: z.array(z.strictObject({ id: text, length, quantity: z.number().int().min(0).max(100_000) })).max(5000),
@@ -143,7 +161,7 @@ const cutQuestion = z.strictObject({
 })
 
 const fixQuestion = z.strictObject({
-  region, code: z.enum(SUPPORT_CODES).optional(), pipe: text, service: z.enum(SERVICES), temperature: z.number().finite().min(-60).max(150), installedAt: z.number().finite().min(-60).max(60),
+  region: words, code: z.enum(SUPPORT_CODES).optional(), pipe: text, service: z.enum(SERVICES), temperature: z.number().finite().min(-60).max(150), installedAt: z.number().finite().min(-60).max(60),
   legs: z.array(z.strictObject({ name: z.string().max(60).optional(), length, run: z.enum(['horizontal', 'vertical']), bends: z.array(distance).max(100).optional(), joints: z.array(distance).max(500).optional() })).max(MOST_LEGS),
   given: z.strictObject({ horizontal: length.optional(), vertical: length.optional() }).optional(),
 })
@@ -154,11 +172,14 @@ const flowQuestion = z.strictObject({
 })
 
 const heatQuestion = z.strictObject({
+  region: region.optional(),
   pipe: text, distance: z.number().finite().min(0).max(5000), target: z.union([z.enum(HEAT_TARGETS), z.number().finite().min(30).max(250)]), torch: z.enum(['propane', 'propylene']),
   wrapped: z.boolean().optional(), wrapAt: z.number().finite().min(0).max(5000).optional(), inside: z.enum(['air', 'water']).optional(), ambient: z.number().finite().min(-30).max(60), seconds: z.number().finite().positive().max(600).optional(),
 })
 
-const askQuestion = z.strictObject({ text: z.string().max(200), region })
+const askQuestion = z.strictObject({ text: z.string().max(200), region: words })
+
+const rulesQuestion = z.strictObject({ region: region.optional(), verb: text.optional(), code: text.optional() })
 
 /** A line of shorthand, and the answer of the verb it asks. */
 function answerLine(question: z.output<typeof askQuestion>): Result<unknown> {
@@ -193,6 +214,7 @@ export const VERBS: Readonly<Record<string, Verb>> = {
   flow: verb(flowQuestion, askFlow),
   heat: verb(heatQuestion, askHeat),
   ask: verb(askQuestion, answerLine),
+  rules: verb(rulesQuestion, question => listRules(question, Object.keys(VERBS))),
 }
 
 /** Most questions answered in one array (contract). */
@@ -206,6 +228,16 @@ const isPresent = (value: unknown, path: PropertyKey[]): boolean => {
   }
   return at !== undefined
 }
+
+/** What is accepted where one of several kinds is, and the code of a word or number that is none of them. */
+interface Union { accepted: string, ofString?: IssueCode, ofNumber?: IssueCode }
+const UNIONS: Readonly<Record<string, Union>> = {
+  target: { accepted: `${HEAT_TARGETS.join(', ')} or a temperature of 30 to 250 degC`, ofString: 'unknown-id', ofNumber: 'range' },
+  to: { accepted: `${DIRECTIONS.join(', ')} or a unit vector [right, away, up]`, ofString: 'unknown-id' },
+  barrier: { accepted: 'true, false or "unknown"', ofString: 'unknown-id' },
+  chlorine: { accepted: `${CHLORINE_DIGITS.join(', ')} or "unknown"`, ofString: 'unknown-id', ofNumber: 'unknown-id' },
+}
+const END_UNION: Union = { accepted: '{pipe} or {thread}' }
 
 /** Words for what a schema found wrong: the field, and what is accepted there. */
 export function toIssue(found: z.core.$ZodIssue, question: unknown): Issue {
@@ -235,11 +267,10 @@ export function toIssue(found: z.core.$ZodIssue, question: unknown): Issue {
           : answer('missing', `${where}: is missing. Accepted are ${accepted}.`, where)
       }
       const inside = read(question, found.path)
-      const isTarget = path.at(-1) === 'target'
-      const accepted = isTarget ? `${HEAT_TARGETS.join(', ')} or a temperature of 30 to 250 degC` : path.at(-1) === 'to' ? `${DIRECTIONS.join(', ')} or a unit vector [right, away, up]` : '{pipe} or {thread}'
-      if (isTarget && inside !== undefined) return answer(typeof inside === 'number' ? 'range' : typeof inside === 'string' ? 'unknown-id' : 'type', `${name}: ${accepted} is accepted.`)
+      const { accepted, ofString, ofNumber } = UNIONS[path.at(-1) ?? ''] ?? END_UNION
       if (inside === undefined) return answer('missing', `${name}: is missing; ${accepted} is accepted.`)
-      if (typeof inside === 'string' && path.at(-1) === 'to') return answer('unknown-id', `${name}: ${accepted} is accepted.`)
+      const code = typeof inside === 'string' ? ofString : typeof inside === 'number' ? ofNumber : undefined
+      if (code) return answer(code, `${name}: ${accepted} is accepted.`)
       if (typeof inside !== 'object' || inside === null) return answer('type', `${name}: ${accepted} is accepted here.`)
       const branch = found.errors['thread' in inside || Array.isArray(inside) ? 1 : 0]?.[0]
       return branch ? toIssue({ ...branch, path: [...found.path, ...branch.path] } as z.core.$ZodIssue, question) : answer('type', `${name}: ${accepted} is accepted here.`)
@@ -257,7 +288,13 @@ export function ask(name: string, question: unknown): Result<unknown> {
   const found = Object.hasOwn(VERBS, name) ? VERBS[name] : undefined
   if (!found) return fail('verb', '', `No verb "${name.slice(0, 40)}". Accepted: ${Object.keys(VERBS).join(', ')}.`)
   const parsed = found.question.safeParse(question)
-  return parsed.success ? found.answer(parsed.data) : { ok: false, error: toIssue(parsed.error.issues[0]!, question) }
+  if (!parsed.success) return { ok: false, error: toIssue(parsed.error.issues[0]!, question) }
+  try {
+    return found.answer(parsed.data)
+  } catch (error) {
+    // A fault of ours: it costs this question its answer, never the others of its batch.
+    return fail('impossible', '', `This question could not be worked out (${error instanceof Error ? error.name : 'fault'}). It is a fault of ours; the other questions stand.`)
+  }
 }
 
 /** An answer as it goes over the wire: itself, or `{error}`. */
@@ -274,4 +311,4 @@ export function answer(name: string, question: unknown): Result<unknown> {
 }
 
 /** JSON Schema of each verb's question, for `GET /api/core`. */
-export const jsonSchemas = (): Record<string, unknown> => Object.fromEntries(Object.entries(VERBS).map(([name, { question }]) => [name, z.toJSONSchema(question)]))
+export const jsonSchemas = (): Record<string, unknown> => Object.fromEntries(Object.entries(VERBS).map(([name, { question }]) => [name, z.toJSONSchema(question, { io: 'input' })]))

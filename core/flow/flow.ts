@@ -3,6 +3,7 @@ import { findPipe, type Pipe, type Region } from '#core/catalogue'
 import { formatDecimal } from '#core/units'
 import { COLD_C, INSERT_WALL_MM, isMinimumWall, K, MEAN_WALL, roughnessOf, type FlowFitting } from './ours'
 import { density, viscosity } from './water'
+import type { FlowCode } from './rules'
 
 export interface FlowQuestion {
   region?: Region
@@ -119,7 +120,7 @@ export function askFlow(question: FlowQuestion): Result<FlowAnswer> {
   const worst = isMinimum ? lossIn(question, pipe, meanBore) : loss
   const { limit, source } = velocityLimit(pipe, temperature, region)
   const isOver = loss.velocity > limit
-  const caution = (when: boolean, code: string, text: string): Note[] => (when ? [{ code, text }] : [])
+  const caution = (when: boolean, code: FlowCode, text: string): Note[] => (when ? [{ code, text }] : [])
   return ok({
     velocity: loss.velocity, velocityHi: worst.velocity, drop: loss.bar, dropHi: worst.bar, boreUsed: bore, insert: loss.insert, limit, limitSource: source,
     verdict: isOver ? 'over' : 'within', reynolds: loss.reynolds, friction: loss.friction,

@@ -1,5 +1,6 @@
-import { fail, ok, type Figure, type Result, type WorkingLine } from '#core/base'
-import { findPipe, findSocket, socketDepth, type Pipe } from '#core/catalogue'
+import { fail, ok, type Figure, type Note, type Result, type RuleTable, type WorkingLine } from '#core/base'
+import { formatDecimal, formatLength } from '#core/units'
+import { findPipe, findSocket, socketDepth, unitSystemOf, type Pipe, type Region } from '#core/catalogue'
 import { AIR_LOSS, COPPER, JOINT_TEMPERATURE, LIMITS, TOUCH, TRADE_RULE, WATER, WRAP_BREADTH_MM, WRAP_LOSS } from './ours'
 import { layCells, readAt, step, type Rod } from './rod'
 
@@ -7,6 +8,7 @@ export const HEAT_TARGETS = ['seal', 'plastic', 'washer'] as const
 export type HeatTarget = (typeof HEAT_TARGETS)[number]
 
 export interface HeatQuestion {
+  region?: Region
   /** Catalogue id of the tube. */
   pipe: string
   /** Face of the soldered fitting to what is to stay cool, along the tube, mm. */
@@ -33,8 +35,32 @@ export interface HeatAnswer {
   minDistance: number
   /** How long after the flame is taken off the joint may be touched, s. */
   touchAfter: number
+  cautions: Note[]
   working: WorkingLine[]
 }
+
+/** What an answer says beside its figures. */
+export const HEAT_RULES = {
+  'trade-rule': { when: 'the model calls a distance safe that is nearer than the larger rule of the trade', because: 'The model and the trade\'s rule differ: both figures stand, the maker\'s paper decides. Solder first, or wrap it wet.', source: TRADE_RULE.source },
+  'wet-cloth': { when: 'a distance rests on a wet cloth, or lies under the least the trade allows with one', because: 'A wet cloth dries while it works: wet it again, and keep the least distance of the trade.', source: TRADE_RULE.source },
+  'water-inside': { when: 'water stands in the tube', because: 'Solder does not take with water in the tube: drain it, or choose another joint.', source: 'physics; trade practice' },
+} as const satisfies RuleTable
+
+/** What the trade asks beside what the model finds, both figures said. */
+function cautionsOf(pipe: Pipe, { distance, wrapped, wrapAt, inside, region }: HeatQuestion, safe: boolean, least: number): Note[] {
+  const system = unitSystemOf(region ?? 'gb')
+  const mm = (value: number) => (system === 'inch' ? formatLength(value, system) : `${formatDecimal(value, 0)} mm`)
+  const isWrapped = wrapped === true || wrapAt !== undefined
+  const [most, wet] = [TRADE_RULE.most * pipe.od, TRADE_RULE.least * pipe.od]
+  const asked = isWrapped ? wet : most
+  const isNear = safe && distance < asked - 1e-9
+  return [
+    ...(isNear ? [{ code: 'trade-rule' satisfies HeatCode, text: `By this model ${mm(Math.ceil(least))} is enough; the trade asks ${mm(asked)}, ${isWrapped ? `${TRADE_RULE.least} times the outside diameter with a wet cloth` : `${TRADE_RULE.most} times the outside diameter`}. Go by the maker's paper${isWrapped ? '' : ', wrap it wet'}, or solder first.` }] : []),
+    ...(isWrapped ? [{ code: 'wet-cloth' satisfies HeatCode, text: `The cloth dries while it works: wet it again. The trade asks ${mm(wet)} with one, ${mm(most)} without.` }] : []),
+    ...(inside === 'water' ? [{ code: 'water-inside' satisfies HeatCode, text: HEAT_RULES['water-inside'].because }] : []),
+  ]
+}
+type HeatCode = keyof typeof HEAT_RULES
 
 /** The course of it for a drawing: temperatures in degC. */
 export interface HeatCourse {
@@ -180,7 +206,7 @@ export function heatAlong(question: HeatQuestion): Result<HeatAnswer & { course:
     { text: 'distance said in the trade, the larger', op: '=', value: round(TRADE_RULE.most * pipe.od), unit: 'mm', source: TRADE_RULE.source },
   ]
   return ok({
-    peak, peakAt: course.peakAt, safe: peak <= limit, minDistance: cool, touchAfter: course.touchAfter, working,
+    peak, peakAt: course.peakAt, safe: peak <= limit, minDistance: cool, touchAfter: course.touchAfter, cautions: cautionsOf(pipe, question, peak <= limit, cool), working,
     course: {
       limit,
       along: [...course.rod.centre].flatMap((x, i) => (x >= 0 && x <= question.distance / 1000 + 0.3 ? [{ at: x * 1000, peak: course.along[i]! + ambient }] : [])),

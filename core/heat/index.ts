@@ -1,4 +1,4 @@
-export { askHeat, HEAT_TARGETS, heatAlong } from './heat'
+export { askHeat, HEAT_RULES, HEAT_TARGETS, heatAlong } from './heat'
 export type { HeatAnswer, HeatCourse, HeatQuestion, HeatTarget } from './heat'
 export { LIMITS as HEAT_LIMITS, TRADE_RULE as HEAT_RULE } from './ours'
 export { layCells, lostHeat, readAt, step, storedHeat } from './rod'

@@ -1,29 +1,55 @@
 import type { Note } from '#core/base'
-import type { Pipe } from '#core/catalogue'
+import type { Family, Pipe } from '#core/catalogue'
+import { tokensOf } from './likelihood'
 import type { Standing } from './next-check'
+import { IDENTIFY_RULES, type IdentifyCode } from './rules'
 import type { Check } from './types'
 
 /** A caution stands when what it belongs to weighs this much (contract). */
 const CAUTION_WEIGHT = 0.05
+/** Most of what stands is none of the catalogue's pipes. */
+const MOSTLY = 0.5
 
-const METAL = new Set(['copper', 'steel', 'stainless', 'lead'])
+const METAL: ReadonlySet<Family> = new Set<Family>(['copper', 'steel', 'stainless', 'lead'])
+/** Pipe whose colour alone may say fire sprinkler. */
+const SPRINKLER_RED: ReadonlySet<Family> = new Set<Family>(['steel', 'cpvc'])
+
+/** How much of what stands is of a kind. */
+export const weighOf = (standing: readonly Standing[], test: (pipe: Pipe) => boolean): number => standing.reduce((sum, { pipe, weight }) => sum + (pipe && test(pipe) ? weight : 0), 0)
+
+export const saw = (checks: readonly Check[], name: Check['check'], value: unknown): boolean => checks.some(check => check.check === name && 'value' in check && check.value === value)
+
+/** Whether it may carry gas, until it was traced to water. */
+function mayBeGas(standing: readonly Standing[], checks: readonly Check[]): boolean {
+  const may = (test: (pipe: Pipe) => boolean) => weighOf(standing, test) >= CAUTION_WEIGHT
+  if (saw(checks, 'colour', 'yellow') || saw(checks, 'stripe', 'yellow')) return true
+  if (tokensOf(checks).some(({ says }) => says?.madeFor === 'gas')) return true
+  if (may(({ family }) => METAL.has(family) || family === 'multilayer')) return true
+  // Blue and marked for water is water; black and orange polyethylene carry either.
+  const isMarked = tokensOf(checks).some(({ isWater }) => isWater)
+  if (may(({ family }) => family === 'pe') && (!isMarked || saw(checks, 'colour', 'black') || saw(checks, 'colour', 'orange'))) return true
+  return !isMarked && (standing.find(({ pipe }) => pipe === null)?.weight ?? 0) > MOSTLY
+}
 
 /** What to look out for at a pipe that may be each of these, before it is scratched or cut. */
 export function cautionsFor(standing: readonly Standing[], checks: readonly Check[]): Note[] {
-  const weigh = (test: (pipe: Pipe) => boolean) => standing.reduce((sum, { pipe, weight }) => sum + (pipe && test(pipe) ? weight : 0), 0) >= CAUTION_WEIGHT
-  const saw = (name: string, value: unknown) => checks.some(check => check.check === name && 'value' in check && check.value === value)
-  const traced = saw('traced', 'water')
-  const cautions: Note[] = []
-  if (!traced && (saw('colour', 'yellow') || weigh(pipe => METAL.has(pipe.family) || pipe.family === 'multilayer'))) {
-    cautions.push({ code: 'gas', text: 'Could it be gas? Pipe of this kind carries gas too. Trace it to a water outlet or heater before you scratch or cut it.' })
+  const may = (test: (pipe: Pipe) => boolean) => weighOf(standing, test) >= CAUTION_WEIGHT
+  const saysFor = (madeFor: string) => tokensOf(checks).some(({ says }) => says?.madeFor === madeFor)
+  const isTraced = saw(checks, 'traced', 'water')
+  const isRed = saw(checks, 'colour', 'red') || saw(checks, 'colour', 'orange')
+  const stands: Readonly<Record<Exclude<IdentifyCode, 'contradiction'>, boolean>> = {
+    'gas': !isTraced && mayBeGas(standing, checks),
+    'marked-gas': isTraced && saysFor('gas'),
+    'earth-path': may(({ family }) => METAL.has(family)),
+    'lead': may(({ family }) => family === 'lead'),
+    'polybutylene': may(({ series }) => series === 'pb-cts'),
+    'sprinkler': saysFor('sprinkler') || (isRed && may(({ family }) => SPRINKLER_RED.has(family))),
+    'heating-only': saysFor('heating') && !saysFor('drinking'),
+    'reclaimed': saysFor('reclaimed') || saw(checks, 'colour', 'purple'),
+    'soft-copper': saw(checks, 'flex', 'soft') && may(({ family }) => family === 'copper'),
+    'asbestos': saw(checks, 'lagging', 'hard-white'),
+    'hot': saw(checks, 'warm', true),
+    'not-supply': (standing.find(({ pipe }) => pipe === null)?.weight ?? 0) > MOSTLY,
   }
-  if (weigh(pipe => METAL.has(pipe.family))) cautions.push({ code: 'earth-path', text: 'Could it be an earth path? Look for a green and yellow clamp. Bridge a metal line before you part it.' })
-  if (weigh(pipe => pipe.family === 'lead')) cautions.push({ code: 'lead', text: 'It may be lead. Do not cut, scrape or joint it; replace the run and tell the occupier.' })
-  if (weigh(pipe => pipe.series === 'pb-cts')) cautions.push({ code: 'polybutylene', text: 'It may be the polybutylene that failed. Advise replacement; do not join to it.' })
-  if (saw('flex', 'soft') && weigh(pipe => pipe.family === 'copper')) cautions.push({ code: 'soft-copper', text: 'Soft copper goes out of round. Re-round the end; no push-fit unless that fitting lists it.' })
-  if (saw('lagging', 'hard-white')) cautions.push({ code: 'asbestos', text: 'Hard white lagging may be asbestos. Leave it alone and have it tested.' })
-  if (saw('warm', true)) cautions.push({ code: 'hot', text: 'The pipe is warm: it is live. Shut it off and let it cool before you open it.' })
-  const unknown = standing.find(({ pipe }) => pipe === null)?.weight ?? 0
-  if (unknown > 0.5) cautions.push({ code: 'not-supply', text: 'Nothing in the catalogue fits. It may not be supply pipe at all.' })
-  return cautions
+  return (Object.keys(stands) as (keyof typeof stands)[]).filter(code => stands[code]).map(code => ({ code, text: IDENTIFY_RULES[code].because }))
 }

@@ -2,6 +2,7 @@ import { formatDecimal } from '#core/units'
 import { likelihood } from './likelihood'
 import type { Standing } from './next-check'
 import { CONTRADICTS } from './ours'
+import type { IdentifyCode } from './rules'
 import type { Check, Contradiction, Instrument } from './types'
 
 const INSTRUMENT: Readonly<Record<Instrument, string>> = { 'calliper': 'by calliper', 'tape-round': 'round it', 'rule': 'by rule', 'gauge': 'on a gauge' }
@@ -51,7 +52,7 @@ export function findContradictions(priors: readonly Standing[], checks: readonly
       const [ofX, ofY] = [agrees(x), agrees(y)]
       const isX = Math.abs(ofX - ofY) > 0.5 ? ofX < ofY : misread(telling[x]!.check) <= misread(telling[y]!.check)
       const [doubted, other] = isX ? [telling[x]!, telling[y]!] : [telling[y]!, telling[x]!]
-      found.push({ code: 'contradiction', text: `Hardly any pipe has both ${telling[x]!.words} and ${telling[y]!.words}. Make the ${NAMES[doubted.check.check] ?? doubted.check.check} check again first.`, checks: [doubted.i, other.i].sort((a, b) => a - b) as [number, number], again: doubted.i, together: ratio })
+      found.push({ code: 'contradiction' satisfies IdentifyCode, text: `Hardly any pipe has both ${telling[x]!.words} and ${telling[y]!.words}. Make the ${NAMES[doubted.check.check] ?? doubted.check.check} check again first.`, checks: [doubted.i, other.i].sort((a, b) => a - b) as [number, number], again: doubted.i, together: ratio })
     }
   }
   return found.sort((a, b) => a.together - b.together || a.checks[0] - b.checks[0] || a.checks[1] - b.checks[1]).map(({ together: _, ...one }) => one)

@@ -3,6 +3,7 @@ import { PIPES, type Pipe } from '#core/catalogue'
 import { formatDecimal, MM_PER_INCH } from '#core/units'
 import { cautionsFor } from './cautions'
 import { findContradictions } from './contradictions'
+import { factsFrom } from './facts'
 import { likelihood } from './likelihood'
 import { entropy, rankNext, type Standing } from './next-check'
 import { DIAMETER_RANGE, regionWeight, SERIES_WEIGHT, sizeWeight, UNKNOWN_PRIOR, yearWeight } from './ours'
@@ -30,6 +31,35 @@ function checkLengths(checks: readonly Check[]): Result<null> {
   return checkTogether(checks)
 }
 
+/** Every pipe, and none of the catalogue's, before and after the checks. */
+interface Weighed { before: Standing[], after: Standing[] }
+
+function weigh({ checks, region, year }: IdentifyQuestion): Weighed {
+  const priors = PIPES.map(pipe => (SERIES_WEIGHT[pipe.series] ?? 0.1) * sizeWeight(pipe) * regionWeight(pipe, region) * (year === undefined ? 1 : yearWeight(pipe, year)))
+  const total = priors.reduce((sum, prior) => sum + prior, 0)
+  const before: Standing[] = [
+    ...PIPES.map((pipe, i) => ({ pipe, weight: (1 - UNKNOWN_PRIOR) * priors[i]! / total })),
+    { pipe: null, weight: UNKNOWN_PRIOR },
+  ]
+  // Likelihoods are multiplied as logarithms: a far diameter would otherwise underflow to nothing at all.
+  const logs = before.map(({ pipe, weight }) => checks.reduce((sum, check) => sum + Math.log(Math.max(likelihood(check, pipe), 1e-300)), Math.log(weight)))
+  const highest = Math.max(...logs)
+  const raw = logs.map(log => Math.exp(log - highest))
+  const sum = raw.reduce((a, b) => a + b, 0)
+  return { before, after: before.map(({ pipe }, i) => ({ pipe, weight: raw[i]! / sum })) }
+}
+
+/**
+ * What stands over a pipe and what is known of its end, by the checks made at it: as `identifyPipe` says it, without the
+ * candidates and what to check next. null where two lengths do not go together.
+ */
+export function factsOfChecks(question: IdentifyQuestion): Pick<IdentifyAnswer, 'cautions' | 'facts'> | null {
+  if (!checkLengths(question.checks).ok) return null
+  const { after } = weigh(question)
+  const cautions = cautionsFor(after, question.checks)
+  return { cautions, facts: factsFrom(after, question.checks, cautions) }
+}
+
 /**
  * What the pipe may be, from any checks made at it in any order. Candidates by falling probability then id; they and
  * `unknown` sum to 1. Priors, instrument errors and shares are ours (`ours.ts`); diameters are the catalogue's.
@@ -37,22 +67,11 @@ function checkLengths(checks: readonly Check[]): Result<null> {
  * outside diameter below 4 or above 120 mm; `impossible` at a wall or bore that does not go into it.
  */
 export function identifyPipe(question: IdentifyQuestion): Result<IdentifyAnswer> {
-  const { checks, region, year } = question
+  const { checks } = question
   const lengths = checkLengths(checks)
   if (!lengths.ok) return lengths
 
-  const priors = PIPES.map(pipe => (SERIES_WEIGHT[pipe.series] ?? 0.1) * sizeWeight(pipe) * regionWeight(pipe, region) * (year === undefined ? 1 : yearWeight(pipe, year)))
-  const total = priors.reduce((sum, prior) => sum + prior, 0)
-  const rows: Standing[] = [
-    ...PIPES.map((pipe, i) => ({ pipe, weight: (1 - UNKNOWN_PRIOR) * priors[i]! / total })),
-    { pipe: null, weight: UNKNOWN_PRIOR },
-  ]
-  // Likelihoods are multiplied as logarithms: a far diameter would otherwise underflow to nothing at all.
-  const logs = rows.map(({ pipe, weight }) => checks.reduce((sum, check) => sum + Math.log(Math.max(likelihood(check, pipe), 1e-300)), Math.log(weight)))
-  const highest = Math.max(...logs)
-  const raw = logs.map(log => Math.exp(log - highest))
-  const sum = raw.reduce((a, b) => a + b, 0)
-  const standing: Standing[] = rows.map(({ pipe }, i) => ({ pipe, weight: raw[i]! / sum }))
+  const { before: rows, after: standing } = weigh(question)
 
   const overall = checks.map(check => rows.reduce((mean, { pipe, weight }) => mean + weight * likelihood(check, pipe), 0))
   const candidates: Candidate[] = standing
@@ -60,5 +79,9 @@ export function identifyPipe(question: IdentifyQuestion): Result<IdentifyAnswer>
     .sort((a, b) => b.weight - a.weight || (a.pipe.id < b.pipe.id ? -1 : 1))
     .map(({ pipe, weight }) => ({ pipe: pipe.id, label: pipe.label, probability: weight, ...reasonsFor(pipe, checks, overall) }))
   const unknown = 1 - candidates.reduce((mass, { probability }) => mass + probability, 0)
-  return ok({ candidates, unknown, entropy: entropy(standing), next: rankNext(standing, checks, question.can), contradictions: findContradictions(rows, checks), cautions: cautionsFor(standing, checks) })
+  const cautions = cautionsFor(standing, checks)
+  return ok({
+    candidates, unknown, entropy: entropy(standing), next: rankNext(standing, checks, question.can), contradictions: findContradictions(rows, checks),
+    cautions, facts: factsFrom(standing, checks, cautions),
+  })
 }

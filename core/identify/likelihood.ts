@@ -66,13 +66,18 @@ export const shareOf = (name: ChoiceName, answer: string, pipe: Pipe | null): nu
 
 /** Each question's line is read once, however many pipes are weighed by it. */
 const readings = new WeakMap<Check, readonly PrintToken[]>()
-
-/** The pieces of a print check that say something of which pipe it is. */
-export function printTokens(check: Extract<Check, { check: 'print' }>): readonly PrintToken[] {
-  const read = readings.get(check) ?? readPrint(check.text).tokens.filter(({ fits }) => fits)
+type PrintCheck = Extract<Check, { check: 'print' }>
+function readTokens(check: PrintCheck): readonly PrintToken[] {
+  const read = readings.get(check) ?? readPrint(check.text).tokens
   readings.set(check, read)
   return read
 }
+
+/** The pieces of a print check that say something of which pipe it is. */
+export const printTokens = (check: PrintCheck): readonly PrintToken[] => readTokens(check).filter(({ fits }) => fits)
+
+/** Everything that was read in the print lines of a question. */
+export const tokensOf = (checks: readonly Check[]): PrintToken[] => checks.flatMap(check => (check.check === 'print' ? readTokens(check) : []))
 
 const printLikelihood = (check: Extract<Check, { check: 'print' }>, pipe: Pipe | null): number =>
   printTokens(check).reduce((share, { fits }) => share * (pipe ? (fits!(pipe) ? PRINT.fits : PRINT.misfits) : PRINT.unknown), 1)

@@ -56,15 +56,15 @@ type Shares<A extends string> = Readonly<Partial<Record<A, number>>>
 
 const COLOUR: Readonly<Record<Family, Shares<Colour>>> = {
   'copper': { copper: 0.78, white: 0.05, green: 0.04, grey: 0.03, brass: 0.03, black: 0.02, yellow: 0.02 },
-  'pex': { red: 0.3, blue: 0.28, white: 0.27, grey: 0.06, black: 0.03, orange: 0.02 },
+  'pex': { red: 0.3, blue: 0.28, white: 0.27, grey: 0.06, black: 0.03, orange: 0.02, purple: 0.02 },
   'pert': { red: 0.3, blue: 0.3, white: 0.3 },
   'bs7291': { white: 0.66, grey: 0.3 },
   'multilayer': { white: 0.86, grey: 0.04, blue: 0.03, red: 0.02, yellow: 0.02 },
   'pb': { grey: 0.78, blue: 0.1, black: 0.05, silver: 0.03 },
   'cpvc': { cream: 0.88, white: 0.04, grey: 0.03, orange: 0.02 },
-  'pvc': { white: 0.75, grey: 0.2 },
+  'pvc': { white: 0.75, grey: 0.2, purple: 0.02 },
   'pp-r': { green: 0.6, grey: 0.2, white: 0.15 },
-  'pe': { blue: 0.74, black: 0.2, yellow: 0.02 },
+  'pe': { blue: 0.72, black: 0.2, yellow: 0.02, orange: 0.02, purple: 0.02 },
   'steel': { silver: 0.42, grey: 0.33, black: 0.14, red: 0.02, white: 0.04, yellow: 0.02 },
   'stainless': { silver: 0.9, grey: 0.06 },
   'lead': { grey: 0.72, silver: 0.12, white: 0.08, black: 0.03 },

@@ -1,8 +1,8 @@
 import type { Note } from '#core/base'
-import type { Region } from '#core/catalogue'
+import type { EndFacts, Region } from '#core/catalogue'
 
 export const INSTRUMENTS = ['calliper', 'tape-round', 'rule', 'gauge'] as const
-export const COLOURS = ['copper', 'grey', 'white', 'cream', 'red', 'blue', 'black', 'yellow', 'orange', 'green', 'brass', 'silver'] as const
+export const COLOURS = ['copper', 'grey', 'white', 'cream', 'red', 'blue', 'black', 'yellow', 'orange', 'green', 'brass', 'silver', 'purple'] as const
 export const STRIPES = ['none', 'green', 'blue', 'red', 'yellow', 'brown', 'white'] as const
 export const FLEXES = ['rigid', 'springy', 'soft'] as const
 export const SCRATCHES = ['copper', 'bright-silver', 'dull-silver', 'plastic'] as const
@@ -88,4 +88,6 @@ export interface IdentifyAnswer {
   next: NextCheck[]
   contradictions: Contradiction[]
   cautions: Note[]
+  /** What the checks say of the end, as a way takes it. */
+  facts: EndFacts
 }

@@ -17,7 +17,7 @@ const RULES: [InspectQuestion['method'], string | undefined, Seen, string, 'soun
   ['push-fit', 'bs7291-15', { mark: 'none' }, 'mark', 'care', 'nobody can see that it did'],
   ['push-fit', 'bs7291-15', { mark: 'at-edge' }, 'mark', 'sound', 'the mark tells'],
   ['push-fit', 'bs7291-15', { liner: 'missing' }, 'liner', 'wrong', 'soft pipe gives way under the grip'],
-  ['push-fit', 'cu-bs-imp-3_4', {}, 'pipe', 'wrong', 'the seal is made for another diameter'],
+  ['push-fit', 'cu-bs-imp-3_4', {}, 'size', 'wrong', 'the seal is made for another diameter'],
   ['push-fit', 'cu-en-x-15', { inLine: false }, 'inLine', 'wrong', 'side load on the grip ring'],
   ['press', 'cu-en-x-22', { pressed: false }, 'pressed', 'wrong', 'an unpressed one may hold for months'],
   ['crimp', 'pex-cts-1_2', { ringDistance: 2 }, 'ringDistance', 'wrong', 'F1807: 3.2 to 6.4'],

@@ -1,32 +1,25 @@
 import { ok, type Result } from '#core/base'
 import { findPipe, type Pipe } from '#core/catalogue'
-import { fillSituation, JOINT_METHODS, refuse, toTube, type RefusalCode } from '#core/joints'
+import { endOf, findingsOfEnd, leaveAlone } from './facts'
 import { LOOKS } from './rules'
 import type { Finding, InspectAnswer, InspectQuestion, SeenName } from './types'
 
 const WORSE: Readonly<Record<Finding, number>> = { sound: 0, care: 1, wrong: 2 }
 
-/** Refusals that have to do with the tube and the fitting, not with how the joint is used. */
-const OF_MAKE: ReadonlySet<RefusalCode> = new Set(['family', 'size', 'pex-type', 'system', 'temper'])
-
 /** What can be looked at on a joint of a method on a pipe, the most telling first. */
 export const looksFor = (method: InspectQuestion['method'], pipe: Pipe | undefined): SeenName[] => (Object.keys(LOOKS) as SeenName[]).filter(name => LOOKS[name].applies(method, pipe))
 
 /**
- * A joint that is made already, by what can be seen of it: each thing seen is sound, wants care or is wrong, with what
- * to do; the worst decides. Distances mm, typical (`rules.ts`). Issue `unknown-id` at `pipe`. What was said of a thing
- * that such a joint does not have is left out.
+ * A joint that is made already, by what can be seen of it and by the rules of joints: each finding is sound, wants care or
+ * is wrong, with what to do; the worst decides. Distances mm, typical (`rules.ts`). Issue `unknown-id` at `pipe`. What was
+ * said of a thing that such a joint does not have is left out.
  */
 export function inspectJoint(question: InspectQuestion): Result<InspectAnswer> {
   const { method, seen } = question
   const found = question.pipe === undefined ? undefined : findPipe(question.pipe, 'pipe')
   if (found && !found.ok) return found
   const pipe = found?.value
-  const findings: InspectAnswer['findings'] = []
-  if (pipe && method in JOINT_METHODS) {
-    const refusal = refuse(method as keyof typeof JOINT_METHODS, toTube({ pipe: pipe.id, pexType: 'a' }), fillSituation({ region: question.region }))
-    if (refusal && OF_MAKE.has(refusal.code)) findings.push({ code: 'pipe', verdict: 'wrong', text: refusal.reason, remedy: 'Cut it out and join it by what is made for both ends.' })
-  }
+  const { findings, cautions } = findingsOfEnd(question)
   const looks = looksFor(method, pipe)
   for (const name of looks) {
     const value = seen[name]
@@ -34,10 +27,11 @@ export function inspectJoint(question: InspectQuestion): Result<InspectAnswer> {
     const { says } = LOOKS[name] as { says: (value: unknown, question: InspectQuestion, pipe: Pipe | undefined) => Omit<InspectAnswer['findings'][number], 'code'> }
     findings.push({ code: name, ...says(value, question, pipe) })
   }
-  findings.sort((x, y) => WORSE[y.verdict] - WORSE[x.verdict])
+  const all = leaveAlone(findings, endOf(question)?.tube).sort((x, y) => WORSE[y.verdict] - WORSE[x.verdict])
   return ok({
-    verdict: findings[0]?.verdict ?? 'care',
-    findings,
+    verdict: all[0]?.verdict ?? 'care',
+    findings: all,
+    cautions,
     unseen: looks.filter(name => seen[name] === undefined).map(name => ({ code: name, ask: LOOKS[name].ask })),
   })
 }

@@ -1,5 +1,6 @@
-import type { Region } from '#core/catalogue'
-import type { Method, Policy, Service } from '#core/joints'
+import type { EndFacts, Region } from '#core/catalogue'
+import type { Note } from '#core/base'
+import type { Method, Policy, RefusalCode, Service } from '#core/joints'
 
 /** What can be seen at a joint that is made already. Lengths mm. */
 export interface Seen {
@@ -30,14 +31,27 @@ export interface Seen {
 }
 export type SeenName = keyof Seen
 
-export interface InspectQuestion { region: Region, method: Method, pipe?: string, service?: Service, policy?: Partial<Policy>, seen: Seen }
+/** What is known of the end stands beside its pipe; what is not given is unknown, never hard or b. */
+export interface InspectQuestion extends EndFacts {
+  region: Region
+  method: Method
+  pipe?: string
+  service?: Service
+  drinking?: boolean
+  hidden?: boolean
+  temporary?: boolean
+  policy?: Partial<Policy>
+  seen: Seen
+}
 
 export type Finding = 'sound' | 'care' | 'wrong'
 
 export interface InspectAnswer {
   /** The worst of the findings; `care` while nothing was looked at. */
   verdict: Finding
-  findings: { code: SeenName | 'pipe', verdict: Finding, text: string, remedy?: string }[]
+  findings: { code: SeenName | RefusalCode, verdict: Finding, text: string, remedy?: string }[]
+  /** Pipe that is left alone, and what nobody knows of the end, in the words of a way. */
+  cautions: Note[]
   /** What can be seen at such a joint and was not said, most telling first. */
   unseen: { code: SeenName, ask: string }[]
 }

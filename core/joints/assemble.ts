@@ -1,13 +1,12 @@
 import type { Figure, Note, WorkingLine } from '#core/base'
-import { findSocket, jointRating, pipeRating, seriesOf, socketDepth, threadMadeUp } from '#core/catalogue'
-import { care, held, JOINT_METHODS, note, some, type Concern } from './methods'
+import { findSocket, jointRating, pipeRating, socketDepth, threadMadeUp } from '#core/catalogue'
+import { JOINT_METHODS } from './methods'
+import { concernsOfChain, FITS } from './rules/chain'
+import type { Concern } from './rules/rule'
 import { classOf, isMouthOfOldSize, metricBodyOf, otherSchedule, pipesOfClass } from './fittings'
 import { DROP_EAR_PRICE, MINUTES, PRICE, PRICE_OD, SLIP_PRICE, SMALL_PART_PRICE, TAIL_BARE, VALVE_PRICE } from './ours'
 import type { Chain, Meeting } from './search'
 import { isLoose, type Joint, type OfferedMethod, type Part, type Situation, type Verdict, type Way } from './types'
-
-/** Methods whose fitting goes into the tube, in brass or composite. */
-const ON_BARBS: ReadonlySet<OfferedMethod> = new Set(['crimp', 'clamp', 'expansion'])
 
 const UNKNOWN_DEPTH: Figure = { value: null, lo: null, hi: null, source: 'no figure held; measure the socket' }
 
@@ -28,60 +27,6 @@ function insertionOf(meeting: Meeting, { kit }: Situation): Figure {
   const measured = kit.measured?.find(fitting => fitting.method === meeting.method && (fitting.nominal === socket.fittingNominal || fitting.nominal === meeting.tube.pipe.nominal) && fitting.insertion !== undefined)
   if (measured?.insertion !== undefined) return { value: measured.insertion, lo: measured.insertion, hi: measured.insertion, source: 'measured' }
   return socketDepth(socket)
-}
-
-/** What metals that meet ask for. In a closed heating circuit without fresh oxygen nothing is asked. */
-function metalConcerns(chain: Chain, { conditions }: Situation): Concern[] {
-  if (conditions.service === 'heating') return []
-  const isSteel = chain.meetings.some(meeting => meeting.kind === 'thread' && meeting.tube !== undefined)
-  const isCopper = chain.meetings.some(meeting => meeting.kind === 'socket' && meeting.on !== 'between' && ['copper', 'stainless'].includes(meeting.tube.pipe.family))
-  if (!isSteel) return []
-  const isParted = chain.items.some(item => item.kind === 'fitting' && item.fitting.kind === 'union' && item.fitting.name.startsWith('dielectric'))
-  return some(
-    isCopper && !isParted && care('metals', 'Galvanised before copper in the flow, brass of 150 or a dielectric union between.'),
-    isParted && note('earth-path', 'A dielectric union cuts the earth path: bond across it, and have an electrician verify.'),
-    care('sound-thread', 'Old galvanised scales shut: cut back to a sound thread, or cut a new one.'),
-  )
-}
-
-/** What single fittings ask for. */
-function fittingConcerns(chain: Chain): Concern[] {
-  const kinds = new Set(chain.items.map(item => (item.kind === 'fitting' ? item.fitting.kind : 'tail')))
-  return some(
-    kinds.has('slip') && care('slip', 'No stop: mark half the coupling on each pipe and centre it. It needs its whole length of clean, round, straight pipe on one side.'),
-    kinds.has('drop-ear') && note('drop-ear', 'Turns the line square out of the wall: screw it to solid backing before the pipe goes in, so that no turning of the outlet reaches the joint.'),
-    kinds.has('valve') && note('flow-arrow', 'The arrow on the valve points with the flow; the drain on the house side.'),
-    kinds.has('union') && note('union-faces', 'Union faces clean and parallel, a new washer where it has one, nothing on the faces.'),
-  )
-}
-
-function concernsOf(chain: Chain, insertions: readonly Figure[], situation: Situation): Concern[] {
-  const { conditions, region, policy } = situation
-  const concerns: Concern[] = []
-  chain.meetings.forEach((meeting, i) => {
-    if (meeting.kind === 'thread' && meeting.tube) concerns.push(note('rating-unknown', `No rating held for ${meeting.tube.pipe.label}: read the fitting's own.`))
-    if (meeting.kind === 'socket') {
-      const { pipe, barrier } = meeting.tube
-      concerns.push(...JOINT_METHODS[meeting.method].concerns(meeting.tube, situation).filter(({ code }) => code !== 'converter-olive' || isInMetricBody(meeting)))
-      if (conditions.service === 'heating' && seriesOf(pipe.series).plastic && barrier === undefined) concerns.push(care('barrier', 'Read the print: heating wants pipe with an oxygen barrier.'))
-      if (pipeRating(pipe, conditions.temperature, meeting.tube.temper).kind !== 'rated') concerns.push(note('rating-unknown', `No rating held for ${pipe.label} at ${conditions.temperature} °C; the joint's own decides.`))
-      const socket = findSocket(meeting.method, pipe)
-      if (socket && jointRating(socket, pipe, conditions.temperature).kind === 'none') concerns.push(note('rating-unknown', `No rating held for this ${JOINT_METHODS[meeting.method].words} joint: read the fitting's own.`))
-    }
-    if (insertions[i]!.value === null) concerns.push(held('measure', 'Measure how deep this fitting\'s socket is. Then it fits.'))
-  })
-  const methods = new Set(chain.meetings.map(methodOf))
-  if (policy.insertFittings !== 'either' && [...methods].some(method => ON_BARBS.has(method))) concerns.push(note('insert-fittings', policy.insertFittings === 'brass' ? 'Brass insert fittings, the job\'s way: scale sticks to them over decades.' : 'Composite insert fittings, the job\'s way: nothing sticks, a spoilt one is scrap.'))
-  if (methods.has('solder') && methods.size > 1) concerns.push(note('solder-first', 'Solder first and let it go cold to the hand; then the seals, threads and plastic.'))
-  const tapers = chain.meetings.some(meeting => meeting.kind === 'thread' && meeting.form !== 'bspp')
-  if (chain.meetings.some(meeting => meeting.kind === 'thread' && meeting.form === 'bspp')) concerns.push(note('washer', 'A parallel thread seals on its washer: no tape, no paste on it.'))
-  if (tapers) concerns.push(note('thread-seal', policy.threadSeal === 'both' ? 'Seal threads with tape and paste, the job\'s way.' : `Seal threads with ${policy.threadSeal}, the job's way.`))
-  const forms = new Set(chain.meetings.flatMap(meeting => (meeting.kind === 'thread' ? [meeting.form] : [])))
-  concerns.push(...metalConcerns(chain, situation), ...fittingConcerns(chain))
-  if (forms.has('npt') && forms.size > 1) concerns.push(care('npt-bsp', 'NPT to BSP only by an adaptor made for both: 1/2 and 3/4 start together and then leak.'))
-  if (conditions.service === 'heating' && conditions.drinking) concerns.push(care('heating-drinking', 'Heating water is not for drinking. Say which it is: no part is chosen for both.'))
-  if (region === 'gb' && conditions.hidden) concerns.push(note('concealed', 'In Britain a hidden joint must still be reached by lifting a board, panel or duct cover. Local rules decide.'))
-  return [...new Map(concerns.map(concern => [`${concern.code} ${concern.text}`, concern])).values()]
 }
 
 /** Fittings and tails in the order of the chain, one line each, then the loose parts counted together. */
@@ -112,7 +57,7 @@ function weakestOf(chain: Chain, { conditions: { temperature } }: Situation): We
     if (meeting.kind !== 'socket') return []
     const { pipe, temper } = meeting.tube
     const socket = findSocket(meeting.method, pipe)
-    const tube = pipeRating(pipe, temperature, temper)
+    const tube = pipeRating(pipe, temperature, temper === 'soft' ? 'soft' : 'hard')
     const joint = socket ? jointRating(socket, pipe, temperature) : { kind: 'none' as const }
     return [
       ...(tube.kind === 'rated' ? [{ bar: tube.bar, at: `${pipe.label} at ${tube.tempC} °C`, source: tube.source }] : []),
@@ -154,7 +99,7 @@ export function assembleWay(chain: Chain, situation: Situation): Way {
     ? { method: meeting.method, on: meeting.on, pipe: null, thread: { form: meeting.form, size: meeting.size, gender: 'male' }, insertion: insertions[i]! }
     : { method: meeting.method, on: meeting.on, pipe: meeting.tube.pipe.id, insertion: insertions[i]! }))
   const parts = partsOf(chain, insertions)
-  const concerns = concernsOf(chain, insertions, situation)
+  const concerns = concernsOfChain({ chain, insertions, situation, isInMetricBody })
   const verdict = concerns.reduce<Verdict>((worst, concern) => (concern.verdict !== 'note' && RANK[concern.verdict] > RANK[worst] ? concern.verdict : worst), 'fits')
   const strip = ({ code, text }: Concern): Note => ({ code, text })
   const deciding = concerns.filter(concern => concern.verdict === verdict).map(strip)
@@ -171,13 +116,13 @@ export function assembleWay(chain: Chain, situation: Situation): Way {
   return {
     id: chain.items.map(item => (item.kind === 'fitting' ? item.fitting.id : `tail.${item.tube.pipe.id}`)).join('+'),
     verdict,
-    because: verdict === 'fits' ? [{ code: 'fits', text: 'Each end enters a fitting made for its own size.' }] : deciding,
+    because: verdict === 'fits' ? [FITS] : deciding,
     joints,
     parts,
     ...timeAndCost(chain, loose),
     undo: undoOf(chain),
     margin: { bar: weakest ? weakest.bar - pressure : null, at: weakest?.at ?? 'no rating held' },
-    cautions: concerns.filter(concern => concern.verdict === 'note' || concern.verdict !== verdict).map(strip),
+    cautions: concerns.map(strip),
     working,
   }
 }

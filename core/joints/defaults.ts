@@ -1,4 +1,4 @@
-import { getPipe } from '#core/catalogue'
+import { getPipe, type EndFacts } from '#core/catalogue'
 import type { Conditions, PipeEnd, Policy, Service, Situation, Tube, WaysQuestion } from './types'
 
 /** Water temperature assumed for a service, degC (contract). */
@@ -43,8 +43,25 @@ export const fillSituation = ({ region, conditions, policy, kit }: Pick<WaysQues
   region, conditions: fillConditions(conditions), policy: fillPolicy(policy), kit: kit ?? {},
 })
 
-/** No temper counts as hard, no PEX letter as b (contract). A measured wall wins over the catalogue's. */
-export function toTube(end: PipeEnd): Tube {
-  const pipe = getPipe(end.pipe)
-  return { pipe, wall: end.wall ?? pipe.wall, temper: end.temper ?? 'hard', pexType: end.pexType ?? 'b', barrier: pipe.family === 'multilayer' ? true : end.barrier }
+/** What is known of an end, out of a question that has it beside other things. */
+export const factsIn = ({ temper, pexType, barrier, chlorine, class: printed, listing, surface, traced, madeFor }: EndFacts): EndFacts => ({ temper, pexType, barrier, chlorine, class: printed, listing, surface, traced, madeFor })
+
+/** Series sold in one temper only. */
+const ONE_TEMPER: Readonly<Partial<Record<string, 'hard' | 'soft'>>> = { 'cu-m': 'hard' }
+
+/**
+ * A tube end as the rules see it. What is not said of temper and PEX letter counts as hard and b (contract), or, where
+ * `unsaid` is so, as unknown: a joint that was found says nothing of itself. A measured wall wins over the catalogue's.
+ */
+export function toTube({ pipe: id, wall, ...facts }: PipeEnd, unsaid: 'assumed' | 'unknown' = 'assumed'): Tube {
+  const pipe = getPipe(id)
+  const [temper, pexType] = unsaid === 'unknown' ? ['unknown', 'unknown'] as const : ['hard', 'b'] as const
+  return {
+    ...facts,
+    pipe,
+    wall: wall ?? pipe.wall,
+    temper: ONE_TEMPER[pipe.series] ?? facts.temper ?? temper,
+    pexType: facts.pexType ?? pexType,
+    barrier: pipe.family === 'multilayer' ? true : facts.barrier,
+  }
 }

@@ -1,14 +1,10 @@
 import { familiesOf, type SocketMethod } from '#core/catalogue'
 import { classOf, compressionBodyOf, fittingsBetween, isMouthOfOldSize, otherSchedule, type Fitting, type Mouth, type SizeClass } from './fittings'
-import { ANSWERED_BY, refuse } from './refuse'
+import { ANSWERED_BY } from './refuse'
+import { refuse } from './rules/ask'
+import { isUnionRefused } from './rules/threads'
 import { toTube } from './defaults'
-import type { Place, Situation, Thread, Tube } from './types'
-
-/** What is offered to the next mouth of a chain. */
-export type Offer =
-  | { kind: 'tube', tube: Tube, on: Place }
-  /** `tube`: steel pipe, which is met by the thread cut on it. */
-  | { kind: 'thread', thread: Thread & { isSwivel?: true }, on: Place, tube?: Tube }
+import type { Offer, Place, Situation, Thread, Tube } from './types'
 
 /** One meeting in a chain, from a to b. */
 export type Meeting =
@@ -34,7 +30,7 @@ const enters = (tube: Tube, method: SocketMethod, size: SizeClass): boolean => {
 type Answers = 'converter' | 'slip' | 'coupling'
 
 /** The joint made where an offer meets a mouth, or null where they do not mate or a rule refuses it. */
-function meet(offer: Offer, mouth: Mouth, { kind }: Pick<Fitting, 'kind'>, isRefused: (method: SocketMethod, tube: Tube, by: Answers) => boolean): Meeting | null {
+function meet(offer: Offer, mouth: Mouth, { kind }: Pick<Fitting, 'kind'>, situation: Situation, isRefused: (method: SocketMethod, tube: Tube, by: Answers) => boolean): Meeting | null {
   if (offer.kind === 'tube') {
     if (mouth.kind !== 'socket' || !enters(offer.tube, mouth.method, mouth.size)) return null
     if (isRefused(mouth.method, offer.tube, isMouthOfOldSize(mouth.size) ? 'converter' : kind === 'slip' ? 'slip' : 'coupling')) return null
@@ -45,6 +41,7 @@ function meet(offer: Offer, mouth: Mouth, { kind }: Pick<Fitting, 'kind'>, isRef
   if (mouth.kind !== 'thread' || mouth.size !== offer.thread.size || mouth.gender === offer.thread.gender) return null
   // A taper male in a parallel female is sound with sealant; the other way round is not.
   if ((mouth.isSwivel || offer.thread.isSwivel) && (mouth.form !== 'bspp' || offer.thread.form !== 'bspp')) return null
+  if (kind === 'union' && isUnionRefused(situation)) return null
   const same = mouth.form === offer.thread.form || (offer.thread.form === 'bspp' && offer.thread.gender === 'female' && mouth.form === 'bspt')
   if (!same) return null
   return { kind: 'thread', method: kind === 'union' && offer.on !== 'between' ? 'union' : 'thread', form: mouth.form, size: mouth.size, on: offer.on, gender: mouth.gender === 'male' ? 'female' : 'male', ...(offer.tube ? { tube: offer.tube } : {}) }
@@ -101,7 +98,7 @@ export function findChains(a: Offer, b: Offer, situation: Situation): Chain[] {
 
   const close = (open: Mouth, chain: Chain, fitting: Fitting) => {
     if (open.kind === 'spigot') return
-    const last = meet(b, open, fitting, isRefused)
+    const last = meet(b, open, fitting, situation, isRefused)
     if (last) chains.push({ items: chain.items, meetings: [...chain.meetings, last] })
   }
 
@@ -118,7 +115,7 @@ export function findChains(a: Offer, b: Offer, situation: Situation): Chain[] {
     for (const fitting of fittings) {
       if (isSpent(fitting, used)) continue
       for (const [first, second] of [fitting.mouths, [fitting.mouths[1], fitting.mouths[0]]] as [Mouth, Mouth][]) {
-        const meeting = meet(offer, first, fitting, isRefused)
+        const meeting = meet(offer, first, fitting, situation, isRefused)
         if (!meeting) continue
         place(fitting, meeting, second, chain, used)
         if (isSymmetric(fitting)) break
@@ -135,12 +132,12 @@ export function findChains(a: Offer, b: Offer, situation: Situation): Chain[] {
       const at = fitting.mouths.findIndex(mouth => mouth.kind === 'spigot')
       const spigot = fitting.mouths[at]
       if (!spigot || spigot.kind !== 'spigot') continue
-      const meeting = meet({ kind: 'tube', tube: spigotTube(spigot.size), on: 'between' }, open, fitting, isRefused)
+      const meeting = meet({ kind: 'tube', tube: spigotTube(spigot.size), on: 'between' }, open, fitting, situation, isRefused)
       if (!meeting) continue
       place(fitting, meeting, fitting.mouths[1 - at]!, chain, used)
     }
     const tail = ends.includes(open.size) ? null : tailOf(open.size)
-    const into = tail && meet({ kind: 'tube', tube: tail, on: 'between' }, open, used.at(-1)!, isRefused)
+    const into = tail && meet({ kind: 'tube', tube: tail, on: 'between' }, open, used.at(-1)!, situation, isRefused)
     if (!tail || !into) return
     const at = chain.meetings.length
     extend({ kind: 'tube', tube: tail, on: 'between' }, { items: [...chain.items, { kind: 'tail', tube: tail, between: [at, at + 1] }], meetings: [...chain.meetings, into] }, used)

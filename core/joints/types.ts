@@ -1,5 +1,5 @@
 import type { Figure, Note, WorkingLine } from '#core/base'
-import type { Pipe, Region, SocketMethod, ThreadForm } from '#core/catalogue'
+import type { EndFacts, PexType, Pipe, Region, SocketMethod, Temper, ThreadForm } from '#core/catalogue'
 
 export const METHODS = ['solder', 'press', 'push-fit', 'compression', 'crimp', 'clamp', 'expansion', 'sliding-sleeve', 'ml-press', 'ml-compression', 'solvent-cement', 'thread', 'pe-compression', 'union'] as const
 export type Method = (typeof METHODS)[number]
@@ -17,13 +17,10 @@ export type Gender = 'male' | 'female'
 
 export interface Thread { form: ThreadForm, size: string, gender: Gender, material: ThreadMaterial }
 
-export interface PipeEnd {
+export interface PipeEnd extends EndFacts {
   pipe: string
   /** Measured wall, mm; wins over the catalogue's. */
   wall?: number
-  temper?: 'hard' | 'soft'
-  pexType?: 'a' | 'b' | 'c'
-  barrier?: boolean
 }
 export type End = PipeEnd | { thread: Thread }
 
@@ -72,14 +69,18 @@ export interface WaysQuestion {
 }
 
 /** A tube end as the rules see it. */
-export interface Tube {
+export interface Tube extends Omit<EndFacts, 'temper' | 'pexType'> {
   pipe: Pipe
   wall: number | null
-  temper: 'hard' | 'soft'
-  pexType: 'a' | 'b' | 'c'
-  /** undefined: nobody has said. */
-  barrier: boolean | undefined
+  temper: Temper
+  pexType: PexType
 }
+
+/** What is offered to the next mouth of a chain. */
+export type Offer =
+  | { kind: 'tube', tube: Tube, on: Place }
+  /** `tube`: steel pipe, which is met by the thread cut on it. */
+  | { kind: 'thread', thread: Thread & { isSwivel?: true }, on: Place, tube?: Tube }
 
 /** Everything the rules of one question look at beside the tube. */
 export interface Situation {
@@ -89,7 +90,7 @@ export interface Situation {
   kit: Kit
 }
 
-export const REFUSAL_CODES = ['family', 'size', 'temper', 'pex-type', 'system', 'rating', 'service', 'drinking', 'flame', 'wet', 'hidden', 'room', 'play', 'undo', 'tool', 'policy', 'thread', 'metals', 'no-figure'] as const
+export const REFUSAL_CODES = ['family', 'size', 'temper', 'surface', 'pex-type', 'system', 'rating', 'service', 'drinking', 'flame', 'wet', 'hidden', 'room', 'play', 'undo', 'tool', 'policy', 'thread', 'metals', 'no-figure'] as const
 export type RefusalCode = (typeof REFUSAL_CODES)[number]
 
 export interface Refusal { method: Method, on: 'a' | 'b', code: RefusalCode, reason: string }
@@ -130,4 +131,5 @@ export interface Way {
   working: WorkingLine[]
 }
 
-export interface WaysAnswer { ways: Way[], refused: Refusal[], instead?: string[] }
+/** `cautions`: pipe that is left alone, or not cut until one thing is known of it. */
+export interface WaysAnswer { ways: Way[], refused: Refusal[], cautions: Note[], instead?: string[] }

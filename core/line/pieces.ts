@@ -6,7 +6,7 @@ import type { LaidLeg, LineQuestion, Mouth, Piece, PieceEnd, PieceMark } from '.
 import { angleBetween, squareTo, turnAbout, type Vector, scale } from './vector'
 
 /** What a leg is called. */
-export const legName = (question: LineQuestion, index: number): string => question.legs[index]!.name ?? `leg ${index + 1}`
+export const legName = (question: LineQuestion, index: number): string => question.legs[index]!.name?.trim() || `leg ${index + 1}`
 
 /** What a tube enters, in words. */
 export const MOUTH_WORDS: Readonly<Record<Mouth['kind'], string>> = { 'elbow-90': 'elbow', 'elbow-45': '45 elbow', 'tee-run': 'tee', 'tee-branch': 'tee branch', 'coupling': 'coupling', 'reducer': 'reducer', 'valve': 'valve', 'stop': 'stop', 'face': 'face', 'free': 'free end' }

@@ -2,6 +2,7 @@ import type { Figure, Note, WorkingLine } from '#core/base'
 import type { LineFitting, Pipe, Region } from '#core/catalogue'
 import type { Kit, Method } from '#core/joints'
 import type { Vector } from './vector'
+import type { LineCode } from './rules'
 
 export const DIRECTIONS = ['right', 'left', 'up', 'down', 'away', 'toward'] as const
 export type Direction = (typeof DIRECTIONS)[number]
@@ -121,7 +122,7 @@ export interface Piece {
   straights: number[]
 }
 
-export interface LineWarning extends Note { leg?: number, piece?: string }
+export interface LineWarning extends Note { code: LineCode, leg?: number, piece?: string }
 
 export interface LineAnswer {
   pieces: Piece[]

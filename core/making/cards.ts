@@ -1,8 +1,8 @@
 import { ok, type Result } from '#core/base'
-import { getPipe, type Family, type Region } from '#core/catalogue'
-import type { Conditions, End, Joint, Method, Part, Policy } from '#core/joints'
+import { getPipe, type EndFacts, type Family, type Region } from '#core/catalogue'
+import { factsIn, type Conditions, type End, type Joint, type Method, type Part, type Policy } from '#core/joints'
 import { makeJoint } from './make'
-import type { MadeMethod, MakeAnswer, MakeQuestion, Near } from './types'
+import type { MakeAnswer, MakeQuestion, Near } from './types'
 
 /** How one entry of a way is made: its place in the way's joints, and the answer of `make`. */
 export interface MakeCard {
@@ -25,10 +25,14 @@ export interface CardsQuestion {
   /** degC; 20 where left out. */
   ambient?: number | null
   torch?: MakeQuestion['torch'] | null
+  /** Least temperature of the expander on the van, degC. */
+  leastAmbient?: number | null
 }
 
-/** Methods by the order they are made in at one place: flame first, then threads, cement, presses, what has a seal, nuts last. */
-const MAKING_ORDER: readonly Method[] = ['solder', 'thread', 'union', 'solvent-cement', 'press', 'ml-press', 'sliding-sleeve', 'expansion', 'crimp', 'clamp', 'push-fit', 'ml-compression', 'pe-compression', 'compression']
+/** Place of a method among those made at one fitting: flame first, then threads, cement, presses, what has a seal, nuts last. */
+const MAKING_ORDER: Readonly<Record<Method, number>> = {
+  'solder': 0, 'thread': 1, 'union': 2, 'solvent-cement': 3, 'press': 4, 'ml-press': 5, 'sliding-sleeve': 6, 'expansion': 7, 'crimp': 8, 'clamp': 9, 'push-fit': 10, 'ml-compression': 11, 'pe-compression': 12, 'compression': 13,
+}
 
 /** Methods whose finished ends are ticked with a pen. */
 const TICKED: ReadonlySet<Method> = new Set<Method>(['press', 'ml-press', 'clamp', 'expansion', 'sliding-sleeve'])
@@ -46,9 +50,16 @@ function nearOf(joint: Joint, joints: readonly Joint[], parts: readonly Part[]):
   ]
 }
 
-const temperOf = (joint: Joint, { a, b }: Pick<CardsQuestion, 'a' | 'b'>): 'hard' | 'soft' | undefined => {
+/** What is known of the end an entry is made on; nothing of what stands between. */
+const knownOf = (joint: Joint, { a, b }: Pick<CardsQuestion, 'a' | 'b'>): EndFacts & { wall?: number } => {
   const end = joint.on === 'a' ? a : joint.on === 'b' ? b : null
-  return end && 'pipe' in end ? end.temper : undefined
+  return end && 'pipe' in end ? { ...factsIn(end), wall: end.wall } : {}
+}
+
+/** Pipe of an end that is met by its thread, for what is known of it. */
+const threadedPipe = (joint: Joint, { a, b }: Pick<CardsQuestion, 'a' | 'b'>): string | undefined => {
+  const end = joint.on === 'a' ? a : joint.on === 'b' ? b : null
+  return end && 'pipe' in end ? end.pipe : undefined
 }
 
 /** The last check of an end that is ticked with a pen asks for all of them: an end without a tick was not pressed. */
@@ -62,7 +73,7 @@ function askTicks(answer: Result<MakeAnswer>, ticked: number): Result<MakeAnswer
 
 /** Cards in the order they are made in: an adaptor is soldered before plastic goes on it. */
 export const inMakingOrder = (cards: readonly MakeCard[]): MakeCard[] =>
-  [...cards].sort((one, other) => MAKING_ORDER.indexOf(one.joint.method) - MAKING_ORDER.indexOf(other.joint.method) || one.entry - other.entry)
+  [...cards].sort((one, other) => MAKING_ORDER[one.joint.method] - MAKING_ORDER[other.joint.method] || one.entry - other.entry)
 
 /** One card for each entry of a way, in order from end a to end b. */
 export function makeCards(question: CardsQuestion): MakeCard[] {
@@ -71,17 +82,18 @@ export function makeCards(question: CardsQuestion): MakeCard[] {
     entry,
     joint,
     answer: makeJoint({
-      method: joint.method as MadeMethod,
-      ...(joint.pipe === null ? { nominal: joint.thread!.size } : { pipe: joint.pipe }),
+      method: joint.method,
+      ...(joint.pipe === null ? { nominal: joint.thread!.size, pipe: threadedPipe(joint, question) } : { pipe: joint.pipe }),
+      ...knownOf(joint, question),
       // A thread's own form decides its tape and depth, whatever country the job is in.
       region: joint.thread ? (joint.thread.form === 'npt' ? 'us' : 'gb') : region,
       orientation,
       conditions,
       policy,
       near: nearOf(joint, joints, parts),
-      temper: temperOf(joint, question),
       ambient: ambient ?? undefined,
       torch: torch ?? undefined,
+      leastAmbient: question.leastAmbient ?? undefined,
     }, joint.pipe === null ? undefined : joint.insertion),
   }))
   const ticked = inMakingOrder(cards).filter(({ joint }) => TICKED.has(joint.method))

@@ -43,14 +43,17 @@ export function solderByVolume(odMm: number, depthMm: number, system: 'metric' |
 
 /** Expansion fitting: held until it grips, s; makers say 3 to 5 when warm, 15 and more in the cold. */
 export const EXPANSION_HOLD_SECONDS = 15
-/** Below this no expansion fitting is made, degC; some tools stop at 5. Typical. */
-export const EXPANSION_LEAST_C = -15
+/** Air at and above which an expansion fitting is made whatever the tool, degC; below it only by the tool's own paper. */
+export const EXPANSION_FROST_C = 0
+/** Coldest air that a wait is held for, degC; some tools stop at 5. Typical. */
+const EXPANSION_KNOWN_C = -15
 
 /**
  * How long an expansion fitting shrinks before it is tested, s, by the air round it, degC. Makers: 30 minutes above 4,
- * 3 hours from -1 to 4, 10 hours below -9; what lies between is taken as the colder.
+ * 3 hours from -1 to 4, 10 hours below -9; what lies between is taken as the colder. null: colder than anyone has a figure for.
  */
-export function expansionShrink(ambientC: number): number {
+export function expansionShrink(ambientC: number): number | null {
+  if (ambientC < EXPANSION_KNOWN_C) return null
   if (ambientC > 4) return 30 * 60
   return (ambientC >= -1 ? 3 : 10) * 3600
 }

@@ -1,98 +1,157 @@
 import { fail, ok, type Figure, type Note, type Result } from '#core/base'
-import { findPipe, findSocket, ringGauge, ringPosition, socketDepth, threadMadeUp } from '#core/catalogue'
-import { fillSituation, JOINT_METHODS, MINUTES, refuse, toTube, type RefusalCode, type Situation } from '#core/joints'
-import { CEMENT_AIR_C, EXPANSION_LEAST_C, solderWire } from './facts'
-import { AMBIENT_C, needsLiner, STEPS, threadSteps, UNION_STEPS, type Card } from './steps'
-import type { Consumable, MadeMethod, MakeAnswer, MakeQuestion, Mark, Step } from './types'
+import { findSocket, ringGauge, ringPosition, socketDepth, threadMadeUp, type ThreadForm } from '#core/catalogue'
+import { concernsOfPipe, concernsOn, factsIn, fillSituation, isByThread, JOINT_METHODS, MINUTES, readEnd, REFUSAL_CODES, refuse, refuseMethod, type Concern, type Offer, type RefusalCode, type Refused, type Situation, type ThreadMethod } from '#core/joints'
+import { CEMENT_AIR_C, EXPANSION_FROST_C, solderWire } from './facts'
+import { MAKE_RULES, type MakeCode } from './rules'
+import { AMBIENT_C, needsLiner, STEPS, threadSteps, UNION_STEPS, type Card, type DraftStep } from './steps'
+import type { Consumable, MakeAnswer, MakeQuestion, Mark, Step } from './types'
 
-/** Threads have a size of their own instead of a tube. */
-const isByThread = (method: MadeMethod): method is 'thread' | 'union' => method === 'thread' || method === 'union'
+/** What one end cannot tell: how the other end lies, what is on the van, what meets it. The way is asked for these. */
+const OF_THE_WAY: readonly RefusalCode[] = ['system', 'room', 'play', 'tool', 'thread', 'metals']
+const ANSWERED = {
+  table: new Set(OF_THE_WAY),
+  // A mouth that a way gives its depth for has the tube's own size.
+  mouth: new Set<RefusalCode>([...OF_THE_WAY, 'size', 'no-figure']),
+} as const
 
-/** Whether a joint can be made at all is a matter of tube and mouth; where it may be used, the way has been asked. */
-const OF_USE: readonly RefusalCode[] = ['rating', 'service', 'drinking', 'play']
-/** A mouth that a way gives its depth for has the tube's own size. */
-const CAN = { table: new Set(OF_USE), mouth: new Set<RefusalCode>([...OF_USE, 'size', 'no-figure']) } as const
+/** Refusals a card is asked for, in the order of ways. */
+export const ASKED_REFUSALS: readonly RefusalCode[] = REFUSAL_CODES.filter(code => !OF_THE_WAY.includes(code))
 
-const withoutEmpty = (steps: readonly Step[]): Step[] => steps.map(step => Object.fromEntries(Object.entries(step).filter(([, value]) => value !== undefined)) as unknown as Step)
+/** Steps as they are recorded: with their ids, and without what is not said. */
+const finish = (steps: readonly DraftStep[]): Step[] => steps.map((step) => {
+  const said = Object.fromEntries(Object.entries(step).filter(([, value]) => value !== undefined)) as unknown as DraftStep
+  return { ...said, id: step.id ?? step.code }
+})
 
 const waitOf = (steps: readonly Step[]): number => steps.reduce((sum, { seconds }) => sum + (seconds ?? 0), 0)
 
-function consumablesFor({ question: { method }, pipe, fittingNominal }: Card): Consumable[] {
+const refused = ({ code, reason }: Refused) => fail('impossible', 'method', `${code}: ${reason}`)
+
+const say = (code: MakeCode, verdict: Concern['verdict'] = 'note', text: string = MAKE_RULES[code].because): Concern => ({ code, text, verdict })
+
+/** What a card carries of its concerns: all of them in words, the verdict of the gravest, and what is seen to first. */
+function carry(concerns: readonly Concern[]): Pick<MakeAnswer, 'verdict' | 'stop' | 'cautions'> {
+  const words = ({ code, text }: Concern): Note => ({ code, text })
+  const stop = concerns.filter(({ verdict }) => verdict === 'held').map(words)
+  const isCare = concerns.some(({ verdict }) => verdict === 'care')
+  return { verdict: stop.length > 0 ? 'held' : isCare ? 'care' : 'fits', stop, cautions: concerns.map(words) }
+}
+
+function consumablesFor({ question: { method }, pipe, tube, fittingNominal }: Card): Consumable[] {
   const items: Consumable[] = []
+  if (isByThread(method)) return items
   if (method === 'solder') items.push({ item: 'lead-free solder wire', quantity: solderWire(pipe.od), unit: 'mm' })
-  for (const { kind, name, size, quantity } of isByThread(method) ? [] : JOINT_METHODS[method].looseParts(toTube({ pipe: pipe.id }))) if (kind === 'ring') items.push({ item: `${name} ${size}`, quantity, unit: 'piece' })
-  if (method === 'compression') items.push({ item: `olive ${fittingNominal}`, quantity: 1, unit: 'piece' })
+  const loose = JOINT_METHODS[method].looseParts(tube)
+  for (const { kind, name, size, quantity } of loose) if (kind === 'ring') items.push({ item: `${name} ${size}`, quantity, unit: 'piece' })
+  if (method === 'compression') {
+    const own = loose.find(({ kind }) => kind === 'olive')
+    items.push({ item: own ? `${own.name} ${own.size}` : `olive ${fittingNominal}`, quantity: 1, unit: 'piece' })
+  }
   if (method === 'ml-compression') items.push({ item: `cone and insert ${pipe.nominal}`, quantity: 1, unit: 'set' }, { item: `O-ring for insert ${pipe.nominal}`, quantity: 2, unit: 'piece' })
   if (method === 'solvent-cement') items.push({ item: pipe.family === 'cpvc' ? 'cement for CPVC' : 'cement for PVC', quantity: 1, unit: 'tin' })
-  if (!isByThread(method) && needsLiner(method, pipe)) items.push({ item: `liner for ${pipe.label}`, quantity: 1, unit: 'piece' })
+  if (needsLiner(method, tube)) items.push({ item: `liner for ${pipe.label}`, quantity: 1, unit: 'piece' })
   return items
 }
 
-function cautionsFor(card: Card, situation: Situation): Note[] {
-  const { method } = card.question
-  const { conditions } = situation
-  const cautions: Note[] = []
-  const { ambient = AMBIENT_C, near = [], temper } = card.question
-  if (near.includes('solder') && method !== 'solder') cautions.push({ code: 'after-solder', text: 'Solder the other end first and let it go cold to the hand: its heat spoils what is pushed, pressed or cemented here.' })
-  if (method === 'solder' && near.includes('valve')) cautions.push({ code: 'valve', text: 'A valve is open before the flame, its washer out or cooled by a wet cloth.' })
-  if (method === 'solder' && near.includes('seal')) cautions.push({ code: 'seal-near', text: 'A seal goes on this fitting: it is made once this end is cold.' })
-  if (method === 'solder' && near.includes('plastic')) cautions.push({ code: 'plastic-near', text: 'Plastic goes on this fitting: it is put on once this end is cold.' })
-  if (method === 'expansion' && ambient < EXPANSION_LEAST_C) cautions.push({ code: 'too-cold', text: `Below ${EXPANSION_LEAST_C} °C the tube does not shrink back: warm it, or take another method.`.replace('-', '\u2212') })
-  if (method === 'solvent-cement' && (ambient < CEMENT_AIR_C.lo || ambient > CEMENT_AIR_C.hi)) cautions.push({ code: 'cement-air', text: `Ordinary cement takes between ${CEMENT_AIR_C.lo} and ${CEMENT_AIR_C.hi} °C. Now it wants one made for this, or another method.` })
-  if (!isByThread(method)) cautions.push(...JOINT_METHODS[method].concerns(toTube({ pipe: card.pipe.id, wall: card.question.wall, temper }), situation).map(({ code, text }) => ({ code, text })))
-  if (card.insertion.fromEnd === null) cautions.push({ code: 'measure', text: 'No figure is held for this socket: measure how deep it is before you mark.' })
-  if (conditions.wet && method !== 'solder' && method !== 'solvent-cement') cautions.push({ code: 'drips', text: 'Drips are tolerated, never flow or pressure. Wipe the end dry.' })
-  return cautions
+/** What lies on the same fitting, or near enough for heat to reach it. */
+function concernsOfNear({ method, near = [] }: MakeQuestion): Concern[] {
+  if (method !== 'solder') return near.includes('solder') ? [say('after-solder')] : []
+  return [
+    ...(near.includes('valve') ? [say('valve')] : []),
+    ...(near.includes('seal') ? [say('seal-near')] : []),
+    ...(near.includes('plastic') ? [say('plastic-near')] : []),
+  ]
 }
 
-function makeThread(question: MakeQuestion & { method: 'thread' | 'union' }): Result<MakeAnswer> {
-  const form = question.region === 'us' ? 'npt' : 'bspt'
-  if (question.nominal === undefined) return fail('missing', 'nominal', 'nominal: the thread size, such as 1/2 or 3/4.')
-  const depth = threadMadeUp(form, question.nominal)
-  if (!depth) return fail('unknown-id', 'nominal', `nominal: no thread "${question.nominal.slice(0, 20)}" in the tables. Accepted: 1/8, 1/4, 3/8, 1/2, 3/4, 1, 1-1/4, 1-1/2, 2.`)
-  const { policy } = fillSituation(question)
+function concernsOfAir({ method, ambient = AMBIENT_C, leastAmbient }: MakeQuestion): Concern[] {
+  if (method === 'expansion' && leastAmbient === undefined && ambient < EXPANSION_FROST_C) return [say('cold', 'held')]
+  return method === 'solvent-cement' && (ambient < CEMENT_AIR_C.lo || ambient > CEMENT_AIR_C.hi) ? [say('cement-air', 'care')] : []
+}
+
+function concernsOfCard(card: Card, situation: Situation): Concern[] {
+  const { question } = card
+  const { method } = question
+  if (isByThread(method)) return []
+  return [
+    ...concernsOfNear(question),
+    ...concernsOfAir(question),
+    ...concernsOn(method, card.tube, situation),
+    ...(card.insertion.fromEnd === null ? [say('measure', 'held')] : []),
+    ...(situation.conditions.wet ? [say('drips')] : []),
+  ]
+}
+
+/** The pipe that a thread is cut on, or a bare thread; null where no size is said. */
+function threadOffer(question: MakeQuestion, form: ThreadForm): Result<Offer | null> {
+  const { pipe, nominal } = question
+  if (pipe !== undefined) return readEnd({ ...factsIn(question), pipe, wall: question.wall }, 'a', '')
+  if (nominal === undefined) return ok(null)
+  return ok({ kind: 'thread', thread: { form, size: nominal, gender: 'male', material: 'brass' }, on: 'a' })
+}
+
+function makeThread(question: MakeQuestion & { method: ThreadMethod }): Result<MakeAnswer> {
+  const { method } = question
+  const read = threadOffer(question, question.region === 'us' ? 'npt' : 'bspt')
+  if (!read.ok) return read
+  const offer = read.value
+  if (offer === null) return fail('missing', 'nominal', 'nominal: the thread size, such as 1/2 or 3/4.')
+  const situation = fillSituation(question)
+  const refusal = refuseMethod(method, offer, null, situation, () => null)
+  if (refusal) return refused(refusal)
+  const { thread } = offer as Extract<Offer, { kind: 'thread' }>
+  const [form, nominal] = [thread.form === 'npt' ? 'npt' as const : 'bspt' as const, question.nominal ?? thread.size]
+  const depth = threadMadeUp(form, nominal)
+  if (!depth) return fail('unknown-id', 'nominal', `nominal: no thread "${nominal.slice(0, 20)}" in the tables. Accepted: 1/8, 1/4, 3/8, 1/2, 3/4, 1, 1-1/4, 1-1/2, 2.`)
+  const { policy } = situation
   return ok({
+    ...carry([...(offer.tube ? concernsOfPipe(offer.tube, situation) : []), say('second-wrench')]),
     marks: [{ what: 'insertion', fromEnd: depth.value, lo: depth.lo, hi: depth.hi, source: depth.source }],
-    steps: [...threadSteps(question.nominal, form, policy.threadSeal), ...(question.method === 'union' ? UNION_STEPS : [])],
+    steps: finish([...threadSteps(nominal, form, policy.threadSeal), ...(method === 'union' ? UNION_STEPS : [])]),
     consumables: [
-      ...(policy.threadSeal === 'paste' ? [] : [{ item: `thread tape ${question.nominal}`, quantity: 1, unit: 'joint' }]),
-      ...(question.method === 'union' ? [{ item: `washer for union ${question.nominal}`, quantity: 1, unit: 'piece' }] : []),
+      ...(policy.threadSeal === 'paste' ? [] : [{ item: `thread tape ${nominal}`, quantity: 1, unit: 'joint' }]),
+      ...(method === 'union' ? [{ item: `washer for union ${nominal}`, quantity: 1, unit: 'piece' }] : []),
     ],
-    seconds: { work: MINUTES[question.method].work * 60, wait: 0 },
-    cautions: [{ code: 'second-wrench', text: 'Two wrenches: never let the pull reach the joint beside it.' }],
+    seconds: { work: MINUTES[method].work * 60, wait: 0 },
   })
 }
 
 /**
  * One tube end going into one socket: marks in mm from the cut end, ordered steps, loose parts, seconds of work (ours)
- * and of waiting. Issues: `missing` or `unknown-id` at `pipe` or `nominal`, `impossible` at `method` where it cannot
- * take the pipe. Depths are the tables'; step times are typical. `mouth` is the depth of the very mouth a way put
- * the tube into, such as a measured fitting or a converter of the tube's own size; it wins over the tables.
+ * and of waiting. It asks the rules of `ways`; what cannot be made here is `impossible` at `method`, its message the
+ * refusal's code and reason. Other issues: `missing` or `unknown-id` at `pipe` or `nominal`, `range` at `ambient` under
+ * the tool's least. Depths are the tables'; step times are typical. `mouth` is the depth of the very mouth a way put the
+ * tube into, such as a measured fitting or a converter of the tube's own size; it wins over the tables.
  */
 export function makeJoint(question: MakeQuestion, mouth?: Figure): Result<MakeAnswer> {
-  const { method } = question
+  const { method, pipe: id } = question
   if (isByThread(method)) return makeThread({ ...question, method })
-  if (question.pipe === undefined) return fail('missing', 'pipe', 'pipe: a catalogue id, such as cu-en-x-22.')
-  const found = findPipe(question.pipe, 'pipe')
-  if (!found.ok) return found
-  const pipe = found.value
+  if (id === undefined) return fail('missing', 'pipe', 'pipe: a catalogue id, such as cu-en-x-22.')
+  const read = readEnd({ ...factsIn(question), pipe: id, wall: question.wall }, 'a', '')
+  if (!read.ok) return read
+  const offer = read.value
   const situation = fillSituation(question)
-  const refusal = refuse(method, { ...toTube({ pipe: pipe.id }), pexType: 'a' }, { ...situation, conditions: fillSituation({ region: question.region }).conditions, policy: { ...situation.policy, typeMDrinking: 'allowed' } }, CAN[mouth === undefined ? 'table' : 'mouth'])
+  const refusal = refuseMethod(method, offer, null, situation, own => refuse(own, offer.tube!, situation, ANSWERED[mouth === undefined ? 'table' : 'mouth']))
+  if (refusal) return refused(refusal)
+  const { ambient = AMBIENT_C, leastAmbient } = question
+  if (method === 'expansion' && leastAmbient !== undefined && ambient < leastAmbient) {
+    return fail('range', 'ambient', `ambient: ${ambient} degC is under ${leastAmbient} degC, the least this tool works at. Warm the place and the tube, or take another method.`)
+  }
+  const tube = offer.tube!
+  const { pipe } = tube
   const socket = findSocket(method, pipe)
-  const depth = mouth ?? (socket && socketDepth(socket))
-  if (refusal || !depth) return fail('impossible', 'method', `method: ${method} cannot take ${pipe.label}. ${refusal?.reason ?? ''}`.trim())
+  const depth = mouth ?? socketDepth(socket!)
 
   const insertion: Mark = { what: 'insertion', fromEnd: depth.value, lo: depth.lo, hi: depth.hi, source: depth.source }
-  const card: Card = { pipe, insertion, fittingNominal: socket?.fittingNominal ?? pipe.nominal, situation, question }
-  const steps = withoutEmpty(STEPS[method](card))
+  const card: Card = { pipe, tube, insertion, fittingNominal: socket?.fittingNominal ?? pipe.nominal, situation, question }
+  const steps = finish(STEPS[method](card))
   const ring = method === 'crimp' || method === 'clamp' ? ringPosition(pipe.nominal, method) : null
   const gauge = method === 'crimp' ? ringGauge(pipe.nominal) : null
   return ok({
+    ...carry(concernsOfCard(card, situation)),
     marks: [insertion, ...(ring ? [{ what: 'ring' as const, fromEnd: ring.value, lo: ring.lo, hi: ring.hi, source: ring.source }] : [])],
     steps,
     consumables: consumablesFor(card),
     seconds: { work: MINUTES[method].work * 60, wait: waitOf(steps) },
     ...(gauge ? { gauge: { go: gauge.goMm, noGo: gauge.noGoMm } } : {}),
-    cautions: cautionsFor(card, situation),
   })
 }

@@ -1,11 +1,15 @@
 import { findSocket, ringGauge, ringPosition, unitSystemOf, type Pipe } from '#core/catalogue'
-import { JOINT_METHODS, toTube, type Situation } from '#core/joints'
+import { JOINT_METHODS, type Situation, type Tube } from '#core/joints'
 import { formatDecimal, formatLength, type UnitSystem } from '#core/units'
 import { cementCure, CEMENT_HOLD_SECONDS, EXPANSION_HOLD_SECONDS, EXPANSION_STROKES, expansionShrink, NUT_TURNS_INCH, NUT_TURNS_PLASTIC, nutTurns, RING_OVER_END_MM, SLEEVE_GAP_MM, SOLDER_COOL_SECONDS, SOLDER_SET_SECONDS, tapeTurns } from './facts'
 import type { Ask, MadeMethod, MakeQuestion, Mark, Near, Step } from './types'
 
+/** A step as it is written here: its id is its code, but where that repeats. */
+export type DraftStep = Omit<Step, 'id'> & { id?: string }
+
 export interface Card {
   pipe: Pipe
+  tube: Tube
   insertion: Mark
   fittingNominal: string
   situation: Situation
@@ -13,8 +17,8 @@ export interface Card {
 }
 
 /** Whether the joint is ordered with a liner for this end: then its card has the step. */
-export const needsLiner = (method: Exclude<MadeMethod, 'thread' | 'union'>, pipe: Pipe): boolean =>
-  JOINT_METHODS[method].looseParts(toTube({ pipe: pipe.id })).some(({ kind }) => kind === 'liner')
+export const needsLiner = (method: Exclude<MadeMethod, 'thread' | 'union'>, tube: Tube): boolean =>
+  JOINT_METHODS[method].looseParts(tube).some(({ kind }) => kind === 'liner')
 
 const system = (card: Card): UnitSystem => unitSystemOf(card.question.region)
 const depth = (card: Card): string => (card.insertion.fromEnd === null ? 'the depth you measured in the socket' : formatLength(card.insertion.fromEnd, system(card)))
@@ -23,22 +27,22 @@ const depth = (card: Card): string => (card.insertion.fromEnd === null ? 'the de
 export const AMBIENT_C = 20
 const ambient = (card: Card): number => card.question.ambient ?? AMBIENT_C
 const isNear = (card: Card, what: Near): boolean => card.question.near?.includes(what) ?? false
-const isSoft = (card: Card): boolean => card.question.temper === 'soft'
+const isSoft = (card: Card): boolean => card.tube.temper === 'soft'
 /** Soft tube comes off its coil oval, and no mouth takes that. */
 const rounded = (card: Card, words: string): string => (isSoft(card) ? `Re-round the end with a former. ${words}` : words)
 
 const METALS: ReadonlySet<Pipe['family']> = new Set(['copper', 'stainless', 'steel'])
 
-const cut = (card: Card): Step => (METALS.has(card.pipe.family)
+const cut = (card: Card): DraftStep => (METALS.has(card.pipe.family)
   ? { code: 'cut', do: 'Cut square with a wheel cutter', why: 'A slanted end leaves part of the socket empty.', caution: 'Swarf and the cut end are sharp.' }
   : { code: 'cut', do: 'Cut square with shears', why: 'A saw leaves fins that cut the seal.', check: 'Square to the eye all round.' })
-const ream: Step = { code: 'ream', do: 'Ream the inside', why: 'The burr narrows the bore and wears the pipe downstream.' }
-const deburr = (what: string): Step => ({ code: 'deburr', do: 'Deburr the outside', why: what })
-const mark = (card: Card): Step => ({ code: 'mark', do: `Mark ${depth(card)} from the end, right round`, why: 'The mark tells that it went home, and that it stayed.', check: card.insertion.fromEnd === null ? 'Offer the fitting alongside: no figure is held.' : undefined })
-const liner: Step = { code: 'liner', do: 'Push the liner in to its flange', why: 'Without it the soft pipe gives way under the grip.', check: 'Flange flat on the pipe end.' }
+const ream: DraftStep = { code: 'ream', do: 'Ream the inside', why: 'The burr narrows the bore and wears the pipe downstream.' }
+const deburr = (what: string): DraftStep => ({ code: 'deburr', do: 'Deburr the outside', why: what })
+const mark = (card: Card): DraftStep => ({ code: 'mark', do: `Mark ${depth(card)} from the end, right round`, why: 'The mark tells that it went home, and that it stayed.', check: card.insertion.fromEnd === null ? 'Offer the fitting alongside: no figure is held.' : undefined })
+const liner: DraftStep = { code: 'liner', do: 'Push the liner in to its flange', why: 'Without it the soft pipe gives way under the grip.', check: 'Flange flat on the pipe end.' }
 
 /** What is kept from the heat, and what is opened, before the flame. */
-function protection(card: Card): Step {
+function protection(card: Card): DraftStep {
   const wood = card.situation.conditions.combustibles
   return {
     code: 'protect',
@@ -53,7 +57,7 @@ function protection(card: Card): Step {
   }
 }
 
-function heating(card: Card, vertical: boolean): Step {
+function heating(card: Card, vertical: boolean): DraftStep {
   const isLarge = card.pipe.od >= 35
   return {
     code: 'heat',
@@ -67,7 +71,7 @@ function heating(card: Card, vertical: boolean): Step {
   }
 }
 
-function solder(card: Card): Step[] {
+function solder(card: Card): DraftStep[] {
   const { region } = card.situation
   const vertical = card.question.orientation === 'vertical'
   return [
@@ -85,7 +89,7 @@ function solder(card: Card): Step[] {
   ]
 }
 
-function press(card: Card): Step[] {
+function press(card: Card): DraftStep[] {
   return [
     cut(card), ream, deburr('A burr cuts the seal.'),
     { code: 'clean', do: rounded(card, 'Wipe clean: no paint, score, print or oil'), check: 'Seal is in the fitting, black for water.' },
@@ -96,13 +100,13 @@ function press(card: Card): Step[] {
   ]
 }
 
-function pushFit(card: Card): Step[] {
+function pushFit(card: Card): DraftStep[] {
   return [
     cut(card),
     ...(card.pipe.family === 'copper' ? [ream] : []),
     deburr('A sharp edge tears the seal.'),
     { code: 'clean', do: 'Wipe clean: no dust, label or solder drip', check: 'Bare and round for the whole depth.' },
-    ...(needsLiner('push-fit', card.pipe) ? [liner] : []),
+    ...(needsLiner('push-fit', card.tube) ? [liner] : []),
     mark(card),
     { code: 'insert', do: 'Push past the seal to the mark, with a twist', check: 'Mark at the edge of the collar.', caution: 'Not against pressure or running water: the seal rolls.' },
     { code: 'lock', do: 'Turn the collar to lock, if it has one' },
@@ -115,7 +119,7 @@ function turnsFor(card: Card): { lo: number, hi: number } {
   return card.fittingNominal.includes('/') ? NUT_TURNS_INCH : nutTurns(Number(card.fittingNominal))
 }
 
-function compression(card: Card): Step[] {
+function compression(card: Card): DraftStep[] {
   const { lo, hi } = turnsFor(card)
   return [
     cut(card),
@@ -124,7 +128,7 @@ function compression(card: Card): Step[] {
     { code: 'clean', do: rounded(card, 'Clean bright and dry for the whole depth'), check: 'Round, no score under the olive.' },
     { code: 'nut', do: 'Slide the nut on, thread to the end', why: 'It cannot follow once the olive is on.' },
     { code: 'olive', do: findSocket('compression', card.pipe)?.converterOlive ? `Slide on the olive made for old ${card.pipe.nominal} in` : 'Slide the olive on, dry' },
-    ...(needsLiner('compression', card.pipe) ? [liner] : []),
+    ...(needsLiner('compression', card.tube) ? [liner] : []),
     mark(card),
     { code: 'insert', do: 'Push the pipe to the stop and hold it there', check: 'Mark at the face of the nut when it is run up by hand.' },
     { code: 'tighten', do: `Hold the body. Nut hand tight, then ${formatDecimal(lo, 2)} to ${formatDecimal(hi, 2)} turns`, why: 'By the fitting\'s own paper first. Too tight pinches the tube. An olive used before: hand tight and a quarter.', check: 'Draw a line across nut and body.', ask: { what: 'nut-turns', words: 'Turns past hand tight', lo, hi, unit: 'turns', source: 'typical, trade practice', isFirm: false } },
@@ -150,7 +154,7 @@ function ringBand(card: Card, method: 'crimp' | 'clamp'): string {
   return ring?.lo == null || ring.hi === null ? 'by the fitting\'s paper' : `${formatLength(ring.lo, system(card))} to ${formatLength(ring.hi, system(card))}`
 }
 
-function crimp(card: Card): Step[] {
+function crimp(card: Card): DraftStep[] {
   return [
     cut(card),
     { code: 'clean', do: 'Wipe the end; no kink, no dents of print under the ring' },
@@ -163,7 +167,7 @@ function crimp(card: Card): Step[] {
   ]
 }
 
-function clamp(card: Card): Step[] {
+function clamp(card: Card): DraftStep[] {
   return [
     cut(card),
     { code: 'clean', do: 'Wipe the end; no kink, no chalky or cold-stiff end' },
@@ -176,10 +180,11 @@ function clamp(card: Card): Step[] {
   ]
 }
 
-function expansion(card: Card): Step[] {
+function expansion(card: Card): DraftStep[] {
   const air = ambient(card)
   const shrink = expansionShrink(air)
   const cold = air <= 4
+  const long = shrink === null ? 'as long as the tool\'s own paper says' : shrink < 3600 ? '30 minutes' : `${shrink / 3600} hours`
   const strokes = EXPANSION_STROKES[card.pipe.nominal]
   return [
     cut(card),
@@ -189,12 +194,12 @@ function expansion(card: Card): Step[] {
     { code: 'expand', do: strokes ? `Expand, turning the tool between strokes: ${strokes.lo} to ${strokes.hi}` : 'Expand, turning the tool between strokes: as many as its paper says', why: 'By the tool\'s own paper. Unturned, it leaves grooves that leak.', caution: 'The head is greased: keep grease off the tube.' },
     { code: 'insert', do: 'Fitting straight in to its shoulder, at once', why: 'Left too long, it shrinks before it is in. Do not expand again at once.', check: 'Ring against the shoulder.' },
     { code: 'hold', do: cold ? 'Hold it there until it grips; in the cold that is longer' : 'Hold it there until it grips', seconds: EXPANSION_HOLD_SECONDS },
-    { code: 'wait', do: `No test until it has shrunk: ${shrink < 3600 ? '30 minutes' : `${shrink / 3600} hours`} at ${formatDecimal(air, 0)} °C`, seconds: shrink, why: 'Makers differ; below about \u221215 \u00b0C not at all.' },
+    { code: 'wait', do: `No test until it has shrunk: ${long} at ${formatDecimal(air, 0)} °C`, seconds: shrink ?? undefined, why: 'Makers differ; in frost the tool\'s own paper says how cold it may be.' },
     { code: 'check', do: 'Look again after five minutes: ring still at the shoulder. Tick it' },
   ]
 }
 
-function slidingSleeve(card: Card): Step[] {
+function slidingSleeve(card: Card): DraftStep[] {
   return [
     cut(card),
     { code: 'clean', do: 'Wipe the end; round, no score' },
@@ -207,7 +212,7 @@ function slidingSleeve(card: Card): Step[] {
   ]
 }
 
-function mlCompression(card: Card): Step[] {
+function mlCompression(card: Card): DraftStep[] {
   return [
     cut(card),
     { code: 'deburr', do: 'Calibrate and bevel the end', why: 'An uncalibrated end tears the O-ring.', check: 'A clean bevel all round.' },
@@ -220,7 +225,7 @@ function mlCompression(card: Card): Step[] {
   ]
 }
 
-function solventCement(card: Card): Step[] {
+function solventCement(card: Card): DraftStep[] {
   const plastic = card.pipe.family === 'cpvc' ? 'CPVC (F493)' : 'PVC (D2564)'
   return [
     { code: 'cut', do: 'Saw square in a mitre; sharp wheel on CPVC when it is warm', why: 'Shears crack cold or old CPVC.' },
@@ -237,7 +242,7 @@ function solventCement(card: Card): Step[] {
   ]
 }
 
-function mlPress(card: Card): Step[] {
+function mlPress(card: Card): DraftStep[] {
   return [
     cut(card),
     { code: 'deburr', do: 'Calibrate and bevel the end', why: 'An uncalibrated end tears the O-ring.', check: 'A clean bevel all round.' },
@@ -249,7 +254,7 @@ function mlPress(card: Card): Step[] {
   ]
 }
 
-function peCompression(card: Card): Step[] {
+function peCompression(card: Card): DraftStep[] {
   return [
     cut(card),
     { code: 'deburr', do: 'Chamfer the end', why: 'A square edge drags the seal out of its seat.' },
@@ -263,7 +268,7 @@ function peCompression(card: Card): Step[] {
 }
 
 /** Steps for a thread of a size; the direction is as seen from its open end. */
-export function threadSteps(nominal: string, form: 'npt' | 'bspt', seal: Situation['policy']['threadSeal']): Step[] {
+export function threadSteps(nominal: string, form: 'npt' | 'bspt', seal: Situation['policy']['threadSeal']): DraftStep[] {
   const { lo, hi } = tapeTurns(form, nominal)
   return [
     { code: 'clean', do: 'Brush both threads clean; look for thin or torn ones' },
@@ -275,12 +280,12 @@ export function threadSteps(nominal: string, form: 'npt' | 'bspt', seal: Situati
 }
 
 /** After its threads: the faces of a union. */
-export const UNION_STEPS: readonly Step[] = [
+export const UNION_STEPS: readonly DraftStep[] = [
   { code: 'check', do: 'Faces clean and parallel, a new washer where it has one', why: 'Nothing goes on the faces: no tape, no paste.' },
-  { code: 'tighten', do: 'Bring the faces together by hand, then nip with two wrenches', check: 'The ends meet without being drawn.' },
+  { id: 'tighten-2', code: 'tighten', do: 'Bring the faces together by hand, then nip with two wrenches', check: 'The ends meet without being drawn.' },
 ]
 
-export const STEPS: Readonly<Record<Exclude<MadeMethod, 'thread' | 'union'>, (card: Card) => Step[]>> = {
+export const STEPS: Readonly<Record<Exclude<MadeMethod, 'thread' | 'union'>, (card: Card) => DraftStep[]>> = {
   'solder': solder, 'press': press, 'push-fit': pushFit, 'compression': compression, 'crimp': crimp, 'clamp': clamp, 'expansion': expansion, 'sliding-sleeve': slidingSleeve, 'ml-press': mlPress, 'ml-compression': mlCompression,
   'solvent-cement': solventCement, 'pe-compression': peCompression,
 }

@@ -1,6 +1,6 @@
 import type { Note } from '#core/base'
-import type { Region } from '#core/catalogue'
-import { METHODS, type Conditions, type Method, type Policy } from '#core/joints'
+import type { EndFacts, Region } from '#core/catalogue'
+import { METHODS, type Conditions, type Method, type Policy, type Verdict } from '#core/joints'
 
 export const STEP_CODES = ['cut', 'ream', 'deburr', 'clean', 'ring', 'nut', 'olive', 'liner', 'mark', 'flux', 'protect', 'assemble', 'heat', 'feed', 'wait', 'wipe', 'insert', 'press', 'expand', 'hold', 'lock', 'tug', 'tape', 'paste', 'tighten', 'prime', 'cement', 'cure', 'gauge', 'check', 'flush'] as const
 export type StepCode = (typeof STEP_CODES)[number]
@@ -9,7 +9,8 @@ export type StepCode = (typeof STEP_CODES)[number]
 export const MADE_METHODS = METHODS
 export type MadeMethod = Method
 
-export interface MakeQuestion {
+/** What is known of the end stands beside its pipe, as in a way's end. */
+export interface MakeQuestion extends EndFacts {
   method: MadeMethod
   /** Catalogue id of the tube; left out only for a thread. */
   pipe?: string
@@ -25,8 +26,8 @@ export interface MakeQuestion {
   tool?: string
   /** degC */
   ambient?: number
-  /** Hard where left out. */
-  temper?: 'hard' | 'soft'
+  /** Least temperature the expander works at by its own paper, degC. */
+  leastAmbient?: number
   /** What is joined to the same fitting, or lies so near that heat reaches it. */
   near?: readonly Near[]
 }
@@ -57,6 +58,8 @@ export interface Ask {
 }
 
 export interface Step {
+  /** Stays the same for as long as the step is on the card: its code, numbered where it repeats. What is recorded of a step goes by it. */
+  id: string
   code: StepCode
   do: string
   why?: string
@@ -71,6 +74,9 @@ export interface Step {
 export interface Consumable { item: string, quantity: number, unit: string }
 
 export interface MakeAnswer {
+  /** `held`: what stands in `stop` is seen to before anything is cut. */
+  verdict: Verdict
+  stop: Note[]
   marks: Mark[]
   steps: Step[]
   consumables: Consumable[]

@@ -53,7 +53,7 @@ function readWalls({ walls, region, pipe }: RunHead): { walls: Wall[], issues: I
 /** What a message of the line verb says, without the place it names: the row says that. */
 export const plainMessage = (found: Issue): string => {
   const words = found.message.replace(/^legs\.\d+(?:\.\w+)*: /, '')
-  return words[0]!.toUpperCase() + words.slice(1)
+  return words.charAt(0).toUpperCase() + words.slice(1)
 }
 
 interface Read { leg: TypedLeg, parent: number | null, pipe: Pipe }

@@ -1,10 +1,10 @@
-import { ok, type Result } from '#core/base'
+import { fail, ok, type Result } from '#core/base'
 import { bendOf, findPipe, spacingOf, supportCodeOf, type Pipe, type Spacing } from '#core/catalogue'
 import { formatDecimal } from '#core/units'
-import { ARM_CONSTANT, CLEAR_OD, EXPANSION, LEAST_GROWTH_MM, LOOP_SHARE, SWEPT_OD } from './ours'
+import { ARM_CONSTANT, CLEAR_OD, EXPANSION, LEAST_GROWTH_MM, LOOP_SHARE, SWEPT_OD, LEAST_SPACING_MM, MOST_SUPPORTS } from './ours'
 import { placeOnLeg, type Interval } from './place'
 import { adviceOf } from './rules'
-import type { Expansion, FixAnswer, FixQuestion, FixRule, Support } from './types'
+import type { Expansion, FixAnswer, FixQuestion, FixAdvice, Support } from './types'
 
 export interface FixContext {
   question: FixQuestion
@@ -14,11 +14,24 @@ export interface FixContext {
   clear: number
 }
 
-/** A question with its pipe and its code's row. Issue `unknown-id` at `pipe`. */
+/** A given distance that no maker prints, and more supports than a line has. Issues: `range` at the distance, `too-many` at `legs`. */
+function checkGiven({ given, legs }: FixQuestion): Result<null> {
+  for (const run of ['horizontal', 'vertical'] as const) {
+    const mm = given?.[run]
+    if (mm !== undefined && mm < LEAST_SPACING_MM) return fail('range', `given.${run}`, `given.${run}: at least ${LEAST_SPACING_MM} mm between supports is accepted.`)
+  }
+  const least = Math.min(given?.horizontal ?? Infinity, given?.vertical ?? Infinity)
+  const count = legs.reduce((sum, { length }) => sum + length, 0) / least
+  return count > MOST_SUPPORTS ? fail('too-many', 'legs', `legs: ${Math.ceil(count)} supports at that distance. At most ${MOST_SUPPORTS} are worked out at once.`) : ok(null)
+}
+
+/** A question with its pipe and its code's row. Issues: `unknown-id` at `pipe`, `range` at a given distance, `too-many` at `legs`. */
 export function fixContext(question: FixQuestion): Result<FixContext> {
   const found = findPipe(question.pipe, 'pipe')
   if (!found.ok) return found
   const pipe = found.value
+  const checked = checkGiven(question)
+  if (!checked.ok) return checked
   const row = spacingOf(question.code ?? supportCodeOf(question.region), pipe)
   const { given } = question
   const spacing: Spacing | null = given?.horizontal === undefined && given?.vertical === undefined
@@ -63,8 +76,8 @@ export function expansionOf({ question: { legs, temperature, installedAt }, pipe
 }
 
 /** What a leg is called. */
-export const nameOf = ({ question: { legs } }: Pick<FixContext, 'question'>, index: number): string => legs[index]!.name ?? `leg ${index + 1}`
-const titled = (text: string): string => text[0]!.toUpperCase() + text.slice(1)
+export const nameOf = ({ question: { legs } }: Pick<FixContext, 'question'>, index: number): string => legs[index]!.name?.trim() || `leg ${index + 1}`
+const titled = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 
 const round = (mm: number): string => formatDecimal(mm, 0)
 
@@ -96,7 +109,7 @@ export function answerFix(context: FixContext): FixAnswer {
   const { question: { legs }, spacing } = context
   const expansion = expansionOf(context)
   const supports: Support[] = []
-  const rules: FixRule[] = []
+  const rules: FixAdvice[] = []
   const isMoving = (leg: number) => Math.abs(expansion[leg]?.change ?? 0) >= LEAST_GROWTH_MM
   const armFor = (leg: number) => (isMoving(leg) ? expansion[leg]?.arm ?? 0 : 0)
   legs.forEach((leg, index) => {
@@ -149,8 +162,8 @@ export function armsOf({ question: { legs } }: Pick<FixContext, 'question'>, sup
   })
 }
 
-function armRules(context: FixContext, supports: readonly Support[], expansion: readonly Expansion[]): FixRule[] {
-  return armsOf(context, supports, expansion).filter(({ needs, has }) => has < needs - 1e-6).map(({ leg, end, across, grows, needs, has }): FixRule => ({
+function armRules(context: FixContext, supports: readonly Support[], expansion: readonly Expansion[]): FixAdvice[] {
+  return armsOf(context, supports, expansion).filter(({ needs, has }) => has < needs - 1e-6).map(({ leg, end, across, grows, needs, has }): FixAdvice => ({
     code: 'arm-short',
     leg: across,
     text: `${titled(nameOf(context, leg))} ${grows < 0 ? 'shortens' : 'grows'} ${formatDecimal(Math.abs(grows), 1)} at its ${end}: ${nameOf(context, across)} wants ${round(needs)} free there and has ${round(has)}. Move its clip away, let that one slide and lift, or put a loop into ${nameOf(context, leg)}, its legs about ${round(LOOP_SHARE.value * needs)}.`,

@@ -3,4 +3,5 @@ export { answerFix, armsOf, blocksOf, expansionOf, fixContext, fixPipe, stepOf }
 export type { Arm, FixContext } from './fix'
 export { ARM_CONSTANT, CLEAR_OD, EXPANSION, LEAST_GROWTH_MM } from './ours'
 export { sittingRange } from './sit'
+export { FIX_RULES } from './words'
 export type { Expansion, FixAnswer, FixLeg, FixQuestion, FixRule, Support } from './types'

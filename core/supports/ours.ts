@@ -46,3 +46,7 @@ export const CLEAR_OD = 2
 export const SWEPT_OD = 20
 /** A leg that grows less than this needs no anchor and no arm, mm. Ours. */
 export const LEAST_GROWTH_MM = 1
+
+/** No maker prints supports nearer than this, mm; and so many are worked out at once. */
+export const LEAST_SPACING_MM = 50
+export const MOST_SUPPORTS = 20_000

@@ -1,17 +1,18 @@
 import { supportCodeOf, type Pipe } from '#core/catalogue'
 import { LEAST_GROWTH_MM } from './ours'
 import type { FixContext } from './fix'
-import type { Expansion, FixRule } from './types'
+import type { Expansion, FixAdvice } from './types'
+import type { FixCode } from './words'
 
 const METALS: ReadonlySet<Pipe['family']> = new Set(['copper', 'steel', 'stainless', 'lead'])
 const SOFT: ReadonlySet<Pipe['family']> = new Set(['pex', 'pert', 'bs7291', 'pb'])
 
 /** What has to be seen to beside the distances, by pipe, country and temperatures. Trade practice unless a code is named. */
-export function adviceOf({ question: { region, code, service, temperature, installedAt, legs }, pipe, spacing }: FixContext, expansion: readonly Expansion[]): FixRule[] {
+export function adviceOf({ question: { region, code, service, temperature, installedAt, legs }, pipe, spacing }: FixContext, expansion: readonly Expansion[]): FixAdvice[] {
   const isMetal = METALS.has(pipe.family)
   const used = code ?? supportCodeOf(region)
   const isHot = service !== 'cold' && service !== 'buried'
-  const rule = (text: string, when: boolean, name: string): FixRule[] => (when ? [{ code: name, text }] : [])
+  const rule = (text: string, when: boolean, name: FixCode): FixAdvice[] => (when ? [{ code: name, text }] : [])
   return [
     ...rule(`${used.toUpperCase()} holds no row for ${pipe.label}. Take the distances from its maker's sheet and enter them, or choose a code that has it.`, spacing === null || (spacing.horizontal === null && legs.some(({ run }) => run === 'horizontal')), 'no-row'),
     ...rule('The code speaks of storeys here: held at the base and at each floor, guided half way up. No length is given.', spacing?.byStorey === true && legs.some(({ run }) => run === 'vertical'), 'storey'),

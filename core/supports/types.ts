@@ -1,3 +1,4 @@
+import type { FixCode } from './words'
 import type { Note } from '#core/base'
 import type { Region, SupportCode } from '#core/catalogue'
 import type { Service } from '#core/joints'
@@ -34,11 +35,13 @@ export interface Support { leg: number, at: number, kind: 'clip' | 'guide' | 'an
 export interface Expansion { leg: number, change: number, changeLo: number, changeHi: number, arm: number | null, lo: number | null, hi: number | null }
 
 export interface FixRule extends Note { leg?: number, at?: number }
+/** One of the verb's own. */
+export interface FixAdvice extends FixRule { code: FixCode }
 
 export interface FixAnswer {
   spacing: { horizontal: number | null, vertical: number | null }
   source: string
   supports: Support[]
   expansion: Expansion[]
-  rules: FixRule[]
+  rules: FixAdvice[]
 }

@@ -1,5 +1,11 @@
 import { seriesOf, findSocket } from '#core/catalogue'
-import { care, note, some, type JointMethod } from './types'
+import { BOOKED, isSoft, mayBeSoft, noRoom, nutsInReach, IN_GROUND } from '../rules/common'
+import { care, refusal, school } from '../rules/rule'
+import type { Tube } from '../types'
+import type { JointMethod } from './types'
+
+const socketOf = ({ pipe }: Tube) => findSocket('compression', pipe)
+const isOld = ({ pipe }: Tube): boolean => seriesOf(pipe.series).sizing === 'bs-bore'
 
 export const compression: JointMethod = {
   id: 'compression',
@@ -9,27 +15,24 @@ export const compression: JointMethod = {
   comesApart: true,
   needsFlame: false,
   byHand: true,
-  rules: {
-    service: (_, { conditions }) => (conditions.service === 'buried' ? 'A type A compression joint is not for the ground.' : null),
-    hidden: (_, { conditions, policy }) => {
-      if (!conditions.hidden || policy.compressionHidden === 'allowed') return null
-      if (policy.compressionHidden === 'never') return 'The job hides no compression joint: its nuts must stay in reach.'
-      return conditions.temporary ? null : 'A compression joint stays in reach. Hidden only as a temporary repair that is booked.'
-    },
-    room: (_, { conditions }) => (conditions.room === 'tight' ? 'Two spanners need a 60 degree swing. There is no room here.' : null),
-  },
-  concerns: (tube, { conditions }) => {
-    const socket = findSocket('compression', tube.pipe)
-    const old = seriesOf(tube.pipe.series).sizing === 'bs-bore'
-    return some(
-      conditions.hidden && conditions.temporary && care('temporary', 'Temporary: book the date to come back, and say what will replace it.'),
-      old && socket?.converterOlive === true && care('converter-olive', `Needs an olive made for old ${tube.pipe.nominal} in: the ${socket.fittingNominal} one is too large. Some use a converter fitting instead.`),
-      old && socket?.converterOlive === false && care('near-match', `Old ${tube.pipe.nominal} in enters a ${socket?.fittingNominal} compression body. Measure round; clean to bare copper.`),
-      tube.pipe.family === 'copper' && tube.temper === 'soft' && care('support-sleeve', 'Soft thin tube wants a support sleeve inside.'),
-      tube.pipe.family === 'pex' && care('retighten', 'Plastic creeps: liner in, and nip the nut again after a day and after the first heat.'),
-      note('dry-olive', 'Dry on the olive is the maker\'s rule; a smear of potable paste is a school on metal only.'),
-    )
-  },
+  rules: [
+    refusal('service', IN_GROUND, 'A type A compression joint is not for the ground.', 'WS(WF)R 1999', (_, { conditions }) => conditions.service === 'buried'),
+    nutsInReach('A compression joint stays in reach. Hidden only as a temporary repair that is booked.'),
+    noRoom('Two spanners need a 60 degree swing. There is no room here.'),
+  ],
+  concerns: [
+    BOOKED,
+    care('converter-olive', 'old 3/4, 1-1/4 or 1-1/2 in copper enters a metric body', 'Needs an olive made for the old size: the metric one is too large. Some use a converter fitting instead.', 'BS 659, EN 1254-2', tube => (isOld(tube) && socketOf(tube)?.converterOlive === true
+      ? `Needs an olive made for old ${tube.pipe.nominal} in: the ${socketOf(tube)!.fittingNominal} one is too large. Some use a converter fitting instead.`
+      : null)),
+    care('near-match', 'old 3/8, 1/2, 1 or 2 in copper enters a metric body', 'Near enough for compression, and only for that. Measure round; clean to bare copper.', 'BS 659, EN 1254-2', tube => (isOld(tube) && socketOf(tube)?.converterOlive === false
+      ? `Old ${tube.pipe.nominal} in enters a ${socketOf(tube)!.fittingNominal} compression body. Measure round; clean to bare copper.`
+      : null)),
+    care('support-sleeve', 'soft copper is joined by an olive', 'Soft thin tube wants a support sleeve inside.', 'EN 1254-2', isSoft),
+    care('unknown-temper', 'nobody has said whether the copper is hard or soft', 'Flex it: tube that bends by hand is soft and wants a support sleeve inside.', 'EN 1254-2', mayBeSoft),
+    care('retighten', 'PEX is joined by an olive', 'Plastic creeps: liner in, and nip the nut again after a day and after the first heat.', 'typical, trade practice', ({ pipe }) => pipe.family === 'pex'),
+    school('dry-olive', 'a compression joint is made', 'Dry on the olive is the maker\'s rule; a smear of potable paste is a school on metal only.', 'typical, trade practice'),
+  ],
   looseParts: (tube) => {
     if (tube.pipe.family === 'pex' || tube.pipe.family === 'bs7291') return [{ kind: 'liner', name: 'pipe liner', size: tube.pipe.nominal, quantity: 1 }]
     const socket = findSocket('compression', tube.pipe)

@@ -1,4 +1,6 @@
-import { care, held, note, some, type JointMethod } from './types'
+import { IN_GROUND, noRoom } from '../rules/common'
+import { care, note } from '../rules/rule'
+import type { JointMethod } from './types'
 
 export const crimp: JointMethod = {
   id: 'crimp',
@@ -8,13 +10,11 @@ export const crimp: JointMethod = {
   comesApart: false,
   needsFlame: false,
   byHand: false,
-  rules: {
-    room: (_, { conditions }) => (conditions.room === 'tight' ? 'The handles open 400 to 600 and the tool must stand square. There is no room here.' : null),
-  },
-  concerns: (_, { conditions }) => some(
-    conditions.service === 'recirculation' && held('chlorine-code', 'Read the print: the first digit of the four-figure code must be 5 for constant recirculation. Then it fits.'),
-    conditions.service === 'buried' && care('sleeve', 'In the ground only where listed, sleeved.'),
-    note('gauge', 'Gauge every ring: go passes, no-go does not. A bad ring is cut off, never squeezed again.'),
-  ),
+  listings: ['F1807', 'F2159'],
+  rules: [noRoom('The handles open 400 to 600 and the tool must stand square. There is no room here.')],
+  concerns: [
+    care('sleeve', IN_GROUND, 'In the ground only where listed, sleeved.', 'typical, trade practice', (_, { conditions }) => conditions.service === 'buried'),
+    note('gauge', 'a crimp ring is closed', 'Gauge every ring: go passes, no-go does not. A bad ring is cut off, never squeezed again.', 'ASTM F1807'),
+  ],
   looseParts: tube => [{ kind: 'ring', name: 'copper crimp ring', size: tube.pipe.nominal, quantity: 1 }],
 }

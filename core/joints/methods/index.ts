@@ -13,8 +13,7 @@ import { solder } from './solder'
 import { solventCement } from './solvent-cement'
 import type { JointMethod } from './types'
 
-export type { Concern, JointMethod } from './types'
-export { care, held, note, some } from './types'
+export type { JointMethod } from './types'
 
 export const JOINT_METHODS: Readonly<Record<SocketMethod, JointMethod>> = {
   'solder': solder, 'press': press, 'push-fit': pushFit, 'compression': compression, 'crimp': crimp, 'clamp': clamp, 'expansion': expansion, 'sliding-sleeve': slidingSleeve, 'ml-press': mlPress, 'ml-compression': mlCompression,

@@ -1,4 +1,6 @@
-import { care, note, some, type JointMethod } from './types'
+import { IN_GROUND, noRoom } from '../rules/common'
+import { care, note } from '../rules/rule'
+import type { JointMethod } from './types'
 
 export const mlPress: JointMethod = {
   id: 'ml-press',
@@ -8,14 +10,11 @@ export const mlPress: JointMethod = {
   comesApart: false,
   needsFlame: false,
   byHand: false,
-  rules: {
-    room: (_, { conditions }) => (conditions.room === 'tight' ? 'The jaw needs 15 to 30 from pipe to wall. It does not get round here.' : null),
-  },
-  concerns: (_, { conditions }) => some(
-    conditions.service === 'buried' && care('wrap', 'In the ground only where the system lists it, wrapped.'),
-    conditions.service === 'recirculation' && care('class', 'Constant recirculation: check the class printed on the pipe.'),
-    note('one-system', 'Pipe, fitting and jaw profile of one system.'),
-    note('calibrate', 'Calibrate and bevel every end, or the O-ring tears.'),
-  ),
+  rules: [noRoom('The jaw needs 15 to 30 from pipe to wall. It does not get round here.')],
+  concerns: [
+    care('wrap', IN_GROUND, 'In the ground only where the system lists it, wrapped.', 'typical, makers', (_, { conditions }) => conditions.service === 'buried'),
+    note('one-system', 'pipe and fitting come from a system', 'Pipe, fitting and jaw profile of one system.', 'EN ISO 21003; makers'),
+    note('calibrate', 'multilayer pipe is joined', 'Calibrate and bevel every end, or the O-ring tears.', 'typical, makers'),
+  ],
   looseParts: () => [],
 }

@@ -1,5 +1,7 @@
 import { seriesOf } from '#core/catalogue'
-import { care, note, some, type JointMethod } from './types'
+import { cutBack, isSoft, mayBeSoft } from '../rules/common'
+import { care, held, note, refusal } from '../rules/rule'
+import type { JointMethod } from './types'
 
 /** Plastics of the soft kind take a liner; rigid ones and copper do not. */
 const SOFT_PLASTICS = new Set(['pex', 'pert', 'bs7291'])
@@ -12,15 +14,17 @@ export const pushFit: JointMethod = {
   comesApart: true,
   needsFlame: false,
   byHand: true,
-  rules: {
-    temper: tube => (tube.pipe.family === 'copper' && tube.temper === 'soft' ? 'Soft copper goes out of round and the grip ring marks it. No push-fit.' : null),
-    service: (_, { conditions }) => (conditions.service === 'buried' ? 'Not in the ground: soil works on the grip ring and the joint cannot be reached.' : null),
-    hidden: (_, { conditions, policy }) => (conditions.hidden && policy.pushFitHidden === 'reachable-only' ? 'The job keeps push-fit where it can be seen and reached.' : null),
-  },
-  concerns: (tube, { conditions }) => some(
-    conditions.hidden && care('listed-for-hiding', 'Hidden by the job\'s policy: only a fitting listed for it.'),
-    conditions.service === 'heating' && seriesOf(tube.pipe.series).plastic && care('boiler-metre', 'Plastic on heating: keep the first metre from the boiler in metal.'),
-    note('in-line', 'Keep the pipe in line: no side load on the grip ring.'),
-  ),
+  rules: [
+    refusal('temper', 'the copper is soft', 'Soft copper goes out of round and the grip ring marks it. No push-fit.', 'EN 1057, ASTM B88; makers', isSoft),
+    cutBack,
+    refusal('service', 'the joint lies in the ground', 'Not in the ground: soil works on the grip ring and the joint cannot be reached.', 'typical, makers', (_, { conditions }) => conditions.service === 'buried'),
+    refusal('hidden', 'the joint is hidden, and the job keeps push-fit in reach', 'The job keeps push-fit where it can be seen and reached.', 'the job\'s policy', (_, { conditions, policy }) => conditions.hidden && policy.pushFitHidden === 'reachable-only'),
+  ],
+  concerns: [
+    held('unknown-temper', 'nobody has said whether the copper is hard or soft', 'Flex it: tube that bends by hand is soft and takes no push-fit. Hard, it fits.', 'EN 1057, ASTM B88', mayBeSoft),
+    care('listed-for-hiding', 'a push-fit joint is hidden by the job\'s policy', 'Hidden by the job\'s policy: only a fitting listed for it.', 'the job\'s policy; makers', (_, { conditions }) => conditions.hidden),
+    care('boiler-metre', 'plastic is joined on heating', 'Plastic on heating: keep the first metre from the boiler in metal.', 'typical, makers', (tube, { conditions }) => conditions.service === 'heating' && seriesOf(tube.pipe.series).plastic),
+    note('in-line', 'a push-fit joint is made', 'Keep the pipe in line: no side load on the grip ring.', 'typical, makers'),
+  ],
   looseParts: tube => (SOFT_PLASTICS.has(tube.pipe.family) ? [{ kind: 'liner', name: 'pipe liner', size: tube.pipe.nominal, quantity: 1 }] : []),
 }

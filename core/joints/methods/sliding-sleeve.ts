@@ -1,4 +1,6 @@
-import { care, held, note, some, type JointMethod } from './types'
+import { IN_GROUND, noRoom } from '../rules/common'
+import { care, note } from '../rules/rule'
+import type { JointMethod } from './types'
 
 export const slidingSleeve: JointMethod = {
   id: 'sliding-sleeve',
@@ -8,16 +10,12 @@ export const slidingSleeve: JointMethod = {
   comesApart: false,
   needsFlame: false,
   byHand: false,
-  rules: {
-    room: (_, { conditions }) => (conditions.room === 'tight' ? 'The expander and the pulling tool need 120 to 180 beside the pipe. There is no room here.' : null),
-  },
-  concerns: (tube, { conditions }) => some(
-    conditions.service === 'recirculation' && (tube.pipe.family === 'pex'
-      ? held('chlorine-code', 'Read the print: class or chlorine digit for constant recirculation. Then it fits.')
-      : care('class', 'Constant recirculation: check the class printed on the pipe.')),
-    conditions.service === 'buried' && care('wrap', 'In the ground only where the system lists it, wrapped.'),
-    note('one-system', 'Pipe, fitting, sleeve and expander head of one system.'),
-    note('sleeve-first', 'Park the sleeve on the pipe first, right way round: it cannot follow.'),
-  ),
+  listings: ['F2080'],
+  rules: [noRoom('The expander and the pulling tool need 120 to 180 beside the pipe. There is no room here.')],
+  concerns: [
+    care('wrap', IN_GROUND, 'In the ground only where the system lists it, wrapped.', 'typical, makers', (_, { conditions }) => conditions.service === 'buried'),
+    note('one-system', 'pipe and fitting come from a system', 'Pipe, fitting, sleeve and expander head of one system.', 'ASTM F2080, EN ISO 15875; makers'),
+    note('sleeve-first', 'a sliding sleeve is made', 'Park the sleeve on the pipe first, right way round: it cannot follow.', 'typical, trade practice'),
+  ],
   looseParts: tube => [{ kind: 'ring', name: 'sliding sleeve', size: tube.pipe.nominal, quantity: 1 }],
 }

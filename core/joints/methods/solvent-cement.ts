@@ -1,4 +1,5 @@
-import { care, note, some, type JointMethod } from './types'
+import { care, note, refusal } from '../rules/rule'
+import type { JointMethod } from './types'
 
 export const solventCement: JointMethod = {
   id: 'solvent-cement',
@@ -8,20 +9,14 @@ export const solventCement: JointMethod = {
   comesApart: false,
   needsFlame: false,
   byHand: false,
-  rules: {
-    service: ({ pipe }, { conditions }) => {
-      if (pipe.family === 'pvc' && conditions.service !== 'cold' && conditions.service !== 'buried') return 'PVC carries cold water only.'
-      if (pipe.family === 'cpvc' && conditions.service === 'heating') return 'CPVC is for water at the tap, not for a heating circuit: glycol and inhibitors crack it.'
-      return null
-    },
-    wet: (_, { conditions }) => (conditions.wet ? 'Cement takes on dry plastic only. Drain it and dry the end.' : null),
-  },
-  concerns: ({ pipe }, { conditions, region }) => some(
-    pipe.family === 'pvc' && conditions.service === 'cold' && region === 'us' && care('inside', 'Codes keep PVC outside, or to the entry of the building. Ask before it goes inside.'),
-    conditions.service === 'recirculation' && care('class', 'Constant recirculation: only where its print lists it.'),
-    note('cement', pipe.family === 'cpvc' ? 'Cement for CPVC (F493), primer F656 where the code asks for it.' : 'Cement for PVC (D2564), primer F656 where the code asks for it.'),
-    note('cure', 'No water until it is cured: by its paper, 15 minutes to 48 hours by temperature and pressure. No air test.'),
-    note('weather', 'Not below 5 °C nor above 43 °C without a cement made for it, nor in rain.'),
-  ),
+  rules: [
+    refusal('wet', 'the end is wet', 'Cement takes on dry plastic only. Drain it and dry the end.', 'typical, makers', (_, { conditions }) => conditions.wet),
+  ],
+  concerns: [
+    care('inside', 'PVC carries cold water in the United States', 'Codes keep PVC outside, or to the entry of the building. Ask before it goes inside.', 'IPC 605, UPC 604', ({ pipe }, { conditions, region }) => pipe.family === 'pvc' && conditions.service === 'cold' && region === 'us'),
+    note('cement', 'plastic is cemented', 'Cement made for this plastic, primer F656 where the code asks for it.', 'ASTM D2564, F493, F656', ({ pipe }) => (pipe.family === 'cpvc' ? 'Cement for CPVC (F493), primer F656 where the code asks for it.' : 'Cement for PVC (D2564), primer F656 where the code asks for it.')),
+    note('cure', 'plastic is cemented', 'No water until it is cured: by its paper, 15 minutes to 48 hours by temperature and pressure. No air test.', 'typical, makers'),
+    note('weather', 'plastic is cemented', 'Not below 5 °C nor above 43 °C without a cement made for it, nor in rain.', 'typical, makers'),
+  ],
   looseParts: () => [],
 }
