@@ -3,7 +3,7 @@
 import { randomUUID } from 'node:crypto'
 import { and, eq, isNull, sql } from 'drizzle-orm'
 import { reading } from '../server/db/client'
-import { jobs, joints as jointRows, offcuts, signoffs, ticks } from '../server/db/schema'
+import { jobs, joints as jointRows, offcuts } from '../server/db/schema'
 import { addDone, createCut, finish, saveOffcut, setPlan } from '../server/services/cuts'
 import { createFind, createPhoto } from '../server/services/finds'
 import { createJob, getJob } from '../server/services/jobs'
@@ -12,7 +12,7 @@ import { createJoint, setTick, signOff, updateJoint } from '../server/services/j
 import type { Write } from '../server/services/once'
 import { findWays } from '#core/joints'
 import { cutQuestion, cutRows, planCuts, restsOf, takeAnswer } from '#core/cutting'
-import { BLANK_FIND, cardsOf, fixLine, kitOf, newLine, piecesFor, rackFor, readSheet } from '#core/record'
+import { BLANK_FIND, cardsOf, fixLine, kitOf, newLine, piecesFor, rackFor, readSheet, WATCH_SECONDS } from '#core/record'
 import { inMakingOrder } from '#core/making'
 import { demoPhoto } from './demo-photo'
 import { DEMO_JOBS, type DemoCut, type DemoJob, type DemoJoint } from './demo-data'
@@ -29,19 +29,18 @@ async function addJoint(slug: string, job: DemoJob, demo: DemoJoint, findIds: re
   }, now())
   if (!way) return
   await updateJoint(slug, created.id, { version: created.version, wayId: way.id }, now())
-  const taken = (await getJob(slug)).joints.find(({ id }) => id === created.id)!
-  const steps = inMakingOrder(cardsOf({ region: job.region, policy: job.policy ?? {} }, taken))
-    .flatMap(({ entry, answer: card }) => (card.ok ? card.value.steps.map((_, step) => ({ entry, step })) : []))
-  for (const place of steps.slice(0, demo.signed ? steps.length : demo.ticks ?? 0)) await setTick(slug, created.id, place, true, now())
-  if (!demo.signed) return
-  const { initials, at } = demo.signed
-  await signOff(slug, created.id, { initials }, now())
-  // Work of an earlier day: the clock of the record is set back to when the story has it.
-  await reading(async (db) => {
-    await db.update(signoffs).set({ at }).where(eq(signoffs.jointId, created.id))
-    await db.update(ticks).set({ at }).where(eq(ticks.jointId, created.id))
-    await db.update(jointRows).set({ updatedAt: at }).where(eq(jointRows.id, created.id))
-  })
+  const whole = await getJob(slug)
+  const taken = whole.joints.find(({ id }) => id === created.id)!
+  const steps = inMakingOrder(cardsOf(whole, taken))
+    .flatMap(({ entry, answer: card }) => (card.ok ? card.value.steps.map(({ id }) => ({ entry, step: id })) : []))
+  // Done one by one, a minute each, and signed once the watch after a flame is over.
+  const signedAt = demo.signed ? new Date(`${demo.signed.at.replace(' ', 'T')}Z`) : null
+  const until = signedAt ? signedAt.getTime() - (WATCH_SECONDS + 300) * 1000 : Date.now()
+  const ticked = steps.slice(0, demo.signed ? steps.length : demo.ticks ?? 0)
+  for (const [i, place] of ticked.entries()) await setTick(slug, created.id, place, true, { ...now(), at: new Date(until - (ticked.length - i) * 60_000) })
+  if (!demo.signed || !signedAt) return
+  await signOff(slug, created.id, { initials: demo.signed.initials, seen: ['gauge'] }, { ...now(), at: signedAt })
+  await reading(db => db.update(jointRows).set({ updatedAt: demo.signed!.at }).where(eq(jointRows.id, created.id)))
 }
 
 /** Plans what a sheet has still to cut, as the screen does. */

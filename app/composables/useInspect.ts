@@ -1,14 +1,19 @@
-import { findPipe, unitSystemOf } from '#core/catalogue'
+import { findPipe, unitSystemOf, type EndFacts } from '#core/catalogue'
 import { inspectJoint, looksFor, type InspectAnswer, type Seen, type SeenName } from '#core/inspect'
-import type { Method } from '#core/joints'
+import type { Method, Service } from '#core/joints'
 import type { JobRecord } from '#core/record'
 import { parseLength } from '#core/units'
+import { ASKED_FACTS } from '~/wording/facts'
 import { SEEN_LENGTHS } from '~/wording/inspect'
 
 /** A joint that is there already: what holds it, what is seen of it, and what that says. */
 export function useInspect(job: Ref<JobRecord>) {
   const method = ref<Method>('push-fit')
   const pipe = ref<string | null>(null)
+  /** What is known of the end beside its pipe, as it is said. */
+  const known = ref<EndFacts>({})
+  const service = ref<Service>('cold')
+  watch(pipe, () => { known.value = {} })
   const seen = reactive<Seen>({})
   /** Lengths and counts as they were typed, right or wrong. */
   const typed = reactive<Partial<Record<SeenName, string>>>({})
@@ -20,7 +25,7 @@ export function useInspect(job: Ref<JobRecord>) {
   })
   const looks = computed(() => looksFor(method.value, tube.value))
   const answer = computed<InspectAnswer | null>(() => {
-    const result = inspectJoint({ region: job.value.region, method: method.value, ...(pipe.value === null ? {} : { pipe: pipe.value }), policy: job.value.policy, seen: { ...seen } })
+    const result = inspectJoint({ region: job.value.region, method: method.value, ...(pipe.value === null ? {} : { pipe: pipe.value }), ...known.value, service: service.value, policy: job.value.policy, seen: { ...seen } })
     return result.ok ? result.value : null
   })
 
@@ -44,6 +49,10 @@ export function useInspect(job: Ref<JobRecord>) {
     for (const name of Object.keys(seen)) Reflect.deleteProperty(seen, name)
     for (const name of Object.keys(typed)) Reflect.deleteProperty(typed, name)
     for (const name of Object.keys(problems)) Reflect.deleteProperty(problems, name)
+    known.value = {}
   }
-  return { method, pipe, tube, seen, typed, problems, looks, answer, say, type, clear }
+  /** Facts of the end that the answer waits for, whether they are said by now or not. */
+  const asks = computed(() => (pipe.value === null || !answer.value ? [] : ASKED_FACTS.filter(({ code, keys }) => answer.value!.cautions.some(caution => caution.code === code) || keys.some(({ says }) => Object.keys(says).some(name => name in known.value)))))
+
+  return { method, pipe, tube, known, service, asks, seen, typed, problems, looks, answer, say, type, clear }
 }

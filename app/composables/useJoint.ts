@@ -1,5 +1,5 @@
 import { fillConditions, findWays, type Conditions, type End, type Way, type WaysAnswer } from '#core/joints'
-import { isMade, kitOf, type JobRecord, type JointBody, type JointInput, type JointRecord } from '#core/record'
+import { endsNow, factsOfFind, isMade, kitOf, suspectsOf, type JobRecord, type JointBody, type JointInput, type JointRecord, type Suspect } from '#core/record'
 
 /** A joint of which one end is known. */
 export const BLANK_JOINT: Omit<JointInput, 'a' | 'findA' | 'place'> = { b: null, findB: null, conditions: {}, orientation: 'horizontal', wayId: null, comeBack: null, depths: {} }
@@ -20,9 +20,12 @@ export function useJoint(job: Ref<JobRecord | undefined>) {
   const isSigned = computed(() => joint.value !== undefined && isMade(joint.value))
   const conditions = computed(() => fillConditions(joint.value?.conditions))
 
-  const asked = computed(() => (job.value && joint.value?.a && joint.value.b
-    ? { region: job.value.region, a: joint.value.a, b: joint.value.b, conditions: joint.value.conditions, policy: job.value.policy, kit: kitOf(job.value) }
+  /** The ends as they stand now: whether a pipe was traced is its find's to say. */
+  const ends = computed(() => (job.value && joint.value ? endsNow(job.value, joint.value) : { a: null, b: null }))
+  const asked = computed(() => (job.value && ends.value.a && ends.value.b
+    ? { region: job.value.region, a: ends.value.a, b: ends.value.b, conditions: joint.value!.conditions, policy: job.value.policy, kit: kitOf(job.value) }
     : null))
+  const suspects = computed<readonly Suspect[]>(() => (job.value && joint.value && !isSigned.value ? suspectsOf(job.value, joint.value) : []))
   const answer = computed<WaysAnswer | null>(() => {
     const result = asked.value ? findWays(asked.value) : null
     return result?.ok ? result.value : null
@@ -53,11 +56,13 @@ export function useJoint(job: Ref<JobRecord | undefined>) {
     const find = now.finds.find(({ id }) => id === from)
     const begun = now.joints.find(one => one.findA === from && one.b === null)
     if (begun) await router.replace({ query: { joint: begun.id } })
-    else if (find?.pipe) await addJoint({ find: find.id, end: { pipe: find.pipe }, place: find.place })
+    else if (find?.pipe) await addJoint({ find: find.id, end: { pipe: find.pipe, ...factsOfFind(now, find) }, place: find.place })
     else await router.replace({ query: {} })
   }, { immediate: true })
 
-  const change = (changes: Partial<JointBody>) => { if (job.value && joint.value) store.changeJoint(job.value.slug, joint.value.id, changes) }
+  const { ask } = useKeepSteps()
+  /** A change, once it is said what of the steps it puts aside; `then` follows where it is made. */
+  const change = (changes: Partial<JointBody>, then?: () => void) => { if (job.value && joint.value) ask(job.value, joint.value, changes, then) }
   const setCondition = <K extends keyof Conditions>(name: K, value: Conditions[K]) => {
     const next: Partial<Conditions> = { ...joint.value!.conditions, [name]: value }
     // A service brings its own temperature and drinking water, unless they were set by hand.
@@ -67,10 +72,11 @@ export function useJoint(job: Ref<JobRecord | undefined>) {
     }
     change({ conditions: next })
   }
-  async function take(wayId: string) {
-    change({ wayId })
-    await router.push({ path: `/jobs/${job.value!.slug}/make`, query: { joint: joint.value!.id } })
+  function take(wayId: string) {
+    const { slug } = job.value!
+    const { id } = joint.value!
+    change({ wayId }, () => { void router.push({ path: `/jobs/${slug}/make`, query: { joint: id } }) })
   }
 
-  return { joint, isStarting, ...useShifted(job, joint), isSigned, conditions, answer, ways, way, lookedAt, addJoint, change, setCondition, take }
+  return { joint, ends, suspects, traced: useTraced(job, joint), isStarting, ...useShifted(job, joint), isSigned, conditions, answer, ways, way, lookedAt, addJoint, change, setCondition, take }
 }

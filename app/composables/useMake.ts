@@ -1,6 +1,6 @@
 import { unitSystemOf } from '#core/catalogue'
 import { inMakingOrder, type MakeCard, type Step } from '#core/making'
-import { cardsOf, isMade, statusOf, type JobRecord, type JointRecord } from '#core/record'
+import { cardsOf, heldStep, isAt, isMade, leftToSign, stateOfStep, statusOf, suspectsOf, type JobRecord, type JointRecord, type LeftCode, type StepState, type Suspect } from '#core/record'
 import { parseLength } from '#core/units'
 import { readAsk } from '~/reading/ask'
 
@@ -16,14 +16,18 @@ export function useMake(job: Ref<JobRecord | undefined>) {
 
   const cards = computed<MakeCard[]>(() => (joint.value && job.value ? inMakingOrder(cardsOf(job.value, joint.value)) : []))
   const stepsOf = (card: MakeCard | undefined): readonly Step[] => (card?.answer.ok ? card.answer.value.steps : [])
-  const tickOf = (entry: number, step: number) => joint.value?.ticks.find(tick => tick.entry === entry && tick.step === step)
-  const openSteps = (card: MakeCard) => stepsOf(card).filter((_, step) => !tickOf(card.entry, step)).length
+  const tickOf = (entry: number, step: string) => joint.value?.ticks.find(isAt({ entry, step }))
+  const stateOf = (card: MakeCard, step: Step): StepState => stateOfStep(step, tickOf(card.entry, step.id))
+  const openSteps = (card: MakeCard) => stepsOf(card).filter(step => stateOf(card, step) !== 'done').length
+  /** Why a step waits: its pipe may be gas. */
+  const heldAt = (card: MakeCard, step: Step): string | null => (job.value && joint.value && !isSigned.value ? heldStep(job.value, joint.value, card, step) : null)
+  const suspects = computed<readonly Suspect[]>(() => (job.value && joint.value && !isSigned.value ? suspectsOf(job.value, joint.value) : []))
 
   /** Place in the making order of the end that was chosen by hand. */
   const chosen = ref<number | null>(null)
   watch(() => joint.value?.id, () => { chosen.value = null })
   const card = computed(() => cards.value[chosen.value ?? cards.value.findIndex(one => openSteps(one) > 0)] ?? cards.value.at(-1))
-  const current = computed(() => stepsOf(card.value).findIndex((_, step) => !tickOf(card.value!.entry, step)))
+  const current = computed(() => stepsOf(card.value).findIndex(step => stateOf(card.value!, step) !== 'done'))
   const left = computed(() => cards.value.reduce((sum, one) => sum + openSteps(one), 0))
 
   /** Depth in use for an entry, mm: the user's own measure where it can be read, else the table's. */
@@ -39,14 +43,14 @@ export function useMake(job: Ref<JobRecord | undefined>) {
     return { mm: card.value.joint.insertion.value, isMeasured: false, problem: own ? own.error.message : null }
   })
 
-  const place = (step: number) => ({ entry: card.value!.entry, step })
+  const place = (step: number) => ({ entry: card.value!.entry, step: stepsOf(card.value)[step]!.id })
   /** What was typed of the figure the current step asks for. */
   const typed = ref('')
   const readingAt = (step: number): number | null => {
     const ask = stepsOf(card.value)[step]?.ask
     return ask && step === current.value ? readAsk(ask, typed.value, unitSystemOf(job.value!.region)).value : null
   }
-  const tick = (step: number) => store.setTick(job.value!.slug, joint.value!.id, { ...place(step), ...(readingAt(step) === null ? {} : { reading: readingAt(step) }) }, !tickOf(card.value!.entry, step))
+  const tick = (step: number) => store.setTick(job.value!.slug, joint.value!.id, { ...place(step), ...(readingAt(step) === null ? {} : { reading: readingAt(step) }) }, stateOf(card.value!, stepsOf(card.value)[step]!) !== 'done')
   const fail = (step: number) => store.failStep(job.value!.slug, joint.value!.id, { ...place(step), ...(readingAt(step) === null ? {} : { reading: readingAt(step) }) })
   const setTimer = (step: number, running: boolean) => store.setTimer(job.value!.slug, joint.value!.id, place(step), running)
   const setDepth = (typed: string) => {
@@ -56,7 +60,10 @@ export function useMake(job: Ref<JobRecord | undefined>) {
   const setOrientation = (orientation: JointRecord['orientation']) => store.changeJoint(job.value!.slug, joint.value!.id, { orientation })
   const setAir = (ambient: JointRecord['ambient']) => store.changeJoint(job.value!.slug, joint.value!.id, { ambient })
   const setTorch = (torch: JointRecord['torch']) => store.changeJoint(job.value!.slug, joint.value!.id, { torch })
-  const sign = (initials: string) => store.sign(job.value!.slug, joint.value!.id, { initials })
+  const sign = (initials: string, seen: LeftCode[]) => store.sign(job.value!.slug, joint.value!.id, { initials, seen })
+  /** What is left at a moment, by the server's clock. */
+  const clock = useServerClock()
+  const leftNow = () => (job.value && joint.value ? leftToSign(job.value, joint.value, new Date(Date.now() + clock.offset.value).toISOString()) : [])
 
-  return { joints, joint, ...useShifted(job, joint), isSigned, cards, card, chosen, current, left, depth, stepsOf, tickOf, openSteps, typedDepth, typed, setAir, setTorch, tick, fail, setTimer, setDepth, setOrientation, sign }
+  return { joints, joint, ...useShifted(job, joint), isSigned, cards, card, chosen, current, left, depth, stepsOf, tickOf, stateOf, heldAt, suspects, traced: useTraced(job, joint), leftNow, openSteps, typedDepth, typed, setAir, setTorch, tick, fail, setTimer, setDepth, setOrientation, sign }
 }

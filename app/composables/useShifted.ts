@@ -1,13 +1,14 @@
-import { shiftedEnds, type JobRecord, type JointRecord, type Shifted } from '#core/record'
+import { factsOfFind, shiftedEnds, type JobRecord, type JointRecord, type Shifted } from '#core/record'
 
 /** The ends of a joint whose find is kept as another pipe by now. */
 export function useShifted(job: Ref<JobRecord | undefined>, joint: Ref<JointRecord | undefined>) {
-  const store = useJobStore()
+  const { ask } = useKeepSteps()
   const shifted = computed(() => (job.value && joint.value ? shiftedEnds(job.value, joint.value) : []))
   /** Takes the pipe the find is kept as, or leaves the end as it is, by itself from now on. */
   function follow({ on, now }: Shifted, takesIt: boolean) {
-    const changes = takesIt && now !== null ? { [on]: { pipe: now } } : on === 'a' ? { findA: null } : { findB: null }
-    store.changeJoint(job.value!.slug, joint.value!.id, changes)
+    const find = job.value!.finds.find(one => one.id === (on === 'a' ? joint.value!.findA : joint.value!.findB))
+    const changes = takesIt && now !== null ? { [on]: { pipe: now, ...(find ? factsOfFind(job.value!, find) : {}) } } : on === 'a' ? { findA: null } : { findB: null }
+    ask(job.value!, joint.value!, changes)
   }
   return { shifted, follow }
 }

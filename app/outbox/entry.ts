@@ -1,6 +1,6 @@
 import type { BenchPlan } from '#core/cutting'
 import { ok, type Issue, type Result } from '#core/base'
-import { addPhoto, beginCut, beginFind, beginJoint, beginLine, changeCut, changeFind, changeKit, changeJoint, changeLine, dropPhoto, enterCut, failStep, finishCut, offRack, planCut, putOffcut, rackAfter, reopenJoint, runTimer, signJoint, takeBackCut, tickStep, type Clash, type ClashBody, type CutBody, type CutRecord, type DoneCutBody, type Fields, type FindBody, type FindRecord, type FinishBody, type JobBody, type JobRecord, type JointBody, type JointInput, type JointRecord, type KitBody, type LineBody, type LineInput, type LineRecord, type OffcutBody, type PhotoBody, type ReopenBody, type SignoffBody, type StepPlace, type TickBody } from '#core/record'
+import { addPhoto, bringBack, beginCut, beginFind, beginJoint, beginLine, changeCut, changeFind, changeKit, changeJoint, changeLine, dropPhoto, enterCut, failStep, finishCut, offRack, planCut, putOffcut, rackAfter, reopenJoint, runTimer, signJoint, takeBackCut, tickStep, type Clash, type ClashBody, type CutBody, type CutRecord, type DoneCutBody, type Fields, type FindBody, type FindRecord, type FinishBody, type JobBody, type JobRecord, type JointBody, type JointInput, type JointRecord, type KitBody, type LineBody, type LineInput, type LineRecord, type OffcutBody, type PhotoBody, type ReopenBody, type SignoffBody, type StepPlace, type TickBody } from '#core/record'
 
 /** A change of kind `jobs` is of a job's own fields: policies, tools, measured fittings. */
 export type Kind = 'jobs' | 'finds' | 'lines' | 'cuts' | 'joints'
@@ -34,6 +34,7 @@ export type Act =
   | { do: 'fault', place: TickBody }
   | { do: 'reopen', body: Omit<ReopenBody, 'id'> }
   | { do: 'wait', place: StepPlace, running: boolean }
+  | { do: 'bring-back' }
   | { do: 'sign', body: Omit<SignoffBody, 'id' | 'version'>, version: number, seen: Fields }
   | { do: 'settle', body: Omit<ClashBody, 'id'> }
 
@@ -85,6 +86,7 @@ export function toRequest({ key, job, record, act }: Entry): Request {
     case 'fault': return { method: 'POST', url: `${at}/joints/${record}/faults`, body: { ...act.place, id: key } }
     case 'reopen': return { method: 'POST', url: `${at}/joints/${record}/reopenings`, body: { ...act.body, id: key } }
     case 'wait': return { method: act.running ? 'PUT' : 'DELETE', url: `${at}/joints/${record}/timers`, body: act.place }
+    case 'bring-back': return { method: 'DELETE', url: `${at}/joints/${record}/aside`, body: {} }
     case 'sign': return { method: 'POST', url: `${at}/joints/${record}/signoffs`, body: { ...act.body, id: key, version: act.version } }
     case 'settle': return { method: 'POST', url: `${at}/clashes`, body: { ...act.body, id: key } }
   }
@@ -169,7 +171,8 @@ export function applyEntry(job: JobRecord, { key, record, at, act }: Entry, ahea
       return act.kind === 'finds' ? onFind(find => changeFind(job, find, act.changes as Partial<FindBody>, hand)) : onJoint(joint => changeJoint(job, joint, act.changes as Partial<JointBody>))
     case 'tick': return onJoint(joint => tickStep(job, joint, act.place, act.done, hand))
     case 'fault': return onJoint(joint => failStep(job, joint, { ...act.place, id: key }, hand))
-    case 'reopen': return onJoint(joint => reopenJoint(joint, { ...act.body, id: key }, hand))
+    case 'bring-back': return onJoint(joint => bringBack(job, joint))
+    case 'reopen': return onJoint(joint => reopenJoint(job, joint, { ...act.body, id: key }, hand))
     case 'wait': return onJoint(joint => runTimer(job, joint, act.place, act.running, time))
     case 'sign': return onJoint(joint => signJoint(job, joint, { ...act.body, id: key }, time))
     case 'settle': return ok(job.clashes.some(({ id }) => id === key) ? job : { ...job, clashes: [...job.clashes, { ...act.body, id: key, at: time }] })

@@ -138,7 +138,7 @@ export function createOutbox(around: Surroundings) {
   async function taken(entry: Entry, value: unknown) {
     onTaken(entry, value)
     entries = entries.filter(({ key }) => key !== entry.key)
-    const isChecked = entry.act.do === 'change' || entry.act.do === 'sign' || entry.act.do === 'begin-find' || entry.act.do === 'begin-line' || entry.act.do === 'begin-cut' || entry.act.do === 'begin-joint'
+    const isChecked = entry.act.do === 'change' || entry.act.do === 'sign' || entry.act.do === 'begin-find' || entry.act.do === 'begin-line' || entry.act.do === 'begin-cut' || entry.act.do === 'begin-joint' || entry.act.do === 'bring-back'
     if (isChecked && value && typeof (value as AnyRecord).version === 'number') rebase(entry, (value as AnyRecord).version)
     await keep(kept => kept.remove(entry.key))
   }

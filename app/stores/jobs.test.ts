@@ -4,7 +4,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { findWays } from '#core/joints'
 import { makeCards } from '#core/making'
 import { BLANK_FIND, type FindRecord, type JobRecord, type JointRecord } from '#core/record'
-import { aFind, aJob, aJoint } from '../../tests/records'
+import { aFind, aJob, aJoint, aTick } from '../../tests/records'
 import { useJobStore } from './jobs'
 
 const answered = findWays({ region: 'gb', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' } })
@@ -198,13 +198,13 @@ describe('what is done', () => {
   it('goes out after what was typed before it, and names the way it was done by', async () => {
     reply = () => job({ joints: [joint({ wayId: way.id, way })] })
     const store = await loaded()
-    reply = ({ method, body }) => joint({ wayId: way.id, way, version: 2, ...(method === 'PATCH' ? body as Partial<JointRecord> : { ticks: [{ entry: 0, step: 0, code: 'cut', at: '', by: '', reading: null }] }) })
+    reply = ({ method, body }) => joint({ wayId: way.id, way, version: 2, ...(method === 'PATCH' ? body as Partial<JointRecord> : { ticks: [aTick()] }) })
     store.changeJoint('yard', 'j', { place: 'riser' })
-    store.setTick('yard', 'j', { entry: 0, step: 0 }, true)
+    store.setTick('yard', 'j', { entry: 0, step: 'cut' }, true)
     expect(theJoint().ticks).toHaveLength(1)
     await vi.advanceTimersByTimeAsync(10)
     expect(writes().map(({ method, url }) => `${method} ${url}`)).toEqual(['PATCH /api/jobs/job-1/joints/j', 'PUT /api/jobs/job-1/joints/j/ticks'])
-    expect(writes()[1]!.body).toEqual({ entry: 0, step: 0, way: way.id })
+    expect(writes()[1]!.body).toEqual({ entry: 0, step: 'cut', way: way.id })
     expect(theJoint().ticks).toHaveLength(1)
   })
 

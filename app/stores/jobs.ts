@@ -294,6 +294,7 @@ export const useJobStore = defineStore('jobs', () => {
     setTick: (slug: string, id: string, place: Omit<TickBody, 'way'>, done: boolean) => onJoint(slug, id, joint => ({ do: 'tick', place: placed(joint, place), done })),
     failStep: (slug: string, id: string, place: Omit<TickBody, 'way'>) => onJoint(slug, id, joint => ({ do: 'fault', place: placed(joint, place) })),
     reopen: (slug: string, id: string, body: Omit<ReopenBody, 'id'>) => onJoint(slug, id, () => ({ do: 'reopen', body })),
+    bringBack: (slug: string, id: string) => onJoint(slug, id, () => ({ do: 'bring-back' })),
     setTimer: (slug: string, id: string, place: Omit<StepPlace, 'way'>, running: boolean) => onJoint(slug, id, joint => ({ do: 'wait', place: placed(joint, place), running })),
     sign: (slug: string, id: string, body: Omit<SignoffBody, 'id' | 'version'>) => onJoint(slug, id, joint => ({ do: 'sign', body, version: joint.version, seen: { depths: joint.depths, wayId: joint.wayId } })),
   }

@@ -32,7 +32,7 @@ const METHOD_WORDS: Readonly<Record<Method, string>> = {
 export const methodWords = (method: Method): string => METHOD_WORDS[method]
 
 export const REFUSAL_WORDS: Readonly<Record<RefusalCode, string>> = {
-  'family': 'other pipe', 'size': 'size', 'temper': 'temper', 'pex-type': 'PEX kind', 'system': 'system', 'rating': 'rating', 'service': 'service', 'drinking': 'drinking water', 'flame': 'flame', 'wet': 'wet',
+  'family': 'other pipe', 'size': 'size', 'temper': 'temper', 'surface': 'surface', 'pex-type': 'PEX kind', 'system': 'system', 'rating': 'rating', 'service': 'service', 'drinking': 'drinking water', 'flame': 'flame', 'wet': 'wet',
   'hidden': 'hidden', 'room': 'room', 'play': 'play', 'undo': 'undo', 'tool': 'tool', 'policy': 'policy', 'thread': 'thread', 'metals': 'metals', 'no-figure': 'no figure',
 }
 

@@ -50,6 +50,9 @@ export function recordWords({ record, act }: Pick<Entry, 'record' | 'act'>, job:
   return at < 0 ? 'entry' : job!.finds[at]!.place || `find ${at + 1}`
 }
 
+/** A step by its id, or by its place in an entry of an earlier version. */
+const stepName = (step: string | number): string => (typeof step === 'number' ? `step ${step + 1}` : `step "${step.replace(/-\d+$/, '')}"`)
+
 /** What was done, in a few words. */
 export function entryWords({ act }: Pick<Entry, 'act'>, job: JobRecord | undefined): string {
   switch (act.do) {
@@ -74,9 +77,10 @@ export function entryWords({ act }: Pick<Entry, 'act'>, job: JobRecord | undefin
       const keys = Object.keys(value).filter(key => (value as Record<string, unknown>)[key] !== was[key])
       return keys.map(key => `${fieldWords(`${field}.${key}`)}: ${valueWords(`${field}.${key}`, (value as Record<string, unknown>)[key], job)}`).join(', ') || fieldWords(field)
     }).join(', ')
-    case 'tick': return `step ${act.place.step + 1} ${act.done ? 'done' : 'not done'}`
+    case 'tick': return `${stepName(act.place.step)} ${act.done ? 'done' : 'not done'}`
+    case 'bring-back': return 'steps brought back'
     case 'reopen': return `opened again: ${act.body.reason}`
-    case 'fault': return `check of step ${act.place.step + 1} failed`
+    case 'fault': return `check of ${stepName(act.place.step)} failed`
     case 'wait': return act.running ? 'wait begun' : 'wait stopped'
     case 'sign': return `${act.body.corrects ? 'signed anew' : 'signed'} ${act.body.initials}`
     case 'settle': return 'two entries settled'

@@ -25,7 +25,7 @@ export interface EndFacts {
   /** Class of use as printed, such as "2" or "S". */
   class?: string
   /** Fitting standards in its print, such as "F1960". A method whose standard is not there is not listed. */
-  listing?: readonly string[]
+  listing?: string[]
   surface?: Surface
   /** Whether it was followed to a water outlet. */
   traced?: (typeof TRACED)[number]

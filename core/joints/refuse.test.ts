@@ -2,8 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { PIPES, type SocketMethod } from '#core/catalogue'
 import { fillSituation, JOINT_METHODS, METHODS, refuse, toTube, type Conditions, type Policy } from '#core/joints'
 import { ANSWERED_BY, refusalsOn } from './refuse'
-import type { Offer } from './search'
-import { REFUSAL_CODES } from './types'
+import { REFUSAL_CODES, type Offer } from './types'
 
 const on = (method: SocketMethod, pipe: string, conditions: Partial<Conditions> = {}, policy: Partial<Policy> = {}, region: 'us' | 'gb' | 'eu' = 'gb') =>
   refuse(method, toTube({ pipe, pexType: 'a' }), fillSituation({ region, conditions, policy }))?.code ?? null

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { getPipe, PIPES } from '#core/catalogue'
 import { fillSituation, toTube } from './defaults'
 import { classOf, fittingsBetween, metricBodyOf } from './fittings'
-import { findChains, type Offer } from './search'
+import { findChains } from './search'
+import type { Offer } from './types'
 
 const situation = fillSituation({ region: 'gb' })
 const tube = (pipe: string, on: 'a' | 'b'): Offer => ({ kind: 'tube', tube: toTube({ pipe }), on })

@@ -289,3 +289,9 @@ export const STEPS: Readonly<Record<Exclude<MadeMethod, 'thread' | 'union'>, (ca
   'solder': solder, 'press': press, 'push-fit': pushFit, 'compression': compression, 'crimp': crimp, 'clamp': clamp, 'expansion': expansion, 'sliding-sleeve': slidingSleeve, 'ml-press': mlPress, 'ml-compression': mlCompression,
   'solvent-cement': solventCement, 'pe-compression': peCompression,
 }
+
+/** How long, in the words of a card. */
+const spanWords = (seconds: number): string => (seconds < 120 ? `${seconds} s` : seconds < 7200 ? `${Math.round(seconds / 60)} min` : `${Math.round(seconds / 3600)} h`)
+
+/** What a step asks to be done, with its figures: what is kept with its tick, so that a change of them is seen. */
+export const figuresOf = ({ do: words, seconds }: Pick<Step, 'do' | 'seconds'>): string => (seconds === undefined ? words : `${words} (${spanWords(seconds)})`)

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { cardsOf } from './cards'
+import { cardsOf, type CardRules } from './cards'
 import { isMade, type JobRecord, type JointRecord } from './types'
 
 /*
@@ -22,8 +22,10 @@ export type CountRecord = z.output<typeof countBody>
 /** What the joints of a job take of one item, made and open. */
 export interface Need { item: string, unit: string, made: number, open: number, joints: { joint: JointRecord, quantity: number }[] }
 
+type CountRules = CardRules & Pick<JobRecord, 'joints'>
+
 /** Everything the joints of a job take, by item. */
-export function needsOf(job: Pick<JobRecord, 'joints' | 'region' | 'policy'>): Need[] {
+export function needsOf(job: CountRules): Need[] {
   const needs = new Map<string, Need>()
   for (const joint of job.joints) {
     for (const { answer } of cardsOf(job, joint)) {
@@ -59,7 +61,7 @@ function tally({ unit, made }: Need, count: CountRecord | null): { over: number,
 }
 
 /** Every item that can be counted, with what its count tells. */
-export function countStates(job: Pick<JobRecord, 'joints' | 'region' | 'policy' | 'counts'>): CountState[] {
+export function countStates(job: CountRules & Pick<JobRecord, 'counts'>): CountState[] {
   return needsOf(job).filter(isCounted).map((need): CountState => {
     const count = job.counts.find(({ item }) => item === need.item) ?? null
     const { over, spoilt } = tally(need, count)
@@ -68,5 +70,5 @@ export function countStates(job: Pick<JobRecord, 'joints' | 'region' | 'policy' 
 }
 
 /** The items a made joint may lack, by the counts. */
-export const doubtsOf = (job: Pick<JobRecord, 'joints' | 'region' | 'policy' | 'counts'>, joint: Pick<JointRecord, 'id'>): CountState[] =>
+export const doubtsOf = (job: CountRules & Pick<JobRecord, 'counts'>, joint: Pick<JointRecord, 'id'>): CountState[] =>
   (job.counts.length === 0 ? [] : countStates(job).filter(({ doubted }) => doubted.some(({ id }) => id === joint.id)))

@@ -29,8 +29,8 @@ describe('a check that fails', () => {
     const { joint, at } = made('gauge')
     const other = value(tickStep(JOB, joint, { entry: 1, step: 0 }, true, HAND))
     const after = value(fail(other, at('gauge'), 'fault-0001'))
-    expect(after.ticks).toEqual([expect.objectContaining({ entry: 1, step: 0 })])
-    expect(after.faults).toEqual([{ id: 'fault-0001', entry: 0, step: at('gauge'), code: 'gauge', method: 'crimp', remedy: expect.stringMatching(/^Cut the pipe just behind the ring/), reused: true, reading: null, ...HAND }])
+    expect(after.ticks).toEqual([expect.objectContaining({ entry: 1, step: 'cut' })])
+    expect(after.faults).toEqual([{ id: 'fault-0001', entry: 0, step: 'gauge', code: 'gauge', method: 'crimp', remedy: expect.stringMatching(/^Cut the pipe just behind the ring/), reused: true, reading: null, ...HAND }])
     // Come twice, it is one.
     expect(value(fail(after, at('gauge'), 'fault-0001'))).toBe(after)
   })
@@ -47,12 +47,12 @@ describe('a check that fails', () => {
   it('of a step that is only done again keeps what was before it', () => {
     const { joint, at } = made('gauge')
     const after = value(fail(joint, at('insert'), 'fault-0001'))
-    expect(after.ticks.map(({ step }) => step)).toEqual(Array.from({ length: at('insert') }, (_, i) => i))
+    expect(after.ticks.map(({ step }) => step).sort()).toEqual(['clean', 'cut', 'mark', 'ring'])
     expect(after.faults[0]!.reused).toBe(false)
   })
   it('stops the waits of what is begun anew, and changes nothing that is signed', () => {
     const { joint, at } = made('gauge')
-    const waiting = { ...joint, timers: [{ entry: 0, step: 0, seconds: 30, startedAt: HAND.at }, { entry: 1, step: 0, seconds: 30, startedAt: HAND.at }] }
+    const waiting = { ...joint, timers: [{ entry: 0, step: 'cut', seconds: 30, startedAt: HAND.at }, { entry: 1, step: 'cut', seconds: 30, startedAt: HAND.at }] }
     expect(value(fail(waiting, at('gauge'), 'fault-0001')).timers).toEqual([waiting.timers[1]])
     expect(fail({ ...joint, signoffs: [aSignoff()] }, at('gauge'), 'fault-0001')).toEqual({ ok: false, error: SIGNED })
     expect(fail(joint, 99, 'fault-0001')).toMatchObject({ ok: false, error: { path: 'step' } })

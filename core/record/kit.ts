@@ -15,6 +15,8 @@ export const toolBody = z.strictObject({
   method: z.enum(METHODS),
   /** Sizes by nominal; none named means every size. */
   sizes: z.array(z.string().max(20)).max(40),
+  /** Least temperature an expander works at by its own paper, degC; not said where nobody read it. */
+  leastAmbient: z.number().min(-60).max(40).nullable().optional(),
   /** Last day its check holds; null where none is asked for. */
   due: day.nullable(),
 })

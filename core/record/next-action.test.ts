@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { findWays } from '#core/joints'
 import { nextAction, statusOf, type JointRecord } from '#core/record'
-import { aFind, aJob, aJoint, aSignoff } from '../../tests/records'
+import { aFind, aJob, aJoint, aSignoff, aTick } from '../../tests/records'
 
 const answer = findWays({ region: 'gb', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-15' } })
 const way = answer.ok ? answer.value.ways.find(({ parts }) => parts[0]!.name.startsWith('solder'))! : null!
@@ -20,13 +20,13 @@ describe('nextAction', () => {
   it('puts what is begun before what is ready, and that before what is to be chosen', () => {
     const choose = joint({ id: 'choose', number: 1 })
     const ready = joint({ id: 'ready', number: 2, way })
-    const begun = joint({ id: 'begun', number: 3, way, ticks: [{ entry: 0, step: 0, code: 'cut', at: '', by: '', reading: null }] })
+    const begun = joint({ id: 'begun', number: 3, way, ticks: [aTick()] })
     expect(nextAction(job({ joints: [choose, ready, begun] }))).toMatchObject({ station: 'make', id: 'begun' })
     expect(nextAction(job({ joints: [choose, ready] }))).toMatchObject({ station: 'make', id: 'ready', mm: 15.4 })
     expect(nextAction(job({ joints: [choose] }))).toMatchObject({ station: 'joint', id: 'choose' })
   })
   it('gives the depth of the first end not yet marked', () => {
-    const marked = joint({ way, ticks: [{ entry: 0, step: 4, code: 'mark', at: '', by: '', reading: null }] })
+    const marked = joint({ way, ticks: [aTick({ step: 'mark', code: 'mark' })] })
     expect(nextAction(job({ joints: [marked] })).mm).toBe(10.6)
   })
   it('ends with handing over', () => {
@@ -37,6 +37,6 @@ describe('nextAction', () => {
 
 describe('statusOf', () => {
   it('goes from planned over begun to made', () => {
-    expect([joint(), joint({ ticks: [{ entry: 0, step: 0, code: 'cut', at: '', by: '', reading: null }] }), joint({ signoffs: [signed] })].map(statusOf)).toEqual(['planned', 'dry-fitted', 'made'])
+    expect([joint(), joint({ ticks: [aTick()] }), joint({ signoffs: [signed] })].map(statusOf)).toEqual(['planned', 'dry-fitted', 'made'])
   })
 })

@@ -15,10 +15,10 @@ function begun(): JointRecord {
   const way = value(findWays({ region: 'us', ...ends })).ways.find(({ joints }) => joints.every(({ method }) => method === 'crimp'))!
   return value(beginJoint(JOB, 'joint-0001', 1, { place: '', ...ends, findA: null, findB: null, comeBack: null, ambient: null, torch: null, conditions: {}, orientation: 'horizontal', wayId: way.id, depths: {} }, ''))
 }
-const places = (joint: JointRecord) => cardsOf(JOB, joint).flatMap(({ entry, answer }) => (answer.ok ? answer.value.steps.map((step, at) => ({ entry, step: at, code: step.code })) : []))
+const places = (joint: JointRecord) => cardsOf(JOB, joint).flatMap(({ entry, answer }) => (answer.ok ? answer.value.steps.map(({ id, code }) => ({ entry, step: id, code })) : []))
 const ticked = (joint: JointRecord) => places(joint).reduce((made, { entry, step }) => value(tickStep(JOB, made, { entry, step }, true, HAND)), joint)
 const signed = () => value(signJoint(JOB, ticked(begun()), { id: 'sign-0001', initials: 'OL' }, HAND.at))
-const reopened = (joint: JointRecord, place = {}) => reopenJoint(joint, { id: 'open-0001', signoff: 'sign-0001', reason: 'ring was never closed', ...place }, HAND)
+const reopened = (joint: JointRecord, place = {}) => reopenJoint(JOB, joint, { id: 'open-0001', signoff: 'sign-0001', reason: 'ring was never closed', ...place }, HAND)
 
 describe('a signed joint that is opened again', () => {
   it('keeps its sign-off on record, and stands no longer', () => {
@@ -40,9 +40,9 @@ describe('a signed joint that is opened again', () => {
   it('is opened once, by whoever is first', () => {
     const joint = value(reopened(signed()))
     expect(value(reopened(joint))).toBe(joint)
-    expect(reopenJoint(joint, { id: 'open-0002', signoff: 'sign-0001', reason: 'x' }, HAND)).toMatchObject({ ok: false, error: { code: 'impossible' } })
-    expect(reopenJoint(begun(), { id: 'open-0002', signoff: 'sign-0001', reason: 'x' }, HAND)).toMatchObject({ ok: false })
-    expect(reopenJoint(signed(), { id: 'open-0002', signoff: 'another', reason: 'x' }, HAND)).toMatchObject({ ok: false, error: { path: 'signoff' } })
+    expect(reopenJoint(JOB, joint, { id: 'open-0002', signoff: 'sign-0001', reason: 'x' }, HAND)).toMatchObject({ ok: false, error: { code: 'impossible' } })
+    expect(reopenJoint(JOB, begun(), { id: 'open-0002', signoff: 'sign-0001', reason: 'x' }, HAND)).toMatchObject({ ok: false })
+    expect(reopenJoint(JOB, signed(), { id: 'open-0002', signoff: 'another', reason: 'x' }, HAND)).toMatchObject({ ok: false, error: { path: 'signoff' } })
   })
   it('says what to do where a step of signed work is undone', () => {
     const answer = tickStep(JOB, signed(), { entry: 0, step: 0 }, false, HAND)
@@ -57,7 +57,7 @@ describe('what was measured at a step', () => {
   }
   it('is kept with the tick, with the hand that made it', () => {
     const { joint, place: { entry, step } } = at('assemble')
-    expect(value(tickStep(JOB, joint, { entry, step, reading: 4.5 }, true, HAND)).ticks).toEqual([{ entry, step, code: 'assemble', at: HAND.at, by: 'Orla', reading: 4.5 }])
+    expect(value(tickStep(JOB, joint, { entry, step, reading: 4.5 }, true, HAND)).ticks).toMatchObject([{ entry, step, code: 'assemble', at: HAND.at, by: 'Orla', reading: 4.5, did: expect.stringContaining('Set the ring') }])
     expect(value(tickStep(JOB, joint, { entry, step }, true, HAND)).ticks[0]!.reading).toBeNull()
   })
   it('outside a standard\'s own limit is no tick but a check that fails', () => {

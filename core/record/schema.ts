@@ -4,6 +4,7 @@ import { SUPPORT_CODES } from '#core/catalogue'
 import { METHODS, SERVICES } from '#core/joints'
 import { MOST_RUN_LEGS } from '#core/run'
 import { MEANS } from './reading'
+import { LEFT_CODES } from './left'
 
 /*
  * What is saved of a job, as it goes over HTTP. Times are ISO 8601 in UTC; lengths mm. Texts a person typed are
@@ -109,8 +110,10 @@ export const newPhoto = z.strictObject({ ...ownId, name: z.string().max(200), da
 export const findPatch = findBody.partial().extend({ version: z.number().int().min(1) })
 export const linePatch = lineBody.partial().extend({ version: z.number().int().min(1) })
 export const jointPatch = jointBody.partial().extend({ version: z.number().int().min(1) })
+/** Id of a step; entries that an earlier version kept name it by its place. */
+const stepId = z.union([z.string().regex(/^[a-z]{2,20}(?:-\d{1,2})?$/, 'step: the id of a step, such as cut or tighten-2'), z.number().int().min(0).max(60)])
 /** A step of one entry of a way; `way` is the id of the way it was read from. */
-export const stepPlace = z.strictObject({ entry: z.number().int().min(0).max(20), step: z.number().int().min(0).max(60), way: z.string().max(400).optional() })
+export const stepPlace = z.strictObject({ entry: z.number().int().min(0).max(20), step: stepId, way: z.string().max(400).optional() })
 /** What was read off the work at a step, in the unit its card asks in. */
 const reading = z.number().finite().min(0).max(100_000).nullable().optional()
 export const tickBody = stepPlace.extend({ reading })
@@ -123,6 +126,8 @@ export const signoffBody = z.strictObject({
   version: z.number().int().min(1).optional(),
   /** Id of the sign-off this one corrects, with the depths it should have had. */
   corrects: id.optional(),
+  /** Codes of what is left, and was seen by the hand that signs. */
+  seen: z.array(z.enum(LEFT_CODES)).max(LEFT_CODES.length).optional(),
   depths: jointBody.shape.depths.optional(),
 })
 

@@ -1,3 +1,4 @@
+import type { Note } from '#core/base'
 import type { Region } from '#core/catalogue'
 import type { BenchPlan, CutSum, DoneCut } from '#core/cutting'
 import type { Conditions, Policy, Way } from '#core/joints'
@@ -12,15 +13,20 @@ export interface FindRecord extends FindBody { id: string, version: number, phot
 export interface VerdictRecord { pipe: string | null, probability: number | null, at: string, by: string }
 /** A photo as it is shown, px; `data` is its address on the tablet it was taken with, until the server has it. */
 export interface PhotoRecord { id: string, name: string, width: number, height: number, at: string, by: string, data?: string }
-/** `reading` is what was measured to prove the step, in the unit its card asks in. */
-export interface TickRecord { entry: number, step: number, code: string, at: string, by: string, reading: number | null }
-export interface TimerRecord { entry: number, step: number, seconds: number, startedAt: string }
+/**
+ * A step done, by its id. `reading` is what was measured to prove it, in the unit its card asks in; `did` what the step said
+ * then, null where an earlier version kept nothing of it.
+ */
+export interface TickRecord { entry: number, step: string, code: string, at: string, by: string, reading: number | null, did: string | null }
+/** A joint's steps as they stood when another way was taken, with all that they rest on. */
+export interface AsideRecord extends Pick<JointBody, 'a' | 'b' | 'findA' | 'findB' | 'wayId' | 'depths'> { conditions: Partial<Conditions>, ticks: TickRecord[], timers: TimerRecord[] }
+export interface TimerRecord { entry: number, step: string, seconds: number, startedAt: string }
 /** A check that failed: what was done about it, in words, and whether the fitting was used again. Only ever added. */
-export interface FaultRecord { id: string, entry: number, step: number, code: string, method: string, remedy: string, reused: boolean, at: string, by: string, reading?: number | null }
+export interface FaultRecord { id: string, entry: number, step: string, code: string, method: string, remedy: string, reused: boolean, at: string, by: string, reading?: number | null }
 /** A signed joint opened again, with the reason; names the sign-off it puts aside, which stays on record. Only ever added. */
 export interface ReopeningRecord { id: string, signoff: string, reason: string, at: string, by: string }
-/** `corrects` is the id of the entry this one puts right; that entry stays. */
-export interface SignoffRecord { id: string, initials: string, at: string, marks: MarkRecord[], corrects: string | null }
+/** `corrects` is the id of the entry this one puts right; that entry stays. `remarks`: what was left, and how it was ticked. */
+export interface SignoffRecord { id: string, initials: string, at: string, marks: MarkRecord[], corrects: string | null, remarks: Note[] }
 /** Lines are numbered within their job: L1, L2. */
 export interface LineRecord extends LineBody { id: string, number: number, version: number, updatedAt: string, updatedBy: string }
 /** Cut sheets are numbered within their job: C1, C2. `done` holds what was really cut. */
@@ -46,6 +52,8 @@ export interface JointRecord extends Omit<JointBody, 'conditions'> {
   timers: TimerRecord[]
   reopenings: ReopeningRecord[]
   signoffs: SignoffRecord[]
+  /** What another way put aside; null where nothing was. */
+  aside: AsideRecord | null
   updatedAt: string
   updatedBy: string
 }

@@ -1,5 +1,6 @@
 import { asc, count, desc, eq, inArray, max } from 'drizzle-orm'
 import { changeKit, type BenderRecord, type ClashBody, type ClashRecord, type FittingRecord, type JobBody, type JobRecord, type JointRecord, type KitBody, type MarkRecord, type ToolRecord } from '#core/record'
+import type { Note } from '#core/base'
 import type { Conditions, End, Policy, Way } from '#core/joints'
 import { reading, type Database, type Transaction } from '../db/client'
 import { clashes, cuts, finds, jobs, joints, lines, signoffs, ticks, timers } from '../db/schema'
@@ -18,7 +19,7 @@ export async function loadJoints(db: Database | Transaction, rows: readonly Join
   if (rows.length === 0) return []
   const ids = rows.map(row => row.id)
   const [tickRows, timerRows, signoffRows] = [
-    await db.select().from(ticks).where(inArray(ticks.jointId, ids)).orderBy(asc(ticks.entry), asc(ticks.step)),
+    await db.select().from(ticks).where(inArray(ticks.jointId, ids)).orderBy(asc(ticks.entry), asc(ticks.at), asc(ticks.step)),
     await db.select().from(timers).where(inArray(timers.jointId, ids)),
     await db.select().from(signoffs).where(inArray(signoffs.jointId, ids)).orderBy(asc(signoffs.seq)),
   ]
@@ -39,13 +40,14 @@ export async function loadJoints(db: Database | Transaction, rows: readonly Join
     wayId: row.wayId,
     way: row.way as Way | null,
     depths: row.depths as JointRecord['depths'],
+    aside: row.aside as JointRecord['aside'],
     version: row.version,
     updatedAt: toIso(row.updatedAt),
     updatedBy: row.updatedBy,
     faults: row.faults as JointRecord['faults'],
-    ticks: tickRows.filter(tick => tick.jointId === row.id).map(({ entry, step, code, at, by, reading }) => ({ entry, step, code, at: toIso(at), by, reading })),
+    ticks: tickRows.filter(tick => tick.jointId === row.id).map(({ jointId: _, at, ...tick }) => ({ ...tick, at: toIso(at) })),
     timers: timerRows.filter(timer => timer.jointId === row.id).map(({ entry, step, seconds, startedAt }) => ({ entry, step, seconds, startedAt: toIso(startedAt) })),
-    signoffs: signoffRows.filter(signoff => signoff.jointId === row.id).map(({ id, initials, marks, at, corrects }) => ({ id, initials, marks: marks as MarkRecord[], at: toIso(at), corrects })),
+    signoffs: signoffRows.filter(signoff => signoff.jointId === row.id).map(({ id, initials, marks, at, corrects, remarks }) => ({ id, initials, marks: marks as MarkRecord[], at: toIso(at), corrects, remarks: remarks as Note[] })),
   }))
 }
 

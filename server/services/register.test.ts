@@ -13,7 +13,7 @@ const rows = (of: JobRecord) => Papa.parse<Record<string, string>>(registerCsv(o
 
 describe('the register as CSV', () => {
   it('reads back what was written', () => {
-    expect(rows(job(joint()))).toEqual([{ joint: 'J1', where: 'entry', pipes: '25 × 2.3 PE to 22 × 0.9 copper', methods: 'pe-compression, compression', marksMm: '', measured: '', status: 'planned', madeBy: '', at: '', care: '', failedChecks: '', reopened: '' }])
+    expect(rows(job(joint()))).toEqual([{ joint: 'J1', where: 'entry', pipes: '25 × 2.3 PE to 22 × 0.9 copper', methods: 'pe-compression, compression', marksMm: '', measured: '', status: 'planned', madeBy: '', at: '', care: '', failedChecks: '', reopened: '', remarks: '' }])
   })
   it('keeps commas, quotes, line breaks and other scripts in their own cell', () => {
     for (const place of ['a, b', 'the "old" stub', 'two\r\nlines', 'Küche, 台所', '']) expect(rows(job(joint({ place })))[0]!.where).toBe(place)

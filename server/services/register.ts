@@ -22,6 +22,8 @@ export interface RegisterRow {
   failedChecks: string
   /** Why it was opened again once signed, as often as it was. */
   reopened: string
+  /** What was left when it was signed, and how its steps were ticked. */
+  remarks: string
 }
 
 const endLabel = (end: JointRecord['a']): string => (end === null ? '' : 'pipe' in end ? getPipe(end.pipe).label : `${end.thread.size} ${end.thread.form.toUpperCase()} ${end.thread.gender}`)
@@ -41,10 +43,11 @@ function toRow(job: JobRecord, joint: JointRecord): RegisterRow {
     care: shiftedEnds(job, joint).map(({ find, was, now }) => `${find.place || 'find'}: was ${getPipe(was).label}, is kept as ${now === null ? 'nothing' : getPipe(now).label}`).join('; '),
     failedChecks: joint.faults.map(({ code }) => code).join(', '),
     reopened: joint.reopenings.map(({ reason }) => reason).join('; '),
+    remarks: signed?.remarks.map(({ text }) => text).join(' ') ?? '',
   }
 }
 
-const COLUMNS: readonly (keyof RegisterRow)[] = ['joint', 'where', 'pipes', 'methods', 'marksMm', 'measured', 'status', 'madeBy', 'at', 'care', 'failedChecks', 'reopened']
+const COLUMNS: readonly (keyof RegisterRow)[] = ['joint', 'where', 'pipes', 'methods', 'marksMm', 'measured', 'status', 'madeBy', 'at', 'care', 'failedChecks', 'reopened', 'remarks']
 
 /** The register of a job as CSV (RFC 4180, UTF-8), one row a joint that a way was taken for. */
 export const registerCsv = (job: JobRecord): string =>

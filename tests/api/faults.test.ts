@@ -56,7 +56,7 @@ describe('a check that fails', () => {
 describe('a signed joint', () => {
   it('is opened again with its reason: the sign-off stays, the step is done again, and it is signed anew', async () => {
     const { slug, joint, at } = await begun()
-    const places = cardsOf({ region: 'us', policy: {} }, joint).flatMap(({ entry, answer }) => (answer.ok ? answer.value.steps.map((_, step) => ({ entry, step })) : []))
+    const places = cardsOf({ region: 'us', year: null, policy: {}, tools: null, finds: [] }, joint).flatMap(({ entry, answer }) => (answer.ok ? answer.value.steps.map(({ id }) => ({ entry, step: id })) : []))
     for (const place of places) await call('PUT', `${at}/ticks`, place)
     const signed = (await post<JointRecord>(`${at}/signoffs`, { initials: 'OL' })).body
     expect(await call('DELETE', `${at}/ticks`, places[0]!)).toMatchObject({ status: 409, body: { error: { message: expect.stringContaining('open the joint again') } } })

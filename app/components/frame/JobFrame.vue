@@ -28,6 +28,7 @@ const stations = computed(() => (props.job ? stationViews(props.job, props.here,
         <UButton to="/" variant="outline">All jobs</UButton>
       </div>
     </main>
+    <KeepSteps />
   </div>
 </template>
 

@@ -2,7 +2,7 @@
 import { unitSystemOf } from '#core/catalogue'
 import { shiftedEnds, standingSignoff, statusOf, type ClashRecord, type JobRecord, type JointRecord } from '#core/record'
 import { formatDecimal } from '#core/units'
-import { methodWords, STATUS_WORDS } from '~/wording/en'
+import { inRegion, methodWords, STATUS_WORDS } from '~/wording/en'
 import { dayTime, fieldWords, recordWords, valueWords } from '~/wording/entry'
 import { endLabel } from '~/wording/way'
 
@@ -58,7 +58,7 @@ useKeys({ j: () => move(1), k: () => move(-1) })
       </ul>
       <h2 class="zone-heading mt-6">Signed</h2>
       <p v-if="log.length === 0" class="note">Nothing signed yet.</p>
-      <ul class="t15"><li v-for="{ joint, signoff, isCorrected, reopened } in log" :key="signoff.id" class="entry"><span class="note">{{ time(signoff.at) }}</span><span><span :class="{ 'line-through note': isCorrected }">J{{ joint.number }}: {{ signoff.marks.map(({ mm }) => (mm === null ? '?' : formatDecimal(mm, 1))).join(', ') }} mm</span><span v-if="reopened" class="ochre block" data-test="log-reopened">opened again {{ time(reopened.at) }}{{ reopened.by ? `, ${reopened.by}` : '' }}: {{ reopened.reason }}</span></span><b>{{ signoff.initials }}</b></li></ul>
+      <ul class="t15"><li v-for="{ joint, signoff, isCorrected, reopened } in log" :key="signoff.id" class="entry"><span class="note">{{ time(signoff.at) }}</span><span><span :class="{ 'line-through note': isCorrected }">J{{ joint.number }}: {{ signoff.marks.map(({ mm }) => (mm === null ? '?' : formatDecimal(mm, 1))).join(', ') }} mm</span><span v-for="one in signoff.remarks" :key="one.code" class="ochre block" data-test="log-remark">{{ inRegion(one.text, job.region) }}</span><span v-if="reopened" class="ochre block" data-test="log-reopened">opened again {{ time(reopened.at) }}{{ reopened.by ? `, ${reopened.by}` : '' }}: {{ reopened.reason }}</span></span><b>{{ signoff.initials }}</b></li></ul>
       <template v-if="job.clashes.length">
         <h2 class="zone-heading mt-6">Two entries met <span class="right">kept: bold</span></h2>
         <ul class="t15" data-test="clash-log"><li v-for="clash in job.clashes" :key="clash.id" class="entry"><span class="note">{{ time(clash.at) }}</span><span>{{ clashRecord(clash) }}: <template v-for="field in clash.fields" :key="field.path">{{ fieldWords(field.path) }}: <component :is="clash.kept === 'mine' ? 'b' : 's'">{{ valueWords(field.path, field.mine.value, job) }}</component> {{ field.mine.by || 'one hand' }}, <component :is="clash.kept === 'theirs' ? 'b' : 's'">{{ valueWords(field.path, field.theirs.value, job) }}</component> {{ field.theirs.by || 'another' }}. </template></span></li></ul>

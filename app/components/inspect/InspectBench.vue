@@ -1,15 +1,16 @@
 <script setup lang="ts">
-import { unitSystemOf } from '#core/catalogue'
-import { METHODS } from '#core/joints'
+import { unitSystemOf, type EndFacts } from '#core/catalogue'
+import { METHODS, SERVICES } from '#core/joints'
 import type { SeenName } from '#core/inspect'
 import type { JobRecord } from '#core/record'
 import { unitOf } from '~/reading/format'
-import { inRegion, methodWords } from '~/wording/en'
+import { FACT_ASKS } from '~/wording/facts'
+import { inRegion, methodWords, SERVICE_WORDS } from '~/wording/en'
 import { FINDING_WORDS, SEEN_CHOICES, SEEN_LENGTHS } from '~/wording/inspect'
 
 /** Look at a joint that is there already: what is seen at the left, what it says at the right, the worst first. */
 const props = defineProps<{ job: JobRecord }>()
-const { method, pipe, tube, seen, typed, problems, looks, answer, say, type, clear } = useInspect(toRef(props, 'job'))
+const { method, pipe, tube, known, service, asks, seen, typed, problems, looks, answer, say, type, clear } = useInspect(toRef(props, 'job'))
 const isPicking = ref(false)
 const words = (text: string) => inRegion(text, props.job.region)
 const unit = computed(() => unitOf(unitSystemOf(props.job.region)))
@@ -19,6 +20,7 @@ const askOf = (name: SeenName) => answer.value?.unseen.find(({ code }) => code =
 const ASKED = reactive<Partial<Record<SeenName, string>>>({})
 watch(answer, now => now?.unseen.forEach(({ code, ask }) => { ASKED[code] = ask }), { immediate: true })
 const VERDICT = { sound: 'Sound, as far as it was looked at.', care: 'It wants care.', wrong: 'It is wrong.' } as const
+const isSaid = (says: EndFacts) => Object.entries(says).every(([name, value]) => known.value[name as keyof EndFacts] === value)
 const isBare = computed(() => (answer.value?.findings.length ?? 0) === 0)
 </script>
 
@@ -29,7 +31,12 @@ const isBare = computed(() => (answer.value?.findings.length ?? 0) === 0)
       <h3 class="zone-heading">What holds it</h3>
       <div class="answers my-2" role="group" aria-label="Method"><button v-for="one in METHODS" :key="one" type="button" class="answer" :aria-pressed="method === one" :data-method="one" @click="method = one">{{ methodWords(one) }}</button></div>
       <button type="button" class="endpick" data-test="look-pipe" @click="isPicking = true"><span class="note t13">on this pipe</span><b class="t17">{{ tube?.label ?? 'choose it, if it is known' }}</b></button>
+      <div class="answers my-2" role="group" aria-label="What it carries"><span class="note t14 self-center">it carries</span><button v-for="one in SERVICES" :key="one" type="button" class="answer" :aria-pressed="service === one" :data-service="one" @click="service = one">{{ SERVICE_WORDS[one] }}</button></div>
       <ul>
+        <li v-for="fact in asks" :key="fact.code" class="look" :data-fact="fact.code">
+          <p class="t17 flex gap-2 items-center"><StatusShape :status="fact.keys.some(({ says }) => says && isSaid(says)) ? 'made' : 'planned'" :size="14" /> {{ words(FACT_ASKS[fact.code] ?? fact.code) }}</p>
+          <div class="answers"><button v-for="key in fact.keys" :key="key.words" type="button" class="answer" :aria-pressed="isSaid(key.says)" :data-answer="`${fact.code}:${key.words}`" @click="known = { ...known, ...key.says }">{{ key.words }}</button></div>
+        </li>
         <li v-for="name in looks" :key="name" class="look" :data-look="name">
           <p class="t17 flex gap-2 items-center"><StatusShape :status="seen[name] === undefined ? 'planned' : 'made'" :size="14" /> {{ words(askOf(name)) }}</p>
           <div v-if="choices(name)" class="answers"><button v-for="choice in choices(name)" :key="String(choice.value)" type="button" class="answer" :aria-pressed="seen[name] === choice.value" :data-seen="`${name}:${choice.value}`" @click="say(name, choice.value as never)">{{ words(choice.words) }}</button></div>
@@ -40,7 +47,7 @@ const isBare = computed(() => (answer.value?.findings.length ?? 0) === 0)
     <section class="right" aria-label="What it says" data-test="inspect">
       <template v-if="answer && !isBare">
         <p class="t26 flex gap-3 items-center"><StatusShape v-if="answer.verdict === 'wrong'" status="refused" :size="24" /><VerdictShape v-else :verdict="answer.verdict === 'sound' ? 'fits' : 'care'" :size="24" /> {{ VERDICT[answer.verdict] }}</p>
-        <ul class="mt-3"><li v-for="one in answer.findings" :key="one.code" class="finding" :data-finding="one.code"><StatusShape v-if="one.verdict === 'wrong'" status="refused" :size="18" :label="FINDING_WORDS.wrong" /><VerdictShape v-else :verdict="one.verdict === 'sound' ? 'fits' : 'care'" :size="18" /><p><b>{{ words(one.text) }}</b>{{ one.remedy ? ` ${words(one.remedy)}` : '' }}</p></li></ul>
+        <ul class="mt-3"><li v-for="one in answer.findings" :key="one.code + one.text" class="finding" :data-finding="one.code"><StatusShape v-if="one.verdict === 'wrong'" status="refused" :size="18" :label="FINDING_WORDS.wrong" /><VerdictShape v-else :verdict="one.verdict === 'sound' ? 'fits' : 'care'" :size="18" /><p><b>{{ words(one.text) }}</b>{{ one.remedy ? ` ${words(one.remedy)}` : '' }}</p></li></ul>
         <p v-if="answer.unseen.length" class="note t14 mt-3">Not looked at: {{ answer.unseen.length }}. Next: {{ words(answer.unseen[0]!.ask).toLowerCase() }}</p>
         <button type="button" class="underline note min-h-11 t14" @click="clear">Look at another one</button>
       </template>

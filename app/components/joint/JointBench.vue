@@ -8,7 +8,7 @@ import { endLabel } from '~/wording/way'
 
 /** Joint: two ends facing each other, the conditions, every way that works and every one refused. */
 const props = defineProps<{ job: JobRecord }>()
-const { joint, isStarting, shifted, follow, isSigned, conditions, answer, ways, way, lookedAt, addJoint, change, setCondition, take } = useJoint(toRef(props, 'job'))
+const { joint, ends, suspects, traced, isStarting, shifted, follow, isSigned, conditions, answer, ways, way, lookedAt, addJoint, change, setCondition, take } = useJoint(toRef(props, 'job'))
 const table = useTemplateRef<HTMLElement>('table')
 const { width } = useElementSize(table)
 const narrow = useNarrow()
@@ -35,7 +35,7 @@ const isWorkingOpen = ref(false)
 const isCharted = ref(false)
 /** As many ways as a chart can be read of. */
 const CHARTED = 8
-useKeys({ j: () => look(at.value + 1), k: () => look(at.value - 1), n: () => { void addJoint() }, Enter: () => { if (way.value && !isSigned.value) void take(way.value.id) }, w: () => { isWorkingOpen.value = true } })
+useKeys({ j: () => look(at.value + 1), k: () => look(at.value - 1), n: () => { void addJoint() }, Enter: () => { if (way.value && !isSigned.value) take(way.value.id) }, w: () => { isWorkingOpen.value = true } })
 const set = (name: keyof Conditions, value: Conditions[keyof Conditions]) => setCondition(name, value as never)
 </script>
 
@@ -46,6 +46,8 @@ const set = (name: keyof Conditions, value: Conditions[keyof Conditions]) => set
   <div v-else class="bench">
     <div ref="table" class="table">
       <ShiftedBand :job="job" :shifted="shifted" :is-signed="isSigned" @follow="follow" />
+      <SuspectBand :suspects="suspects" :ends="{ a: endLabel(joint.a), b: endLabel(joint.b) }" :job="job" @traced="traced" />
+      <AsideBand v-if="!isSigned" :job="job" :joint="joint" />
       <div class="ends">
         <button type="button" class="endpick" data-end="a" :disabled="isSigned" @click="pickEnd('a')"><span class="note t13">first end</span><b class="t17">{{ joint.a ? endLabel(joint.a) : 'choose the pipe' }}</b></button>
         <label class="place"><span class="note t13">J{{ joint.number }}, where</span><input class="plain-input t15" :value="joint.place" :disabled="isSigned" maxlength="120" placeholder="old stub, north wall" @input="change({ place: ($event.target as HTMLInputElement).value })"></label>
@@ -68,6 +70,7 @@ const set = (name: keyof Conditions, value: Conditions[keyof Conditions]) => set
           <p class="note">What would have to change:</p>
           <ul><li v-for="text in answer.instead" :key="text" class="t17">{{ text }}</li></ul>
         </div>
+        <EndAsk v-if="!isSigned" :ways="ways" :a="ends.a" :b="ends.b" :labels="{ a: endLabel(joint.a), b: endLabel(joint.b) }" :region="job.region" @answer="(on, end) => change({ [on]: end })" />
         <TransitionGroup name="row">
           <WayRow v-for="{ one, index } in shown" :key="one.id" :way="one" :a="joint.a" :b="joint.b" :region="job.region" :system="system" :selected="one.id === way?.id" :taken="one.id === joint.wayId" :index="index" @look="lookedAt = one.id" />
         </TransitionGroup>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Note } from '#core/base'
 import { MINUTES, orderList, type Policy, type Way } from '#core/joints'
 import type { Region } from '#core/catalogue'
 import { formatDecimal, type UnitSystem } from '#core/units'
@@ -14,7 +15,9 @@ const { isOut, flip } = useStock()
 const words = (text: string) => inRegion(text, props.region)
 const place = (i: number) => (i === 0 ? 'first end' : i === props.way.joints.length - 1 ? 'other end' : 'between')
 const schools = computed(() => schoolsOf(props.way, props.policy).slice(0, 3))
-const notes = computed(() => [...(props.way.verdict === 'fits' ? [] : props.way.because), ...props.way.cautions])
+/** What decides stands first; a way keeps it among its cautions too. */
+const decides = (note: Note) => props.way.verdict !== 'fits' && props.way.because.some(({ code, text }) => code === note.code && text === note.text)
+const notes = computed(() => [...(props.way.verdict === 'fits' ? [] : props.way.because), ...props.way.cautions.filter(note => !decides(note))])
 
 /** The order list as the supplier reads it: how many, what, which size. */
 const order = computed(() => orderList(props.way).map(({ name, ...line }) => ({ ...line, name: words(name) })))
@@ -59,7 +62,7 @@ function showMargin() {
     <h3 class="zone-heading mt-3">To order</h3>
     <ul class="t15"><li v-for="part in way.parts" :key="part.name + part.size" class="flex justify-between gap-3 border-b border-[var(--hair)] py-1"><span>{{ words(part.name) }} <b>{{ part.kind === 'tail' ? '' : part.size }}</b></span><span class="whitespace-nowrap">{{ part.length ? `cut ${formatDecimal(part.length, 0)} mm` : `${part.quantity} off` }}<button v-if="part.kind !== 'tail'" type="button" class="stock" :class="{ 'ochre w6': isOut(part) }" :aria-pressed="isOut(part)" :aria-label="`${words(part.name)} ${part.size} is not in stock`" data-test="out-of-stock" @click="flip(part)">{{ isOut(part) ? 'not in stock' : 'in stock' }}</button></span></li></ul>
     <p class="t14 mt-1 flex gap-4"><button type="button" class="underline min-h-9" data-test="copy-order" @click="copyOrder">{{ isCopied ? 'Copied' : 'Copy the list' }}</button><a :href="csv" download="order.csv" class="underline min-h-9 inline-flex items-center" data-test="order-csv">Table file (CSV)</a></p>
-    <ul class="mt-3 space-y-2"><li v-for="note in notes" :key="note.code + note.text" class="flex gap-2 t14" :data-note="note.code"><StatusShape :status="way.because.includes(note) ? 'held' : 'planned'" :size="14" class="mt-[2px]" /><span>{{ words(note.text) }}</span></li></ul>
+    <ul class="mt-3 space-y-2"><li v-for="note in notes" :key="note.code + note.text" class="flex gap-2 t14" :data-note="note.code"><StatusShape :status="decides(note) ? 'held' : 'planned'" :size="14" class="mt-[2px]" /><span>{{ words(note.text) }}</span></li></ul>
     <div v-for="school in schools" :key="school.name" class="mt-3" data-test="school">
       <h3 class="zone-heading">Where practitioners differ: {{ words(school.name) }} <NuxtLink v-if="school.policy" :to="`/jobs/${slug}/kit`" class="right underline">by the job's policy</NuxtLink></h3>
       <ul class="flex gap-4 flex-wrap t14"><li v-for="one in school.schools" :key="one.words">{{ words(one.words) }} <b v-if="one.isInUse" class="copper">In use.</b></li></ul>

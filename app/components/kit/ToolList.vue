@@ -2,6 +2,7 @@
 import { findSocket, PIPES, type Region, type SocketMethod } from '#core/catalogue'
 import { JOINT_METHODS, type Method } from '#core/joints'
 import { overdue, type ToolRecord } from '#core/record'
+import { readAir } from '~/reading/air'
 import { methodWords } from '~/wording/en'
 
 /** The tools on the van: what each joins, the sizes it has, until when its check holds. */
@@ -33,6 +34,9 @@ function toggleSize(method: Method, size: string) {
 function setDue(method: Method, due: string) {
   put(method, { ...toolOf(method)!, due: due === '' ? null : due })
 }
+/** Least air of the expander as its paper says; empty is not read. */
+const coldProblem = (text: string) => readAir(text, 40).problem
+const setCold = (method: Method, text: string) => put(method, { ...toolOf(method)!, leastAmbient: readAir(text, 40).value })
 </script>
 
 <template>
@@ -52,6 +56,7 @@ function setDue(method: Method, due: string) {
               <span class="note t14 self-center">{{ toolOf(method)!.sizes.length === 0 ? 'none picked: every size' : `${toolOf(method)!.sizes.length} of them` }}</span>
             </div>
             <label class="due t14"><span class="note">{{ method === 'crimp' || method === 'clamp' ? 'gauge' : 'check' }} holds until</span><input type="date" class="plain-input" :value="toolOf(method)!.due ?? ''" @change="setDue(method, ($event.target as HTMLInputElement).value)"></label>
+            <label v-if="method === 'expansion'" class="due t14"><span class="note">works from, by its own paper</span><KeptField class="w7" :value="toolOf(method)!.leastAmbient ?? ''" placeholder="not read" :check="coldProblem" inputmode="text" maxlength="6" aria-label="Least air of the expander, degrees Celsius" data-test="least-ambient" @keep="text => setCold(method, text)" /> &#176;C</label>
             <p v-if="late.has(method)" class="ochre w6 t14 flex gap-2 items-center" data-test="overdue"><StatusShape status="held" :size="16" /> Over its date: have it checked before the next joint.</p>
           </template>
         </li>

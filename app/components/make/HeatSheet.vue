@@ -30,7 +30,7 @@ const read = computed<{ question: HeatQuestion | null, path: string, message: st
   if (kept.value.ambient.trim() === '' || !(ambient >= -30 && ambient <= 60)) return no('ambient', 'The room: -30 to 60 °C.')
   const seconds = typed.seconds.trim() === '' ? 30 : numberOf(typed.seconds)
   if (!(seconds > 0 && seconds <= 600)) return no('seconds', 'Heated for: 1 to 600 seconds.')
-  return { question: { pipe: props.pipe, distance: mm, target: typed.target === 'own' ? own : typed.target, torch: kept.value.torch, ambient, wrapped: typed.isWrapped, inside: typed.inside, seconds }, path: '', message: '' }
+  return { question: { region: props.region, pipe: props.pipe, distance: mm, target: typed.target === 'own' ? own : typed.target, torch: kept.value.torch, ambient, wrapped: typed.isWrapped, inside: typed.inside, seconds }, path: '', message: '' }
 })
 const question = computed(() => (open.value ? read.value.question : null))
 const { answer, isLooking } = useHeat(question)
@@ -41,12 +41,14 @@ const minutes = (seconds: number) => `${Math.floor(seconds / 60)} min ${String(M
 /** Water comes once it is cool to the hand, and not before the five minutes of practice. */
 const WATER_AFTER = 300
 const rule = computed(() => HEAT_RULE.most * getPipe(props.pipe).od)
-/** Far enough by the model, nearer than the trade's larger rule: the maker's paper decides. */
-const isBetween = computed(() => found.value?.safe === true && question.value !== null && question.value.distance < rule.value)
+/** Far enough by the model, nearer than the rule of the trade: the answer says both, the maker's paper decides. */
+const between = computed(() => found.value?.cautions.find(({ code }) => code === 'trade-rule'))
+const isBetween = computed(() => between.value !== undefined)
+const others = computed(() => found.value?.cautions.filter(({ code }) => code !== 'trade-rule') ?? [])
 const advice = computed(() => {
   if (!found.value || !question.value) return ''
   const { safe, minDistance } = found.value
-  if (isBetween.value) return `By this model it stays under ${found.value.course.limit} °C. The larger rule of the trade asks ${say(rule.value)}: go by the maker's paper, wrap it wet, or solder first.`
+  if (between.value) return `It stays under ${found.value.course.limit} °C. ${between.value.text}`
   if (safe) return `This far off it stays under ${found.value.course.limit} °C, by this model and by the rule of the trade.`
   return `Too near. Solder this joint first and let it cool, or keep ${say(Math.ceil(minDistance))} away${typed.isWrapped ? '' : ', or wind a wet cloth between and ask again'}.`
 })
@@ -68,7 +70,7 @@ function working() {
       </div>
       <div class="answers mt-3"><button type="button" class="answer" :aria-pressed="typed.isWrapped" data-test="heat-wrap" @click="typed.isWrapped = !typed.isWrapped">wet cloth between</button><button type="button" class="answer" :aria-pressed="typed.inside === 'water'" data-test="heat-water" @click="typed.inside = typed.inside === 'water' ? 'air' : 'water'">water in the tube</button><button v-for="one in ['propane', 'propylene'] as const" :key="one" type="button" class="answer" :aria-pressed="kept.torch === one" :data-torch="one" @click="kept.torch = one">{{ one }}</button></div>
       <p v-if="read.message || refused" class="brick t15 mt-3 flex gap-2" role="status"><StatusShape status="refused" :size="16" class="mt-[2px] flex-none" /> {{ read.message || refused }}</p>
-      <p v-if="typed.inside === 'water'" class="ochre t15 mt-2 flex gap-2"><StatusShape status="held" :size="16" class="mt-[2px] flex-none" /> Solder does not take with water in the tube: drain it, or choose another joint.</p>
+      <p v-for="one in others" :key="one.code" class="ochre t15 mt-2 flex gap-2" :data-heat-caution="one.code"><StatusShape status="held" :size="16" class="mt-[2px] flex-none" /> {{ one.text }}</p>
       <template v-if="found && question">
         <div class="verdict" data-test="heat-verdict"><VerdictShape :verdict="isBetween ? 'care' : found.safe ? 'fits' : 'held'" :size="24" /><div><p class="t20 w7">{{ isBetween ? 'Cool enough by the model' : found.safe ? 'Safe' : 'Too hot' }}: <button type="button" class="figure-button t26" :class="found.safe ? 'verd' : 'brick'" data-test="heat-working" @click="working">{{ Math.round(found.peak) }} °C<span class="visually-hidden">, show the working</span></button> at {{ say(question.distance) }}, limit {{ found.course.limit }}</p><p class="t15">{{ advice }} <span class="note">Highest {{ minutes(found.peakAt) }} after heat was put on.</span></p></div></div>
         <dl class="facts">

@@ -2,7 +2,7 @@
 import { useElementSize, useStorage, useSwipe, useWakeLock } from '@vueuse/core'
 import { getPipe, unitSystemOf } from '#core/catalogue'
 import { fillPolicy } from '#core/joints'
-import { doubtsOf, overdue, reusesOf, statusOf, type BentPiece, type JobRecord } from '#core/record'
+import { doubtsOf, isAt, overdue, reusesOf, statusOf, type BentPiece, type JobRecord } from '#core/record'
 import { remedyOf, solderByVolume, SOLDER_GAP_MM } from '#core/making'
 import { formatDecimal } from '#core/units'
 import { inRegion, methodWords, STATUS_WORDS } from '~/wording/en'
@@ -14,7 +14,7 @@ import { dayTime } from '~/wording/entry'
 
 /** Make: the pipe end to scale above, cautions, the steps to tick, the wait, the gauge, and the sign-off. */
 const props = defineProps<{ job: JobRecord, bent: readonly BentPiece[] }>()
-const { joints, joint, shifted, follow, isSigned, cards, card, chosen, current, left, depth, stepsOf, tickOf, openSteps, typedDepth, typed, setAir, setTorch, tick, fail, setTimer, setDepth, setOrientation, sign } = useMake(toRef(props, 'job'))
+const { joints, joint, shifted, follow, isSigned, cards, card, chosen, current, left, depth, stepsOf, tickOf, stateOf, heldAt, suspects, traced, leftNow, openSteps, typedDepth, typed, setAir, setTorch, tick, fail, setTimer, setDepth, setOrientation, sign } = useMake(toRef(props, 'job'))
 const router = useRouter()
 const { showDepth } = useWorking()
 const drawing = useTemplateRef<HTMLElement>('drawing')
@@ -33,7 +33,7 @@ const isReopening = ref(false)
 /** A tool over its check date holds the joint until a trial one is gauged. */
 const late = computed(() => overdue(props.job.tools, today()).find(({ method }) => method === card.value?.joint.method))
 const cautions = computed(() => (card.value?.answer.ok
-  ? [...(late.value && !isSigned.value ? [{ code: 'tool-check', text: `The check of this ${methodWords(late.value.method)} tool ended ${late.value.due}. Make a trial joint and gauge it first, or have the tool checked.` }] : []), ...card.value.answer.value.cautions]
+  ? [...(late.value && !isSigned.value ? [{ code: 'tool-check', text: `The check of this ${methodWords(late.value.method)} tool ended ${late.value.due}. Make a trial joint and gauge it first, or have the tool checked.` }] : []), ...card.value.answer.value.cautions.filter(({ code }) => code !== 'gas' && !stops.value.some(stop => stop.code === code))]
   : []))
 const gauge = computed(() => (card.value?.answer.ok ? card.value.answer.value.gauge : undefined))
 const consumables = computed(() => (card.value?.answer.ok ? card.value.answer.value.consumables : []))
@@ -41,7 +41,10 @@ const waitStep = computed(() => {
   const now = steps.value[current.value]
   return now?.seconds === undefined ? null : { step: current.value, seconds: now.seconds, label: inRegion(now.do, props.job.region) }
 })
-const timerOf = (step: number) => joint.value?.timers.find(timer => timer.entry === card.value?.entry && timer.step === step)
+const timerOf = (step: number) => joint.value?.timers.find(isAt({ entry: card.value!.entry, step: steps.value[step]!.id }))
+const heldBy = (step: number) => (card.value ? heldAt(card.value, steps.value[step]!) : null)
+/** What is seen to before anything is cut; a depth that is measured is known. */
+const stops = computed(() => (card.value?.answer.ok && !isSigned.value ? card.value.answer.value.stop.filter(({ code }) => code !== 'gas' && (code !== 'measure' || depth.value.mm === null)) : []))
 const next = computed(() => joints.value.find(one => one.id !== joint.value?.id && statusOf(one) !== 'made'))
 const what = (pipe: string | null, size?: string) => (pipe ? getPipe(pipe).label : `${size} thread`)
 const caution = ref(0)
@@ -70,7 +73,7 @@ const canHeat = computed(() => card.value?.joint.method === 'solder' && card.val
 const quantity = (n: number, unit: string) => (unit === 'mm' ? (system.value === 'inch' ? `${formatReading(n, 'inch')} in` : `${formatDecimal(n, 0)} mm`) : `${n} ${unit}`)
 
 function tickCurrent() {
-  if (!isSigned.value && current.value >= 0) void tick(current.value)
+  if (!isSigned.value && current.value >= 0 && heldBy(current.value) === null) void tick(current.value)
 }
 async function afterSigning() {
   await (next.value ? router.push({ query: { joint: next.value.id } }) : router.push(`/jobs/${props.job.slug}/handover`))
@@ -98,6 +101,8 @@ useKeys({
   <template v-else>
     <JointTabs :job="{ ...job, joints }" :current="joint.id" :bent="bent" />
     <ShiftedBand :job="job" :shifted="shifted" :is-signed="isSigned" @follow="follow" />
+    <SuspectBand :suspects="suspects" :ends="{ a: endLabel(joint.a), b: endLabel(joint.b) }" :job="job" @traced="traced" />
+    <AsideBand v-if="!isSigned" :job="job" :joint="joint" />
     <div class="top">
       <div ref="drawing" class="drawing"><MakeStrip v-if="width > 0" :card="card" :mm="depth.mm" :is-measured="depth.isMeasured" :system="system" :width="Math.floor(width)" :height="narrow ? 186 : 232" :done="isSigned" /></div>
       <div class="about">
@@ -110,6 +115,8 @@ useKeys({
         <ComeBack v-if="joint.conditions.temporary || joint.comeBack" :joint="joint" :slug="job.slug" />
       </div>
     </div>
+    <div v-if="!card.answer.ok" class="stops" role="alert" data-test="card-refused"><p><StatusShape status="stop" :size="26" /> <span><b>Stop.</b> {{ inRegion(card.answer.error.message.replace(/^[\w-]+: /, ''), job.region) }} <NuxtLink :to="{ path: `/jobs/${job.slug}/joint`, query: { joint: joint.id } }" class="underline">Choose another way</NuxtLink></span></p></div>
+    <div v-if="stops.length" class="stops" role="alert"><p v-for="one in stops" :key="one.code" :data-stop="one.code"><StatusShape status="stop" :size="26" /> <span><b>Stop.</b> {{ inRegion(one.text, job.region) }}</span></p></div>
     <aside v-if="cautions.length" class="cautions" aria-label="Cautions">
       <template v-for="(one, i) in cautions" :key="one.code"><p v-if="!narrow ? i < 3 : i === caution % cautions.length" :data-caution="one.code"><StatusShape status="held" :size="20" /> <span>{{ inRegion(one.text, job.region) }}</span></p></template>
       <button v-if="narrow && cautions.length > 1" type="button" class="note whitespace-nowrap min-h-11" @click="caution++">{{ caution % cautions.length + 1 }} of {{ cautions.length }}</button>
@@ -125,7 +132,7 @@ useKeys({
     </div>
     <div class="bench">
       <div ref="stepArea">
-      <StepList v-model:typed="typed" :steps="steps" :current="current" :only="isSingle ? viewed : null" :tick-of="step => tickOf(card!.entry, step)" :locked="isSigned" :region="job.region" :system="system" :remedy="step => remedyOf(card!.joint.method, steps[step]!.code)" @tick="tick" @fail="fail">
+      <StepList v-model:typed="typed" :steps="steps" :current="current" :only="isSingle ? viewed : null" :tick-of="step => tickOf(card!.entry, steps[step]!.id)" :changed="step => stateOf(card!, steps[step]!) === 'changed'" :held="heldBy" :locked="isSigned" :region="job.region" :system="system" :remedy="step => remedyOf(card!.joint.method, steps[step]!.code)" @tick="tick" @fail="fail">
         <template #wait="{ step }"><WaitTimer v-if="narrow && waitStep && waitStep.step === step" :timer="timerOf(step)" :seconds="waitStep.seconds" :label="waitStep.label" :locked="isSigned" @start="setTimer(step, true)" @stop="setTimer(step, false)" @early="tick(step)" /></template>
       </StepList>
       <div v-if="isSingle && !narrow" class="turn"><button type="button" :disabled="viewed === 0" data-test="step-back" @click="turn(-1)">Back</button><span class="t15 note">{{ viewed + 1 }} of {{ steps.length }}</span><button type="button" :disabled="viewed >= steps.length - 1" data-test="step-next" @click="turn(1)">Next</button></div>
@@ -142,24 +149,25 @@ useKeys({
         <p><button type="button" class="underline t15 min-h-9" data-test="open-count" @click="isCountOpen = true">Count parts out and back <kbd>Q</kbd></button></p>
         <div v-if="joint.faults.some(({ entry }) => entry === card!.entry)" data-test="faults"><h2 class="zone-heading">Checks that failed here <span v-if="reusesOf(joint, card.entry)" class="right">fitting used again {{ reusesOf(joint, card.entry) }} of {{ fillPolicy(job.policy).reuseLimit }}</span></h2><ul class="t15"><li v-for="fault in joint.faults.filter(({ entry }) => entry === card!.entry)" :key="fault.id"><b>{{ fault.code }}</b> {{ dayTime(fault.at) }}{{ fault.by ? `, ${fault.by}` : '' }}: {{ inRegion(fault.remedy, job.region) }}</li></ul></div>
         <p v-if="isSigned" class="t17 w7 flex gap-2 items-center"><StatusShape status="made" :size="20" /> Signed {{ joint.signoffs.at(-1)!.initials }}, {{ new Date(joint.signoffs.at(-1)!.at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' }) }} <button type="button" class="underline t15 font-normal min-h-11" data-test="open-reopen" @click="isReopening = true">Open it again</button></p>
+        <ul v-if="isSigned && joint.signoffs.at(-1)!.remarks.length" class="t15" data-test="remarks"><li v-for="one in joint.signoffs.at(-1)!.remarks" :key="one.code" class="flex gap-2"><StatusShape status="held" :size="14" class="mt-1 flex-none" /> {{ inRegion(one.text, job.region) }}</li></ul>
         <ul v-if="joint.reopenings.length" class="t15" data-test="reopenings"><li v-for="one in joint.reopenings" :key="one.id">Opened again {{ dayTime(one.at) }}{{ one.by ? `, ${one.by}` : '' }}: {{ one.reason }}</li></ul>
         <template v-if="!isSigned && !narrow">
-          <UButton v-if="current >= 0" size="xl" block data-test="tick-current" @click="tickCurrent">Done: step {{ current + 1 }} <kbd>Space</kbd></UButton>
+          <UButton v-if="current >= 0" size="xl" block data-test="tick-current" :disabled="heldBy(current) !== null" @click="tickCurrent">Done: step {{ current + 1 }} <kbd>Space</kbd></UButton>
           <UButton v-else-if="left > 0" size="xl" block data-test="next-entry" @click="chosen = null">Next end</UButton>
           <UButton size="xl" block :disabled="left > 0 || depth.mm === null" data-test="open-sign" @click="isSigning = true"><span>Sign J{{ joint.number }}{{ next ? `, then J${next.number}` : '' }}</span><span v-if="left > 0" class="t15 font-normal">{{ left }} step{{ left === 1 ? '' : 's' }} to go</span></UButton>
         </template>
         <p class="note t13">Local code, the fitting's own paper and a licensed person come first.</p>
       </div>
     </div>
-    <div v-if="narrow && !isSigned && isSingle && left > 0" class="thumb turn"><button type="button" :disabled="viewed === 0" data-test="step-back" @click="turn(-1)">Back</button><UButton size="xl" data-test="tick-current" @click="current >= 0 ? tickCurrent() : chosen = null">{{ current >= 0 ? `Done: ${current + 1}` : 'Next end' }}</UButton><button type="button" :disabled="viewed >= steps.length - 1" data-test="step-next" @click="turn(1)">Next</button></div>
+    <div v-if="narrow && !isSigned && isSingle && left > 0" class="thumb turn"><button type="button" :disabled="viewed === 0" data-test="step-back" @click="turn(-1)">Back</button><UButton size="xl" data-test="tick-current" :disabled="current >= 0 && heldBy(current) !== null" @click="current >= 0 ? tickCurrent() : chosen = null">{{ current >= 0 ? `Done: ${current + 1}` : 'Next end' }}</UButton><button type="button" :disabled="viewed >= steps.length - 1" data-test="step-next" @click="turn(1)">Next</button></div>
     <div v-else-if="narrow && !isSigned" class="thumb">
-      <UButton v-if="left > 0" size="xl" class="flex-1" data-test="tick-current" @click="current >= 0 ? tickCurrent() : chosen = null">{{ current >= 0 ? `Done: step ${current + 1}` : 'Next end' }}</UButton>
+      <UButton v-if="left > 0" size="xl" class="flex-1" data-test="tick-current" :disabled="current >= 0 && heldBy(current) !== null" @click="current >= 0 ? tickCurrent() : chosen = null">{{ current >= 0 ? `Done: step ${current + 1}` : 'Next end' }}</UButton>
       <UButton size="xl" :class="left > 0 ? '' : 'flex-1'" :variant="left > 0 ? 'outline' : 'solid'" :disabled="left > 0 || depth.mm === null" data-test="open-sign" @click="isSigning = true">Sign J{{ joint.number }}</UButton>
     </div>
     <HeatSheet v-if="canHeat" v-model:open="isHeatOpen" :pipe="card.joint.pipe!" :region="job.region" :system="system" />
     <ReopenDialog v-model:open="isReopening" :job="job" :joint="joint" :cards="cards" />
     <CountSheet v-model:open="isCountOpen" :job="job" />
-    <SignDialog v-model:open="isSigning" :name="`J${joint.number}`" :sign="sign" @signed="afterSigning" />
+    <SignDialog v-model:open="isSigning" :name="`J${joint.number}`" :region="job.region" :left="leftNow" :sign="sign" @signed="afterSigning" />
   </template>
 </template>
 
@@ -168,6 +176,8 @@ useKeys({
 .drawing { min-width: 0; overflow: hidden; }
 .about { padding: 10px 18px; display: flex; flex-direction: column; gap: 5px; }
 .measure { display: grid; grid-template-columns: auto 1fr; gap: 10px; align-items: baseline; }
+.stops { border-bottom: 3px solid var(--brick); padding: 8px 18px; display: flex; flex-direction: column; gap: 6px; }
+.stops p { display: flex; gap: 12px; align-items: center; font-size: 17px; }
 .cautions { display: flex; gap: 26px; padding: 8px 18px; border-bottom: 1px solid var(--rule); min-height: 50px; align-items: center; }
 .cautions p { display: flex; gap: 8px; align-items: center; flex: 1; font-size: 15px; line-height: 1.25; }
 .air { display: inline-flex; gap: 6px; align-items: baseline; }
@@ -185,7 +195,7 @@ useKeys({
   .top { grid-template-columns: 1fr; }
   .about { padding: 4px 12px 6px; gap: 2px; }
   .about .t40 { font-size: 26px; }
-  .cautions, .entries { padding: 4px 12px; }
+  .cautions, .entries, .stops { padding: 4px 12px; }
   .bench { display: flex; flex-direction: column; }
   .turn { display: grid; grid-template-columns: 1fr auto 1fr; gap: 18px; align-items: center; padding: 10px 18px; }
 .turn button { min-height: 72px; border: 1px solid var(--rule); text-align: center; font-size: 20px; font-weight: 700; }

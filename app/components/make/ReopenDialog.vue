@@ -10,7 +10,7 @@ const store = useJobStore()
 const reason = ref('')
 const place = ref('')
 const problem = ref<string | null>(null)
-const steps = computed(() => props.cards.flatMap(({ entry, joint, answer }, i) => (answer.ok ? answer.value.steps.map((step, at) => ({ key: `${entry}:${at}`, words: `End ${i + 1}, ${methodWords(joint.method)}, step ${at + 1}: ${inRegion(step.do, props.job.region)}` })) : [])))
+const steps = computed(() => props.cards.flatMap(({ entry, joint, answer }, i) => (answer.ok ? answer.value.steps.map((step, at) => ({ key: `${entry}:${step.id}`, words: `End ${i + 1}, ${methodWords(joint.method)}, step ${at + 1}: ${inRegion(step.do, props.job.region)}` })) : [])))
 
 function submit() {
   if (reason.value.trim() === '') {
@@ -19,8 +19,8 @@ function submit() {
   }
   const signed = standingSignoff(props.joint)
   if (!signed || !isMade(props.joint)) return
-  const [entry, step] = place.value === '' ? [] : place.value.split(':').map(Number)
-  const answer = store.reopen(props.job.slug, props.joint.id, { signoff: signed.id, reason: reason.value.trim(), ...(entry === undefined ? {} : { entry, step }) })
+  const [entry, step] = place.value === '' ? [] : place.value.split(':')
+  const answer = store.reopen(props.job.slug, props.joint.id, { signoff: signed.id, reason: reason.value.trim(), ...(entry === undefined ? {} : { entry: Number(entry), step: step! }) })
   problem.value = answer.ok ? null : answer.error.message
   if (!answer.ok) return
   reason.value = ''

@@ -1,17 +1,17 @@
 <script setup lang="ts">
 import { inMakingOrder } from '#core/making'
-import { cardsOf, isMade, type JobRecord, type JointRecord } from '#core/record'
+import { cardsOf, isAt, isMade, type JobRecord, type JointRecord } from '#core/record'
 import { inRegion } from '~/wording/en'
 
 /** Waits that run on this job, whichever joint they are of, and what can be done meanwhile. */
 const props = defineProps<{ job: JobRecord, joint: JointRecord }>()
-const running = computed(() => props.job.joints.filter(joint => !isMade(joint)).flatMap(joint => joint.timers.filter(timer => !joint.ticks.some(({ entry, step }) => entry === timer.entry && step === timer.step)).map(timer => ({ joint, timer }))))
+const running = computed(() => props.job.joints.filter(joint => !isMade(joint)).flatMap(joint => joint.timers.filter(timer => !joint.ticks.some(isAt(timer))).map(timer => ({ joint, timer }))))
 /** The next step of another joint that needs no wait that runs. */
 const meanwhile = computed(() => {
   for (const joint of props.job.joints) {
     if (joint.id === props.joint.id || isMade(joint) || !joint.way || running.value.some(one => one.joint === joint)) continue
     for (const { entry, answer } of inMakingOrder(cardsOf(props.job, joint))) {
-      const step = answer.ok ? answer.value.steps.findIndex((_, i) => !joint.ticks.some(tick => tick.entry === entry && tick.step === i)) : -1
+      const step = answer.ok ? answer.value.steps.findIndex(({ id }) => !joint.ticks.some(isAt({ entry, step: id }))) : -1
       if (step >= 0 && answer.ok) return { joint, words: inRegion(answer.value.steps[step]!.do, props.job.region) }
     }
   }

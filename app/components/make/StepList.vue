@@ -8,10 +8,10 @@ import { readAsk, askVerdict } from '~/reading/ask'
 import { inRegion } from '~/wording/en'
 
 /** A step as it is shown: of a joint, or of a bend. */
-type StepShown = Omit<Step, 'code'> & { code: string }
+type StepShown = Omit<Step, 'code' | 'id'> & { code: string, id?: string }
 
 /** The steps in order, for gloves: a wide tick zone at the left, the step to do now large, with why and its check. */
-const props = defineProps<{ steps: readonly StepShown[], current: number, only?: number | null, tickOf: (step: number) => Pick<TickRecord, 'at'> & Partial<TickRecord> | undefined, locked: boolean, region: Region, system: UnitSystem, remedy: (step: number) => Remedy }>()
+const props = defineProps<{ steps: readonly StepShown[], current: number, only?: number | null, tickOf: (step: number) => Pick<TickRecord, 'at'> & Partial<TickRecord> | undefined, locked: boolean, region: Region, system: UnitSystem, remedy: (step: number) => Remedy, changed?: (step: number) => boolean, held?: (step: number) => string | null }>()
 /** What is typed of the figure the current step asks for. */
 const typed = defineModel<string>('typed', { default: '' })
 const emit = defineEmits<{ tick: [step: number], fail: [step: number] }>()
@@ -34,6 +34,9 @@ const proof = (i: number) => {
   return ask?.unit === 'mm' ? `, ${formatLength(reading, props.system)}` : `, ${reading}${ask?.unit === 'turns' ? ' turns' : ''}`
 }
 watch(failing, (now) => { if (now !== null) void nextTick(() => list.value?.querySelector('.remedy')?.scrollIntoView({ block: 'nearest' })) })
+const isChanged = (i: number) => props.changed?.(i) ?? false
+const isDone = (i: number) => props.tickOf(i) !== undefined && !isChanged(i)
+const heldBy = (i: number) => props.held?.(i) ?? null
 const clock = (iso: string) => new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
 const words = (text: string) => inRegion(text, props.region)
 
@@ -45,14 +48,17 @@ onMounted(() => list.value?.querySelector('.now')?.scrollIntoView({ block: 'near
 
 <template>
   <ol ref="list" class="steps">
-    <li v-for="(step, i) in steps" v-show="only === undefined || only === null || only === i" :key="i" :class="{ now: i === current || i === only, done: tickOf(i), alone: only === i }" :data-step="step.code">
-      <button type="button" class="tick" role="checkbox" :aria-checked="Boolean(tickOf(i))" :aria-label="`${i + 1} ${words(step.do)}`" :disabled="locked" :data-tick="i" @click="emit('tick', i)">
-        <svg v-if="i === current && !tickOf(i)" width="44" height="44" viewBox="-8.5 -8.5 17 17" aria-hidden="true"><circle r="7" fill="var(--paper)" stroke="var(--copper)" stroke-width="1.4" stroke-dasharray="2.2 1.4" /></svg>
-        <StatusShape v-else :status="tickOf(i) ? 'made' : 'planned'" :size="30" />
+    <li v-for="(step, i) in steps" v-show="only === undefined || only === null || only === i" :key="i" :class="{ now: i === current || i === only, done: isDone(i), alone: only === i }" :data-step="step.code" :data-changed="isChanged(i) || undefined">
+      <button type="button" class="tick" role="checkbox" :aria-checked="isDone(i)" :aria-label="`${i + 1} ${words(step.do)}`" :disabled="locked || heldBy(i) !== null" :data-tick="i" @click="emit('tick', i)">
+        <StatusShape v-if="heldBy(i)" status="stop" :size="30" />
+        <svg v-else-if="i === current && !isDone(i)" width="44" height="44" viewBox="-8.5 -8.5 17 17" aria-hidden="true"><circle r="7" fill="var(--paper)" stroke="var(--copper)" stroke-width="1.4" stroke-dasharray="2.2 1.4" /></svg>
+        <StatusShape v-else :status="isDone(i) ? 'made' : isChanged(i) ? 'held' : 'planned'" :size="30" />
       </button>
       <div class="text">
-        <p class="do" :class="i === only ? 't40 w7' : i === current ? 't26 w7' : tickOf(i) ? 't15' : 't20'"><span>{{ i + 1 }}</span><span>{{ words(step.do) }}</span></p>
+        <p class="do" :class="i === only ? 't40 w7' : i === current ? 't26 w7' : isDone(i) ? 't15' : 't20'"><span>{{ i + 1 }}</span><span>{{ words(step.do) }}</span></p>
+        <div v-if="isChanged(i) && !locked" class="changed t17" data-test="changed-step"><p>This step says something else than when it was ticked. Look at it again.</p><p><span class="note">then:</span> <s>{{ words(tickOf(i)!.did ?? '') }}</s></p><UButton size="sm" data-test="still-right" :disabled="heldBy(i) !== null" @click="emit('tick', i)">It is done as it says now</UButton></div>
         <template v-if="i === current || i === only">
+          <p v-if="heldBy(i)" class="t17 brick w7 flex gap-2 items-center" data-test="held-step"><StatusShape status="stop" :size="20" /> {{ words(heldBy(i)!) }}</p>
           <p v-if="step.caution" class="t17 brick w7 flex gap-2 items-center"><StatusShape status="stop" :size="20" /> {{ words(step.caution) }}</p>
           <p v-if="step.why" class="t17">{{ words(step.why) }}</p>
           <p v-if="step.check" class="t17 w6">Check: {{ words(step.check) }} <button v-if="!locked && failing !== i" type="button" class="fails underline" :data-fails="i" @click="failing = i">It fails</button></p>
@@ -77,6 +83,7 @@ li.done .text { color: var(--ink2); }
 .do { display: grid; grid-template-columns: 1.7em 1fr; }
 li.now { scroll-margin: 20px; }
 .fails { min-height: 44px; font-weight: 400; padding: 0 8px; }
+.changed { border-left: 5px solid var(--ochre); padding: 4px 0 4px 12px; display: flex; flex-direction: column; gap: 4px; align-items: flex-start; }
 .remedy { display: flex; flex-wrap: wrap; gap: 10px; align-items: center; border-left: 5px solid var(--ochre); padding: 6px 0 6px 12px; }
 .remedy { scroll-margin-bottom: 110px; }
 .remedy p { flex-basis: 100%; }

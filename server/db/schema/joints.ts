@@ -24,6 +24,8 @@ export const joints = mysqlTable('joints', {
   faults: json().notNull().default([]),
   /** How often it was opened again once signed, and why; only ever added. */
   reopenings: json().notNull().default([]),
+  /** Steps that another way put aside, with what they rest on. */
+  aside: json(),
   version: int().notNull().default(1),
   updatedAt: datetime('updated_at', { mode: 'string', fsp: 3 }).notNull(),
   updatedBy: varchar('updated_by', { length: 40 }).notNull().default(''),
@@ -33,19 +35,22 @@ export const joints = mysqlTable('joints', {
 export const ticks = mysqlTable('ticks', {
   jointId: varchar('joint_id', { length: 40 }).notNull().references(() => joints.id, { onDelete: 'cascade' }),
   entry: int().notNull(),
-  step: int().notNull(),
+  /** Id of the step. */
+  step: varchar({ length: 24 }).notNull(),
   code: varchar({ length: 20 }).notNull(),
   at: datetime({ mode: 'string', fsp: 3 }).notNull(),
   by: varchar('by_hand', { length: 40 }).notNull().default(''),
   /** What was measured to prove it, in the unit the step asks in. */
   reading: double(),
+  /** What the step said when it was ticked; nothing is held of earlier ones. */
+  did: varchar({ length: 700 }),
 }, table => [unique('ticks_step').on(table.jointId, table.entry, table.step)])
 
 /** A wait that was started. It runs by the clock, so a sleeping screen loses nothing. */
 export const timers = mysqlTable('timers', {
   jointId: varchar('joint_id', { length: 40 }).notNull().references(() => joints.id, { onDelete: 'cascade' }),
   entry: int().notNull(),
-  step: int().notNull(),
+  step: varchar({ length: 24 }).notNull(),
   seconds: int().notNull(),
   startedAt: datetime('started_at', { mode: 'string', fsp: 3 }).notNull(),
 }, table => [unique('timers_step').on(table.jointId, table.entry, table.step)])
@@ -58,5 +63,7 @@ export const signoffs = mysqlTable('signoffs', {
   initials: varchar({ length: 8 }).notNull(),
   marks: json().notNull(),
   corrects: varchar({ length: 40 }),
+  /** What was left when it was signed, and how its steps were ticked. */
+  remarks: json().notNull().default([]),
   at: datetime({ mode: 'string', fsp: 3 }).notNull(),
 })

@@ -1,0 +1,41 @@
+import { getPipe } from '#core/catalogue'
+import { isByThread, JOINT_METHODS, toTube, type Method, type Policy } from '#core/joints'
+import type { SocketMethod } from '#core/catalogue'
+
+/*
+ * Steps by their place on a card, as they were named before steps had ids: what was recorded then, and not sent since,
+ * names them so. These lists are frozen; a step that is added later has no place in them.
+ */
+
+const END = ['insert', 'tighten', 'check']
+const RING = ['cut', 'clean', 'ring', 'mark']
+
+const PLACES: Readonly<Record<SocketMethod, readonly string[]>> = {
+  'solder': ['cut', 'ream', 'deburr', 'clean', 'mark', 'flux', 'assemble', 'protect', 'heat', 'feed', 'hold', 'wait', 'wipe', 'flush'],
+  'press': ['cut', 'ream', 'deburr', 'clean', 'mark', 'insert', 'press', 'check'],
+  'push-fit': ['cut', 'ream?', 'deburr', 'clean', 'liner?', 'mark', 'insert', 'lock', 'tug'],
+  'compression': ['cut', 'ream?', 'deburr', 'clean', 'nut', 'olive', 'liner?', 'mark', ...END],
+  'crimp': ['cut', 'clean', 'ring', 'mark', 'insert', 'assemble', 'press', 'gauge'],
+  'clamp': ['cut', 'clean', 'ring', 'mark', 'insert', 'assemble', 'press', 'check'],
+  'expansion': [...RING, 'expand', 'insert', 'hold', 'wait', 'check'],
+  'sliding-sleeve': [...RING, 'expand', 'insert', 'press', 'check'],
+  'ml-press': ['cut', 'deburr', 'clean', 'mark', 'insert', 'press', 'check'],
+  'ml-compression': ['cut', 'deburr', 'nut', 'mark', 'insert', 'assemble', 'tighten', 'check'],
+  'solvent-cement': ['cut', 'deburr', 'clean', 'check', 'mark', 'prime', 'cement', 'insert', 'hold', 'wipe', 'cure'],
+  'pe-compression': ['cut', 'deburr', 'clean', 'nut', 'liner', 'mark', ...END],
+}
+const UNION_END = ['check', 'tighten-2']
+
+/** Id of the step that stood at a place (0 is the first); null where there was none. */
+export function stepAtPlace(method: Method, pipe: string | null, threadSeal: Policy['threadSeal'], place: number): string | null {
+  if (isByThread(method)) {
+    const ids = ['clean', ...(threadSeal === 'paste' ? [] : ['tape']), ...(threadSeal === 'tape' ? [] : ['paste']), 'assemble', 'tighten', ...(method === 'union' ? UNION_END : [])]
+    return ids[place] ?? null
+  }
+  if (pipe === null) return null
+  const tube = toTube({ pipe })
+  const hasLiner = JOINT_METHODS[method].looseParts(tube).some(({ kind }) => kind === 'liner')
+  // Those with a question mark stood only on some pipes.
+  const stood = (id: string) => (id === 'ream?' ? getPipe(pipe).family === 'copper' : id !== 'liner?' || hasLiner)
+  return PLACES[method].filter(stood)[place]?.replace('?', '') ?? null
+}
