@@ -16,13 +16,15 @@ const STAGES = [
   { name: 'unit', command: vitest('unit'), hasReport: true },
   { name: 'api', command: vitest('api', '-c', 'vitest.server.config.ts', '--project', 'api'), hasReport: true, needsServer: true },
   { name: 'faults', command: vitest('faults', '-c', 'vitest.server.config.ts', '--project', 'faults'), hasReport: true, needsServer: true },
+  // Whole series, asked for by name: the other stages run their short form.
+  { name: 'long', command: vitest('long', '--project', 'agree'), hasReport: true, isLong: true },
   { name: 'e2e', command: vitest('e2e', '-c', 'vitest.server.config.ts', '--project', 'e2e'), hasReport: true, needsServer: true },
 ]
 
 /** Runs a stage to its end and gives its status; a quiet one shows what it said once it is done. */
-function run({ name, command: [file, args] }, isQuiet) {
+function run({ name, command: [file, args], isLong }, isQuiet) {
   return new Promise((resolve) => {
-    const child = spawn(file, args, { stdio: isQuiet ? ['ignore', 'pipe', 'pipe'] : 'inherit', env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1', SE_OFFLINE: 'true' } })
+    const child = spawn(file, args, { stdio: isQuiet ? ['ignore', 'pipe', 'pipe'] : 'inherit', env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1', SE_OFFLINE: 'true', ...(isLong ? { JOLVET_LONG: '1' } : {}) } })
     const said = []
     child.stdout?.on('data', chunk => said.push(chunk))
     child.stderr?.on('data', chunk => said.push(chunk))
@@ -42,7 +44,7 @@ let failed = 0
 try {
   ensureModules()
   const wanted = process.argv.slice(2)
-  const stages = STAGES.filter(({ name }) => wanted.length === 0 || wanted.includes(name))
+  const stages = STAGES.filter(({ name, isLong }) => (wanted.length === 0 ? !isLong : wanted.includes(name)))
   if (stages.some(({ needsServer }) => needsServer)) {
     ensureMariadb()
     ensureChromium()

@@ -6,7 +6,7 @@ import type { FindBody, LengthAnswer } from '#core/record'
 export type AnswerName = keyof FindBody['answers']
 
 /** Those answered with one of a few words at the pipe. */
-export type Choice = Exclude<AnswerName, LengthAnswer | 'traced' | 'print'>
+export type Choice = Exclude<AnswerName, LengthAnswer | 'traced' | 'ruled-out' | 'print'>
 
 /** The answers offered for each. */
 export const CHOICES: Readonly<Record<Choice, readonly (string | boolean)[]>> = {

@@ -63,7 +63,7 @@ export function readFind(find: { typed: string, by: Means, answers: Readonly<Rec
   const checks: Check[] = diameter.state === 'read' ? [{ check: 'outside-diameter', value: diameter.mm, by: instrumentOf(find.by) }] : []
   if (typeof find.answers.print === 'string') checks.push({ check: 'print', text: find.answers.print })
   for (const [check, value] of Object.entries(find.answers)) {
-    if (value !== undefined && check !== 'print' && !LENGTH_ANSWERS.some(name => name === check)) checks.push({ check, value } as Check)
+    if (value !== undefined && check !== 'print' && check !== 'ruled-out' && !LENGTH_ANSWERS.some(name => name === check)) checks.push({ check, value } as Check)
   }
   for (const name of LENGTH_ANSWERS) {
     const length = lengths[name]

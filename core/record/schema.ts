@@ -30,6 +30,8 @@ const answers = z.strictObject({
   'lagging': z.string().max(30).optional(),
   'warm': z.boolean().optional(),
   'traced': z.enum(['water', 'unknown']).optional(),
+  /** What it might have been, and was looked at and is not. */
+  'ruled-out': z.array(z.enum(['lead', 'polybutylene'])).max(2).optional(),
 })
 
 export const findBody = z.strictObject({

@@ -48,18 +48,23 @@ export const endsNow = (rules: SuspectRules, joint: Ends): { a: End | null, b: E
 /** A pipe of a joint that is not cut until its doubt is answered, and the find it came from. */
 export interface Suspect { on: 'a' | 'b', code: HazardCode, text: string, find: string | null }
 
+/** What a find may still be beside what it was kept as: its checks leave it in doubt, and nobody has ruled it out. */
+function doubtsOf(rules: SuspectRules, find: DoubtedFind | undefined): HazardCode[] {
+  const cautions = find ? weighed(rules, find)?.cautions ?? [] : []
+  const ruledOut: readonly string[] = find?.answers['ruled-out'] ?? []
+  return (['lead', 'polybutylene'] as const).filter(code => !ruledOut.includes(code) && cautions.some(caution => caution.code === code))
+}
+
 /** The ends of a joint that are held: nothing is cut there until it is answered. */
 export function suspectsOf(rules: SuspectRules, joint: Ends): Suspect[] {
   const ends = endsNow(rules, joint)
   return (['a', 'b'] as const).flatMap((on): Suspect[] => {
-    const end = ends[on]
-    return end && 'pipe' in end && end.traced === 'unknown' ? [{ on, code: 'gas', text: HAZARDS.gas.text, find: findOf(rules, joint, on)?.id ?? null }] : []
+    const [end, find] = [ends[on], findOf(rules, joint, on)]
+    if (!end || !('pipe' in end)) return []
+    const codes: HazardCode[] = [...(end.traced === 'unknown' ? ['gas' as const] : []), ...doubtsOf(rules, find)]
+    return codes.map(code => ({ on, code, text: HAZARDS[code].text, find: find?.id ?? null }))
   })
 }
 
-/** What a find may be beside what it was kept as, and is left alone: said on every card that rests on it. */
-export function doubtNotes(rules: SuspectRules, joint: Ends, on: 'a' | 'b'): Note[] {
-  const find = findOf(rules, joint, on)
-  const cautions = find ? weighed(rules, find)?.cautions ?? [] : []
-  return cautions.flatMap(({ code }): Note[] => (code === 'lead' || code === 'polybutylene' ? [hazardNote(code)] : []))
-}
+/** What is in doubt at an end, said on every card that rests on it. */
+export const doubtNotes = (rules: SuspectRules, joint: Ends, on: 'a' | 'b'): Note[] => doubtsOf(rules, findOf(rules, joint, on)).map(hazardNote)

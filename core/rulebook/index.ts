@@ -8,10 +8,12 @@ import { JOINT_RULES } from '#core/joints'
 import { LINE_RULES, OFFSET_RULES } from '#core/line'
 import { ASKED_REFUSALS as ASKED_AT_MAKE, MAKE_RULES } from '#core/making'
 import { FIX_RULES } from '#core/supports'
+import { writePage } from './page'
+import type { VerbRule } from './types'
 
 /* Every refusal, caution and school, by the verbs that can carry it: made from the rules themselves. */
 
-export interface VerbRule extends RuleRow { verb: string }
+export type { VerbRule } from './types'
 export interface RulesQuestion { verb?: string, code?: string }
 
 const hazards: RuleRow[] = HAZARD_CODES.map(code => ({ code, kind: 'caution', when: HAZARDS[code].when, because: HAZARDS[code].text, source: HAZARDS[code].source }))
@@ -39,6 +41,9 @@ const compare = (x: string, y: string): number => (x < y ? -1 : x > y ? 1 : 0)
 export const RULES: readonly VerbRule[] = Object.entries(BY_VERB)
   .flatMap(([verb, rows]) => mergeRows(rows).map((row): VerbRule => ({ ...row, verb })))
   .sort((x, y) => compare(x.verb, y.verb) || compare(x.code, y.code))
+
+/** docs/verdicts.md as the rules are. */
+export const verdictsPage = (): string => writePage(RULES)
 
 const CODES: ReadonlySet<string> = new Set(RULES.map(({ code }) => code))
 

@@ -58,7 +58,7 @@ onMounted(() => list.value?.querySelector('.now')?.scrollIntoView({ block: 'near
         <p class="do" :class="i === only ? 't40 w7' : i === current ? 't26 w7' : isDone(i) ? 't15' : 't20'"><span>{{ i + 1 }}</span><span>{{ words(step.do) }}</span></p>
         <div v-if="isChanged(i) && !locked" class="changed t17" data-test="changed-step"><p>This step says something else than when it was ticked. Look at it again.</p><p><span class="note">then:</span> <s>{{ words(tickOf(i)!.did ?? '') }}</s></p><UButton size="sm" data-test="still-right" :disabled="heldBy(i) !== null" @click="emit('tick', i)">It is done as it says now</UButton></div>
         <template v-if="i === current || i === only">
-          <p v-if="heldBy(i)" class="t17 brick w7 flex gap-2 items-center" data-test="held-step"><StatusShape status="stop" :size="20" /> {{ words(heldBy(i)!) }}</p>
+          <p v-if="heldBy(i)" class="t17 brick w7 flex gap-2 items-center" data-test="held-step"><StatusShape status="stop" :size="20" /> Held until what stands above is answered.</p>
           <p v-if="step.caution" class="t17 brick w7 flex gap-2 items-center"><StatusShape status="stop" :size="20" /> {{ words(step.caution) }}</p>
           <p v-if="step.why" class="t17">{{ words(step.why) }}</p>
           <p v-if="step.check" class="t17 w6">Check: {{ words(step.check) }} <button v-if="!locked && failing !== i" type="button" class="fails underline" :data-fails="i" @click="failing = i">It fails</button></p>
