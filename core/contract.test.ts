@@ -15,6 +15,15 @@ describe('a bad question', () => {
     ['ways', { region: 'gb', a: { thread: { form: 'npt', size: '1/2', gender: 'female', material: 'wood' } }, b: { pipe: 'cu-en-x-22' } }, 'unknown-id', 'a.thread.material'],
     ['ways', { region: 'gb', a: { thread: { form: 'npt', size: '7', gender: 'female', material: 'brass' } }, b: { pipe: 'cu-en-x-22' } }, 'unknown-id', 'a.thread.size'],
     ['ways', { region: 'gb', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22', pexType: 'd' } }, 'unknown-id', 'b.pexType'],
+    ['ways', { a: { pipe: 'pex-cts-1_2', barrier: 'maybe' }, b: { pipe: 'cu-en-x-22' } }, 'unknown-id', 'a.barrier'],
+    ['ways', { a: { pipe: 'pex-cts-1_2', barrier: 1 }, b: { pipe: 'cu-en-x-22' } }, 'type', 'a.barrier'],
+    ['ways', { a: { pipe: 'pex-cts-1_2', chlorine: 4 }, b: { pipe: 'cu-en-x-22' } }, 'unknown-id', 'a.chlorine'],
+    ['ways', { a: { pipe: 'pex-cts-1_2', listing: 'F1960' }, b: { pipe: 'cu-en-x-22' } }, 'type', 'a.listing'],
+    ['ways', { a: { pipe: 'pex-cts-1_2', surface: 'wet' }, b: { pipe: 'cu-en-x-22' } }, 'unknown-id', 'a.surface'],
+    ['make', { method: 'press', pipe: 'cu-en-x-22', orientation: 'horizontal', traced: 'gas' }, 'unknown-id', 'traced'],
+    ['inspect', { method: 'press', seen: {}, chlorine: '5' }, 'unknown-id', 'chlorine'],
+    ['inspect', { method: 'press', seen: {}, colour: 'red' }, 'unknown-field', 'colour'],
+    ['identify', { checks: [{ check: 'colour', value: 'pink' }] }, 'unknown-id', 'checks.0.value'],
     ['identify', {}, 'missing', 'checks'],
     ['identify', { checks: [{ value: 22 }] }, 'missing', 'checks.0.check'],
     ['identify', { checks: [], year: 12 }, 'range', 'year'],
@@ -48,4 +57,16 @@ describe('answers', () => {
     expect(result).toMatchObject({ ok: true, value: [{ pipes: expect.any(Array) }, { error: { code: 'unknown-field', path: 'nope' } }] })
   })
   it('have a schema for every verb', () => expect(Object.keys(jsonSchemas())).toEqual(Object.keys(VERBS)))
+})
+
+describe('a region', () => {
+  it('may be left out of every verb, and Britain\'s words are taken', () => {
+    for (const [verb, question] of [
+      ['ways', { a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' } }], ['make', { method: 'press', pipe: 'cu-en-x-22', orientation: 'horizontal' }], ['inspect', { method: 'press', seen: {} }],
+      ['fix', { pipe: 'cu-en-x-22', service: 'cold', temperature: 10, installedAt: 10, legs: [] }], ['ask', { text: 'depth 22 press' }],
+    ] as const) expect([verb, ask(verb, question)]).toEqual([verb, ask(verb, { ...question, region: 'gb' })])
+  })
+  it('may stand in every verb', () => {
+    for (const [verb, question] of [['offset', { set: 60, angle: 45 }], ['heat', { pipe: 'cu-en-x-22', distance: 300, target: 'seal', torch: 'propane', ambient: 20 }], ['cut', { stock: [{ id: 'a', length: 3000 }], kerf: 1, pieces: [] }], ['rules', {}], ['pipes', {}], ['identify', { checks: [] }]] as const) expect([verb, ask(verb, { ...question, region: 'us' }).ok]).toEqual([verb, true])
+  })
 })

@@ -64,6 +64,10 @@ const end = z.union([
   z.strictObject({ thread: z.strictObject({ form: z.enum(THREAD_FORMS), size: text, gender: z.enum(['male', 'female']), material: z.enum(THREAD_MATERIALS) }) }),
 ])
 
+/** How far one end moves along the pipe and aside, mm; null is enough. */
+const moves = z.number().finite().min(0).max(100_000).nullable().optional()
+const endPlay = z.strictObject({ along: moves, aside: moves }).optional()
+
 const conditions = z.strictObject({
   service: z.enum(SERVICES),
   drinking: z.boolean(),
@@ -75,7 +79,8 @@ const conditions = z.strictObject({
   mustUndo: z.boolean(),
   temporary: z.boolean(),
   noFlame: z.boolean(),
-  play: z.number().finite().min(0).max(100_000).nullable(),
+  play: z.union([z.number().finite().min(0).max(100_000), z.null(), z.strictObject({ a: endPlay, b: endPlay })]),
+  gap: z.number().finite().min(0).max(2000),
   room: z.enum(['open', 'tight']),
 }).partial()
 
@@ -85,6 +90,7 @@ const policy = z.strictObject({
   typeMDrinking: z.enum(['allowed', 'refused']),
   reuseLimit: z.number().int().min(0).max(100),
   threadSeal: z.enum(['tape', 'paste', 'both']),
+  order: z.array(z.enum(METHODS)).max(METHODS.length),
   insertFittings: z.enum(['brass', 'composite', 'either']),
   bendMark: z.enum(['hook', 'corner']),
 }).partial()
@@ -93,6 +99,8 @@ const kit = z.strictObject({
   tools: z.array(z.strictObject({ method: z.enum(METHODS), sizes: z.array(text).max(100).optional() })).max(200),
   parts: z.array(z.strictObject({ name: text, size: text, quantity: z.number().int().min(0).max(1_000_000) })).max(5000),
   measured: z.array(z.strictObject({ method: z.enum(METHODS), nominal: text, fitting: text, insertion: length.optional(), takeOut: length.optional() })).max(5000),
+  minutes: z.array(z.strictObject({ method: z.enum(METHODS), nominal: text.optional(), work: z.number().finite().min(0).max(10_000), wait: z.number().finite().min(0).max(100_000) })).max(500),
+  prices: z.array(z.strictObject({ name: text, size: text, price: z.number().finite().min(0).max(1_000_000) })).max(5000),
 }).partial()
 
 const waysQuestion = z.strictObject({ region: words, a: end, b: end, conditions: conditions.optional(), policy: policy.optional(), kit: kit.optional() })
@@ -112,6 +120,7 @@ const makeQuestion = z.strictObject({
   ambient: z.number().finite().min(-40).max(60).optional(),
   leastAmbient: z.number().finite().min(-60).max(60).optional(),
   near: z.array(z.enum(NEAR)).max(NEAR.length).optional(),
+  slip: z.strictObject({ length: length.max(2000), gap: z.number().finite().min(0).max(2000) }).optional(),
 })
 
 const inspectQuestion = z.strictObject({
@@ -234,6 +243,7 @@ interface Union { accepted: string, ofString?: IssueCode, ofNumber?: IssueCode }
 const UNIONS: Readonly<Record<string, Union>> = {
   target: { accepted: `${HEAT_TARGETS.join(', ')} or a temperature of 30 to 250 degC`, ofString: 'unknown-id', ofNumber: 'range' },
   to: { accepted: `${DIRECTIONS.join(', ')} or a unit vector [right, away, up]`, ofString: 'unknown-id' },
+  play: { accepted: 'mm from 0 to 100000, null for enough, or {a, b} with along and aside', ofNumber: 'range', ofString: 'type' },
   barrier: { accepted: 'true, false or "unknown"', ofString: 'unknown-id' },
   chlorine: { accepted: `${CHLORINE_DIGITS.join(', ')} or "unknown"`, ofString: 'unknown-id', ofNumber: 'unknown-id' },
 }
@@ -272,7 +282,9 @@ export function toIssue(found: z.core.$ZodIssue, question: unknown): Issue {
       const code = typeof inside === 'string' ? ofString : typeof inside === 'number' ? ofNumber : undefined
       if (code) return answer(code, `${name}: ${accepted} is accepted.`)
       if (typeof inside !== 'object' || inside === null) return answer('type', `${name}: ${accepted} is accepted here.`)
-      const branch = found.errors['thread' in inside || Array.isArray(inside) ? 1 : 0]?.[0]
+      // The branch that went into what was given, rather than the one that wanted another kind.
+      const entered = found.errors.find(issues => issues[0] && (issues[0].path.length > 0 || issues[0].code === 'unrecognized_keys'))
+      const branch = ('thread' in inside || Array.isArray(inside) ? found.errors[1] : entered ?? found.errors[0])?.[0]
       return branch ? toIssue({ ...branch, path: [...found.path, ...branch.path] } as z.core.$ZodIssue, question) : answer('type', `${name}: ${accepted} is accepted here.`)
     }
     default: return answer('type', `${name}: not accepted here.`)

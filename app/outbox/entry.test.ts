@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { BenchPlan } from '#core/cutting'
-import { aCut, aJob, anOffcut } from '../../tests/records'
+import { findWays } from '#core/joints'
+import { aCut, aJob, aJoint, anOffcut } from '../../tests/records'
 import { entryWords, recordWords } from '~/wording/entry'
 import { applyEntry, toRequest, type Act, type Entry } from './entry'
 
@@ -50,5 +51,39 @@ describe('work at the bench, as the tablet sees it at once', () => {
     expect(toRequest(entry(act))).toMatchObject({ method, url })
     expect(entryWords(entry(act), job)).toMatch(words)
     expect(recordWords(entry(act), job)).toBe(record)
+  })
+})
+
+describe('work on a joint', () => {
+  const ends = { a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' } }
+  const found = findWays({ region: 'gb', ...ends })
+  const wayOf = (method: string) => (found.ok ? found.value.ways.find(({ joints }) => joints.every(joint => joint.method === method))! : null!)
+  const solder = wayOf('solder')
+  const yard = aJob({ joints: [aJoint({ id: 'joint-0001', ...ends, wayId: solder.id, way: solder })] })
+  const done = (acts: readonly Act[]) => acts.reduce((now, act) => {
+    const next = applyEntry(now, entry(act, 'joint-0001'))
+    if (!next.ok) throw new Error(next.error.message)
+    return next.value
+  }, yard).joints[0]!
+  const TAKE: Act = { do: 'change', kind: 'joints', changes: { wayId: wayOf('press').id }, base: { wayId: solder.id }, version: 1 }
+
+  it('kept by an earlier version names its steps by their place: each still means its own step', () => {
+    const old: Act[] = [{ do: 'tick', place: { entry: 0, step: 4, way: solder.id }, done: true }, { do: 'wait', place: { entry: 0, step: 11 }, running: true }]
+    expect(done(old)).toMatchObject({ ticks: [{ step: 'mark', code: 'mark' }], timers: [{ step: 'wait' }] })
+    expect(done([...old, { do: 'tick', place: { entry: 0, step: 4 }, done: false }]).ticks).toEqual([])
+    expect(toRequest(entry(old[0]!, 'joint-0001')).body).toEqual({ entry: 0, step: 4, way: solder.id })
+    expect(entryWords(entry(old[0]!, 'joint-0001'), yard)).toBe('step 5 done')
+  })
+  it('names its steps by their ids now', () => {
+    const ticked: Act = { do: 'tick', place: { entry: 0, step: 'mark' }, done: true }
+    expect(done([ticked]).ticks).toMatchObject([{ step: 'mark' }])
+    expect(entryWords(entry(ticked, 'joint-0001'), yard)).toBe('step "mark" done')
+  })
+  it('brings back what another way put aside', () => {
+    const both: Act[] = [{ do: 'tick', place: { entry: 0, step: 'cut' }, done: true }, TAKE]
+    expect(done(both)).toMatchObject({ ticks: [], aside: { ticks: [{ step: 'cut' }] } })
+    expect(done([...both, { do: 'bring-back' }])).toMatchObject({ wayId: solder.id, ticks: [{ step: 'cut' }], aside: null })
+    expect(toRequest(entry({ do: 'bring-back' }, 'joint-0001'))).toMatchObject({ method: 'DELETE', url: '/api/jobs/job-1/joints/joint-0001/aside' })
+    expect(entryWords(entry({ do: 'bring-back' }, 'joint-0001'), yard)).toBe('steps brought back')
   })
 })

@@ -133,3 +133,31 @@ describe('a seal near a soldered joint', () => {
     expect(askHeat({ pipe: 'cu-en-x-22', distance: 300, target: 'seal', torch: 'propane', ambient: 20, ...changes })).toMatchObject({ ok: false, error: { path } })
   })
 })
+
+describe('what the trade says beside the model', () => {
+  const heat = (question: Partial<HeatQuestion>) => {
+    const answer = askHeat({ pipe: 'cu-en-x-15', distance: 100, target: 'seal', torch: 'propane', ambient: 20, ...question })
+    if (!answer.ok) throw new Error(answer.error.message)
+    return answer.value
+  }
+  const rule = (question: Partial<HeatQuestion>) => heat(question).cautions.find(({ code }) => code === 'trade-rule')
+  it('stands with both figures where a distance is safe by the model and not by the rule', () => {
+    // 15 mm, dry, 100 mm off: the rule of 30 x OD asks 450.
+    const { safe, minDistance } = heat({})
+    expect(safe).toBe(true)
+    expect(rule({})!.text).toContain('450 mm')
+    expect(rule({})!.text).toContain(`${Math.ceil(minDistance)} mm`)
+  })
+  it('goes where the rule is kept, and where the model itself says no', () => {
+    expect(rule({ distance: 450 })).toBeUndefined()
+    expect(rule({ distance: 449 })).toBeDefined()
+    expect(heat({ distance: 20 }).safe).toBe(false)
+    expect(rule({ distance: 20 })).toBeUndefined()
+  })
+  it('with a wet cloth asks three diameters, and that it is wetted again', () => {
+    expect(heat({ wrapped: true, distance: 60 }).cautions.map(({ code }) => code)).toEqual(['wet-cloth'])
+    expect(heat({ wrapped: true, distance: 60 }).cautions[0]!.text).toMatch(/45 mm with one, 450 mm without/)
+  })
+  it('is in the words of its region', () => expect(rule({ region: 'us' })!.text).toMatch(/ in \(450 mm\)/))
+  it('says what water in the tube does', () => expect(heat({ inside: 'water' }).cautions.map(({ code }) => code)).toContain('water-inside'))
+})

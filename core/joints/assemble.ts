@@ -6,7 +6,7 @@ import type { Concern } from './rules/rule'
 import { classOf, isMouthOfOldSize, metricBodyOf, otherSchedule, pipesOfClass } from './fittings'
 import { DROP_EAR_PRICE, MINUTES, PRICE, PRICE_OD, SLIP_PRICE, SMALL_PART_PRICE, TAIL_BARE, VALVE_PRICE } from './ours'
 import type { Chain, Meeting } from './search'
-import { isLoose, type Joint, type OfferedMethod, type Part, type Situation, type Verdict, type Way } from './types'
+import { isLoose, type Joint, type Method, type OfferedMethod, type Part, type Situation, type Verdict, type Way } from './types'
 
 const UNKNOWN_DEPTH: Figure = { value: null, lo: null, hi: null, source: 'no figure held; measure the socket' }
 
@@ -18,7 +18,9 @@ type SocketMeeting = Extract<Meeting, { kind: 'socket' }>
 const isInMetricBody = ({ tube, size }: SocketMeeting): boolean => metricBodyOf(classOf(tube.pipe)) === size
 
 /** Depth of a meeting in mm: the user's measured fitting first, then the table. */
-function insertionOf(meeting: Meeting, { kit }: Situation): Figure {
+function insertionOf(meeting: Meeting, { kit }: Situation, isSlip: boolean): Figure {
+  // Without a stop the depth is half of what the coupling's own length leaves of the gap: both are measured.
+  if (isSlip && meeting.kind === 'socket') return UNKNOWN_DEPTH
   if (meeting.kind === 'thread') return threadMadeUp(meeting.form, meeting.size) ?? UNKNOWN_DEPTH
   // A socket of the other schedule has that schedule's depth.
   const socket = findSocket(meeting.method, meeting.size === otherSchedule(classOf(meeting.tube.pipe)) ? pipesOfClass(meeting.size)[0]! : meeting.tube.pipe)
@@ -67,7 +69,20 @@ function weakestOf(chain: Chain, { conditions: { temperature } }: Situation): We
   return elements.reduce<Weakest | null>((least, element) => (least === null || element.bar < least.bar ? element : least), null)
 }
 
-function timeAndCost(chain: Chain, loose: number): Pick<Way, 'minutes' | 'cost'> {
+/** Minutes at one end: the user's own by method and size, then by method, else ours. */
+function minutesOf(meeting: Meeting, { kit: { minutes = [] } }: Situation): { work: number, wait: number } {
+  const nominal = meeting.kind === 'socket' ? meeting.tube.pipe.nominal : meeting.size
+  const own = minutes.filter(({ method }) => method === meeting.method)
+  return own.find(one => one.nominal === nominal) ?? own.find(one => one.nominal === undefined) ?? MINUTES[meeting.method]
+}
+
+/** A part's own price in place of our guess, where the user typed it. */
+function ownCost(parts: readonly Part[], { kit: { prices = [] } }: Situation): number | null {
+  const priced = parts.filter(({ kind }) => kind !== 'tail').map(part => ({ part, own: prices.find(({ name, size }) => name === part.name && size === part.size) }))
+  return priced.length > 0 && priced.every(({ own }) => own) ? priced.reduce((sum, { part, own }) => sum + own!.price * part.quantity, 0) : null
+}
+
+function timeAndCost(chain: Chain, loose: number, parts: readonly Part[], situation: Situation): Pick<Way, 'minutes' | 'cost'> {
   const minutes = { work: 0, wait: 0 }
   const kinds = chain.items.map(item => (item.kind === 'fitting' ? item.fitting.kind : 'tail'))
   const dearer = kinds.includes('valve') ? VALVE_PRICE : kinds.includes('drop-ear') ? DROP_EAR_PRICE : kinds.includes('slip') ? SLIP_PRICE : 1
@@ -75,13 +90,15 @@ function timeAndCost(chain: Chain, loose: number): Pick<Way, 'minutes' | 'cost'>
   for (const meeting of chain.meetings) {
     const method = methodOf(meeting)
     const scale = (meeting.kind === 'socket' ? meeting.tube.pipe.od / PRICE_OD : 1) * dearer
-    minutes.work += MINUTES[method].work
+    const own = minutesOf(meeting, situation)
+    minutes.work += own.work
     // Joints cool side by side, so the longest wait counts once.
-    minutes.wait = Math.max(minutes.wait, MINUTES[method].wait)
+    minutes.wait = Math.max(minutes.wait, own.wait)
     cost.low += PRICE[method].low * scale
     cost.high += PRICE[method].high * scale
   }
-  return { minutes, cost }
+  const price = ownCost(parts, situation)
+  return { minutes, cost: price === null ? cost : { low: price, high: price } }
 }
 
 const RANK: Readonly<Record<Verdict, number>> = { fits: 0, care: 1, held: 2 }
@@ -94,7 +111,8 @@ function undoOf(chain: Chain): string {
 
 /** One way, whole, from a chain that no rule refuses. */
 export function assembleWay(chain: Chain, situation: Situation): Way {
-  const insertions = chain.meetings.map(meeting => insertionOf(meeting, situation))
+  const isSlip = chain.items.some(item => item.kind === 'fitting' && item.fitting.kind === 'slip')
+  const insertions = chain.meetings.map(meeting => insertionOf(meeting, situation, isSlip))
   const joints = chain.meetings.map((meeting, i): Joint => (meeting.kind === 'thread'
     ? { method: meeting.method, on: meeting.on, pipe: null, thread: { form: meeting.form, size: meeting.size, gender: 'male' }, insertion: insertions[i]! }
     : { method: meeting.method, on: meeting.on, pipe: meeting.tube.pipe.id, insertion: insertions[i]! }))
@@ -119,7 +137,7 @@ export function assembleWay(chain: Chain, situation: Situation): Way {
     because: verdict === 'fits' ? [FITS] : deciding,
     joints,
     parts,
-    ...timeAndCost(chain, loose),
+    ...timeAndCost(chain, loose, parts, situation),
     undo: undoOf(chain),
     margin: { bar: weakest ? weakest.bar - pressure : null, at: weakest?.at ?? 'no rating held' },
     cautions: concerns.map(strip),
@@ -127,9 +145,13 @@ export function assembleWay(chain: Chain, situation: Situation): Way {
   }
 }
 
-/** Order of ways: verdict, joints, minutes, cost, id (contract). */
-export const compareWays = (one: Way, other: Way): number =>
+/** Place of a way in the job's own order of methods: that of its least liked; those not named come after. */
+const liked = ({ joints }: Way, order: readonly Method[]): number => Math.max(...joints.map(({ method }) => (order.includes(method) ? order.indexOf(method) : order.length)))
+
+/** Order of ways: verdict, the job's own order of methods, joints, minutes, cost, id (contract). */
+export const compareWays = (order: readonly Method[]) => (one: Way, other: Way): number =>
   RANK[one.verdict] - RANK[other.verdict]
+  || (order.length > 0 ? liked(one, order) - liked(other, order) : 0)
   || one.joints.length - other.joints.length
   || one.minutes.work + one.minutes.wait - other.minutes.work - other.minutes.wait
   || one.cost.low - other.cost.low

@@ -32,6 +32,7 @@ export function fillPolicy(given: Partial<Policy> = {}): Policy {
     compressionHidden: 'temporary-only',
     typeMDrinking: 'refused',
     reuseLimit: 1,
+    order: [],
     threadSeal: 'both',
     insertFittings: 'either',
     bendMark: 'hook',

@@ -3,6 +3,7 @@ import { classOf, compressionBodyOf, fittingsBetween, isMouthOfOldSize, otherSch
 import { ANSWERED_BY } from './refuse'
 import { refuse } from './rules/ask'
 import { isUnionRefused } from './rules/threads'
+import { alongOf, asideOf } from './play'
 import { toTube } from './defaults'
 import type { Offer, Place, Situation, Thread, Tube } from './types'
 
@@ -81,7 +82,11 @@ const isSymmetric = ({ mouths: [first, second] }: Fitting): boolean =>
  */
 export function findChains(a: Offer, b: Offer, situation: Situation): Chain[] {
   const ends = [a, b].flatMap(end => (end.kind === 'tube' ? [classOf(end.tube.pipe)] : []))
-  const fittings = fittingsBetween(ends, [a, b].flatMap(end => (end.kind === 'thread' ? [end.thread] : [])))
+  // A part without a stop is put over an end: drawn apart far enough, or moved aside by the larger diameter.
+  const thickest = Math.max(...[a, b].map(end => end.tube?.pipe.od ?? 0))
+  const isOver = (play: number | null, least: number) => play === null || play >= least
+  const canPutOver = isOver(asideOf(situation.conditions), thickest) || alongOf(situation.conditions) === null
+  const fittings = fittingsBetween(ends, [a, b].flatMap(end => (end.kind === 'thread' ? [end.thread] : []))).filter(({ kind }) => kind !== 'slip' || canPutOver)
   const chains: Chain[] = []
   // The same few tubes meet the same methods over and over: each is asked once.
   const asked = new Map<Tube, Map<string, boolean>>()

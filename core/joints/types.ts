@@ -24,6 +24,10 @@ export interface PipeEnd extends EndFacts {
 }
 export type End = PipeEnd | { thread: Thread }
 
+/** How far one end moves, mm; null or not given is enough. */
+export interface EndPlay { along?: number | null, aside?: number | null }
+export interface Play { a?: EndPlay, b?: EndPlay }
+
 export interface Conditions {
   service: Service
   drinking: boolean
@@ -37,8 +41,10 @@ export interface Conditions {
   mustUndo: boolean
   temporary: boolean
   noFlame: boolean
-  /** mm the ends can be drawn apart along the pipe; null is enough, 0 not at all. */
-  play: number | null
+  /** mm the ends can be drawn apart along the pipe; null is enough, 0 not at all. Or for each end, along it and aside. */
+  play: number | null | Play
+  /** mm between the two pipe ends, for a coupling without a stop; not given where nobody measured it. */
+  gap?: number
   room: 'open' | 'tight'
 }
 
@@ -47,6 +53,8 @@ export interface Policy {
   compressionHidden: 'never' | 'temporary-only' | 'allowed'
   typeMDrinking: 'allowed' | 'refused'
   reuseLimit: number
+  /** Methods the job likes best, best first: asked before the number of joints and the minutes. */
+  order: readonly Method[]
   threadSeal: 'tape' | 'paste' | 'both'
   insertFittings: 'brass' | 'composite' | 'either'
   /** First mark of a bend: at the former's hook edge by its set-back, or the corner sighted with an offcut. */
@@ -57,6 +65,10 @@ export interface Kit {
   tools?: readonly { method: Method, sizes?: readonly string[] }[]
   parts?: readonly { name: string, size: string, quantity: number }[]
   measured?: readonly { method: Method, nominal: string, fitting: string, insertion?: number, takeOut?: number }[]
+  /** The user's own minutes at one end; they win over ours. */
+  minutes?: readonly { method: Method, nominal?: string, work: number, wait: number }[]
+  /** The user's own price of a part. */
+  prices?: readonly { name: string, size: string, price: number }[]
 }
 
 export interface WaysQuestion {

@@ -98,6 +98,6 @@ export function findWays(question: WaysQuestion): Result<WaysAnswer> {
   const ways = [...new Map(findChains(a.value, b.value, situation).map((chain) => {
     const way = assembleWay(chain, situation)
     return [way.id, way] as const
-  })).values()].filter(way => inStock(way, situation)).sort(compareWays)
+  })).values()].filter(way => inStock(way, situation)).sort(compareWays(situation.policy.order))
   return ok(ways.length > 0 ? { ways, refused, cautions } : { ways, refused, cautions, instead: whatWouldChange(tubes, refused) })
 }

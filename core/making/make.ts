@@ -1,9 +1,10 @@
 import { fail, ok, type Figure, type Note, type Result } from '#core/base'
-import { findSocket, ringGauge, ringPosition, socketDepth, threadMadeUp, type ThreadForm } from '#core/catalogue'
+import { findSocket, ringGauge, ringPosition, socketDepth, threadMadeUp, unitSystemOf, type ThreadForm } from '#core/catalogue'
 import { concernsOfPipe, concernsOn, factsIn, fillSituation, isByThread, JOINT_METHODS, MINUTES, readEnd, REFUSAL_CODES, refuse, refuseMethod, type Concern, type Offer, type RefusalCode, type Refused, type Situation, type ThreadMethod } from '#core/joints'
+import { formatLength } from '#core/units'
 import { CEMENT_AIR_C, EXPANSION_FROST_C, solderWire } from './facts'
 import { MAKE_RULES, type MakeCode } from './rules'
-import { AMBIENT_C, needsLiner, STEPS, threadSteps, UNION_STEPS, type Card, type DraftStep } from './steps'
+import { AMBIENT_C, needsLiner, slidOver, STEPS, threadSteps, UNION_STEPS, type Card, type DraftStep } from './steps'
 import type { Consumable, MakeAnswer, MakeQuestion, Mark, Step } from './types'
 
 /** What one end cannot tell: how the other end lies, what is on the van, what meets it. The way is asked for these. */
@@ -81,6 +82,13 @@ function concernsOfCard(card: Card, situation: Situation): Concern[] {
   ]
 }
 
+/** Where the edge of a coupling without a stop stands on each pipe: half of its length less the gap. Issue `impossible` at `slip` where it would hold too little. */
+function slipMark({ length, gap }: NonNullable<MakeQuestion['slip']>, { lo }: Figure): Result<Mark> {
+  const fromEnd = (length - gap) / 2
+  if (fromEnd < (lo ?? 0) || fromEnd <= 0) return fail('impossible', 'slip', `slip: a coupling of ${length} mm over a gap of ${gap} holds ${fromEnd} mm of each pipe; ${lo ?? 'more than 0'} is the least. A longer coupling or a smaller gap is accepted.`)
+  return ok({ what: 'half-coupling', fromEnd, lo: fromEnd, hi: fromEnd, source: 'measured' })
+}
+
 /** The pipe that a thread is cut on, or a bare thread; null where no size is said. */
 function threadOffer(question: MakeQuestion, form: ThreadForm): Result<Offer | null> {
   const { pipe, nominal } = question
@@ -141,9 +149,12 @@ export function makeJoint(question: MakeQuestion, mouth?: Figure): Result<MakeAn
   const socket = findSocket(method, pipe)
   const depth = mouth ?? socketDepth(socket!)
 
-  const insertion: Mark = { what: 'insertion', fromEnd: depth.value, lo: depth.lo, hi: depth.hi, source: depth.source }
+  const slipped = question.slip === undefined ? null : slipMark(question.slip, depth)
+  if (slipped && !slipped.ok) return slipped
+  const insertion: Mark = slipped?.value ?? { what: 'insertion', fromEnd: depth.value, lo: depth.lo, hi: depth.hi, source: depth.source }
   const card: Card = { pipe, tube, insertion, fittingNominal: socket?.fittingNominal ?? pipe.nominal, situation, question }
-  const steps = finish(STEPS[method](card))
+  const drafts = STEPS[method](card)
+  const steps = finish(question.slip === undefined ? drafts : slidOver(drafts, formatLength(insertion.fromEnd!, unitSystemOf(question.region))))
   const ring = method === 'crimp' || method === 'clamp' ? ringPosition(pipe.nominal, method) : null
   const gauge = method === 'crimp' ? ringGauge(pipe.nominal) : null
   return ok({

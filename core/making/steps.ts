@@ -293,5 +293,12 @@ export const STEPS: Readonly<Record<Exclude<MadeMethod, 'thread' | 'union'>, (ca
 /** How long, in the words of a card. */
 const spanWords = (seconds: number): string => (seconds < 120 ? `${seconds} s` : seconds < 7200 ? `${Math.round(seconds / 60)} min` : `${Math.round(seconds / 3600)} h`)
 
+const SLID: ReadonlySet<Step['code']> = new Set(['assemble', 'insert'])
+
+/** A coupling without a stop is put wholly over one pipe and slid back over the gap: its marks tell where it stands. */
+export const slidOver = (steps: readonly DraftStep[], words: string): DraftStep[] => steps.map(step => (SLID.has(step.code)
+  ? { ...step, do: `Slide the coupling wholly onto one pipe, bring the ends in line, slide it back to the mark on both, ${words} from each end`, check: 'Both marks at its edges: it sits central.' }
+  : step))
+
 /** What a step asks to be done, with its figures: what is kept with its tick, so that a change of them is seen. */
 export const figuresOf = ({ do: words, seconds }: Pick<Step, 'do' | 'seconds'>): string => (seconds === undefined ? words : `${words} (${spanWords(seconds)})`)

@@ -28,6 +28,8 @@ export interface MakeQuestion extends EndFacts {
   ambient?: number
   /** Least temperature the expander works at by its own paper, degC. */
   leastAmbient?: number
+  /** A coupling without a stop: its length and the gap between the pipe ends, mm. */
+  slip?: { length: number, gap: number }
   /** What is joined to the same fitting, or lies so near that heat reaches it. */
   near?: readonly Near[]
 }

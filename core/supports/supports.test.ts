@@ -148,3 +148,19 @@ describe('advice', () => {
     expect(codes(without)).not.toContain(name)
   })
 })
+
+describe('odd questions', () => {
+  const question = (legs: FixQuestion['legs'], given?: FixQuestion['given']): FixQuestion => ({ region: 'gb', pipe: 'cu-en-x-15', service: 'hot', temperature: 60, installedAt: 10, legs, ...(given ? { given } : {}) })
+  it('a leg without a name, or with an empty one, goes by its number', () => {
+    for (const name of [undefined, '', '  ']) {
+      const answer = fixPipe(question([{ name, length: 20, run: 'horizontal', joints: [10] }]))
+      expect(answer.ok && answer.value.rules.find(({ code }) => code === 'too-short')!.text).toMatch(/^Leg 1 is 20 long/)
+    }
+  })
+  it('distances that no maker prints, and more supports than a line has, are named as wrong', () => {
+    expect(fixPipe(question([{ length: 1000, run: 'horizontal' }], { horizontal: 0.001 }))).toMatchObject({ ok: false, error: { code: 'range', path: 'given.horizontal' } })
+    expect(fixPipe(question([{ length: 1000, run: 'vertical' }], { vertical: 49 }))).toMatchObject({ ok: false, error: { code: 'range', path: 'given.vertical' } })
+    expect(fixPipe(question(Array.from({ length: 20 }, () => ({ length: 100_000, run: 'horizontal' as const })), { horizontal: 50 }))).toMatchObject({ ok: false, error: { code: 'too-many', path: 'legs' } })
+    expect(fixPipe(question([{ length: 1000, run: 'horizontal' }], { horizontal: 50 }))).toMatchObject({ ok: true })
+  })
+})

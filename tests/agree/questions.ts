@@ -47,16 +47,19 @@ export const conditions: fc.Arbitrary<Partial<Conditions>> = record<Partial<Cond
   pressure: once(4, fc.constantFrom(0, 3, 6, 10, 20)),
   hidden: some(fc.boolean()), combustibles: some(fc.boolean()), wet: some(fc.boolean()), temporary: some(fc.boolean()),
   mustUndo: once(4, fc.boolean()), noFlame: some(fc.boolean()),
-  play: once(4, fc.constantFrom(null, 0, 16, 60)),
+  play: once(4, fc.constantFrom(null, 0, 16, 60, {}, { a: { along: 0 }, b: { along: 20, aside: 0 } }, { a: { along: 0, aside: 30 }, b: { along: 0, aside: null } }, { a: { along: 0, aside: 0 }, b: { along: 0, aside: 0 } })),
+  gap: once(8, fc.constantFrom(0, 20)),
   room: once(4, fc.constantFrom('open' as const, 'tight' as const)),
 })
 export const policy: fc.Arbitrary<Partial<Policy>> = record<Partial<Policy>>({
   pushFitHidden: some(fc.constantFrom('allowed', 'reachable-only')), compressionHidden: some(fc.constantFrom('never', 'temporary-only', 'allowed')), typeMDrinking: some(fc.constantFrom('allowed', 'refused')),
-  reuseLimit: some(fc.integer({ min: 0, max: 5 })), threadSeal: some(fc.constantFrom('tape', 'paste', 'both')), insertFittings: some(fc.constantFrom('brass', 'composite', 'either')), bendMark: some(fc.constantFrom('hook', 'corner')),
+  reuseLimit: some(fc.integer({ min: 0, max: 5 })), threadSeal: some(fc.constantFrom('tape', 'paste', 'both')), order: once(6, fc.subarray([...METHODS])), insertFittings: some(fc.constantFrom('brass', 'composite', 'either')), bendMark: some(fc.constantFrom('hook', 'corner')),
 })
 const kit: fc.Arbitrary<Kit | undefined> = once(6, record<Kit>({
   tools: once(3, fc.array(record<{ method: (typeof METHODS)[number], sizes?: string[] }>({ method: fc.constantFrom(...METHODS), sizes: some(fc.subarray(['15', '22', '1/2', '3/4'])) }), { maxLength: 6 })),
   measured: once(3, fc.array(record<NonNullable<Kit['measured']>[number]>({ method: fc.constantFrom(...METHODS), nominal: fc.constantFrom('22', '1/2'), fitting: fc.constantFrom('coupling'), insertion: some(fc.constantFrom(14, 20)), takeOut: some(fc.constant(12)) }), { maxLength: 2 })),
+  minutes: once(6, fc.array(record<NonNullable<Kit['minutes']>[number]>({ method: fc.constantFrom(...METHODS), nominal: some(fc.constantFrom('22', '1/2')), work: fc.constantFrom(0.5, 9), wait: fc.constantFrom(0, 20) }), { maxLength: 3 })),
+  prices: once(6, fc.array(fc.record({ name: fc.constantFrom('press coupling', 'solder coupling'), size: fc.constantFrom('22', '1/2'), price: fc.constantFrom(0, 3) }), { maxLength: 3 })),
   parts: once(20, fc.array(fc.record({ name: fc.constantFrom('press coupling', 'solder coupling'), size: fc.constantFrom('22', '1/2'), quantity: fc.integer({ min: 0, max: 3 }) }), { maxLength: 3 })),
 }))
 
@@ -85,7 +88,7 @@ export const anyQuestion: fc.Arbitrary<readonly [string, unknown]> = fc.oneof(
   fc.tuple(fc.constant('pipes'), odd({ family: words, series: words, nominal: words, region })),
   fc.tuple(fc.constant('identify'), odd({ region, year: fc.integer({ min: 1800, max: 2200 }), can: fc.subarray(['colour', 'print', 'wall', 'outside-diameter:rule']), checks: fc.array(check, { maxLength: 8 }) })),
   fc.tuple(fc.constant('ways'), fc.record({ region, a: fc.oneof(end, fc.record({ pipe: words })), b: end, conditions, policy }, { requiredKeys: ['a', 'b'] })),
-  fc.tuple(fc.constant('make'), fc.tuple(odd<object>({ method: fc.constantFrom(...METHODS), pipe: anyPipe, wall: positive, region, orientation: fc.constantFrom('horizontal', 'vertical'), nominal: fc.oneof(words, fc.constantFrom('1/2', '3/4')), conditions, policy, torch: fc.constantFrom('propane', 'propylene'), tool: words, ambient: fc.integer({ min: -40, max: 60 }), leastAmbient: fc.integer({ min: -40, max: 20 }), near: fc.subarray([...NEAR]) }), facts).map(([one, known]) => ({ orientation: 'horizontal', ...one, ...known }))),
+  fc.tuple(fc.constant('make'), fc.tuple(odd<object>({ method: fc.constantFrom(...METHODS), pipe: anyPipe, wall: positive, region, orientation: fc.constantFrom('horizontal', 'vertical'), nominal: fc.oneof(words, fc.constantFrom('1/2', '3/4')), conditions, policy, torch: fc.constantFrom('propane', 'propylene'), tool: words, ambient: fc.integer({ min: -40, max: 60 }), leastAmbient: fc.integer({ min: -40, max: 20 }), near: fc.subarray([...NEAR]), slip: fc.record({ length: positive.map(value => Math.min(2000, value)), gap: fc.constantFrom(0, 20, 2000) }) }), facts).map(([one, known]) => ({ orientation: 'horizontal', ...one, ...known }))),
   fc.tuple(fc.constant('inspect'), fc.tuple(odd<object>({ region, method: fc.constantFrom(...METHODS), pipe: anyPipe, service: fc.constantFrom(...SERVICES), drinking: fc.boolean(), hidden: fc.boolean(), temporary: fc.boolean(), policy }), facts, odd({ leak: fc.constantFrom('dry', 'stain', 'weeps'), mark: fc.constantFrom('at-edge', 'away', 'none'), liner: fc.constantFrom('in', 'missing'), ringDistance: positive, gauge: fc.constantFrom('passes', 'fails'), pressed: fc.boolean(), solderRing: fc.constantFrom('all-round', 'gap'), flux: fc.constantFrom('clean', 'green'), olive: fc.constantFrom('even', 'pinched'), threads: fc.integer({ min: 0, max: 40 }), support: positive, reach: fc.constantFrom('reached', 'hidden'), inLine: fc.boolean(), daylight: fc.boolean(), metals: fc.constantFrom('no-zinc', 'brass-between', 'bare'), system: fc.constantFrom('one', 'mixed') })).map(([one, known, seen]) => ({ ...one, ...known, seen }))),
   fc.tuple(fc.constant('offset'), odd({ set: positive, angle: positive, roll: positive, radius: positive })),
   fc.tuple(fc.constant('line'), fc.record({ region, pipe: anyPipe, method: fc.constantFrom(...METHODS), start: fc.oneof(fitting, plain), legs: fc.array(leg, { minLength: 1, maxLength: 6 }), bender: some(fc.record({ radius: positive.map(value => Math.min(value, 5000)) })), clips: some(fc.array(fc.record({ leg: fc.integer({ min: 0, max: 6 }), at: positive }), { maxLength: 4 })), walls: some(fc.array(fc.record({ to: fc.constantFrom('right', 'up', 'away'), at: number, thick: positive }), { maxLength: 2 })) }).map(defined)),

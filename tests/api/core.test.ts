@@ -27,7 +27,7 @@ describe('POST /api/core/VERB and the command line', () => {
 
   it('lists its verbs with their schemas', async () => {
     const { body } = await get<{ verbs: Record<string, { properties: Record<string, { enum: string[] }> }> }>('/api/core')
-    expect(Object.keys(body.verbs)).toEqual(['pipes', 'identify', 'ways', 'make', 'inspect', 'offset', 'line', 'cut', 'fix', 'flow', 'heat', 'ask'])
+    expect(Object.keys(body.verbs)).toEqual(['pipes', 'identify', 'ways', 'make', 'inspect', 'offset', 'line', 'cut', 'fix', 'flow', 'heat', 'ask', 'rules'])
     expect(body.verbs.ways!.properties.region!.enum).toEqual(['us', 'gb', 'eu'])
   })
 

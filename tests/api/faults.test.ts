@@ -23,22 +23,22 @@ describe('a check that fails', () => {
     const { verbs } = (await get<{ verbs: object }>('/api/core')).body
     expect(Object.keys(verbs)).toContain('make')
     // The gauge is the last step of a crimped end.
-    const made = (await post<{ steps: { code: string }[] }>('/api/core/make', { method: 'crimp', pipe: 'pex-cts-3_4', region: 'us', orientation: 'horizontal' })).body
-    const fault = { id: randomUUID(), entry: 0, step: made.steps.findIndex(({ code }) => code === 'gauge') }
+    const made = (await post<{ steps: { id: string, code: string }[] }>('/api/core/make', { method: 'crimp', pipe: 'pex-cts-3_4', region: 'us', orientation: 'horizontal' })).body
+    const fault = { id: randomUUID(), entry: 0, step: made.steps.find(({ code }) => code === 'gauge')!.id }
     for (let i = 0; i < 2; i++) {
       const { status, body } = await call<JointRecord>('POST', `${at}/faults`, fault, { Hand: 'Orla' })
       expect(status).toBe(200)
-      expect(body.ticks).toEqual([expect.objectContaining({ entry: 1, step: 0 })])
+      expect(body.ticks).toEqual([expect.objectContaining({ entry: 1, step: 'cut' })])
       expect(body.faults).toEqual([expect.objectContaining({ ...fault, code: 'gauge', reused: true, by: 'Orla' })])
     }
     const csv = (await get(`/api/jobs/${slug}/register.csv`)).body as unknown as string
-    expect(csv.split('\r\n')[0]).toMatch(/care,failedChecks,reopened$/)
-    expect(csv.split('\r\n')[1]).toMatch(/gauge,$/)
+    expect(csv.split('\r\n')[0]).toMatch(/care,failedChecks,reopened,remarks$/)
+    expect(csv.split('\r\n')[1]).toMatch(/gauge,,$/)
   })
   it('is one where what was measured is outside the limit of a standard', async () => {
     const { at } = await begun()
-    const made = (await post<{ steps: { code: string }[] }>('/api/core/make', { method: 'crimp', pipe: 'pex-cts-3_4', region: 'us', orientation: 'horizontal' })).body
-    const place = { entry: 0, step: made.steps.findIndex(({ code }) => code === 'assemble') }
+    const made = (await post<{ steps: { id: string, code: string }[] }>('/api/core/make', { method: 'crimp', pipe: 'pex-cts-3_4', region: 'us', orientation: 'horizontal' })).body
+    const place = { entry: 0, step: made.steps.find(({ code }) => code === 'assemble')!.id }
     expect(await call('PUT', `${at}/ticks`, { ...place, reading: 2 })).toMatchObject({ status: 422, body: { error: { path: 'reading', code: 'range' } } })
     const ticked = await call<JointRecord>('PUT', `${at}/ticks`, { ...place, reading: 4.8 }, { Hand: 'Orla' })
     expect(ticked.body.ticks).toEqual([expect.objectContaining({ ...place, code: 'assemble', reading: 4.8, by: 'Orla' })])
@@ -68,7 +68,7 @@ describe('a signed joint', () => {
       expect(again.body).toMatchObject({ signoffs: [{ initials: 'OL' }], reopenings: [{ reason: body.reason, by: 'Wyn', signoff: body.signoff }] })
       expect(again.body.ticks).toHaveLength(places.length - 1)
     }
-    expect((await get(`/api/jobs/${slug}/register.csv`)).body).toMatch(/dry-fitted,,,,,no ring on the left end/)
+    expect((await get(`/api/jobs/${slug}/register.csv`)).body).toMatch(/dry-fitted,,,,,no ring on the left end,/)
     expect(await post(`${at}/signoffs`, { initials: 'WY' })).toMatchObject({ status: 422 })
     await call('PUT', `${at}/ticks`, places[2]!)
     expect((await post<JointRecord>(`${at}/signoffs`, { initials: 'WY' })).body.signoffs).toMatchObject([{ initials: 'OL' }, { initials: 'WY', corrects: body.signoff }])

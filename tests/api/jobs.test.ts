@@ -101,7 +101,9 @@ describe('joints', () => {
     const joint = await takenJoint(slug)
     const at = `/api/jobs/${slug}/joints/${joint.id}/ticks`
     await call('PUT', at, { entry: 0, step: 0 })
-    expect((await call<JointRecord>('PUT', at, { entry: 0, step: 0 })).body.ticks).toMatchObject([{ entry: 0, step: 0, code: 'cut' }])
+    expect((await call<JointRecord>('PUT', at, { entry: 0, step: 0 })).body.ticks).toMatchObject([{ entry: 0, step: 'cut', code: 'cut', did: expect.stringContaining('Cut square') }])
+    // An entry of an earlier version names the step by its place.
+    expect((await call<JointRecord>('PUT', at, { entry: 0, step: 'cut' })).body.ticks).toHaveLength(1)
     expect((await call<JointRecord>('DELETE', at, { entry: 0, step: 0 })).body.ticks).toEqual([])
     expect(await call('PUT', at, { entry: 0, step: 50 })).toMatchObject({ status: 404, body: { error: { path: 'step' } } })
   })
@@ -158,7 +160,7 @@ describe('the register', () => {
     await patch(`/api/jobs/${job.slug}/joints/${joint.id}`, { version: joint.version, place: '=1+1, "quoted"' })
     const { body } = await get<string>(`/api/jobs/${job.slug}/register.csv`)
     const lines = body.split('\r\n')
-    expect(lines[0]).toBe('joint,where,pipes,methods,marksMm,measured,status,madeBy,at,care,failedChecks,reopened')
+    expect(lines[0]).toBe('joint,where,pipes,methods,marksMm,measured,status,madeBy,at,care,failedChecks,reopened,remarks')
     expect(lines[1]).toContain('"\'=1+1, ""quoted"""')
     expect(lines).toHaveLength(2)
   })

@@ -99,9 +99,7 @@ describe('a first joint, end to end', () => {
       await app.find(`[data-entry="${entry}"][data-done="true"]`)
     }
     await app.reload()
-    await app.click('[data-test="open-sign"]')
-    await app.type('[data-test="initials"]', 'QZ')
-    await app.click('[data-test="sign"]')
+    await app.sign('QZ')
     await app.driver.wait(async () => (await register()).joints.some(joint => joint.madeBy === 'QZ'), 10_000, 'not signed')
   })
 

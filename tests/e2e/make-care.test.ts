@@ -33,7 +33,7 @@ describe('heat along the tube', () => {
     await app.waitForText('.facts', /at least away[\s\S]*8\d[\s\S]*660[\s\S]*min/)
     await app.find('[data-test="heat-chart"] svg')
     await app.click('[data-test="heat-wrap"]')
-    await app.waitForText('[data-test="heat-verdict"]', /Cool enough by the model:\s+\d+ °C[\s\S]*rule of the trade asks 660/)
+    await app.waitForText('[data-test="heat-verdict"]', /Cool enough by the model:\s+\d+ °C[\s\S]*the trade asks 66 mm, 3 times/)
     await app.click('[data-heat-target="own"]')
     await app.waitForText('[role="dialog"]', /30 to 250 °C/)
     await app.click('[data-heat-target="plastic"]')

@@ -59,9 +59,10 @@ describe('a card of each method', () => {
     const joint = await takeWay('cu-bs-imp-3_4', 'cu-en-x-22', 'compression converter coupling')
     await app.go(`/jobs/${slug}/make?joint=${joint.id}`)
     await app.waitForText('[data-test="depth-figure"]', /\?/)
-    await app.find('[data-caution="measure"]')
+    await app.find('[data-stop="measure"]')
     await app.type('[data-test="measured-depth"]', '19,5')
     await app.waitForText('[data-test="depth-figure"]', /19\.5/)
+    expect(await app.count('[data-stop="measure"]')).toBe(0)
   })
 })
 

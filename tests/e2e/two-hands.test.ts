@@ -59,9 +59,7 @@ describe('without a server', () => {
       }
       await tablet.find(`[data-entry="${entry}"][data-done="true"]`)
     }
-    await tablet.click('[data-test="open-sign"]')
-    await tablet.type('[data-test="initials"]', 'WY')
-    await tablet.click('[data-test="sign"]')
+    await tablet.sign('WY')
     await tablet.waitForText('[data-saved="kept"]', /kept on this tablet/)
     expect((await savedJoint(joint.id)).signoffs).toEqual([])
 
@@ -155,7 +153,7 @@ describe('what the server refuses', () => {
     await call('PATCH', `/api/jobs/${slug}/joints/${joint.id}`, { version: joint.version, wayId: ways.find(({ parts }) => parts[0]!.name === 'compression coupling')!.id })
     network.isDown = false
     await tablet.click('[data-saved="refused"]')
-    await tablet.waitForText('[data-entry-state="refused"]', /step 1 done[\s\S]*Another way was taken/)
+    await tablet.waitForText('[data-entry-state="refused"]', /step "cut" done[\s\S]*Another way was taken/)
     expect(await tablet.axe()).toEqual([])
     await tablet.click('[data-test="let-go"]')
     await tablet.saved()

@@ -45,7 +45,8 @@ const note = rule('note')
 const school = rule('note', 'school')
 
 const CHAIN_RULES: readonly ChainRule[] = [
-  held('measure', 'no depth of a mouth is held', 'Measure how deep this fitting\'s socket is. Then it fits.', 'the tables', ({ insertions }) => insertions.some(({ value }) => value === null)),
+  held('measure', 'no depth of a mouth is held, or a coupling has no stop', 'Measure how deep this fitting\'s socket is. Then it fits.', 'the tables', ({ chain, insertions, situation: { conditions } }) => insertions.some(({ value }) => value === null) && (!kindsIn(chain).has('slip')
+    || (conditions.gap === undefined ? 'Measure the coupling\'s length and the gap between the pipe ends. Then it fits.' : `Measure the coupling's length: the mark is half of it less ${conditions.gap / 2}. Then it fits.`))),
   school('insert-fittings', 'the job says brass or composite, and a fitting goes into the tube', 'Brass or composite insert fittings: scale sticks to brass over decades; a spoilt composite is scrap.', 'the job\'s policy', ({ chain, situation: { policy } }) => {
     if (policy.insertFittings === 'either' || ![...methodsIn(chain)].some(method => ON_BARBS.has(method))) return null
     return policy.insertFittings === 'brass' ? 'Brass insert fittings, the job\'s way: scale sticks to them over decades.' : 'Composite insert fittings, the job\'s way: nothing sticks, a spoilt one is scrap.'
@@ -61,7 +62,7 @@ const CHAIN_RULES: readonly ChainRule[] = [
   care('metals', 'galvanised steel meets copper or stainless in fresh water', 'Galvanised before copper in the flow, brass of 150 or a dielectric union between.', 'EN 12502, IPC 605, UPC 605', facts => hasWetSteel(facts) && hasNoble(facts.chain) && !isParted(facts.chain)),
   note('earth-path', 'a dielectric union is put in', 'A dielectric union cuts the earth path: bond across it, and have an electrician verify.', 'BS 7671; NEC', facts => hasWetSteel(facts) && isParted(facts.chain)),
   care('sound-thread', 'old steel pipe is joined by its thread', 'Old galvanised scales shut: cut back to a sound thread, or cut a new one.', 'trade practice', hasWetSteel),
-  care('slip', 'a coupling without a stop goes in', 'No stop: mark half the coupling on each pipe and centre it. It needs its whole length of clean, round, straight pipe on one side.', 'geometry; trade practice', ({ chain }) => kindsIn(chain).has('slip')),
+  care('slip', 'a coupling without a stop goes in', 'No stop: mark half of its length less the gap on each pipe, (length - gap) / 2, and centre it. It needs its whole length of clean, round, straight pipe on one side.', 'geometry; trade practice', ({ chain }) => kindsIn(chain).has('slip')),
   note('drop-ear', 'an outlet elbow goes in', 'Turns the line square out of the wall: screw it to solid backing before the pipe goes in, so that no turning of the outlet reaches the joint.', 'trade practice', ({ chain }) => kindsIn(chain).has('drop-ear')),
   note('flow-arrow', 'a valve goes in', 'The arrow on the valve points with the flow; the drain on the house side.', 'trade practice', ({ chain }) => kindsIn(chain).has('valve')),
   note('union-faces', 'a union is made up', 'Union faces clean and parallel, a new washer where it has one, nothing on the faces.', 'trade practice', ({ chain }) => kindsIn(chain).has('union')),

@@ -2,6 +2,7 @@ import { FAMILY_WORDS, familiesOf, findSocket, HAZARDS, hazardOf, jointRating, P
 import { formatDecimal } from '#core/units'
 import type { JointMethod } from '../methods/types'
 import { COMPRESSION_PLAY } from '../ours'
+import { alongOf } from '../play'
 import type { Situation, Tube } from '../types'
 import { isListed, printsListing } from './common'
 import { care, held, note, refusal, type ConcernRule, type RefusalRule } from './rule'
@@ -49,7 +50,8 @@ function ratingReason(tube: Tube, { conditions: { temperature, pressure } }: Sit
   return null
 }
 
-function playReason({ pipe }: Tube, { conditions: { play } }: Situation, method: JointMethod): string | null {
+function playReason({ pipe }: Tube, { conditions }: Situation, method: JointMethod): string | null {
+  const play = alongOf(conditions)
   const socket = findSocket(method.id, pipe)
   if (play === null || !socket) return null
   const depth = method.id === 'compression' ? (COMPRESSION_PLAY[socket.fittingNominal] ?? socketDepth(socket).value) : socketDepth(socket).value

@@ -77,6 +77,14 @@ export class App {
     return true
   }, `cannot type into ${css}`)
 
+  /** Signs the joint on the screen; what is left is said to be seen. */
+  async sign(initials: string) {
+    await this.click('[data-test="open-sign"]')
+    await this.type('[data-test="initials"]', initials)
+    if (await this.count('[data-test="seen"]') > 0) await this.click('[data-test="seen"]')
+    await this.click('[data-test="sign"]')
+  }
+
   waitForValue = (css: string, value: string) => this.until(async () => await (await this.driver.findElement(By.css(css))).getAttribute('value') === value, `${css} never held "${value}"`)
 
   press = (...keys: string[]) => this.driver.actions().sendKeys(...keys).perform()
