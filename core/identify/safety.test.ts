@@ -1,7 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { PIPES } from '#core/catalogue'
-import { COLOURS, factsOfChecks, identifyPipe, STRIPES, type Check, type IdentifyAnswer, type IdentifyQuestion } from '#core/identify'
+import {
+  factsOfChecks, identifyPipe, STRIPES, type Check, type IdentifyAnswer, type IdentifyQuestion
+} from '#core/identify'
 
 const ask = (...checks: Check[]): IdentifyAnswer => {
   const answer = identifyPipe({ region: 'gb', checks })
@@ -11,7 +13,7 @@ const ask = (...checks: Check[]): IdentifyAnswer => {
 const codes = (...checks: Check[]) => ask(...checks).cautions.map(({ code }) => code)
 const od = (value: number): Check => ({ check: 'outside-diameter', value, by: 'calliper' })
 const print = (text: string): Check => ({ check: 'print', text })
-const colour = (value: (typeof COLOURS)[number]): Check => ({ check: 'colour', value })
+const colour = (value: Extract<Check, { check: 'colour' }>['value']): Check => ({ check: 'colour', value })
 const TRACED: Check = { check: 'traced', value: 'water' }
 
 // Blue and printed for water: polyethylene that nobody takes for gas.

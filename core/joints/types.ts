@@ -54,7 +54,7 @@ export interface Policy {
   typeMDrinking: 'allowed' | 'refused'
   reuseLimit: number
   /** Methods the job likes best, best first: asked before the number of joints and the minutes. */
-  order: readonly Method[]
+  order: Method[]
   threadSeal: 'tape' | 'paste' | 'both'
   insertFittings: 'brass' | 'composite' | 'either'
   /** First mark of a bend: at the former's hook edge by its set-back, or the corner sighted with an offcut. */
