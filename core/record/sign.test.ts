@@ -94,4 +94,10 @@ describe('steps ticked within seconds of each other', () => {
     if (count === 0) expect(remark).toBeUndefined()
     else expect(remark).toEqual({ code: 'quick', text: `${count} steps were ticked within 5 seconds of each other.` })
   })
+  it('counts those alone that stand near another', () => {
+    const { joint, end } = made(JOB, 'press', COPPER, 60)
+    const near = (i: number) => time((Date.parse(joint.ticks[i - 1]!.at) - Date.parse(time(0))) / 1000 + 1)
+    const pairs = { ...joint, ticks: joint.ticks.map((tick, i) => (i === 3 || i === 8 ? { ...tick, at: near(i) } : tick)) }
+    expect(value(sign(JOB, pairs, end, [])).signoffs[0]!.remarks).toEqual([{ code: 'quick', text: '4 steps were ticked within 5 seconds of each other.' }])
+  })
 })

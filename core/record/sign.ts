@@ -68,10 +68,11 @@ function remarksOf(rules: JobRules, joint: JointRecord): Note[] {
   const cards = cardsOf(rules, joint)
   const early = cards.flatMap(card => waitsOf(joint, card).filter(({ step, until }) => (tickFor(joint, card.entry, step.id)?.at ?? until) < until)).length
   const times = joint.ticks.map(({ at }) => Date.parse(at)).sort((x, y) => x - y)
-  const quick = times.filter((time, i) => i > 0 && time - times[i - 1]! < QUICK_SECONDS * 1000).length
+  const isNext = (i: number): boolean => i > 0 && i < times.length && times[i]! - times[i - 1]! < QUICK_SECONDS * 1000
+  const quick = times.filter((_, i) => isNext(i) || isNext(i + 1)).length
   return [
     ...(early > 0 ? [{ code: 'wait-short', text: `${early} wait${early === 1 ? ' was' : 's were'} ticked before the time was over.` }] : []),
-    ...(quick > 0 ? [{ code: 'quick', text: `${quick + 1} steps were ticked within ${QUICK_SECONDS} seconds of each other.` }] : []),
+    ...(quick > 0 ? [{ code: 'quick', text: `${quick} steps were ticked within ${QUICK_SECONDS} seconds of each other.` }] : []),
   ]
 }
 

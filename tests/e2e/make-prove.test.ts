@@ -98,7 +98,7 @@ describe('a signed joint that was not right', () => {
     await app.click('[data-test="reopen"]')
     await app.waitForText('#reopen-problem', /a few words/)
     await app.type('[data-test="reopen-reason"]', 'weeps at the ring')
-    await app.driver.executeScript('const s = document.querySelector("[data-test=reopen-step]"); s.value = "0:6"; s.dispatchEvent(new Event("change"))')
+    await app.driver.executeScript('const s = document.querySelector("[data-test=reopen-step]"); s.value = "0:press"; s.dispatchEvent(new Event("change"))')
     await app.click('[data-test="reopen"]')
     await app.waitForText('[data-test="reopenings"]', /weeps at the ring/)
     await app.waitForText('[data-test="open-sign"]', /1 step to go/)
