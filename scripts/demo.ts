@@ -32,12 +32,16 @@ async function addJoint(slug: string, job: DemoJob, demo: DemoJoint, findIds: re
   const whole = await getJob(slug)
   const taken = whole.joints.find(({ id }) => id === created.id)!
   const steps = inMakingOrder(cardsOf(whole, taken))
-    .flatMap(({ entry, answer: card }) => (card.ok ? card.value.steps.map(({ id }) => ({ entry, step: id })) : []))
-  // Done one by one, a minute each, and signed once the watch after a flame is over.
+    .flatMap(({ entry, answer: card }) => (card.ok ? card.value.steps.map(({ id, seconds = 0 }) => ({ place: { entry, step: id }, took: 60 + seconds })) : []))
+  // Done one by one, a minute each and its wait, and signed once the watch after a flame is over.
   const signedAt = demo.signed ? new Date(`${demo.signed.at.replace(' ', 'T')}Z`) : null
   const until = signedAt ? signedAt.getTime() - (WATCH_SECONDS + 300) * 1000 : Date.now()
   const ticked = steps.slice(0, demo.signed ? steps.length : demo.ticks ?? 0)
-  for (const [i, place] of ticked.entries()) await setTick(slug, created.id, place, true, { ...now(), at: new Date(until - (ticked.length - i) * 60_000) })
+  let at = until - ticked.reduce((sum, { took }) => sum + took, 0) * 1000
+  for (const { place, took } of ticked) {
+    at += took * 1000
+    await setTick(slug, created.id, place, true, { ...now(), at: new Date(at) })
+  }
   if (!demo.signed || !signedAt) return
   await signOff(slug, created.id, { initials: demo.signed.initials, seen: ['gauge'] }, { ...now(), at: signedAt })
   await reading(db => db.update(jointRows).set({ updatedAt: demo.signed!.at }).where(eq(jointRows.id, created.id)))
