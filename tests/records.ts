@@ -5,7 +5,7 @@ import { BLANK_FIND, type CutRecord, type FindRecord, type JobRecord, type Joint
 export const aFind = (changes: Partial<FindRecord> = {}): FindRecord => ({ ...BLANK_FIND, id: 'f', photos: [], verdicts: [], version: 1, updatedAt: '', updatedBy: '', ...changes })
 
 export const aJoint = (changes: Partial<JointRecord> = {}): JointRecord => ({
-  id: 'j', number: 1, place: '', a: null, b: null, findA: null, findB: null, conditions: {}, orientation: 'horizontal', ambient: null, torch: null, wayId: null, comeBack: null, depths: {}, version: 1, way: null, ticks: [], faults: [], timers: [], reopenings: [], signoffs: [], aside: null, updatedAt: '', updatedBy: '', ...changes,
+  id: 'j', number: 1, place: '', a: null, b: null, findA: null, findB: null, conditions: {}, orientation: 'horizontal', ambient: null, torch: null, wayId: null, comeBack: null, depths: {}, version: 1, way: null, ticks: [], faults: [], timers: [], reopenings: [], signoffs: [], aside: [], updatedAt: '', updatedBy: '', ...changes,
 })
 
 export const aLine = (changes: Partial<LineRecord> = {}): LineRecord => ({ id: 'l', number: 1, name: '', pipe: 'cu-en-x-22', method: 'solder', corners: 'fittings', start: 'free', walls: [], legs: [], pulled: {}, fix: {}, clips: {}, version: 1, updatedAt: '', updatedBy: '', ...changes })

@@ -81,8 +81,8 @@ describe('work on a joint', () => {
   })
   it('brings back what another way put aside', () => {
     const both: Act[] = [{ do: 'tick', place: { entry: 0, step: 'cut' }, done: true }, TAKE]
-    expect(done(both)).toMatchObject({ ticks: [], aside: { ticks: [{ step: 'cut' }] } })
-    expect(done([...both, { do: 'bring-back' }])).toMatchObject({ wayId: solder.id, ticks: [{ step: 'cut' }], aside: null })
+    expect(done(both)).toMatchObject({ ticks: [], aside: [{ ticks: [{ step: 'cut' }] }] })
+    expect(done([...both, { do: 'bring-back' }])).toMatchObject({ wayId: solder.id, ticks: [{ step: 'cut' }], aside: [] })
     expect(toRequest(entry({ do: 'bring-back' }, 'joint-0001'))).toMatchObject({ method: 'DELETE', url: '/api/jobs/job-1/joints/joint-0001/aside' })
     expect(entryWords(entry({ do: 'bring-back' }, 'joint-0001'), yard)).toBe('steps brought back')
   })

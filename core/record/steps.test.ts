@@ -1,3 +1,4 @@
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { findWays, type End } from '#core/joints'
 import { figuresOf } from '#core/making'
@@ -134,15 +135,33 @@ describe('another way', () => {
   })
   it('puts them aside, and undo brings back every one, with when and by whom', () => {
     const other = value(changeJoint(job, joint, { wayId: press.id }))
-    expect([other.ticks, other.aside?.ticks.length]).toEqual([[], 3])
+    expect([other.ticks, other.aside[0]?.ticks.length]).toEqual([[], 3])
     const back = value(bringBack(job, other))
-    expect([back.ticks, back.wayId, back.way, back.aside]).toEqual([joint.ticks, joint.wayId, joint.way, null])
+    expect([back.ticks, back.wayId, back.way, back.aside]).toEqual([joint.ticks, joint.wayId, joint.way, []])
   })
   it('taken further, both are kept: undo changes places', () => {
     const further = tick(job, value(changeJoint(job, joint, { wayId: press.id })), 'cut')
     const back = value(bringBack(job, further))
-    expect([back.ticks.length, back.aside?.wayId, back.aside?.ticks.length]).toEqual([3, press.id, 1])
+    expect([back.ticks.length, back.aside[0]?.wayId, back.aside[0]?.ticks.length]).toEqual([3, press.id, 1])
     expect(value(bringBack(job, back)).ticks).toEqual(further.ticks)
+  })
+  it('loses none, however often another is taken: undo goes through them all', () => {
+    const ids = value(findWays({ region: 'gb', a: SOLDER[0], b: SOLDER[1] })).ways.slice(0, 6).map(({ id }) => id)
+    fc.assert(fc.property(fc.array(fc.constantFrom(...ids), { minLength: 1, maxLength: 6 }), (taken) => {
+      let now = joint
+      const ticked = new Set([joint.ticks])
+      for (const wayId of taken) {
+        now = value(changeJoint(job, now, { wayId }))
+        if (now.ticks.length === 0) now = tick(job, now, value(cardsOf(job, now)[0]!.answer).steps[0]!.id)
+        ticked.add(now.ticks)
+      }
+      const seen = new Set([now.ticks])
+      for (let i = 0; i < ticked.size; i++) {
+        now = value(bringBack(job, now))
+        seen.add(now.ticks)
+      }
+      expect(seen).toEqual(ticked)
+    }), { seed: 20261127, numRuns: 30 })
   })
   it('brings back ends and conditions too, and not a way that no rule gives any more', () => {
     const wet = value(changeJoint(job, joint, { conditions: { wet: true } }))

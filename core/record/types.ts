@@ -52,8 +52,8 @@ export interface JointRecord extends Omit<JointBody, 'conditions'> {
   timers: TimerRecord[]
   reopenings: ReopeningRecord[]
   signoffs: SignoffRecord[]
-  /** What another way put aside; null where nothing was. */
-  aside: AsideRecord | null
+  /** What other ways put aside, the last first. */
+  aside: AsideRecord[]
   updatedAt: string
   updatedBy: string
 }

@@ -29,7 +29,7 @@ function timerWithId(policy: Partial<Policy>, way: Way | null, timer: Numbered<T
 
 function completeJoint(policy: Partial<Policy>, joint: JointRecord): JointRecord {
   return {
-    ...{ findB: null, comeBack: null, reopenings: [], ambient: null, torch: null, aside: null },
+    ...{ findB: null, comeBack: null, reopenings: [], ambient: null, torch: null, aside: [] },
     ...joint,
     ticks: joint.ticks.map(tick => ({ ...{ by: '', reading: null, did: null }, ...withId<TickRecord>(tick) })),
     faults: (joint.faults ?? []).map(fault => withId(fault)),

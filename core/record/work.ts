@@ -46,15 +46,15 @@ export function beginJoint(rules: JobRules, id: string, number: number, body: Jo
   if (wrong) return { ok: false, error: wrong }
   const way = takeWay(rules, body)
   if (!way.ok) return way
-  return ok({ ...body, id, number, way: way.value, version: 1, updatedAt, updatedBy: '', ticks: [], faults: [], timers: [], reopenings: [], signoffs: [], aside: null })
+  return ok({ ...body, id, number, way: way.value, version: 1, updatedAt, updatedBy: '', ticks: [], faults: [], timers: [], reopenings: [], signoffs: [], aside: [] })
 }
 
 /** A change to any of these makes another joint of it, so steps done for the old way no longer count. */
 const REMAKES = ['a', 'b', 'conditions', 'wayId'] as const
 
-/** What is put aside where another way is taken: everything that the steps rest on; null where nothing was done yet. */
-function putAside({ a, b, findA, findB, conditions, wayId, depths, ticks, timers }: JointRecord): AsideRecord | null {
-  return ticks.length + timers.length === 0 ? null : { a, b, findA, findB, conditions, wayId, depths, ticks, timers }
+/** What is put aside where another way is taken: everything that the steps rest on; nothing where none was done yet. */
+function putAside({ a, b, findA, findB, conditions, wayId, depths, ticks, timers }: JointRecord): AsideRecord[] {
+  return ticks.length + timers.length === 0 ? [] : [{ a, b, findA, findB, conditions, wayId, depths, ticks, timers }]
 }
 
 /**
@@ -73,7 +73,7 @@ export function changeJoint(rules: JobRules, joint: JointRecord, changes: Partia
   after.way = way.ok ? way.value : null
   after.wayId = after.way?.id ?? null
   if (after.way?.id === joint.way?.id) return ok(after)
-  return ok({ ...after, ticks: [], timers: [], depths: changes.depths ?? {}, aside: putAside(joint) ?? joint.aside })
+  return ok({ ...after, ticks: [], timers: [], depths: changes.depths ?? {}, aside: [...putAside(joint), ...joint.aside] })
 }
 
 /** How many ticked steps a change puts aside; 0 where it cannot be made. */
@@ -82,12 +82,15 @@ export function stepsPutAside(rules: JobRules, joint: JointRecord, changes: Part
   return after.ok && after.value.ticks.length < joint.ticks.length ? joint.ticks.length : 0
 }
 
-/** What was put aside when another way was taken, brought back as it was; what stands now is put aside in its place. Nothing there changes nothing. */
+/**
+ * What was put aside last, brought back as it was. What stands now goes behind the others, so that each can be had again
+ * and none is lost. Nothing put aside changes nothing.
+ */
 export function bringBack(rules: JobRules, joint: JointRecord): Result<JointRecord> {
-  if (joint.aside === null) return ok(joint)
+  const [last, ...others] = joint.aside
+  if (!last) return ok(joint)
   if (isMade(joint)) return { ok: false, error: SIGNED }
-  const { aside } = joint
-  const way = takeWay(rules, aside)
+  const way = takeWay(rules, last)
   if (!way.ok) return fail('impossible', 'aside', `aside: that way does not stand any more. ${way.error.message}`)
-  return ok({ ...joint, ...aside, way: way.value, aside: putAside(joint) })
+  return ok({ ...joint, ...last, way: way.value, aside: [...others, ...putAside(joint)] })
 }

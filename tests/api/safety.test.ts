@@ -35,10 +35,10 @@ describe('another way', () => {
     for (const step of ['cut', 'ream']) await tick(at(begun), 0, step, { Hand: 'Wyn' })
     const waiting = (await call<JointRecord>('PUT', `${at(begun)}/timers`, { entry: 0, step: 'wait' })).body
     const other = (await patch<JointRecord>(at(begun), { version: waiting.version, wayId: wayOf('press') })).body
-    expect(other).toMatchObject({ ticks: [], timers: [], aside: { wayId: begun.wayId, ticks: waiting.ticks, timers: waiting.timers } })
+    expect(other).toMatchObject({ ticks: [], timers: [], aside: [{ wayId: begun.wayId, ticks: waiting.ticks, timers: waiting.timers }] })
     await tick(at(begun), 0, 'cut')
     const back = (await call<JointRecord>('DELETE', `${at(begun)}/aside`, {})).body
-    expect(back).toMatchObject({ wayId: begun.wayId, ticks: waiting.ticks, timers: waiting.timers, aside: { wayId: wayOf('press'), ticks: [{ step: 'cut' }] } })
+    expect(back).toMatchObject({ wayId: begun.wayId, ticks: waiting.ticks, timers: waiting.timers, aside: [{ wayId: wayOf('press'), ticks: [{ step: 'cut' }] }] })
     expect(back.ticks.map(({ by }) => by)).toEqual(['Wyn', 'Wyn'])
     expect((await get<JobRecord>(`/api/jobs/${at(begun).split('/')[3]}`)).body.joints[0]).toEqual(back)
   })

@@ -76,7 +76,7 @@ describe('another way', () => {
     await app.find('[data-step="deburr"].done')
     await app.saved()
     const { joints } = await call<JobRecord>('GET', `/api/jobs/${slug}`)
-    expect(joints.find(({ id }) => id === joint.id)).toMatchObject({ wayId: joint.wayId, ticks: [{ step: 'cut' }, { step: 'ream' }, { step: 'deburr' }], aside: null })
+    expect(joints.find(({ id }) => id === joint.id)).toMatchObject({ wayId: joint.wayId, ticks: [{ step: 'cut' }, { step: 'ream' }, { step: 'deburr' }], aside: [] })
   })
   it('asks for a condition that drops the way too, and leaves all as it is at Escape', async () => {
     const joint = await addJoint('solder')

@@ -4,14 +4,15 @@ import type { JobRecord, JointRecord } from '#core/record'
 /** Steps that another way put aside: they come back as they were, at a tap. */
 const props = defineProps<{ job: JobRecord, joint: JointRecord }>()
 const store = useJobStore()
-const count = computed(() => props.joint.aside?.ticks.length ?? 0)
+const count = computed(() => props.joint.aside[0]?.ticks.length ?? 0)
+const more = computed(() => props.joint.aside.length - 1)
 </script>
 
 <template>
-  <div v-if="count > 0" class="aside t15" role="status" data-test="aside">
+  <div v-if="joint.aside.length > 0" class="aside t15" role="status" data-test="aside">
     <StatusShape status="held" :size="18" />
-    <p>{{ count }} ticked step{{ count === 1 ? '' : 's' }} of the way before {{ count === 1 ? 'was' : 'were' }} put aside.</p>
-    <button type="button" class="link-verb min-h-11" data-test="bring-back" @click="store.bringBack(job.slug, joint.id)">Undo: bring {{ count === 1 ? 'it' : 'them' }} back</button>
+    <p>{{ count === 0 ? 'A wait' : `${count} ticked step${count === 1 ? '' : 's'}` }} of the way before {{ count > 1 ? 'were' : 'was' }} put aside{{ more > 0 ? `, and of ${more} more` : '' }}.</p>
+    <button type="button" class="link-verb min-h-11" data-test="bring-back" @click="store.bringBack(job.slug, joint.id)">Undo: bring {{ count > 1 ? 'them' : 'it' }} back</button>
   </div>
 </template>
 

@@ -1,6 +1,6 @@
 ALTER TABLE `ticks` MODIFY COLUMN `step` varchar(24) NOT NULL;--> statement-breakpoint
 ALTER TABLE `timers` MODIFY COLUMN `step` varchar(24) NOT NULL;--> statement-breakpoint
-ALTER TABLE `joints` ADD COLUMN IF NOT EXISTS `aside` json;--> statement-breakpoint
+ALTER TABLE `joints` ADD COLUMN IF NOT EXISTS `aside` json DEFAULT ('[]') NOT NULL;--> statement-breakpoint
 ALTER TABLE `signoffs` ADD COLUMN IF NOT EXISTS `remarks` json DEFAULT ('[]') NOT NULL;--> statement-breakpoint
 ALTER TABLE `ticks` ADD COLUMN IF NOT EXISTS `did` varchar(700);--> statement-breakpoint
 -- A step was named by its place; its code says what was ticked, whatever stood at that place since. Only a union has a code twice.

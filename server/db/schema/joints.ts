@@ -24,8 +24,8 @@ export const joints = mysqlTable('joints', {
   faults: json().notNull().default([]),
   /** How often it was opened again once signed, and why; only ever added. */
   reopenings: json().notNull().default([]),
-  /** Steps that another way put aside, with what they rest on. */
-  aside: json(),
+  /** Steps that other ways put aside, with what they rest on, the last first. */
+  aside: json().notNull().default([]),
   version: int().notNull().default(1),
   updatedAt: datetime('updated_at', { mode: 'string', fsp: 3 }).notNull(),
   updatedBy: varchar('updated_by', { length: 40 }).notNull().default(''),
