@@ -154,7 +154,7 @@ describe('data folders', () => {
     await newJob('From the old tables')
     await run.end()
     await alone(async () => {
-      for (const sql of ['alter table joints drop column ambient, drop column torch, drop column reopenings', 'alter table `lines` drop column pulled, drop column fix, drop column clips', 'alter table ticks drop column by_hand, drop column reading', 'delete from __drizzle_migrations order by created_at desc limit 1']) await query(sql)
+      for (const sql of ['alter table joints drop column ambient, drop column torch, drop column reopenings, drop column aside', 'alter table signoffs drop column remarks', 'alter table `lines` drop column pulled, drop column fix, drop column clips', 'alter table ticks drop column by_hand, drop column reading, drop column did', 'delete from __drizzle_migrations order by created_at desc limit 2']) await query(sql)
     })
     await run.begin()
     expect(run.output).toMatch(/backed up to .*before-update.*then changed/)
