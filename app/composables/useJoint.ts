@@ -1,5 +1,5 @@
 import { fillConditions, findWays, type Conditions, type End, type Way, type WaysAnswer } from '#core/joints'
-import { endsNow, factsOfFind, isMade, kitOf, suspectsOf, type JobRecord, type JointBody, type JointInput, type JointRecord, type Suspect } from '#core/record'
+import { endsNow, factsOfFind, isMade, kitOf, type JobRecord, type JointBody, type JointInput, type JointRecord } from '#core/record'
 
 /** A joint of which one end is known. */
 export const BLANK_JOINT: Omit<JointInput, 'a' | 'findA' | 'place'> = { b: null, findB: null, conditions: {}, orientation: 'horizontal', wayId: null, comeBack: null, depths: {} }
@@ -25,7 +25,6 @@ export function useJoint(job: Ref<JobRecord | undefined>) {
   const asked = computed(() => (job.value && ends.value.a && ends.value.b
     ? { region: job.value.region, a: ends.value.a, b: ends.value.b, conditions: joint.value!.conditions, policy: job.value.policy, kit: kitOf(job.value) }
     : null))
-  const suspects = computed<readonly Suspect[]>(() => (job.value && joint.value && !isSigned.value ? suspectsOf(job.value, joint.value) : []))
   const answer = computed<WaysAnswer | null>(() => {
     const result = asked.value ? findWays(asked.value) : null
     return result?.ok ? result.value : null
@@ -78,5 +77,5 @@ export function useJoint(job: Ref<JobRecord | undefined>) {
     change({ wayId }, () => { void router.push({ path: `/jobs/${slug}/make`, query: { joint: id } }) })
   }
 
-  return { joint, ends, suspects, traced: useTraced(job, joint), isStarting, ...useShifted(job, joint), isSigned, conditions, answer, ways, way, lookedAt, addJoint, change, setCondition, take }
+  return { joint, ends, ...useSuspects(job, joint), isStarting, ...useShifted(job, joint), isSigned, conditions, answer, ways, way, lookedAt, addJoint, change, setCondition, take }
 }

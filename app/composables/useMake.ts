@@ -1,6 +1,6 @@
 import { unitSystemOf } from '#core/catalogue'
 import { inMakingOrder, type MakeCard, type Step } from '#core/making'
-import { cardsOf, heldStep, isAt, isMade, leftToSign, stateOfStep, statusOf, suspectsOf, type JobRecord, type JointRecord, type LeftCode, type StepState, type Suspect } from '#core/record'
+import { cardsOf, heldStep, isAt, isMade, leftToSign, stateOfStep, statusOf, type JobRecord, type JointRecord, type LeftCode, type StepState } from '#core/record'
 import { parseLength } from '#core/units'
 import { readAsk } from '~/reading/ask'
 
@@ -21,7 +21,6 @@ export function useMake(job: Ref<JobRecord | undefined>) {
   const openSteps = (card: MakeCard) => stepsOf(card).filter(step => stateOf(card, step) !== 'done').length
   /** Why a step waits: its pipe may be gas. */
   const heldAt = (card: MakeCard, step: Step): string | null => (job.value && joint.value && !isSigned.value ? heldStep(job.value, joint.value, card, step) : null)
-  const suspects = computed<readonly Suspect[]>(() => (job.value && joint.value && !isSigned.value ? suspectsOf(job.value, joint.value) : []))
 
   /** Place in the making order of the end that was chosen by hand. */
   const chosen = ref<number | null>(null)
@@ -65,5 +64,5 @@ export function useMake(job: Ref<JobRecord | undefined>) {
   const clock = useServerClock()
   const leftNow = () => (job.value && joint.value ? leftToSign(job.value, joint.value, new Date(Date.now() + clock.offset.value).toISOString()) : [])
 
-  return { joints, joint, ...useShifted(job, joint), isSigned, cards, card, chosen, current, left, depth, stepsOf, tickOf, stateOf, heldAt, suspects, traced: useTraced(job, joint), leftNow, openSteps, typedDepth, typed, setAir, setTorch, tick, fail, setTimer, setDepth, setOrientation, sign }
+  return { joints, joint, ...useShifted(job, joint), isSigned, cards, card, chosen, current, left, depth, stepsOf, tickOf, stateOf, heldAt, ...useSuspects(job, joint), leftNow, openSteps, typedDepth, typed, setAir, setTorch, tick, fail, setTimer, setDepth, setOrientation, sign }
 }

@@ -79,8 +79,8 @@ export const printTokens = (check: PrintCheck): readonly PrintToken[] => readTok
 /** Everything that was read in the print lines of a question. */
 export const tokensOf = (checks: readonly Check[]): PrintToken[] => checks.flatMap(check => (check.check === 'print' ? readTokens(check) : []))
 
-const printLikelihood = (check: Extract<Check, { check: 'print' }>, pipe: Pipe | null): number =>
-  printTokens(check).reduce((share, { fits }) => share * (pipe ? (fits!(pipe) ? PRINT.fits : PRINT.misfits) : PRINT.unknown), 1)
+const printLikelihood = (check: PrintCheck, pipe: Pipe | null): number =>
+  readTokens(check).reduce((share, { fits }) => (fits ? share * (pipe ? (fits(pipe) ? PRINT.fits : PRINT.misfits) : PRINT.unknown) : share), 1)
 
 /** Likelihood of a check's answer for a pipe, or for none of the catalogue's (`pipe` null). 1 where the check says nothing of the kind. */
 export function likelihood(check: Check, pipe: Pipe | null): number {

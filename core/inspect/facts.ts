@@ -31,7 +31,7 @@ export const OPEN_CONCERNS: readonly string[] = Object.keys(OPEN)
 const USUAL_REMEDY = 'Cut it out and join it by what is made for both ends.'
 
 /** The joint's own end under its service; what nobody said of it is unknown. */
-export function endOf(question: InspectQuestion): { offer: Offer, tube: Tube, situation: Situation } | null {
+function endOf(question: InspectQuestion): { offer: Offer, tube: Tube, situation: Situation } | null {
   const { pipe, region, service, drinking, hidden, temporary, policy, seen } = question
   const conditions = { service, drinking, temporary, hidden: hidden ?? (seen.reach === 'hidden' ? true : undefined) }
   const said = Object.fromEntries(Object.entries(conditions).filter(([, value]) => value !== undefined))
@@ -41,11 +41,12 @@ export function endOf(question: InspectQuestion): { offer: Offer, tube: Tube, si
   return { offer: toOffer(tube, 'a'), tube, situation }
 }
 
+const ALL_BUT_HIDDEN: ReadonlySet<RefusalCode> = new Set(REFUSAL_CODES.filter(code => code !== 'hidden'))
+
 /** Whether a joint of this kind may be hidden here, by the rules of ways; null where it may. */
 export function refusedHidden({ method, ...question }: InspectQuestion): string | null {
   const asked = endOf({ ...question, method, hidden: true })
   const situation = asked?.situation ?? fillSituation({ region: question.region, conditions: { hidden: true, temporary: question.temporary ?? false, service: question.service ?? 'cold' }, policy: question.policy })
-  const ALL_BUT_HIDDEN: ReadonlySet<RefusalCode> = new Set<RefusalCode>([...PAST, 'family', 'size', 'temper', 'surface', 'pex-type', 'rating', 'service', 'drinking'])
   if (isByThread(method)) {
     const found = refuseMethod(method, BARE_THREAD, null, situation, () => null)
     return found?.code === 'hidden' ? found.reason : null
@@ -56,8 +57,8 @@ export function refusedHidden({ method, ...question }: InspectQuestion): string 
 const BARE_THREAD: Offer = { kind: 'thread', thread: { form: 'bspt', size: '1/2', gender: 'male', material: 'brass' }, on: 'a' }
 const ANY_TUBE = toTube({ pipe: 'cu-en-x-22' })
 
-/** What the rules say of the end itself: findings under the refusal's code, and cautions in the words of a card. */
-export function findingsOfEnd(question: InspectQuestion): { findings: InspectFinding[], cautions: Note[] } {
+/** What the rules say of the end itself: findings under the refusal's code, and cautions in the words of a card. `tube`: the end, where its pipe is known. */
+export function findingsOfEnd(question: InspectQuestion): { findings: InspectFinding[], cautions: Note[], tube?: Tube } {
   const asked = endOf(question)
   const { method } = question
   if (!asked) {
@@ -75,7 +76,7 @@ export function findingsOfEnd(question: InspectQuestion): { findings: InspectFin
   if (tube.traced === 'unknown' && !open.some(({ code }) => code === 'gas')) open.push({ ...hazardNote('gas'), verdict: 'held' })
   for (const { code, text } of open) findings.push({ code: OPEN[code]!, verdict: 'care', text })
   const cautions = [...(hazard ? [hazardNote(hazard)] : []), ...open.map(({ code, text }): Note => ({ code, text }))]
-  return { findings: leaveAlone(findings, tube), cautions }
+  return { findings, cautions, tube }
 }
 
 /** Pipe that is left alone takes no remedy that loosens, cuts or makes anew. */

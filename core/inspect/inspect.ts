@@ -1,6 +1,6 @@
 import { ok, type Result } from '#core/base'
 import { findPipe, type Pipe } from '#core/catalogue'
-import { endOf, findingsOfEnd, leaveAlone } from './facts'
+import { findingsOfEnd, leaveAlone } from './facts'
 import { LOOKS } from './rules'
 import type { Finding, InspectAnswer, InspectQuestion, SeenName } from './types'
 
@@ -19,7 +19,7 @@ export function inspectJoint(question: InspectQuestion): Result<InspectAnswer> {
   const found = question.pipe === undefined ? undefined : findPipe(question.pipe, 'pipe')
   if (found && !found.ok) return found
   const pipe = found?.value
-  const { findings, cautions } = findingsOfEnd(question)
+  const { findings, cautions, tube } = findingsOfEnd(question)
   const looks = looksFor(method, pipe)
   for (const name of looks) {
     const value = seen[name]
@@ -27,7 +27,7 @@ export function inspectJoint(question: InspectQuestion): Result<InspectAnswer> {
     const { says } = LOOKS[name] as { says: (value: unknown, question: InspectQuestion, pipe: Pipe | undefined) => Omit<InspectAnswer['findings'][number], 'code'> }
     findings.push({ code: name, ...says(value, question, pipe) })
   }
-  const all = leaveAlone(findings, endOf(question)?.tube).sort((x, y) => WORSE[y.verdict] - WORSE[x.verdict])
+  const all = leaveAlone(findings, tube).sort((x, y) => WORSE[y.verdict] - WORSE[x.verdict])
   return ok({
     verdict: all[0]?.verdict ?? 'care',
     findings: all,

@@ -2,6 +2,7 @@ import type { Figure, Note, WorkingLine } from '#core/base'
 import { findSocket, jointRating, pipeRating, socketDepth, threadMadeUp } from '#core/catalogue'
 import { JOINT_METHODS } from './methods'
 import { concernsOfChain, FITS } from './rules/chain'
+import { temperRated } from './rules/common'
 import type { Concern } from './rules/rule'
 import { classOf, isMouthOfOldSize, metricBodyOf, otherSchedule, pipesOfClass } from './fittings'
 import { DROP_EAR_PRICE, MINUTES, PRICE, PRICE_OD, SLIP_PRICE, SMALL_PART_PRICE, TAIL_BARE, VALVE_PRICE } from './ours'
@@ -57,9 +58,9 @@ interface Weakest { bar: number, at: string, source: string }
 function weakestOf(chain: Chain, { conditions: { temperature } }: Situation): Weakest | null {
   const elements = chain.meetings.flatMap((meeting): Weakest[] => {
     if (meeting.kind !== 'socket') return []
-    const { pipe, temper } = meeting.tube
+    const { pipe } = meeting.tube
     const socket = findSocket(meeting.method, pipe)
-    const tube = pipeRating(pipe, temperature, temper === 'soft' ? 'soft' : 'hard')
+    const tube = pipeRating(pipe, temperature, temperRated(meeting.tube))
     const joint = socket ? jointRating(socket, pipe, temperature) : { kind: 'none' as const }
     return [
       ...(tube.kind === 'rated' ? [{ bar: tube.bar, at: `${pipe.label} at ${tube.tempC} °C`, source: tube.source }] : []),

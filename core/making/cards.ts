@@ -1,6 +1,6 @@
 import { ok, type Result } from '#core/base'
 import { getPipe, type EndFacts, type Family, type Region } from '#core/catalogue'
-import { factsIn, type Conditions, type End, type Joint, type Method, type Part, type Policy } from '#core/joints'
+import { factsIn, type Conditions, type End, type Joint, type Method, type Part, type PipeEnd, type Policy } from '#core/joints'
 import { makeJoint } from './make'
 import type { MakeAnswer, MakeQuestion, Near } from './types'
 
@@ -50,16 +50,19 @@ function nearOf(joint: Joint, joints: readonly Joint[], parts: readonly Part[]):
   ]
 }
 
-/** What is known of the end an entry is made on; nothing of what stands between. */
-const knownOf = (joint: Joint, { a, b }: Pick<CardsQuestion, 'a' | 'b'>): EndFacts & { wall?: number } => {
-  const end = joint.on === 'a' ? a : joint.on === 'b' ? b : null
-  return end && 'pipe' in end ? { ...factsIn(end), wall: end.wall } : {}
+/** The pipe end an entry is made on; none for what stands between, or a bare thread. */
+function pipeEndOf({ on }: Joint, { a, b }: Pick<CardsQuestion, 'a' | 'b'>): PipeEnd | undefined {
+  const end = on === 'a' ? a : on === 'b' ? b : null
+  return end && 'pipe' in end ? end : undefined
 }
 
-/** Pipe of an end that is met by its thread, for what is known of it. */
-const threadedPipe = (joint: Joint, { a, b }: Pick<CardsQuestion, 'a' | 'b'>): string | undefined => {
-  const end = joint.on === 'a' ? a : joint.on === 'b' ? b : null
-  return end && 'pipe' in end ? end.pipe : undefined
+/** What a card is asked of an entry: its pipe, or its thread and the pipe that has it, with what is known of that end. */
+function askedOf(joint: Joint, question: Pick<CardsQuestion, 'a' | 'b'>): Pick<MakeQuestion, 'pipe' | 'nominal' | 'wall'> & EndFacts {
+  const end = pipeEndOf(joint, question)
+  return {
+    ...(joint.pipe === null ? { nominal: joint.thread!.size, pipe: end?.pipe } : { pipe: joint.pipe }),
+    ...(end ? { ...factsIn(end), wall: end.wall } : {}),
+  }
 }
 
 /** The last check of an end that is ticked with a pen asks for all of them: an end without a tick was not pressed. */
@@ -83,8 +86,7 @@ export function makeCards(question: CardsQuestion): MakeCard[] {
     joint,
     answer: makeJoint({
       method: joint.method,
-      ...(joint.pipe === null ? { nominal: joint.thread!.size, pipe: threadedPipe(joint, question) } : { pipe: joint.pipe }),
-      ...knownOf(joint, question),
+      ...askedOf(joint, question),
       // A thread's own form decides its tape and depth, whatever country the job is in.
       region: joint.thread ? (joint.thread.form === 'npt' ? 'us' : 'gb') : region,
       orientation,

@@ -48,9 +48,8 @@ const waitsOf = (joint: JointRecord, card: MakeCard) => stepsOf(card).flatMap((s
 const FLAMED: ReadonlySet<string> = new Set(['heat', 'feed'])
 const isFlamed = ({ joint: { method } }: MakeCard): boolean => !isByThread(method) && JOINT_METHODS[method].needsFlame
 
-/** What is left at a time (ISO 8601): waits that have not run out, the watch after a flame, a gauge whose check is over. */
-export function leftToSign(rules: JobRules, joint: JointRecord, now: string): Left[] {
-  const cards = cardsOf(rules, joint)
+/** What is left at a time (ISO 8601): waits that have not run out, the watch after a flame, a gauge whose check is over. `cards` are the joint's own. */
+export function leftToSign(rules: JobRules, joint: JointRecord, now: string, cards: readonly MakeCard[] = cardsOf(rules, joint)): Left[] {
   const waits = cards.flatMap(card => waitsOf(joint, card)).filter(({ until }) => until > now).sort((x, y) => y.until.localeCompare(x.until))
   const flame = joint.ticks.filter(({ entry, code }) => FLAMED.has(code) && cards.some(card => card.entry === entry && isFlamed(card))).map(({ at }) => at).sort().at(-1)
   const watch = flame === undefined ? null : after(flame, WATCH_SECONDS)
@@ -64,8 +63,7 @@ export function leftToSign(rules: JobRules, joint: JointRecord, now: string): Le
 }
 
 /** What stands with a sign-off of how it was made: waits cut short, steps ticked within seconds of each other. */
-function remarksOf(rules: JobRules, joint: JointRecord): Note[] {
-  const cards = cardsOf(rules, joint)
+function remarksOf(joint: JointRecord, cards: readonly MakeCard[]): Note[] {
   const early = cards.flatMap(card => waitsOf(joint, card).filter(({ step, until }) => (tickFor(joint, card.entry, step.id)?.at ?? until) < until)).length
   const times = joint.ticks.map(({ at }) => Date.parse(at)).sort((x, y) => x - y)
   const isNext = (i: number): boolean => i > 0 && i < times.length && times[i]! - times[i - 1]! < QUICK_SECONDS * 1000
@@ -77,12 +75,12 @@ function remarksOf(rules: JobRules, joint: JointRecord): Note[] {
 }
 
 /** Depth marks as they are signed: the user's own measure where one was given, else the table's. */
-function marksOf(rules: JobRules, joint: JointRecord): Result<MarkRecord[]> {
+function marksOf({ region }: Pick<JobRules, 'region'>, joint: JointRecord, cards: readonly MakeCard[]): Result<MarkRecord[]> {
   const marks: MarkRecord[] = []
-  for (const { entry, joint: { method, pipe, insertion } } of cardsOf(rules, joint)) {
+  for (const { entry, joint: { method, pipe, insertion } } of cards) {
     const path = `depths.${entry}`
     const typed = joint.depths[String(entry)]?.trim()
-    const measured = typed ? parseLength(typed, unitSystemOf(rules.region), path) : null
+    const measured = typed ? parseLength(typed, unitSystemOf(region), path) : null
     if (measured && !measured.ok) return measured
     const mm = measured ? measured.value.mm : insertion.value
     if (mm === null) return fail('missing', path, `${path}: no figure is held for this socket. Measure its depth first.`)
@@ -109,14 +107,14 @@ export function signJoint(rules: JobRules, joint: JointRecord, { id, initials, c
   if (!standing && corrects) return fail('impossible', 'corrects', 'corrects: nothing is signed yet that could be corrected.')
   const open = standing ? 0 : openSteps(joint, cards)
   if (open > 0) return fail('impossible', 'ticks', `${open} step${open === 1 ? '' : 's'} to go before it is signed.`)
-  const left = standing ? [] : leftToSign(rules, joint, at)
+  const left = standing ? [] : leftToSign(rules, joint, at, cards)
   // An earlier version did not ask: what it left is on record all the same.
-  const unseen = standing || seen === undefined ? [] : leftToSign(rules, joint, after(at, CLOCKS_APART)).filter(({ code }) => !seen.includes(code))
+  const unseen = standing || seen === undefined ? [] : leftToSign(rules, joint, after(at, CLOCKS_APART), cards).filter(({ code }) => !seen.includes(code))
   if (unseen.length > 0) return fail('impossible', 'seen', `seen: ${unseen.map(({ text }) => text).join(' ')} Sign once you have seen to it, or say that you have seen it.`)
   const made = standing && depths ? { ...joint, depths } : joint
-  const marks = marksOf(rules, made)
+  const marks = marksOf(rules, made, cards)
   if (!marks.ok) return marks
-  const remarks = standing ? standing.remarks : [...left.map(({ code, text }): Note => ({ code, text })), ...remarksOf(rules, joint)]
+  const remarks = standing ? standing.remarks : [...left.map(({ code, text }): Note => ({ code, text })), ...remarksOf(joint, cards)]
   return ok({ ...made, signoffs: [...joint.signoffs, { id, initials, at, marks: marks.value, corrects: corrects ?? joint.signoffs.at(-1)?.id ?? null, remarks }] })
 }
 

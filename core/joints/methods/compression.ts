@@ -1,5 +1,5 @@
 import { seriesOf, findSocket } from '#core/catalogue'
-import { BOOKED, isSoft, mayBeSoft, noRoom, nutsInReach, IN_GROUND } from '../rules/common'
+import { BOOKED, IN_GROUND, isInGround, isSoft, mayBeSoft, noRoom, nutsInReach } from '../rules/common'
 import { care, refusal, school } from '../rules/rule'
 import type { Tube } from '../types'
 import type { JointMethod } from './types'
@@ -16,7 +16,7 @@ export const compression: JointMethod = {
   needsFlame: false,
   byHand: true,
   rules: [
-    refusal('service', IN_GROUND, 'A type A compression joint is not for the ground.', 'WS(WF)R 1999', (_, { conditions }) => conditions.service === 'buried'),
+    refusal('service', IN_GROUND, 'A type A compression joint is not for the ground.', 'WS(WF)R 1999', isInGround),
     nutsInReach('A compression joint stays in reach. Hidden only as a temporary repair that is booked.'),
     noRoom('Two spanners need a 60 degree swing. There is no room here.'),
   ],

@@ -1,4 +1,4 @@
-import { IN_GROUND, noRoom } from '../rules/common'
+import { IN_GROUND, isInGround, noRoom } from '../rules/common'
 import { care, note } from '../rules/rule'
 import type { JointMethod } from './types'
 
@@ -13,7 +13,7 @@ export const crimp: JointMethod = {
   listings: ['F1807', 'F2159'],
   rules: [noRoom('The handles open 400 to 600 and the tool must stand square. There is no room here.')],
   concerns: [
-    care('sleeve', IN_GROUND, 'In the ground only where listed, sleeved.', 'typical, trade practice', (_, { conditions }) => conditions.service === 'buried'),
+    care('sleeve', IN_GROUND, 'In the ground only where listed, sleeved.', 'typical, trade practice', isInGround),
     note('gauge', 'a crimp ring is closed', 'Gauge every ring: go passes, no-go does not. A bad ring is cut off, never squeezed again.', 'ASTM F1807'),
   ],
   looseParts: tube => [{ kind: 'ring', name: 'copper crimp ring', size: tube.pipe.nominal, quantity: 1 }],

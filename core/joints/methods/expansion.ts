@@ -1,4 +1,4 @@
-import { IN_GROUND, isListed, noRoom } from '../rules/common'
+import { IN_GROUND, isInGround, isListed, noRoom } from '../rules/common'
 import { care, held, note, refusal } from '../rules/rule'
 import type { JointMethod } from './types'
 
@@ -19,7 +19,7 @@ export const expansion: JointMethod = {
   ],
   concerns: [
     held('unknown-pex-type', 'nobody has read which PEX it is', 'Read the print: PEX a, or F1960 in it, takes an expansion fitting. b and c without it do not.', 'ASTM F876, F1960', tube => tube.pexType === 'unknown' && !isListed(tube, ['F1960'])),
-    care('sleeve', IN_GROUND, 'In the ground only where listed, sleeved.', 'typical, trade practice', (_, { conditions }) => conditions.service === 'buried'),
+    care('sleeve', IN_GROUND, 'In the ground only where listed, sleeved.', 'typical, trade practice', isInGround),
     note('f1960', 'F1960 has not been read on the tube', 'Look for F1960 in the print: the letter alone does not list a tube.', 'ASTM F876, F1960', tube => !isListed(tube, ['F1960'])),
     note('shrink', 'an expansion fitting is made', 'No test until it has shrunk: 30 minutes above 4 °C, hours in the cold. In frost only as cold as the tool\'s paper allows.', 'typical, makers differ'),
   ],

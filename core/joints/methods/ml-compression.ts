@@ -1,4 +1,4 @@
-import { BOOKED, nutsInReach, noRoom, IN_GROUND } from '../rules/common'
+import { BOOKED, IN_GROUND, isInGround, noRoom, nutsInReach } from '../rules/common'
 import { note, refusal } from '../rules/rule'
 import type { JointMethod } from './types'
 
@@ -11,7 +11,7 @@ export const mlCompression: JointMethod = {
   needsFlame: false,
   byHand: true,
   rules: [
-    refusal('service', IN_GROUND, 'A cone joint is not for the ground.', 'typical, trade practice', (_, { conditions }) => conditions.service === 'buried'),
+    refusal('service', IN_GROUND, 'A cone joint is not for the ground.', 'typical, trade practice', isInGround),
     nutsInReach('A cone joint stays in reach. Hidden only as a temporary repair that is booked.'),
     noRoom('Two spanners need a 60 degree swing. There is no room here.'),
   ],

@@ -1,4 +1,4 @@
-import { IN_GROUND, noRoom } from '../rules/common'
+import { IN_GROUND, isInGround, noRoom } from '../rules/common'
 import { care, note } from '../rules/rule'
 import type { JointMethod } from './types'
 
@@ -12,7 +12,7 @@ export const mlPress: JointMethod = {
   byHand: false,
   rules: [noRoom('The jaw needs 15 to 30 from pipe to wall. It does not get round here.')],
   concerns: [
-    care('wrap', IN_GROUND, 'In the ground only where the system lists it, wrapped.', 'typical, makers', (_, { conditions }) => conditions.service === 'buried'),
+    care('wrap', IN_GROUND, 'In the ground only where the system lists it, wrapped.', 'typical, makers', isInGround),
     note('one-system', 'pipe and fitting come from a system', 'Pipe, fitting and jaw profile of one system.', 'EN ISO 21003; makers'),
     note('calibrate', 'multilayer pipe is joined', 'Calibrate and bevel every end, or the O-ring tears.', 'typical, makers'),
   ],

@@ -1,5 +1,5 @@
 import { seriesOf } from '#core/catalogue'
-import { cutBack, isSoft, mayBeSoft } from '../rules/common'
+import { cutBack, IN_GROUND, isInGround, isSoft, mayBeSoft } from '../rules/common'
 import { care, held, note, refusal } from '../rules/rule'
 import type { JointMethod } from './types'
 
@@ -17,7 +17,7 @@ export const pushFit: JointMethod = {
   rules: [
     refusal('temper', 'the copper is soft', 'Soft copper goes out of round and the grip ring marks it. No push-fit.', 'EN 1057, ASTM B88; makers', isSoft),
     cutBack,
-    refusal('service', 'the joint lies in the ground', 'Not in the ground: soil works on the grip ring and the joint cannot be reached.', 'typical, makers', (_, { conditions }) => conditions.service === 'buried'),
+    refusal('service', IN_GROUND, 'Not in the ground: soil works on the grip ring and the joint cannot be reached.', 'typical, makers', isInGround),
     refusal('hidden', 'the joint is hidden, and the job keeps push-fit in reach', 'The job keeps push-fit where it can be seen and reached.', 'the job\'s policy', (_, { conditions, policy }) => conditions.hidden && policy.pushFitHidden === 'reachable-only'),
   ],
   concerns: [

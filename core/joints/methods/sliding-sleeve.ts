@@ -1,4 +1,4 @@
-import { IN_GROUND, noRoom } from '../rules/common'
+import { IN_GROUND, isInGround, noRoom } from '../rules/common'
 import { care, note } from '../rules/rule'
 import type { JointMethod } from './types'
 
@@ -13,7 +13,7 @@ export const slidingSleeve: JointMethod = {
   listings: ['F2080'],
   rules: [noRoom('The expander and the pulling tool need 120 to 180 beside the pipe. There is no room here.')],
   concerns: [
-    care('wrap', IN_GROUND, 'In the ground only where the system lists it, wrapped.', 'typical, makers', (_, { conditions }) => conditions.service === 'buried'),
+    care('wrap', IN_GROUND, 'In the ground only where the system lists it, wrapped.', 'typical, makers', isInGround),
     note('one-system', 'pipe and fitting come from a system', 'Pipe, fitting, sleeve and expander head of one system.', 'ASTM F2080, EN ISO 15875; makers'),
     note('sleeve-first', 'a sliding sleeve is made', 'Park the sleeve on the pipe first, right way round: it cannot follow.', 'typical, trade practice'),
   ],

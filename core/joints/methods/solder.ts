@@ -1,4 +1,4 @@
-import { isSoft, mayBeSoft } from '../rules/common'
+import { isInGround, isSoft, mayBeSoft } from '../rules/common'
 import { care, note, refusal } from '../rules/rule'
 import type { JointMethod } from './types'
 
@@ -19,7 +19,7 @@ export const solder: JointMethod = {
     care('re-round', 'soft copper is soldered', 'Soft tube: re-round the end before it goes into the cup.', 'ASTM B828', isSoft),
     care('unknown-temper', 'nobody has said whether the copper is hard or soft', 'Flex it: tube that bends by hand is soft, and its end is re-rounded before it goes into the cup.', 'EN 1057, ASTM B88', mayBeSoft),
     care('see-behind', 'there is little room', 'Tight for a torch: keep 25 to 40 behind, and a mirror to see the back of the joint.', 'typical, trade practice', (_, { conditions }) => conditions.room === 'tight'),
-    care('wrap', 'copper lies in the ground', 'Wrap copper in the ground.', 'WS(WF)R 1999; typical', (_, { conditions }) => conditions.service === 'buried'),
+    care('wrap', 'copper lies in the ground', 'Wrap copper in the ground.', 'WS(WF)R 1999; typical', isInGround),
     note('lead-free', 'the water is for drinking', 'Lead-free solder only on drinking water.', 'SDWA 1417; WS(WF)R 1999', (_, { conditions }) => conditions.drinking),
     note('open-end', 'a joint is soldered', 'Leave an outlet open on both sides: a closed pipe blows the joint.', 'physics'),
   ],

@@ -1,8 +1,8 @@
-import type { Figure, RuleKind, RuleRow } from '#core/base'
+import type { Figure, RuleKind, RuleRow, RuleText } from '#core/base'
 import type { Chain, Meeting } from '../search'
 import type { OfferedMethod, Situation } from '../types'
 import { concernsOfPipe, concernsOn } from './ask'
-import type { Concern } from './rule'
+import { rowOfConcern, type Concern } from './rule'
 
 /* What a whole way asks for: its threads, fittings and metals together, beside what each of its ends asks for. */
 
@@ -14,13 +14,10 @@ export interface ChainFacts {
   isInMetricBody: (meeting: Extract<Meeting, { kind: 'socket' }>) => boolean
 }
 
-interface ChainRule {
+interface ChainRule extends RuleText {
   code: string
   verdict: Concern['verdict']
   kind: RuleKind
-  when: string
-  because: string
-  source: string
   says: (facts: ChainFacts) => boolean | string | null
 }
 
@@ -92,5 +89,5 @@ export const FITS = { code: 'fits', text: 'Each end enters a fitting made for it
 
 export const CHAIN_ROWS: readonly RuleRow[] = [
   { code: FITS.code, kind: 'caution', when: 'nothing is asked of a way', because: FITS.text, source: 'the standards of the fittings' },
-  ...CHAIN_RULES.map(({ code, kind, when, because, source }): RuleRow => ({ code, kind, when, because, source })),
+  ...CHAIN_RULES.map(rowOfConcern),
 ]

@@ -1,5 +1,5 @@
 import { seriesOf } from '#core/catalogue'
-import { care, refusal, type ConcernRule, type RefusalRule } from './rule'
+import { care, refusal, type ConcernRule, type RefusalRule, type Test } from './rule'
 import type { Tube } from '../types'
 
 /* Rules and conditions that several methods have in common. */
@@ -8,6 +8,9 @@ export const isSoft = ({ pipe, temper }: Tube): boolean => pipe.family === 'copp
 /** A find left open whether it is hard or soft. */
 export const mayBeSoft = ({ pipe, temper }: Tube): boolean => pipe.family === 'copper' && temper === 'unknown'
 
+/** Hard tube is looked up where nobody has said: soft tube's lesser rating is then asked for by a concern. */
+export const temperRated = ({ temper }: Tube): 'hard' | 'soft' => (temper === 'soft' ? 'soft' : 'hard')
+
 /** A printed fitting standard, whatever stands round it: "ASTM F1960", "f1960". */
 export const isListed = ({ listing }: Pick<Tube, 'listing'>, standards: readonly string[]): boolean =>
   listing?.some(printed => standards.some(standard => printed.toUpperCase().replace(/[^A-Z0-9]/g, '').includes(standard))) ?? false
@@ -15,8 +18,9 @@ export const isListed = ({ listing }: Pick<Tube, 'listing'>, standards: readonly
 /** Tube whose print lists the fittings it takes: PEX and PE-RT in copper tube sizes. */
 export const printsListing = ({ pipe }: Tube): boolean => (pipe.family === 'pex' || pipe.family === 'pert') && seriesOf(pipe.series).sizing === 'cts'
 
-/** When a rule of the ground applies. */
+/** When a rule of the ground applies, in words and as it is asked. */
 export const IN_GROUND = 'the joint lies in the ground'
+export const isInGround: Test = (_, { conditions }) => conditions.service === 'buried'
 
 export const noRoom = (because: string): RefusalRule => refusal('room', 'there is no room round the pipe for its tool', because, 'typical clearances; the user\'s own tool wins', (_, { conditions }) => conditions.room === 'tight')
 

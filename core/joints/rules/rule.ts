@@ -41,8 +41,7 @@ export const note = concern('note', 'caution')
 /** Practitioners differ; this side is taken. */
 export const school = concern('note', 'school')
 
-/** Only the concerns that are there. */
-export const some = (...concerns: readonly (Concern | false)[]): Concern[] => concerns.filter((one): one is Concern => one !== false)
-
-export const rowOfRefusal = ({ code, when, because, source }: RefusalRule): RuleRow => ({ code, kind: 'refusal', when, because, source })
-export const rowOfConcern = ({ code, kind, when, because, source }: ConcernRule): RuleRow => ({ code, kind, when, because, source })
+/** A rule in words, whatever it is asked of. */
+interface Worded extends RuleText { code: string }
+export const rowOfRefusal = ({ code, when, because, source }: Worded): RuleRow => ({ code, kind: 'refusal', when, because, source })
+export const rowOfConcern = ({ code, kind, when, because, source }: Worded & { kind: RuleKind }): RuleRow => ({ code, kind, when, because, source })

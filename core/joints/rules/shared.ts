@@ -4,7 +4,7 @@ import type { JointMethod } from '../methods/types'
 import { COMPRESSION_PLAY } from '../ours'
 import { alongOf } from '../play'
 import type { Situation, Tube } from '../types'
-import { isListed, printsListing } from './common'
+import { isListed, printsListing, temperRated } from './common'
 import { care, held, note, refusal, type ConcernRule, type RefusalRule } from './rule'
 
 /*
@@ -34,9 +34,6 @@ function sizeReason({ pipe }: Tube, _: Situation, method: JointMethod): string |
   const why = method.id === 'solder' ? 'Capillarity needs the right gap all round' : 'The seal and grip are made for one diameter only'
   return `Made for ${near.od.toFixed(2)}. This pipe is ${pipe.od.toFixed(2)}, ${formatDecimal(Math.abs(off), 2)} ${off < 0 ? 'under' : 'over'}. ${why}.`
 }
-
-/** Hard tube is looked up where nobody has said: soft tube's lesser rating is then asked for by a concern. */
-const temperRated = ({ temper }: Tube): 'hard' | 'soft' => (temper === 'soft' ? 'soft' : 'hard')
 
 function ratingReason(tube: Tube, { conditions: { temperature, pressure } }: Situation, method: JointMethod): string | null {
   const { pipe } = tube

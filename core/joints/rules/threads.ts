@@ -61,5 +61,5 @@ export function refuseMethod(method: Method, offer: Offer, other: Offer | null, 
 
 export const THREAD_REFUSALS: readonly RuleRow[] = [
   rowOfRefusal({ ...UNION_HIDDEN, when: 'a union would be out of reach, against the job\'s policy of compression' }),
-  ...THREAD_RULES.map(({ code, when, because, source }): RuleRow => ({ code, kind: 'refusal', when, because, source })),
+  ...THREAD_RULES.map(rowOfRefusal),
 ]
