@@ -1,4 +1,5 @@
 // @ts-check
+import prettier from 'eslint-config-prettier'
 import withNuxt from './.nuxt/eslint.config.mjs'
 
 // eslint-flat-config-utils needs Object.groupBy, which Node 20 lacks.
@@ -10,16 +11,56 @@ Object.groupBy ??= (items, key) => {
 }
 
 /** Folders of core in the order of their dependence: each imports only folders before it. */
-const ORDER = ['base', 'units', 'catalogue', 'identify', 'gauges', 'joints', 'inspect', 'making', 'line', 'shorthand', 'run', 'cutting', 'supports', 'flow', 'heat', 'rulebook', 'sequence', 'proof', 'ask', 'record']
-const ban = (files, pairs) => ({ files, rules: { 'no-restricted-imports': ['error', { patterns: pairs.map(([regex, message]) => ({ regex, message })) }] } })
+const ORDER = [
+  'base',
+  'units',
+  'catalogue',
+  'identify',
+  'gauges',
+  'joints',
+  'inspect',
+  'making',
+  'line',
+  'shorthand',
+  'run',
+  'cutting',
+  'supports',
+  'flow',
+  'heat',
+  'rulebook',
+  'sequence',
+  'proof',
+  'ask',
+  'record',
+]
+const ban = (files, pairs) => ({
+  files,
+  rules: { 'no-restricted-imports': ['error', { patterns: pairs.map(([regex, message]) => ({ regex, message })) }] },
+})
 const APP = ['^(~|@)/|^(\\.\\./)+app/|^#(imports|components|app|build)', 'app/ is not importable here']
-const SERVER = ['^(~~|@@)/server|^(\\.\\./)+server/|^(drizzle-orm|mysql2|h3|nitropack)(/|$)', 'the data layer stays in server/']
+const SERVER = [
+  '^(~~|@@)/server|^(\\.\\./)+server/|^(drizzle-orm|mysql2|h3|nitropack)(/|$)',
+  'the data layer stays in server/',
+]
 const UI = ['^(vue|pinia|nuxt|@vue|@nuxt|@vueuse|@pinia)(/|$)', 'no interface code here']
 const EDGE = ['^#core/[^/]+/|^(\\.\\./)+core/|^(~~|@@)/core', 'write #core/<folder>: its index only']
 
 const boundaries = [
-  ...ORDER.map((name, i) => ban([`core/${name}/**/*.ts`], [APP, SERVER, UI, ['^node:', 'core does no I/O'],
-    [`^#core/(?!(${[...ORDER.slice(0, i), ...(name === 'record' ? ['contract'] : [])].join('|') || '-'})$)|^(\\.\\./)+(${ORDER.join('|')})(/|$)`, `core/${name}: only #core/<a folder before it>`]])),
+  ...ORDER.map((name, i) =>
+    ban(
+      [`core/${name}/**/*.ts`],
+      [
+        APP,
+        SERVER,
+        UI,
+        ['^node:', 'core does no I/O'],
+        [
+          `^#core/(?!(${[...ORDER.slice(0, i), ...(name === 'record' ? ['contract'] : [])].join('|') || '-'})$)|^(\\.\\./)+(${ORDER.join('|')})(/|$)`,
+          `core/${name}: only #core/<a folder before it>`,
+        ],
+      ],
+    ),
+  ),
   // A test stands beside its module and may read it by its public name.
   ban(['core/**/*.test.ts'], [APP, SERVER, UI]),
   ban(['core/*.ts'], [APP, SERVER, UI]),
@@ -27,13 +68,28 @@ const boundaries = [
   ban(['app/drawing/**/*.ts'], [SERVER, EDGE, UI]),
   ban(['server/**/*.ts'], [APP, UI, EDGE]),
   ban(['server/api/**/*.ts'], [APP, UI, EDGE, ['^(drizzle-orm|mysql2)(/|$)|/db(/|$)', 'api calls a service']]),
-  { files: ['core/**/*.ts'], rules: { 'no-restricted-properties': ['error', { object: 'Date', property: 'now' }, { object: 'Math', property: 'random' }] } },
+  {
+    files: ['core/**/*.ts'],
+    rules: {
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now' },
+        { object: 'Math', property: 'random' },
+      ],
+    },
+  },
 ]
 
 const SIZE = { skipBlankLines: true, skipComments: true }
 
 export default withNuxt(
-  { files: ['**/*.{ts,vue,mjs}'], ignores: ['**/*.test.ts', 'core/catalogue/tables/**'], rules: { 'max-lines': ['error', { max: 300, ...SIZE }] } },
+  {
+    files: ['**/*.{ts,vue,mjs}'],
+    ignores: ['**/*.test.ts', 'core/catalogue/tables/**'],
+    rules: { 'max-lines': ['error', { max: 400, ...SIZE }] },
+  },
   { files: ['**/*.test.ts'], rules: { 'max-lines': ['error', { max: 600, ...SIZE }] } },
   ...boundaries,
+  // Prettier lays the lines.
+  prettier,
 )

@@ -6,7 +6,13 @@ const core = fileURLToPath(new URL('./core', import.meta.url))
 /** Named, so that its own type is checked: the config's has only a part of it. */
 const nitro = {
   // The face of printed sheets, as TrueType: only these two of the package are taken along.
-  serverAssets: [{ baseName: 'fonts', dir: fileURLToPath(new URL('./node_modules/@expo-google-fonts/atkinson-hyperlegible-next', import.meta.url)), pattern: '{400Regular,700Bold}/*.ttf' }],
+  serverAssets: [
+    {
+      baseName: 'fonts',
+      dir: fileURLToPath(new URL('./node_modules/@expo-google-fonts/atkinson-hyperlegible-next', import.meta.url)),
+      pattern: '{400Regular,700Bold}/*.ttf',
+    },
+  ],
   compressPublicAssets: true,
   errorHandler: '~~/server/error-handler.ts',
 } satisfies NitroConfig
@@ -26,7 +32,10 @@ export default defineNuxtConfig({
         { name: 'viewport', content: 'width=device-width, initial-scale=1' },
         { name: 'description', content: 'What is this pipe, what joins it, how deep does it go.' },
       ],
-      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }, { rel: 'manifest', href: '/manifest.webmanifest' }],
+      link: [
+        { rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' },
+        { rel: 'manifest', href: '/manifest.webmanifest' },
+      ],
     },
   },
   css: ['~/assets/css/main.css'],
@@ -35,10 +44,7 @@ export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
   nitro: nitro as object,
   vite: { worker: { format: 'es' } },
-  typescript: {
-    strict: true,
-    tsConfig: { include: ['../core/**/*.ts'] },
-  },
+  typescript: { strict: true, tsConfig: { include: ['../core/**/*.ts'] } },
   telemetry: { enabled: false },
   security: {
     nonce: true,
@@ -50,19 +56,19 @@ export default defineNuxtConfig({
       xFrameOptions: 'DENY',
       referrerPolicy: 'same-origin',
       contentSecurityPolicy: {
-        'default-src': ['\'self\''],
-        'script-src': ['\'self\'', '\'nonce-{{nonce}}\''],
+        'default-src': ["'self'"],
+        'script-src': ["'self'", "'nonce-{{nonce}}'"],
         // Drawings place their labels by style attributes.
-        'style-src': ['\'self\'', '\'unsafe-inline\''],
-        'img-src': ['\'self\'', 'data:', 'blob:'],
-        'font-src': ['\'self\''],
-        'connect-src': ['\'self\''],
-        'worker-src': ['\'self\'', 'blob:'],
-        'object-src': ['\'none\''],
-        'base-uri': ['\'none\''],
-        'form-action': ['\'self\''],
-        'frame-ancestors': ['\'none\''],
-        'script-src-attr': ['\'none\''],
+        'style-src': ["'self'", "'unsafe-inline'"],
+        'img-src': ["'self'", 'data:', 'blob:'],
+        'font-src': ["'self'"],
+        'connect-src': ["'self'"],
+        'worker-src': ["'self'", 'blob:'],
+        'object-src': ["'none'"],
+        'base-uri': ["'none'"],
+        'form-action': ["'self'"],
+        'frame-ancestors': ["'none'"],
+        'script-src-attr': ["'none'"],
         'upgrade-insecure-requests': false,
       },
     },
@@ -76,7 +82,14 @@ export default defineNuxtConfig({
     // A new version waits for the next page; a page in use is never reloaded under the hand.
     registerType: 'prompt',
     manifest: {
-      name: 'Jolvet', short_name: 'Jolvet', description: 'What is this pipe, what joins it, how deep does it go.', lang: 'en-GB', start_url: '/', display: 'standalone', background_color: '#f3ecdd', theme_color: '#f3ecdd',
+      name: 'Jolvet',
+      short_name: 'Jolvet',
+      description: 'What is this pipe, what joins it, how deep does it go.',
+      lang: 'en-GB',
+      start_url: '/',
+      display: 'standalone',
+      background_color: '#f3ecdd',
+      theme_color: '#f3ecdd',
       icons: [{ src: '/mark.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }],
     },
     workbox: {
@@ -87,16 +100,24 @@ export default defineNuxtConfig({
       navigateFallback: null,
       // Every address is the same shell: the newest one the server gave opens any of them without it, or the one kept at the first visit.
       additionalManifestEntries: [{ url: '/?shell', revision: String(Date.now()) }],
-      runtimeCaching: [{
-        // A photo never changes, so one that was seen is there without a server too.
-        urlPattern: ({ url }) => /^\/api\/jobs\/[^/]+\/finds\/[^/]+\/photos\//.test(url.pathname),
-        handler: 'CacheFirst',
-        options: { cacheName: 'photos', expiration: { maxEntries: 200 } },
-      }, {
-        urlPattern: ({ request, url }) => request.mode === 'navigate' && !url.pathname.startsWith('/api/'),
-        handler: 'NetworkFirst',
-        options: { cacheName: 'shell', networkTimeoutSeconds: 4, precacheFallback: { fallbackURL: '/?shell' }, plugins: [{ cacheKeyWillBeUsed: async () => '/' }] },
-      }],
+      runtimeCaching: [
+        {
+          // A photo never changes, so one that was seen is there without a server too.
+          urlPattern: ({ url }) => /^\/api\/jobs\/[^/]+\/finds\/[^/]+\/photos\//.test(url.pathname),
+          handler: 'CacheFirst',
+          options: { cacheName: 'photos', expiration: { maxEntries: 200 } },
+        },
+        {
+          urlPattern: ({ request, url }) => request.mode === 'navigate' && !url.pathname.startsWith('/api/'),
+          handler: 'NetworkFirst',
+          options: {
+            cacheName: 'shell',
+            networkTimeoutSeconds: 4,
+            precacheFallback: { fallbackURL: '/?shell' },
+            plugins: [{ cacheKeyWillBeUsed: async () => '/' }],
+          },
+        },
+      ],
     },
   },
   icon: {

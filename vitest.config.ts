@@ -13,7 +13,10 @@ export default defineConfig({
       { resolve: { alias }, test: { name: 'app', environment: 'node', include: ['app/**/*.test.ts'] } },
       // Verbs against each other: JOLVET_LONG=1 asks for the whole series.
       { resolve: { alias }, test: { name: 'agree', environment: 'node', include: ['tests/agree/**/*.test.ts'] } },
-      { resolve: { alias }, test: { name: 'server', environment: 'node', include: ['server/{services,print}/**/*.test.ts'] } },
+      {
+        resolve: { alias },
+        test: { name: 'server', environment: 'node', include: ['server/{services,print}/**/*.test.ts'] },
+      },
     ],
   },
 })

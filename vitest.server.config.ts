@@ -2,10 +2,14 @@ import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vitest/config'
 
 // API and end-to-end tests run against the production build with a database of their own: see tests/server.ts.
-const shared = {
-  resolve: { alias: { '#core': fileURLToPath(new URL('./core', import.meta.url)) } },
+const shared = { resolve: { alias: { '#core': fileURLToPath(new URL('./core', import.meta.url)) } } }
+const options = {
+  environment: 'node' as const,
+  globalSetup: ['tests/server.ts'],
+  fileParallelism: false,
+  testTimeout: 60_000,
+  hookTimeout: 120_000,
 }
-const options = { environment: 'node' as const, globalSetup: ['tests/server.ts'], fileParallelism: false, testTimeout: 60_000, hookTimeout: 120_000 }
 
 export default defineConfig({
   test: {

@@ -2,7 +2,9 @@
 export default defineAppConfig({
   ui: {
     button: {
-      slots: { base: 'rounded-none shadow-none font-bold justify-center text-[var(--ink)] disabled:border-dashed disabled:border-[var(--rule)] disabled:text-[var(--ink2)] disabled:opacity-100 aria-disabled:opacity-100' },
+      slots: {
+        base: 'rounded-none shadow-none font-bold justify-center text-[var(--ink)] disabled:border-dashed disabled:border-[var(--rule)] disabled:text-[var(--ink2)] disabled:opacity-100 aria-disabled:opacity-100',
+      },
       variants: {
         size: {
           md: { base: 'h-11 px-4 text-base gap-3' },
@@ -10,8 +12,10 @@ export default defineAppConfig({
           xl: { base: 'min-h-16 px-5 text-[20px] gap-3' },
         },
         variant: {
-          solid: '!bg-[var(--paper)] hover:!bg-[var(--paper2)] border-2 border-[var(--ink)] !text-[var(--ink)] disabled:!bg-[var(--paper)] disabled:!text-[var(--ink2)]',
-          outline: '!bg-[var(--paper)] hover:!bg-[var(--paper2)] !ring-0 border border-[var(--rule)] font-normal !text-[var(--ink)]',
+          solid:
+            '!bg-[var(--paper)] hover:!bg-[var(--paper2)] border-2 border-[var(--ink)] !text-[var(--ink)] disabled:!bg-[var(--paper)] disabled:!text-[var(--ink2)]',
+          outline:
+            '!bg-[var(--paper)] hover:!bg-[var(--paper2)] !ring-0 border border-[var(--rule)] font-normal !text-[var(--ink)]',
         },
       },
       defaultVariants: { size: 'md', variant: 'solid', color: 'primary' },
@@ -19,7 +23,8 @@ export default defineAppConfig({
     modal: {
       slots: {
         overlay: 'bg-[var(--paper)]/70',
-        content: 'bg-[var(--paper)] rounded-none shadow-none ring-0 border border-[var(--rule)] border-t-[3px] border-t-[var(--ink)] max-w-[560px] divide-y-0',
+        content:
+          'bg-[var(--paper)] rounded-none shadow-none ring-0 border border-[var(--rule)] border-t-[3px] border-t-[var(--ink)] max-w-[560px] divide-y-0',
         title: 'text-[20px] font-bold text-[var(--ink)]',
         description: 'text-[15px] text-[var(--ink2)]',
       },

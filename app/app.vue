@@ -5,8 +5,12 @@ const { theme } = useTheme()
 const store = useJobStore()
 useHead({ htmlAttrs: { 'data-theme': theme } })
 // A page that closes or sleeps sends what it can; one that wakes sends the rest.
-useEventListener(document, 'visibilitychange', () => { void store.flush() })
-useEventListener(window, ['pagehide', 'online'], () => { void store.flush() })
+useEventListener(document, 'visibilitychange', () => {
+  void store.flush()
+})
+useEventListener(window, ['pagehide', 'online'], () => {
+  void store.flush()
+})
 </script>
 
 <template>

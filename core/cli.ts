@@ -25,7 +25,11 @@ async function readInput(): Promise<string | null> {
 const verb = process.argv[2] ?? ''
 const input = await readInput()
 if (!Object.hasOwn(VERBS, verb)) {
-  endWrong({ code: 'verb', path: '', message: `No verb "${verb.slice(0, 40)}". Accepted: ${Object.keys(VERBS).join(', ')}.` })
+  endWrong({
+    code: 'verb',
+    path: '',
+    message: `No verb "${verb.slice(0, 40)}". Accepted: ${Object.keys(VERBS).join(', ')}.`,
+  })
 } else if (input === null) {
   endWrong({ code: 'too-many', path: '', message: 'The question is larger than 8 MB.' })
 } else {

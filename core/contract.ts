@@ -1,7 +1,28 @@
 import { z } from 'zod'
 import { fail, ok, type Issue, type IssueCode, type Result } from '#core/base'
-import { CHLORINE_DIGITS, findPipes, LINE_FITTINGS, MADE_FOR, PEX_TYPES, REGIONS, SUPPORT_CODES, SURFACES, TEMPERS, TRACED } from '#core/catalogue'
-import { COLOURS, FLEXES, HELD_BYS, identifyPipe, INSTRUMENTS, LAGGINGS, SCRATCHES, STRIPES, TRACES } from '#core/identify'
+import {
+  CHLORINE_DIGITS,
+  findPipes,
+  LINE_FITTINGS,
+  MADE_FOR,
+  PEX_TYPES,
+  REGIONS,
+  SUPPORT_CODES,
+  SURFACES,
+  TEMPERS,
+  TRACED,
+} from '#core/catalogue'
+import {
+  COLOURS,
+  FLEXES,
+  HELD_BYS,
+  identifyPipe,
+  INSTRUMENTS,
+  LAGGINGS,
+  SCRATCHES,
+  STRIPES,
+  TRACES,
+} from '#core/identify'
 import { inspectJoint } from '#core/inspect'
 import { findWays, METHODS, SERVICES, THREAD_FORMS, THREAD_MATERIALS } from '#core/joints'
 import { understand } from '#core/ask'
@@ -19,10 +40,20 @@ const words = region.default('gb')
 const text = z.string().max(200)
 const length = z.number().finite().positive().max(100_000)
 
-const pipesQuestion = z.strictObject({ family: text.optional(), series: text.optional(), nominal: text.optional(), region: region.optional() })
+const pipesQuestion = z.strictObject({
+  family: text.optional(),
+  series: text.optional(),
+  nominal: text.optional(),
+  region: region.optional(),
+})
 
 const check = z.discriminatedUnion('check', [
-  z.strictObject({ check: z.literal('outside-diameter'), value: z.number().finite(), by: z.enum(INSTRUMENTS), error: length.max(50).optional() }),
+  z.strictObject({
+    check: z.literal('outside-diameter'),
+    value: z.number().finite(),
+    by: z.enum(INSTRUMENTS),
+    error: length.max(50).optional(),
+  }),
   z.strictObject({ check: z.literal('wall'), value: length }),
   z.strictObject({ check: z.literal('bore'), value: length }),
   z.strictObject({ check: z.literal('print'), text: z.string().max(300) }),
@@ -37,8 +68,11 @@ const check = z.discriminatedUnion('check', [
   z.strictObject({ check: z.literal('traced'), value: z.enum(TRACES) }),
 ])
 
-const CHECK_NAMES = check.options.map(option => option.shape.check.value)
-const canDo = z.enum([...CHECK_NAMES, ...INSTRUMENTS.map(by => `outside-diameter:${by}` as const)] as [string, ...string[]])
+const CHECK_NAMES = check.options.map((option) => option.shape.check.value)
+const canDo = z.enum([...CHECK_NAMES, ...INSTRUMENTS.map((by) => `outside-diameter:${by}` as const)] as [
+  string,
+  ...string[],
+])
 
 const identifyQuestion = z.strictObject({
   region: region.optional(),
@@ -61,49 +95,92 @@ const facts = {
 }
 const end = z.union([
   z.strictObject({ pipe: text, wall: length.optional(), ...facts }),
-  z.strictObject({ thread: z.strictObject({ form: z.enum(THREAD_FORMS), size: text, gender: z.enum(['male', 'female']), material: z.enum(THREAD_MATERIALS) }) }),
+  z.strictObject({
+    thread: z.strictObject({
+      form: z.enum(THREAD_FORMS),
+      size: text,
+      gender: z.enum(['male', 'female']),
+      material: z.enum(THREAD_MATERIALS),
+    }),
+  }),
 ])
 
 /** How far one end moves along the pipe and aside, mm; null is enough. */
 const moves = z.number().finite().min(0).max(100_000).nullable().optional()
 const endPlay = z.strictObject({ along: moves, aside: moves }).optional()
 
-const conditions = z.strictObject({
-  service: z.enum(SERVICES),
-  drinking: z.boolean(),
-  temperature: z.number().finite().min(-20).max(150),
-  pressure: z.number().finite().min(0).max(100),
-  hidden: z.boolean(),
-  combustibles: z.boolean(),
-  wet: z.boolean(),
-  mustUndo: z.boolean(),
-  temporary: z.boolean(),
-  noFlame: z.boolean(),
-  play: z.union([z.number().finite().min(0).max(100_000), z.null(), z.strictObject({ a: endPlay, b: endPlay })]),
-  gap: z.number().finite().min(0).max(2000),
-  room: z.enum(['open', 'tight']),
-}).partial()
+const conditions = z
+  .strictObject({
+    service: z.enum(SERVICES),
+    drinking: z.boolean(),
+    temperature: z.number().finite().min(-20).max(150),
+    pressure: z.number().finite().min(0).max(100),
+    hidden: z.boolean(),
+    combustibles: z.boolean(),
+    wet: z.boolean(),
+    mustUndo: z.boolean(),
+    temporary: z.boolean(),
+    noFlame: z.boolean(),
+    play: z.union([z.number().finite().min(0).max(100_000), z.null(), z.strictObject({ a: endPlay, b: endPlay })]),
+    gap: z.number().finite().min(0).max(2000),
+    room: z.enum(['open', 'tight']),
+  })
+  .partial()
 
-const policy = z.strictObject({
-  pushFitHidden: z.enum(['allowed', 'reachable-only']),
-  compressionHidden: z.enum(['never', 'temporary-only', 'allowed']),
-  typeMDrinking: z.enum(['allowed', 'refused']),
-  reuseLimit: z.number().int().min(0).max(100),
-  threadSeal: z.enum(['tape', 'paste', 'both']),
-  order: z.array(z.enum(METHODS)).max(METHODS.length),
-  insertFittings: z.enum(['brass', 'composite', 'either']),
-  bendMark: z.enum(['hook', 'corner']),
-}).partial()
+const policy = z
+  .strictObject({
+    pushFitHidden: z.enum(['allowed', 'reachable-only']),
+    compressionHidden: z.enum(['never', 'temporary-only', 'allowed']),
+    typeMDrinking: z.enum(['allowed', 'refused']),
+    reuseLimit: z.number().int().min(0).max(100),
+    threadSeal: z.enum(['tape', 'paste', 'both']),
+    order: z.array(z.enum(METHODS)).max(METHODS.length),
+    insertFittings: z.enum(['brass', 'composite', 'either']),
+    bendMark: z.enum(['hook', 'corner']),
+  })
+  .partial()
 
-const kit = z.strictObject({
-  tools: z.array(z.strictObject({ method: z.enum(METHODS), sizes: z.array(text).max(100).optional() })).max(200),
-  parts: z.array(z.strictObject({ name: text, size: text, quantity: z.number().int().min(0).max(1_000_000) })).max(5000),
-  measured: z.array(z.strictObject({ method: z.enum(METHODS), nominal: text, fitting: text, insertion: length.optional(), takeOut: length.optional() })).max(5000),
-  minutes: z.array(z.strictObject({ method: z.enum(METHODS), nominal: text.optional(), work: z.number().finite().min(0).max(10_000), wait: z.number().finite().min(0).max(100_000) })).max(500),
-  prices: z.array(z.strictObject({ name: text, size: text, price: z.number().finite().min(0).max(1_000_000) })).max(5000),
-}).partial()
+const kit = z
+  .strictObject({
+    tools: z.array(z.strictObject({ method: z.enum(METHODS), sizes: z.array(text).max(100).optional() })).max(200),
+    parts: z
+      .array(z.strictObject({ name: text, size: text, quantity: z.number().int().min(0).max(1_000_000) }))
+      .max(5000),
+    measured: z
+      .array(
+        z.strictObject({
+          method: z.enum(METHODS),
+          nominal: text,
+          fitting: text,
+          insertion: length.optional(),
+          takeOut: length.optional(),
+        }),
+      )
+      .max(5000),
+    minutes: z
+      .array(
+        z.strictObject({
+          method: z.enum(METHODS),
+          nominal: text.optional(),
+          work: z.number().finite().min(0).max(10_000),
+          wait: z.number().finite().min(0).max(100_000),
+        }),
+      )
+      .max(500),
+    prices: z
+      .array(z.strictObject({ name: text, size: text, price: z.number().finite().min(0).max(1_000_000) }))
+      .max(5000),
+  })
+  .partial()
 
-const waysQuestion = z.strictObject({ region: words, a: end, b: end, conditions: conditions.optional(), policy: policy.optional(), kit: kit.optional() })
+const waysQuestion = z.strictObject({
+  region: words,
+  a: end,
+  b: end,
+  conditions: conditions.optional(),
+  policy: policy.optional(),
+  kit: kit.optional(),
+})
 
 const makeQuestion = z.strictObject({
   method: z.enum(MADE_METHODS),
@@ -124,17 +201,45 @@ const makeQuestion = z.strictObject({
 })
 
 const inspectQuestion = z.strictObject({
-  region: words, method: z.enum(METHODS), pipe: text.optional(), ...facts,
-  service: z.enum(SERVICES).optional(), drinking: z.boolean().optional(), hidden: z.boolean().optional(), temporary: z.boolean().optional(), policy: policy.optional(),
-  seen: z.strictObject({
-    leak: z.enum(['dry', 'stain', 'weeps']), mark: z.enum(['at-edge', 'away', 'none']), liner: z.enum(['in', 'missing']), ringDistance: length, gauge: z.enum(['passes', 'fails']), pressed: z.boolean(),
-    solderRing: z.enum(['all-round', 'gap']), flux: z.enum(['clean', 'green']), olive: z.enum(['even', 'pinched']), threads: z.number().int().min(0).max(40), support: z.number().finite().min(0).max(100_000), reach: z.enum(['reached', 'hidden']),
-    inLine: z.boolean(), daylight: z.boolean(), metals: z.enum(['no-zinc', 'brass-between', 'bare']), system: z.enum(['one', 'mixed']),
-  }).partial(),
+  region: words,
+  method: z.enum(METHODS),
+  pipe: text.optional(),
+  ...facts,
+  service: z.enum(SERVICES).optional(),
+  drinking: z.boolean().optional(),
+  hidden: z.boolean().optional(),
+  temporary: z.boolean().optional(),
+  policy: policy.optional(),
+  seen: z
+    .strictObject({
+      leak: z.enum(['dry', 'stain', 'weeps']),
+      mark: z.enum(['at-edge', 'away', 'none']),
+      liner: z.enum(['in', 'missing']),
+      ringDistance: length,
+      gauge: z.enum(['passes', 'fails']),
+      pressed: z.boolean(),
+      solderRing: z.enum(['all-round', 'gap']),
+      flux: z.enum(['clean', 'green']),
+      olive: z.enum(['even', 'pinched']),
+      threads: z.number().int().min(0).max(40),
+      support: z.number().finite().min(0).max(100_000),
+      reach: z.enum(['reached', 'hidden']),
+      inLine: z.boolean(),
+      daylight: z.boolean(),
+      metals: z.enum(['no-zinc', 'brass-between', 'bare']),
+      system: z.enum(['one', 'mixed']),
+    })
+    .partial(),
 })
 
 const angle = z.number().finite().positive().max(90)
-const offsetQuestion = z.strictObject({ region: region.optional(), set: length, angle, roll: z.number().finite().min(0).max(100_000).optional(), radius: length.optional() })
+const offsetQuestion = z.strictObject({
+  region: region.optional(),
+  set: length,
+  angle,
+  roll: z.number().finite().min(0).max(100_000).optional(),
+  radius: length.optional(),
+})
 
 /** Most legs of one line: a typed run of the most legs, each with a crossover. */
 const MOST_LEGS = 2000
@@ -143,25 +248,72 @@ const takeOut = distance.max(2000)
 const direction = z.enum(DIRECTIONS)
 const vector = z.tuple([z.number().finite(), z.number().finite(), z.number().finite()])
 const given = { takeOut: takeOut.optional(), insertion: takeOut.optional() }
-const atFitting = z.strictObject({ kind: z.literal('fitting'), fitting: z.enum(LINE_FITTINGS), ...given, next: z.strictObject(given).optional(), method: z.enum(METHODS).optional() })
-const atPlain = [z.strictObject({ kind: z.literal('free') }), z.strictObject({ kind: z.literal('stop'), insertion: given.insertion }), z.strictObject({ kind: z.literal('face'), insertion: given.insertion })] as const
+const atFitting = z.strictObject({
+  kind: z.literal('fitting'),
+  fitting: z.enum(LINE_FITTINGS),
+  ...given,
+  next: z.strictObject(given).optional(),
+  method: z.enum(METHODS).optional(),
+})
+const atPlain = [
+  z.strictObject({ kind: z.literal('free') }),
+  z.strictObject({ kind: z.literal('stop'), insertion: given.insertion }),
+  z.strictObject({ kind: z.literal('face'), insertion: given.insertion }),
+] as const
 const measured = z.enum(MEASURED_TO)
 const lineQuestion = z.strictObject({
-  region: words, pipe: text, wall: length.optional(), method: z.enum(METHODS),
-  bender: z.strictObject({ radius: length.max(5000), setback: length.max(5000).optional(), springback: z.number().finite().min(0).max(30).optional() }).optional(),
+  region: words,
+  pipe: text,
+  wall: length.optional(),
+  method: z.enum(METHODS),
+  bender: z
+    .strictObject({
+      radius: length.max(5000),
+      setback: length.max(5000).optional(),
+      springback: z.number().finite().min(0).max(30).optional(),
+    })
+    .optional(),
   start: z.discriminatedUnion('kind', [atFitting, ...atPlain]),
-  legs: z.array(z.strictObject({
-    length, to: z.union([direction, vector]), end: z.discriminatedUnion('kind', [atFitting, z.strictObject({ kind: z.literal('bend') }), ...atPlain]),
-    from: z.number().int().min(0).optional(), pipe: text.optional(), wall: length.optional(), method: z.enum(METHODS).optional(), name: z.string().max(60).optional(), measured: z.strictObject({ begin: measured.optional(), end: measured.optional() }).optional(),
-  })).min(1).max(MOST_LEGS),
-  clips: z.array(z.strictObject({ leg: z.number().int().min(0), at: distance })).max(2000).optional(),
-  walls: z.array(z.strictObject({ to: direction, at: z.number().finite().min(-100_000).max(100_000), thick: length })).max(50).optional(),
+  legs: z
+    .array(
+      z.strictObject({
+        length,
+        to: z.union([direction, vector]),
+        end: z.discriminatedUnion('kind', [atFitting, z.strictObject({ kind: z.literal('bend') }), ...atPlain]),
+        from: z.number().int().min(0).optional(),
+        pipe: text.optional(),
+        wall: length.optional(),
+        method: z.enum(METHODS).optional(),
+        name: z.string().max(60).optional(),
+        measured: z.strictObject({ begin: measured.optional(), end: measured.optional() }).optional(),
+      }),
+    )
+    .min(1)
+    .max(MOST_LEGS),
+  clips: z
+    .array(z.strictObject({ leg: z.number().int().min(0), at: distance }))
+    .max(2000)
+    .optional(),
+  walls: z
+    .array(z.strictObject({ to: direction, at: z.number().finite().min(-100_000).max(100_000), thick: length }))
+    .max(50)
+    .optional(),
   kit: kit.optional(),
 })
 
 const cutQuestion = z.strictObject({
   region: region.optional(),
-  stock: z.array(z.strictObject({ id: text, length, quantity: z.number().int().min(0).max(100_000).optional(), offcut: z.boolean().optional() })).min(1).max(500),
+  stock: z
+    .array(
+      z.strictObject({
+        id: text,
+        length,
+        quantity: z.number().int().min(0).max(100_000).optional(),
+        offcut: z.boolean().optional(),
+      }),
+    )
+    .min(1)
+    .max(500),
   kerf: z.number().finite().min(0).max(50),
   pieces: z.array(z.strictObject({ id: text, length, quantity: z.number().int().min(0).max(100_000) })).max(5000),
   keep: length.optional(),
@@ -170,20 +322,57 @@ const cutQuestion = z.strictObject({
 })
 
 const fixQuestion = z.strictObject({
-  region: words, code: z.enum(SUPPORT_CODES).optional(), pipe: text, service: z.enum(SERVICES), temperature: z.number().finite().min(-60).max(150), installedAt: z.number().finite().min(-60).max(60),
-  legs: z.array(z.strictObject({ name: z.string().max(60).optional(), length, run: z.enum(['horizontal', 'vertical']), bends: z.array(distance).max(100).optional(), joints: z.array(distance).max(500).optional() })).max(MOST_LEGS),
+  region: words,
+  code: z.enum(SUPPORT_CODES).optional(),
+  pipe: text,
+  service: z.enum(SERVICES),
+  temperature: z.number().finite().min(-60).max(150),
+  installedAt: z.number().finite().min(-60).max(60),
+  legs: z
+    .array(
+      z.strictObject({
+        name: z.string().max(60).optional(),
+        length,
+        run: z.enum(['horizontal', 'vertical']),
+        bends: z.array(distance).max(100).optional(),
+        joints: z.array(distance).max(500).optional(),
+      }),
+    )
+    .max(MOST_LEGS),
   given: z.strictObject({ horizontal: length.optional(), vertical: length.optional() }).optional(),
 })
 
 const flowQuestion = z.strictObject({
-  region: region.optional(), pipe: text, wall: length.optional(), length: z.number().finite().min(0).max(10_000_000), flow: z.number().finite().min(0).max(1000), temperature: z.number().finite().min(-60).max(150),
-  fittings: z.array(z.strictObject({ fitting: z.enum(FLOW_FITTINGS), quantity: z.number().int().min(0).max(10_000), k: z.number().finite().min(0).max(1000).optional(), bore: length.optional() })).max(200).optional(),
+  region: region.optional(),
+  pipe: text,
+  wall: length.optional(),
+  length: z.number().finite().min(0).max(10_000_000),
+  flow: z.number().finite().min(0).max(1000),
+  temperature: z.number().finite().min(-60).max(150),
+  fittings: z
+    .array(
+      z.strictObject({
+        fitting: z.enum(FLOW_FITTINGS),
+        quantity: z.number().int().min(0).max(10_000),
+        k: z.number().finite().min(0).max(1000).optional(),
+        bore: length.optional(),
+      }),
+    )
+    .max(200)
+    .optional(),
 })
 
 const heatQuestion = z.strictObject({
   region: region.optional(),
-  pipe: text, distance: z.number().finite().min(0).max(5000), target: z.union([z.enum(HEAT_TARGETS), z.number().finite().min(30).max(250)]), torch: z.enum(['propane', 'propylene']),
-  wrapped: z.boolean().optional(), wrapAt: z.number().finite().min(0).max(5000).optional(), inside: z.enum(['air', 'water']).optional(), ambient: z.number().finite().min(-30).max(60), seconds: z.number().finite().positive().max(600).optional(),
+  pipe: text,
+  distance: z.number().finite().min(0).max(5000),
+  target: z.union([z.enum(HEAT_TARGETS), z.number().finite().min(30).max(250)]),
+  torch: z.enum(['propane', 'propylene']),
+  wrapped: z.boolean().optional(),
+  wrapAt: z.number().finite().min(0).max(5000).optional(),
+  inside: z.enum(['air', 'water']).optional(),
+  ambient: z.number().finite().min(-30).max(60),
+  seconds: z.number().finite().positive().max(600).optional(),
 })
 
 const askQuestion = z.strictObject({ text: z.string().max(200), region: words })
@@ -201,12 +390,15 @@ function answerLine(question: z.output<typeof askQuestion>): Result<unknown> {
 /** The pieces of a question that are also saved with a job. */
 export const schemas = { region, check, end, conditions, policy, kit } as const
 
-interface Verb { question: z.ZodType, answer: (question: unknown) => Result<unknown> }
+interface Verb {
+  question: z.ZodType
+  answer: (question: unknown) => Result<unknown>
+}
 
 /** Ties a schema to the function that answers it, so that the two cannot part. */
 const verb = <S extends z.ZodType>(question: S, answer: (question: z.output<S>) => Result<unknown>): Verb => ({
   question,
-  answer: asked => answer(asked as z.output<S>),
+  answer: (asked) => answer(asked as z.output<S>),
 })
 
 /** Every verb, its question's schema and the function that answers it. */
@@ -223,7 +415,7 @@ export const VERBS: Readonly<Record<string, Verb>> = {
   flow: verb(flowQuestion, askFlow),
   heat: verb(heatQuestion, askHeat),
   ask: verb(askQuestion, answerLine),
-  rules: verb(rulesQuestion, question => listRules(question, Object.keys(VERBS))),
+  rules: verb(rulesQuestion, (question) => listRules(question, Object.keys(VERBS))),
 }
 
 /** Most questions answered in one array (contract). */
@@ -239,11 +431,23 @@ const isPresent = (value: unknown, path: PropertyKey[]): boolean => {
 }
 
 /** What is accepted where one of several kinds is, and the code of a word or number that is none of them. */
-interface Union { accepted: string, ofString?: IssueCode, ofNumber?: IssueCode }
+interface Union {
+  accepted: string
+  ofString?: IssueCode
+  ofNumber?: IssueCode
+}
 const UNIONS: Readonly<Record<string, Union>> = {
-  target: { accepted: `${HEAT_TARGETS.join(', ')} or a temperature of 30 to 250 degC`, ofString: 'unknown-id', ofNumber: 'range' },
+  target: {
+    accepted: `${HEAT_TARGETS.join(', ')} or a temperature of 30 to 250 degC`,
+    ofString: 'unknown-id',
+    ofNumber: 'range',
+  },
   to: { accepted: `${DIRECTIONS.join(', ')} or a unit vector [right, away, up]`, ofString: 'unknown-id' },
-  play: { accepted: 'mm from 0 to 100000, null for enough, or {a, b} with along and aside', ofNumber: 'range', ofString: 'type' },
+  play: {
+    accepted: 'mm from 0 to 100000, null for enough, or {a, b} with along and aside',
+    ofNumber: 'range',
+    ofString: 'type',
+  },
   barrier: { accepted: 'true, false or "unknown"', ofString: 'unknown-id' },
   chlorine: { accepted: `${CHLORINE_DIGITS.join(', ')} or "unknown"`, ofString: 'unknown-id', ofNumber: 'unknown-id' },
 }
@@ -258,16 +462,35 @@ export function toIssue(found: z.core.$ZodIssue, question: unknown): Issue {
   switch (found.code) {
     case 'unrecognized_keys': {
       const key = found.keys[0]!.slice(0, 60)
-      return answer('unknown-field', `${[...path, key].join('.')}: there is no such field here. Look at its spelling.`, [...path, key].join('.'))
+      return answer(
+        'unknown-field',
+        `${[...path, key].join('.')}: there is no such field here. Look at its spelling.`,
+        [...path, key].join('.'),
+      )
     }
-    case 'invalid_type': return isPresent(question, found.path)
-      ? answer('type', `${name}: a ${found.expected} is accepted here.`)
-      : answer('missing', `${name}: is missing; a ${found.expected} is accepted.`)
-    case 'invalid_value': return isPresent(question, found.path)
-      ? answer(typeof found.values[0] === 'string' && typeof read(question, found.path) !== 'string' ? 'type' : 'unknown-id', `${name}: accepted are ${found.values.join(', ')}.`)
-      : answer('missing', `${name}: is missing. Accepted are ${found.values.join(', ')}.`)
-    case 'too_small': return answer('range', `${name}: ${found.inclusive === false ? 'more than' : 'at least'} ${found.minimum} is accepted.`)
-    case 'too_big': return answer(found.origin === 'array' ? 'too-many' : 'range', `${name}: at most ${found.maximum}${found.origin === 'string' ? ' characters' : ''} accepted.`)
+    case 'invalid_type':
+      return isPresent(question, found.path)
+        ? answer('type', `${name}: a ${found.expected} is accepted here.`)
+        : answer('missing', `${name}: is missing; a ${found.expected} is accepted.`)
+    case 'invalid_value':
+      return isPresent(question, found.path)
+        ? answer(
+            typeof found.values[0] === 'string' && typeof read(question, found.path) !== 'string'
+              ? 'type'
+              : 'unknown-id',
+            `${name}: accepted are ${found.values.join(', ')}.`,
+          )
+        : answer('missing', `${name}: is missing. Accepted are ${found.values.join(', ')}.`)
+    case 'too_small':
+      return answer(
+        'range',
+        `${name}: ${found.inclusive === false ? 'more than' : 'at least'} ${found.minimum} is accepted.`,
+      )
+    case 'too_big':
+      return answer(
+        found.origin === 'array' ? 'too-many' : 'range',
+        `${name}: at most ${found.maximum}${found.origin === 'string' ? ' characters' : ''} accepted.`,
+      )
     case 'invalid_union': {
       if ('discriminator' in found && found.discriminator !== undefined) {
         const where = at.endsWith(String(found.discriminator)) ? at : [...path, String(found.discriminator)].join('.')
@@ -283,16 +506,24 @@ export function toIssue(found: z.core.$ZodIssue, question: unknown): Issue {
       if (code) return answer(code, `${name}: ${accepted} is accepted.`)
       if (typeof inside !== 'object' || inside === null) return answer('type', `${name}: ${accepted} is accepted here.`)
       // The branch that went into what was given, rather than the one that wanted another kind.
-      const entered = found.errors.find(issues => issues[0] && (issues[0].path.length > 0 || issues[0].code === 'unrecognized_keys'))
-      const branch = ('thread' in inside || Array.isArray(inside) ? found.errors[1] : entered ?? found.errors[0])?.[0]
-      return branch ? toIssue({ ...branch, path: [...found.path, ...branch.path] } as z.core.$ZodIssue, question) : answer('type', `${name}: ${accepted} is accepted here.`)
+      const entered = found.errors.find(
+        (issues) => issues[0] && (issues[0].path.length > 0 || issues[0].code === 'unrecognized_keys'),
+      )
+      const branch = ('thread' in inside || Array.isArray(inside) ? found.errors[1] : (entered ?? found.errors[0]))?.[0]
+      return branch
+        ? toIssue({ ...branch, path: [...found.path, ...branch.path] } as z.core.$ZodIssue, question)
+        : answer('type', `${name}: ${accepted} is accepted here.`)
     }
-    default: return answer('type', `${name}: not accepted here.`)
+    default:
+      return answer('type', `${name}: not accepted here.`)
   }
 }
 
 function read(value: unknown, path: PropertyKey[]): unknown {
-  return path.reduce<unknown>((at, key) => (typeof at === 'object' && at !== null ? (at as Record<PropertyKey, unknown>)[key] : undefined), value)
+  return path.reduce<unknown>(
+    (at, key) => (typeof at === 'object' && at !== null ? (at as Record<PropertyKey, unknown>)[key] : undefined),
+    value,
+  )
 }
 
 /** One question checked and answered. */
@@ -305,7 +536,11 @@ export function ask(name: string, question: unknown): Result<unknown> {
     return found.answer(parsed.data)
   } catch (error) {
     // A fault of ours: it costs this question its answer, never the others of its batch.
-    return fail('impossible', '', `This question could not be worked out (${error instanceof Error ? error.name : 'fault'}). It is a fault of ours; the other questions stand.`)
+    return fail(
+      'impossible',
+      '',
+      `This question could not be worked out (${error instanceof Error ? error.name : 'fault'}). It is a fault of ours; the other questions stand.`,
+    )
   }
 }
 
@@ -318,9 +553,13 @@ const wire = (result: Result<unknown>): unknown => (result.ok ? result.value : {
  */
 export function answer(name: string, question: unknown): Result<unknown> {
   if (!Array.isArray(question) || !Object.hasOwn(VERBS, name)) return ask(name, question)
-  if (question.length > MOST_QUESTIONS) return fail('too-many', '', `${question.length} questions at once. At most ${MOST_QUESTIONS} are accepted.`)
-  return ok(question.map(one => wire(ask(name, one))))
+  if (question.length > MOST_QUESTIONS)
+    return fail('too-many', '', `${question.length} questions at once. At most ${MOST_QUESTIONS} are accepted.`)
+  return ok(question.map((one) => wire(ask(name, one))))
 }
 
 /** JSON Schema of each verb's question, for `GET /api/core`. */
-export const jsonSchemas = (): Record<string, unknown> => Object.fromEntries(Object.entries(VERBS).map(([name, { question }]) => [name, z.toJSONSchema(question, { io: 'input' })]))
+export const jsonSchemas = (): Record<string, unknown> =>
+  Object.fromEntries(
+    Object.entries(VERBS).map(([name, { question }]) => [name, z.toJSONSchema(question, { io: 'input' })]),
+  )

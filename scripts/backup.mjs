@@ -9,7 +9,9 @@ try {
   ensureModules()
   const { backUp, connectionOf, inWords, newBackupPath } = await import('./archive.mjs')
   const { openDatabase } = await import('./prepare.mjs')
-  const { connection, mine } = process.env.DATABASE_URL ? { connection: connectionOf(process.env.DATABASE_URL), mine: false } : await openDatabase()
+  const { connection, mine } = process.env.DATABASE_URL
+    ? { connection: connectionOf(process.env.DATABASE_URL), mine: false }
+    : await openDatabase()
   const file = path.resolve(process.argv[2] ?? newBackupPath())
   const { rows, bytes } = await backUp(connection, file)
   console.log(`${inWords(rows)} (${(bytes / 1e6).toFixed(1)} MB unpacked) are in ${file}`)

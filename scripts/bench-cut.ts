@@ -14,9 +14,21 @@ const pieces = (lengths: readonly number[]) => lengths.map((length, i) => ({ id:
 
 /** Pieces as a house has them: short stubs, risers, runs; three lengths on the van, some offcuts on the rack, a saw or a wheel. */
 function job(count: number): CutQuestion {
-  const lengths = Array.from({ length: count }, () => (random() < 0.35 ? between(80, 320) : random() < 0.7 ? between(320, 1200) : between(1200, 2600)))
-  const rack = Array.from({ length: between(0, 4) }, (_, i) => ({ id: `rack ${i + 1}`, length: between(400, 1800), quantity: 1, offcut: true }))
-  return { stock: [{ id: '3 m', length: 3000 }, ...(random() < 0.4 ? [{ id: '5 m', length: 5000 }] : []), ...rack], kerf: random() < 0.5 ? 0 : 2, keep: 400, pieces: pieces(lengths) }
+  const lengths = Array.from({ length: count }, () =>
+    random() < 0.35 ? between(80, 320) : random() < 0.7 ? between(320, 1200) : between(1200, 2600),
+  )
+  const rack = Array.from({ length: between(0, 4) }, (_, i) => ({
+    id: `rack ${i + 1}`,
+    length: between(400, 1800),
+    quantity: 1,
+    offcut: true,
+  }))
+  return {
+    stock: [{ id: '3 m', length: 3000 }, ...(random() < 0.4 ? [{ id: '5 m', length: 5000 }] : []), ...rack],
+    kerf: random() < 0.5 ? 0 : 2,
+    keep: 400,
+    pieces: pieces(lengths),
+  }
 }
 
 /** Three pieces to each bar without a rest, shuffled: the optimum is their number. */
@@ -35,23 +47,34 @@ function triplets(count: number): CutQuestion {
 
 /** New bars of first fit decreasing, written apart: offcuts shortest first, then the longest stock. */
 function firstFit({ stock, kerf, pieces: all }: CutQuestion): number {
-  const offcuts = stock.filter(({ offcut }) => offcut).map(({ length }) => length + kerf).sort((a, b) => a - b)
+  const offcuts = stock
+    .filter(({ offcut }) => offcut)
+    .map(({ length }) => length + kerf)
+    .sort((a, b) => a - b)
   const longest = Math.max(...stock.filter(({ offcut }) => !offcut).map(({ length }) => length)) + kerf
   const bars: number[] = [...offcuts]
   for (const { length } of [...all].sort((a, b) => b.length - a.length)) {
-    const at = bars.findIndex(rest => length + kerf <= rest + 1e-6)
+    const at = bars.findIndex((rest) => length + kerf <= rest + 1e-6)
     if (at >= 0) bars[at]! -= length + kerf
     else bars.push(longest - length - kerf)
   }
   return bars.length - offcuts.length
 }
 
-interface Ours { question: CutQuestion, used: number, isProved: boolean, ms: number }
-const median = (values: readonly number[]) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? Number.NaN
+interface Ours {
+  question: CutQuestion
+  used: number
+  isProved: boolean
+  ms: number
+}
+const median = (values: readonly number[]) =>
+  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? Number.NaN
 const cell = (text: string | number, width: number) => String(text).padStart(width)
-const percent = (part: number, of: number) => `${Math.round(100 * part / of)} %`
+const percent = (part: number, of: number) => `${Math.round((100 * part) / of)} %`
 
-console.log(`SEED=${SEED} LIBRARY=${LIBRARY} LIMIT=${LIMIT}: an exact solver library gets the first ${LIBRARY} of each kind, ${LIMIT} s each.`)
+console.log(
+  `SEED=${SEED} LIBRARY=${LIBRARY} LIMIT=${LIMIT}: an exact solver library gets the first ${LIBRARY} of each kind, ${LIMIT} s each.`,
+)
 console.log('kind, pieces        jobs   proven    bars  FFD bars   ratio  median ms  worst ms')
 const library = LIBRARY > 0 ? await loadLibrary() : null
 function run(name: string, questions: readonly CutQuestion[], optimum?: number) {
@@ -62,11 +85,17 @@ function run(name: string, questions: readonly CutQuestion[], optimum?: number) 
     if (!answer.ok) throw new Error(answer.error.message)
     const wrong = wrongWithPlan(question, answer.value)
     if (wrong.length > 0) throw new Error(wrong[0])
-    if (optimum !== undefined && answer.value.used < optimum) throw new Error('better than the optimum: the plan is wrong')
+    if (optimum !== undefined && answer.value.used < optimum)
+      throw new Error('better than the optimum: the plan is wrong')
     return { question, used: answer.value.used, isProved: answer.value.optimal, ms }
   })
-  const [used, fitted] = [ours.reduce((sum, one) => sum + one.used, 0), questions.reduce((sum, question) => sum + firstFit(question), 0)]
-  console.log(`${name.padEnd(18)} ${cell(ours.length, 5)} ${cell(percent(ours.filter(({ isProved }) => isProved).length, ours.length), 8)} ${cell(used, 7)} ${cell(fitted, 9)} ${cell((used / fitted).toFixed(3), 7)} ${cell(median(ours.map(({ ms }) => ms)).toFixed(1), 10)} ${cell(Math.max(...ours.map(({ ms }) => ms)).toFixed(0), 9)}`)
+  const [used, fitted] = [
+    ours.reduce((sum, one) => sum + one.used, 0),
+    questions.reduce((sum, question) => sum + firstFit(question), 0),
+  ]
+  console.log(
+    `${name.padEnd(18)} ${cell(ours.length, 5)} ${cell(percent(ours.filter(({ isProved }) => isProved).length, ours.length), 8)} ${cell(used, 7)} ${cell(fitted, 9)} ${cell((used / fitted).toFixed(3), 7)} ${cell(median(ours.map(({ ms }) => ms)).toFixed(1), 10)} ${cell(Math.max(...ours.map(({ ms }) => ms)).toFixed(0), 9)}`,
+  )
   const some = ours.slice(0, LIBRARY)
   for (const way of library && some.length > 0 ? (['assignment', 'arc-flow'] as const) : []) {
     const pairs = some.flatMap((own) => {
@@ -77,11 +106,37 @@ function run(name: string, questions: readonly CutQuestion[], optimum?: number) 
       console.log(`  library, ${way}: too large to be written down so`)
       continue
     }
-    for (const { own, theirs } of pairs) if (own.isProved && theirs.isProved && own.used !== theirs.used) throw new Error(`two proofs disagree: ${own.used} and ${theirs.used}`)
+    for (const { own, theirs } of pairs)
+      if (own.isProved && theirs.isProved && own.used !== theirs.used)
+        throw new Error(`two proofs disagree: ${own.used} and ${theirs.used}`)
     const least = (one: readonly { ms: number }[]) => one.reduce((sum, { ms }) => sum + ms, 0)
-    const [bars, ownBars] = [pairs.reduce((sum, { theirs }) => sum + theirs.used, 0), pairs.reduce((sum, { own }) => sum + own.used, 0)]
-    console.log(`  library, ${way.padEnd(11)} ${cell(pairs.length, 3)} ${cell(percent(pairs.filter(({ theirs }) => theirs.isProved).length, pairs.length), 8)} ${cell(Number.isFinite(bars) ? bars : 'none', 7)}   ours ${cell(ownBars, 3)}; time to ours ${(least(pairs.map(({ theirs }) => theirs)) / least(pairs.map(({ own }) => own))).toFixed(1)} to 1, median ${median(pairs.map(({ theirs }) => theirs.ms)).toFixed(0)} ms`)
+    const [bars, ownBars] = [
+      pairs.reduce((sum, { theirs }) => sum + theirs.used, 0),
+      pairs.reduce((sum, { own }) => sum + own.used, 0),
+    ]
+    console.log(
+      `  library, ${way.padEnd(11)} ${cell(pairs.length, 3)} ${cell(percent(pairs.filter(({ theirs }) => theirs.isProved).length, pairs.length), 8)} ${cell(Number.isFinite(bars) ? bars : 'none', 7)}   ours ${cell(ownBars, 3)}; time to ours ${(least(pairs.map(({ theirs }) => theirs)) / least(pairs.map(({ own }) => own))).toFixed(1)} to 1, median ${median(pairs.map(({ theirs }) => theirs.ms)).toFixed(0)} ms`,
+    )
   }
 }
-for (const [count, jobs] of [[10, 40], [30, 40], [60, 40], [120, 15], [300, 6]] as const) run(`job, ${count}`, Array.from({ length: jobs }, () => job(count)))
-for (const [count, jobs] of [[60, 6], [120, 4], [249, 2]] as const) run(`triplets, ${count}`, Array.from({ length: jobs }, () => triplets(count)), count / 3)
+for (const [count, jobs] of [
+  [10, 40],
+  [30, 40],
+  [60, 40],
+  [120, 15],
+  [300, 6],
+] as const)
+  run(
+    `job, ${count}`,
+    Array.from({ length: jobs }, () => job(count)),
+  )
+for (const [count, jobs] of [
+  [60, 6],
+  [120, 4],
+  [249, 2],
+] as const)
+  run(
+    `triplets, ${count}`,
+    Array.from({ length: jobs }, () => triplets(count)),
+    count / 3,
+  )

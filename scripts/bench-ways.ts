@@ -3,7 +3,7 @@ import { PIPES } from '#core/catalogue'
 import { findWays } from '#core/joints'
 
 const EVERY = Number(process.env.EVERY ?? 1)
-const pairs = PIPES.flatMap((a, i) => PIPES.slice(i).map(b => [a, b] as const)).filter((_, i) => i % EVERY === 0)
+const pairs = PIPES.flatMap((a, i) => PIPES.slice(i).map((b) => [a, b] as const)).filter((_, i) => i % EVERY === 0)
 for (const [a, b] of pairs.slice(0, 200)) findWays({ region: 'gb', a: { pipe: a.id }, b: { pipe: b.id } })
 
 /** A slow one is asked again and its least time counts: a pause of the machine is not its own. */
@@ -32,7 +32,11 @@ for (const [a, b] of pairs) {
 }
 times.sort((x, y) => x - y)
 const at = (share: number) => times[Math.min(times.length - 1, Math.floor(times.length * share))]!.toFixed(2)
-const share = (n: number) => `${(100 * n / pairs.length).toFixed(1)} %`
+const share = (n: number) => `${((100 * n) / pairs.length).toFixed(1)} %`
 console.log(`${pairs.length} pairs of ${PIPES.length} pipes`)
-console.log(`a way: ${share(withWay)}; a stated reason instead: ${share(withReason)}; neither: ${share(silent)}; at most ${most} ways of one pair`)
-console.log(`one pair, ms: median ${at(0.5)}, 95 in 100 ${at(0.95)}, 99 in 100 ${at(0.99)}, worst ${at(1)} (${slowest}); worst over median ${(worst / Number(at(0.5))).toFixed(0)}`)
+console.log(
+  `a way: ${share(withWay)}; a stated reason instead: ${share(withReason)}; neither: ${share(silent)}; at most ${most} ways of one pair`,
+)
+console.log(
+  `one pair, ms: median ${at(0.5)}, 95 in 100 ${at(0.95)}, 99 in 100 ${at(0.99)}, worst ${at(1)} (${slowest}); worst over median ${(worst / Number(at(0.5))).toFixed(0)}`,
+)

@@ -17,12 +17,22 @@ const connection = await start({ dir })
 await runMigrations(url(connection))
 const database = await mysql.createConnection(url(connection))
 const port = await freePort()
-const app = spawn(process.execPath, ['.output/server/index.mjs'], { stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, NODE_ENV: 'production', HOST: '127.0.0.1', PORT: String(port), DATABASE_URL: url(connection) } })
+const app = spawn(process.execPath, ['.output/server/index.mjs'], {
+  stdio: ['ignore', 'ignore', 'inherit'],
+  env: { ...process.env, NODE_ENV: 'production', HOST: '127.0.0.1', PORT: String(port), DATABASE_URL: url(connection) },
+})
 const base = `http://127.0.0.1:${port}`
-while (!await fetch(`${base}/api/health`).then(reply => reply.ok, () => false)) await new Promise(resolve => setTimeout(resolve, 50))
+while (
+  !(await fetch(`${base}/api/health`).then(
+    (reply) => reply.ok,
+    () => false,
+  ))
+)
+  await new Promise((resolve) => setTimeout(resolve, 50))
 
-const send = async (method, where, body, headers = {}) => (await fetch(base + where, { method, body: JSON.stringify(body), headers })).json()
-const median = times => times.sort((a, b) => a - b)[Math.floor(times.length / 2)]
+const send = async (method, where, body, headers = {}) =>
+  (await fetch(base + where, { method, body: JSON.stringify(body), headers })).json()
+const median = (times) => times.sort((a, b) => a - b)[Math.floor(times.length / 2)]
 async function time(work) {
   for (let i = 0; i < 40; i++) await work(-1 - i)
   const times = []
@@ -36,17 +46,40 @@ async function time(work) {
 
 const find = { place: 'north wall', typed: '21.5', by: 'calliper', answers: { colour: 'copper' }, pipe: null }
 const { id: job, slug } = await send('POST', '/api/jobs', { name: 'Bench', place: '', region: 'gb' })
-const insert = into => into.query('insert into finds (id, job_id, place, typed, measured_by, answers, created_at, updated_at) values (?, ?, ?, ?, ?, ?, utc_timestamp(3), utc_timestamp(3))', [randomUUID(), job, find.place, find.typed, find.by, JSON.stringify(find.answers)])
+const insert = (into) =>
+  into.query(
+    'insert into finds (id, job_id, place, typed, measured_by, answers, created_at, updated_at) values (?, ?, ?, ?, ?, ?, utc_timestamp(3), utc_timestamp(3))',
+    [randomUUID(), job, find.place, find.typed, find.by, JSON.stringify(find.answers)],
+  )
 
 const rows = []
 rows.push(['a bare insert, flushed to disk at commit', await time(() => insert(database))])
 let changed = await send('POST', `/api/jobs/${slug}/finds`, find)
 rows.push(['a find begun over HTTP, without a key', await time(() => send('POST', `/api/jobs/${slug}/finds`, find))])
-rows.push(['a find begun over HTTP, with its receipt', await time(() => send('POST', `/api/jobs/${slug}/finds`, find, { 'Idempotency-Key': randomUUID() }))])
-rows.push(['a find changed over HTTP, with its receipt', await time(async (i) => { changed = await send('PATCH', `/api/jobs/${slug}/finds/${changed.id}`, { version: changed.version, typed: String(i) }, { 'Idempotency-Key': randomUUID() }) })])
+rows.push([
+  'a find begun over HTTP, with its receipt',
+  await time(() => send('POST', `/api/jobs/${slug}/finds`, find, { 'Idempotency-Key': randomUUID() })),
+])
+rows.push([
+  'a find changed over HTTP, with its receipt',
+  await time(async (i) => {
+    changed = await send(
+      'PATCH',
+      `/api/jobs/${slug}/finds/${changed.id}`,
+      { version: changed.version, typed: String(i) },
+      { 'Idempotency-Key': randomUUID() },
+    )
+  }),
+])
 const key = randomUUID()
-rows.push(['the same write again, known by its key', await time(() => send('POST', `/api/jobs/${slug}/finds`, find, { 'Idempotency-Key': key }))])
-rows.push(['a read of one setting over HTTP (no table)', await time(() => fetch(`${base}/api/health`).then(reply => reply.text()))])
+rows.push([
+  'the same write again, known by its key',
+  await time(() => send('POST', `/api/jobs/${slug}/finds`, find, { 'Idempotency-Key': key })),
+])
+rows.push([
+  'a read of one setting over HTTP (no table)',
+  await time(() => fetch(`${base}/api/health`).then((reply) => reply.text())),
+])
 
 app.kill('SIGTERM')
 await database.end()
@@ -62,4 +95,5 @@ rmSync(dir, { recursive: true, force: true })
 
 const [, bare] = rows[0]
 console.log(`median of ${TIMES}`)
-for (const [what, ms] of rows) console.log(`${ms.toFixed(2).padStart(7)} ms  ${(ms / bare).toFixed(2).padStart(6)} x  ${what}`)
+for (const [what, ms] of rows)
+  console.log(`${ms.toFixed(2).padStart(7)} ms  ${(ms / bare).toFixed(2).padStart(6)} x  ${what}`)

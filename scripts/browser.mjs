@@ -6,8 +6,21 @@ import { Builder } from 'selenium-webdriver'
 import { Options, ServiceBuilder } from 'selenium-webdriver/chrome.js'
 import logging from 'selenium-webdriver/lib/logging.js'
 
-const FLAGS = ['--headless=new', '--disable-dev-shm-usage', '--disable-gpu', '--disable-quic', '--force-device-scale-factor=1', '--hide-scrollbars', '--no-first-run', '--no-default-browser-check',
-  '--disable-background-networking', '--disable-component-update', '--disable-sync', '--disable-extensions', '--lang=en-GB']
+const FLAGS = [
+  '--headless=new',
+  '--disable-dev-shm-usage',
+  '--disable-gpu',
+  '--disable-quic',
+  '--force-device-scale-factor=1',
+  '--hide-scrollbars',
+  '--no-first-run',
+  '--no-default-browser-check',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  '--disable-extensions',
+  '--lang=en-GB',
+]
 
 /** Opens a browser with a profile of its own; `setSize` sets the page itself, `close` takes the profile away. */
 export async function openBrowser({ width = 1280, height = 800 } = {}) {
@@ -20,13 +33,26 @@ export async function openBrowser({ width = 1280, height = 800 } = {}) {
   const preferences = new logging.Preferences()
   preferences.setLevel(logging.Type.BROWSER, logging.Level.ALL)
   options.setLoggingPrefs(preferences)
-  const driver = await new Builder().forBrowser('chrome').setChromeOptions(options).setChromeService(new ServiceBuilder(process.env.CHROMEDRIVER ?? '/usr/bin/chromedriver')).build()
-  const setSize = (w, h) => driver.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', { width: w, height: h, deviceScaleFactor: 1, mobile: w < 600 })
+  const driver = await new Builder()
+    .forBrowser('chrome')
+    .setChromeOptions(options)
+    .setChromeService(new ServiceBuilder(process.env.CHROMEDRIVER ?? '/usr/bin/chromedriver'))
+    .build()
+  const setSize = (w, h) =>
+    driver.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', {
+      width: w,
+      height: h,
+      deviceScaleFactor: 1,
+      mobile: w < 600,
+    })
   await setSize(width, height)
   return {
     driver,
     setSize,
-    setTheme: dark => driver.sendDevToolsCommand('Emulation.setEmulatedMedia', { features: [{ name: 'prefers-color-scheme', value: dark ? 'dark' : 'light' }] }),
+    setTheme: (dark) =>
+      driver.sendDevToolsCommand('Emulation.setEmulatedMedia', {
+        features: [{ name: 'prefers-color-scheme', value: dark ? 'dark' : 'light' }],
+      }),
     close: async () => {
       await driver.quit()
       rmSync(profile, { recursive: true, force: true, maxRetries: 5 })

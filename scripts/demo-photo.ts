@@ -13,4 +13,5 @@ const DRAWING = `<svg xmlns="http://www.w3.org/2000/svg" width="1200" height="90
 </svg>`
 
 /** The picture as a camera's file, in base64. */
-export const demoPhoto = async (): Promise<string> => (await sharp(Buffer.from(DRAWING)).jpeg({ quality: 80 }).toBuffer()).toString('base64')
+export const demoPhoto = async (): Promise<string> =>
+  (await sharp(Buffer.from(DRAWING)).jpeg({ quality: 80 }).toBuffer()).toString('base64')

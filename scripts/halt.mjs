@@ -4,13 +4,17 @@
 export class Halt extends Error {}
 
 const PLACE = {
-  EACCES: place => `${place} may not be written by this user. Give it to the user who runs Jolvet, or set JOLVET_DATA to a folder of theirs.`,
-  EPERM: place => `${place} may not be written by this user. Give it to the user who runs Jolvet, or set JOLVET_DATA to a folder of theirs.`,
-  EROFS: place => `${place} is on a disk that is read only. Set JOLVET_DATA to a folder that can be written.`,
-  ENOSPC: place => `The disk of ${place} is full. Make room there and run this again; nothing was lost.`,
-  EDQUOT: place => `Your share of the disk of ${place} is used up. Make room there and run this again; nothing was lost.`,
-  ENOTDIR: place => `${place} is a file, where a folder is needed. Move it away or set JOLVET_DATA to another folder.`,
-  EEXIST: place => `${place} is a file, where a folder is needed. Move it away or set JOLVET_DATA to another folder.`,
+  EACCES: (place) =>
+    `${place} may not be written by this user. Give it to the user who runs Jolvet, or set JOLVET_DATA to a folder of theirs.`,
+  EPERM: (place) =>
+    `${place} may not be written by this user. Give it to the user who runs Jolvet, or set JOLVET_DATA to a folder of theirs.`,
+  EROFS: (place) => `${place} is on a disk that is read only. Set JOLVET_DATA to a folder that can be written.`,
+  ENOSPC: (place) => `The disk of ${place} is full. Make room there and run this again; nothing was lost.`,
+  EDQUOT: (place) =>
+    `Your share of the disk of ${place} is used up. Make room there and run this again; nothing was lost.`,
+  ENOTDIR: (place) =>
+    `${place} is a file, where a folder is needed. Move it away or set JOLVET_DATA to another folder.`,
+  EEXIST: (place) => `${place} is a file, where a folder is needed. Move it away or set JOLVET_DATA to another folder.`,
 }
 
 /** A failure of the file system as a sentence about the place; any other failure as it is. */
@@ -23,5 +27,7 @@ export function tell(error, writeDetails) {
     return
   }
   const place = writeDetails?.(error)
-  console.error(`This could not be done: ${error?.message?.split('\n')[0] ?? error}.${place ? ` Details: ${place}` : ''}`)
+  console.error(
+    `This could not be done: ${error?.message?.split('\n')[0] ?? error}.${place ? ` Details: ${place}` : ''}`,
+  )
 }

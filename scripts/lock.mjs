@@ -25,10 +25,11 @@ export function runningStart() {
 /** Halts where something else is at work on the data. */
 export function refuseWhileRunning(why) {
   const other = runningStart()
-  if (other) throw new Halt(`Jolvet runs at ${other.address} (process ${other.pid}). Stop it with Ctrl-C there, then ${why}.`)
+  if (other)
+    throw new Halt(`Jolvet runs at ${other.address} (process ${other.pid}). Stop it with Ctrl-C there, then ${why}.`)
 }
 
-const sleep = ms => new Promise(resolve => setTimeout(resolve, ms))
+const sleep = (ms) => new Promise((resolve) => setTimeout(resolve, ms))
 
 /** A server whose start was killed still holds its port: it is stopped, in order if it can be. */
 async function stopLeftOver(pid) {
@@ -53,7 +54,10 @@ export async function takeLock(address) {
       } catch (error) {
         if (error.code !== 'EEXIST' || tries > 3) throw error
         const other = runningStart()
-        if (other) throw new Halt(`Jolvet runs already, at ${other.address} (process ${other.pid}). Open that, or stop it with Ctrl-C there. For a second one, set JOLVET_DATA to a folder of its own.`)
+        if (other)
+          throw new Halt(
+            `Jolvet runs already, at ${other.address} (process ${other.pid}). Open that, or stop it with Ctrl-C there. For a second one, set JOLVET_DATA to a folder of its own.`,
+          )
         await stopLeftOver(read()?.app)
         rmSync(file, { force: true })
       }

@@ -22,19 +22,28 @@ export async function onDatabase(url, work) {
 const NO_TABLE = 1146
 
 /** How far a database is: steps done and still to do, and whether it is ahead of this version. */
-export const migrationState = url => onDatabase(url, async (connection) => {
-  const [rows] = await connection.query('select created_at from __drizzle_migrations order by created_at').catch((error) => {
-    if (error.errno === NO_TABLE) return [[]]
-    throw error
+export const migrationState = (url) =>
+  onDatabase(url, async (connection) => {
+    const [rows] = await connection
+      .query('select created_at from __drizzle_migrations order by created_at')
+      .catch((error) => {
+        if (error.errno === NO_TABLE) return [[]]
+        throw error
+      })
+    const last = Number(rows.at(-1)?.created_at ?? 0)
+    const [tables] = await connection.query('show tables')
+    return {
+      done: rows.length,
+      pending: steps().filter((when) => when > last).length,
+      isNewer: last > steps().at(-1),
+      isEmpty: tables.length === 0,
+    }
   })
-  const last = Number(rows.at(-1)?.created_at ?? 0)
-  const [tables] = await connection.query('show tables')
-  return { done: rows.length, pending: steps().filter(when => when > last).length, isNewer: last > steps().at(-1), isEmpty: tables.length === 0 }
-})
 
-export const NEWER = 'This data was made by a newer Jolvet than this one. Update Jolvet, or set JOLVET_DATA to another folder and restore a backup made by this one: npm run restore -- FILE'
+export const NEWER =
+  'This data was made by a newer Jolvet than this one. Update Jolvet, or set JOLVET_DATA to another folder and restore a backup made by this one: npm run restore -- FILE'
 
 export async function runMigrations(url) {
   if ((await migrationState(url)).isNewer) throw new Halt(NEWER)
-  await onDatabase(url, connection => migrate(drizzle(connection), { migrationsFolder: folder }))
+  await onDatabase(url, (connection) => migrate(drizzle(connection), { migrationsFolder: folder }))
 }

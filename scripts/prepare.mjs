@@ -20,7 +20,9 @@ async function goBack(connection) {
     return beside
   }
   await dropDatabase(connection, connection.database)
-  await onDatabase(url({ ...connection, database: '' }), open => open.query(`create database \`${connection.database}\` character set utf8mb4 collate utf8mb4_unicode_ci`))
+  await onDatabase(url({ ...connection, database: '' }), (open) =>
+    open.query(`create database \`${connection.database}\` character set utf8mb4 collate utf8mb4_unicode_ci`),
+  )
   rmSync(marker)
   return connection
 }
@@ -30,7 +32,7 @@ async function bringUp(connection) {
   const state = await migrationState(url(connection))
   if (state.isNewer) throw new Halt(NEWER)
   if (state.pending === 0) return
-  const isWorthKeeping = !state.isEmpty && Object.values(await countRows(connection)).some(n => n > 0)
+  const isWorthKeeping = !state.isEmpty && Object.values(await countRows(connection)).some((n) => n > 0)
   const backup = isWorthKeeping ? await backUpBefore(connection, 'update') : null
   if (backup) say(`tables of an earlier version: backed up to ${path.relative(process.cwd(), backup)}, then changed`)
   writeWhole(marker, JSON.stringify({ backup }))

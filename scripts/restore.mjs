@@ -7,7 +7,7 @@ import { refuseWhileRunning } from './lock.mjs'
 import { ensureModules, root } from './setup.mjs'
 
 process.chdir(root)
-const [file] = process.argv.slice(2).filter(word => !word.startsWith('--'))
+const [file] = process.argv.slice(2).filter((word) => !word.startsWith('--'))
 const isSure = process.argv.includes('--yes')
 
 async function ask(question) {
@@ -21,7 +21,10 @@ async function ask(question) {
 
 try {
   if (!file) throw new Halt('Which backup? npm run restore -- FILE')
-  if (process.env.DATABASE_URL) throw new Halt('Restoring is for the database that npm start keeps. Into one of your own, load the file yourself: gunzip -c FILE | mariadb DATABASE')
+  if (process.env.DATABASE_URL)
+    throw new Halt(
+      'Restoring is for the database that npm start keeps. Into one of your own, load the file yourself: gunzip -c FILE | mariadb DATABASE',
+    )
   refuseWhileRunning('restore')
   ensureModules()
   const { backUpBefore, countRows, dropDatabase, inWords, loadBeside, switchTo } = await import('./archive.mjs')
@@ -31,17 +34,24 @@ try {
     const here = await countRows(connection)
     const beside = await loadBeside(connection, path.resolve(file))
     const there = await countRows(beside.connection)
-    const isFuller = Object.keys(here).some(table => here[table] > there[table])
-    if (isFuller && !await ask(`The database here is fuller (${inWords(here)}) than the backup of ${beside.head.at.slice(0, 16)} (${inWords(there)}).`).catch(async (error) => {
-      await dropDatabase(connection, beside.connection.database)
-      throw error
-    })) {
+    const isFuller = Object.keys(here).some((table) => here[table] > there[table])
+    if (
+      isFuller &&
+      !(await ask(
+        `The database here is fuller (${inWords(here)}) than the backup of ${beside.head.at.slice(0, 16)} (${inWords(there)}).`,
+      ).catch(async (error) => {
+        await dropDatabase(connection, beside.connection.database)
+        throw error
+      }))
+    ) {
       await dropDatabase(connection, beside.connection.database)
       throw new Halt('Nothing was changed.')
     }
-    const kept = Object.values(here).some(n => n > 0) ? await backUpBefore(connection, 'restore') : null
+    const kept = Object.values(here).some((n) => n > 0) ? await backUpBefore(connection, 'restore') : null
     await switchTo(beside.connection, connection)
-    console.log(`Restored: ${inWords(there)}, as of ${beside.head.at.slice(0, 16)}.${kept ? ` What was here before is in ${kept}` : ''}`)
+    console.log(
+      `Restored: ${inWords(there)}, as of ${beside.head.at.slice(0, 16)}.${kept ? ` What was here before is in ${kept}` : ''}`,
+    )
   } finally {
     if (mine) await stop()
   }

@@ -9,8 +9,10 @@ const only = process.argv.slice(2)
 mkdirSync(folder, { recursive: true })
 
 const jobs = (await (await fetch(`${base}/api/jobs`)).json()).jobs
-const joint = (slug, number) => `joint=${jobs.find(job => job.slug === slug).joints.find(one => one.number === number).id}`
-const line = (slug, number) => `line=${jobs.find(job => job.slug === slug).lines.find(one => one.number === number).id}`
+const joint = (slug, number) =>
+  `joint=${jobs.find((job) => job.slug === slug).joints.find((one) => one.number === number).id}`
+const line = (slug, number) =>
+  `line=${jobs.find((job) => job.slug === slug).lines.find((one) => one.number === number).id}`
 const kiln = 'kiln-lane-bakehouse'
 const boat = 'boat-shed-wash-down'
 const PHONE = [390, 844]
@@ -18,7 +20,13 @@ const VIEWS = [
   ['jobs', '/'],
   ['find', '/jobs/glaze-kiln-room/find'],
   ['sizes', '/sizes'],
-  ['gauge', `/gauge?job=glaze-kiln-room&find=${jobs.find(job => job.slug === 'glaze-kiln-room').finds[0].id}`, undefined, false, setGauge],
+  [
+    'gauge',
+    `/gauge?job=glaze-kiln-room&find=${jobs.find((job) => job.slug === 'glaze-kiln-room').finds[0].id}`,
+    undefined,
+    false,
+    setGauge,
+  ],
   ['joint', `/jobs/${kiln}/joint?${joint(kiln, 5)}`],
   ['line', `/jobs/${kiln}/line?${line(kiln, 1)}`, undefined, false, thirdLeg],
   ['joint-inches', `/jobs/${boat}/joint?${joint(boat, 1)}`],
@@ -50,17 +58,34 @@ async function thirdLeg({ driver }) {
 
 /** A crimp that is there already, with what is seen of it. */
 async function lookAtCrimp({ driver }) {
-  for (const css of ['[data-method="crimp"]', '[data-seen="leak:weeps"]', '[data-seen="gauge:fails"]', '[data-look="ringDistance"] input']) await (await driver.wait(until.elementLocated(By.css(css)), 10_000)).click()
+  for (const css of [
+    '[data-method="crimp"]',
+    '[data-seen="leak:weeps"]',
+    '[data-seen="gauge:fails"]',
+    '[data-look="ringDistance"] input',
+  ])
+    await (await driver.wait(until.elementLocated(By.css(css)), 10_000)).click()
   await (await driver.findElement(By.css('[data-look="ringDistance"] input'))).sendKeys('3/16')
 }
 
 /** Two hands on one depth: typed here without a network, saved there meanwhile. The other's entry is taken back afterwards. */
 async function twoHands(browser) {
   const { driver } = browser
-  const id = jobs.find(job => job.slug === kiln).joints.find(one => one.number === 3).id
-  const joint = async () => (await (await fetch(`${base}/api/jobs/${kiln}`)).json()).joints.find(one => one.id === id)
-  const save = async (depths, hand) => fetch(`${base}/api/jobs/${kiln}/joints/${id}`, { method: 'PATCH', body: JSON.stringify({ version: (await joint()).version, depths }), headers: { Hand: encodeURIComponent(hand) } })
-  const network = offline => driver.sendDevToolsCommand('Network.emulateNetworkConditions', { offline, latency: 0, downloadThroughput: -1, uploadThroughput: -1 })
+  const id = jobs.find((job) => job.slug === kiln).joints.find((one) => one.number === 3).id
+  const joint = async () => (await (await fetch(`${base}/api/jobs/${kiln}`)).json()).joints.find((one) => one.id === id)
+  const save = async (depths, hand) =>
+    fetch(`${base}/api/jobs/${kiln}/joints/${id}`, {
+      method: 'PATCH',
+      body: JSON.stringify({ version: (await joint()).version, depths }),
+      headers: { Hand: encodeURIComponent(hand) },
+    })
+  const network = (offline) =>
+    driver.sendDevToolsCommand('Network.emulateNetworkConditions', {
+      offline,
+      latency: 0,
+      downloadThroughput: -1,
+      uploadThroughput: -1,
+    })
   await driver.executeScript('localStorage.setItem("jolvet-hand", "Wyn")')
   await driver.navigate().refresh()
   const field = await driver.wait(until.elementLocated(By.css('[data-test="measured-depth"]')), 10_000)
@@ -81,13 +106,19 @@ try {
     await browser.setSize(...size)
     await browser.setTheme(dark)
     await browser.driver.get(base + path)
-    await browser.driver.wait(() => browser.driver.executeScript('return document.documentElement.dataset.ready === "true" && !document.querySelector("[data-loading]")'), 15_000)
+    await browser.driver.wait(
+      () =>
+        browser.driver.executeScript(
+          'return document.documentElement.dataset.ready === "true" && !document.querySelector("[data-loading]")',
+        ),
+      15_000,
+    )
     const tidy = await prepare?.(browser)
-    await new Promise(resolve => setTimeout(resolve, 700))
+    await new Promise((resolve) => setTimeout(resolve, 700))
     writeFileSync(`${folder}/${name}.png`, await browser.driver.takeScreenshot(), 'base64')
     await tidy?.()
-    const log = (await browser.driver.manage().logs().get('browser')).filter(entry => entry.level.name === 'SEVERE')
-    console.log(name, log.map(entry => entry.message).join(' | '))
+    const log = (await browser.driver.manage().logs().get('browser')).filter((entry) => entry.level.name === 'SEVERE')
+    console.log(name, log.map((entry) => entry.message).join(' | '))
   }
 } finally {
   await browser.close()

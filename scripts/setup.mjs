@@ -9,11 +9,12 @@ import { Halt } from './halt.mjs'
 export { Halt, root }
 
 const started = Date.now()
-export const say = message => console.log(`[${((Date.now() - started) / 1000).toFixed(1)}s] ${message}`)
+export const say = (message) => console.log(`[${((Date.now() - started) / 1000).toFixed(1)}s] ${message}`)
 
-export const run = (command, args, env = {}) => execFileSync(command, args, { stdio: 'inherit', cwd: root, env: { ...process.env, ...env } })
+export const run = (command, args, env = {}) =>
+  execFileSync(command, args, { stdio: 'inherit', cwd: root, env: { ...process.env, ...env } })
 
-const hash = text => createHash('sha256').update(text).digest('hex')
+const hash = (text) => createHash('sha256').update(text).digest('hex')
 
 /** Installs the packages of the lock file when it changed since the last time. */
 export function ensureModules() {
@@ -38,7 +39,9 @@ function isAptLocked() {
   return ['/var/lib/apt/lists/lock', '/var/lib/dpkg/lock-frontend', '/var/lib/dpkg/lock'].some((file) => {
     if (!existsSync(file)) return false
     const { ino } = statSync(file)
-    return readFileSync('/proc/locks', 'utf8').split('\n').some(line => line.includes(`:${ino} `))
+    return readFileSync('/proc/locks', 'utf8')
+      .split('\n')
+      .some((line) => line.includes(`:${ino} `))
   })
 }
 
@@ -54,7 +57,10 @@ function aptInstall(packages) {
       apt('install', '--no-install-recommends', ...packages)
       return
     } catch {
-      if (!isAptLocked() || ++tries > APT_TRIES) throw new Halt(`apt-get could not install ${packages.join(' ')}. Its own message stands above; install it by hand and run this again.`)
+      if (!isAptLocked() || ++tries > APT_TRIES)
+        throw new Halt(
+          `apt-get could not install ${packages.join(' ')}. Its own message stands above; install it by hand and run this again.`,
+        )
       say('another program is installing packages; waiting for it')
       Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, APT_PAUSE_MS)
     }
@@ -63,36 +69,58 @@ function aptInstall(packages) {
 
 export function ensureMariadb() {
   if (hasMariadb()) return
-  if (!isRootOnDebian()) throw new Halt('MariaDB is missing. Install it (Debian: sudo apt-get install mariadb-server), then run this again.')
+  if (!isRootOnDebian())
+    throw new Halt('MariaDB is missing. Install it (Debian: sudo apt-get install mariadb-server), then run this again.')
   aptInstall(['mariadb-server'])
 }
 
 export function ensureChromium() {
-  if (existsSync(process.env.CHROMIUM ?? '/usr/bin/chromium') && existsSync(process.env.CHROMEDRIVER ?? '/usr/bin/chromedriver')) return
-  if (!isRootOnDebian()) throw new Halt('Chromium or ChromeDriver is missing. Install them (Debian: sudo apt-get install chromium chromium-driver), then run this again.')
+  if (
+    existsSync(process.env.CHROMIUM ?? '/usr/bin/chromium') &&
+    existsSync(process.env.CHROMEDRIVER ?? '/usr/bin/chromedriver')
+  )
+    return
+  if (!isRootOnDebian())
+    throw new Halt(
+      'Chromium or ChromeDriver is missing. Install them (Debian: sudo apt-get install chromium chromium-driver), then run this again.',
+    )
   aptInstall(['chromium', 'chromium-driver'])
 }
 
 /** Runs a TypeScript script of ours. */
 export function tsx(script, args = [], env = {}) {
   try {
-    run(process.execPath, ['node_modules/tsx/dist/cli.mjs', '--tsconfig', 'scripts/tsconfig.json', script, ...args], env)
+    run(
+      process.execPath,
+      ['node_modules/tsx/dist/cli.mjs', '--tsconfig', 'scripts/tsconfig.json', script, ...args],
+      env,
+    )
   } catch {
     throw new Halt(`${script} did not finish. Its own message stands above.`)
   }
 }
 
-const files = entry => (existsSync(entry) ? (statSync(entry).isDirectory() ? readdirSync(entry).flatMap(name => files(path.join(entry, name))) : [entry]) : [])
+const files = (entry) =>
+  existsSync(entry)
+    ? statSync(entry).isDirectory()
+      ? readdirSync(entry).flatMap((name) => files(path.join(entry, name)))
+      : [entry]
+    : []
 
 /** Builds the app when any of its sources changed since the last build. */
 export function buildIfChanged() {
-  const sources = ['app', 'core', 'server', 'public', 'nuxt.config.ts', 'package-lock.json'].flatMap(files).filter(file => !file.endsWith('.test.ts')).sort()
-  const digest = hash(sources.map(file => file + hash(readFileSync(file))).join('\n'))
+  const sources = ['app', 'core', 'server', 'public', 'nuxt.config.ts', 'package-lock.json']
+    .flatMap(files)
+    .filter((file) => !file.endsWith('.test.ts'))
+    .sort()
+  const digest = hash(sources.map((file) => file + hash(readFileSync(file))).join('\n'))
   const stamp = '.output/.jolvet-source'
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === digest) return
   say('building (about a minute)')
   try {
-    run(process.execPath, ['node_modules/nuxt/bin/nuxt.mjs', 'build', '--logLevel', 'silent'], { NUXT_TELEMETRY_DISABLED: '1' })
+    run(process.execPath, ['node_modules/nuxt/bin/nuxt.mjs', 'build', '--logLevel', 'silent'], {
+      NUXT_TELEMETRY_DISABLED: '1',
+    })
   } catch {
     throw new Halt('The build did not finish. Its own message stands above.')
   }

@@ -31,18 +31,26 @@ function writeDetails(error) {
 }
 
 /** Why the port cannot be had, or nothing. */
-const portFault = () => new Promise((resolve) => {
-  const server = net.createServer().once('error', ({ code }) => resolve(code))
-  server.listen(port, host, () => server.close(() => resolve(null)))
-})
+const portFault = () =>
+  new Promise((resolve) => {
+    const server = net.createServer().once('error', ({ code }) => resolve(code))
+    server.listen(port, host, () => server.close(() => resolve(null)))
+  })
 
 async function checkPort() {
-  if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Halt(`PORT is "${process.env.PORT}". Give a number from 1 to 65535.`)
+  if (!Number.isInteger(port) || port < 1 || port > 65535)
+    throw new Halt(`PORT is "${process.env.PORT}". Give a number from 1 to 65535.`)
   const fault = await portFault()
   if (fault === null) return
-  if (fault === 'EACCES') throw new Halt(`Port ${port} may not be used by this user. Choose one above 1023: PORT=3000 npm start`)
-  if (fault === 'EADDRINUSE') throw new Halt(`Port ${port} is taken. Stop what uses it, or choose another: PORT=${port === 65535 ? 3000 : port + 1} npm start`)
-  throw new Halt(`HOST is "${host}"; this machine cannot listen there (${fault}). Leave HOST out for this machine only, or set 0.0.0.0 for its network.`)
+  if (fault === 'EACCES')
+    throw new Halt(`Port ${port} may not be used by this user. Choose one above 1023: PORT=3000 npm start`)
+  if (fault === 'EADDRINUSE')
+    throw new Halt(
+      `Port ${port} is taken. Stop what uses it, or choose another: PORT=${port === 65535 ? 3000 : port + 1} npm start`,
+    )
+  throw new Halt(
+    `HOST is "${host}"; this machine cannot listen there (${fault}). Leave HOST out for this machine only, or set 0.0.0.0 for its network.`,
+  )
 }
 
 let connection
@@ -56,7 +64,7 @@ async function end(code) {
   ending = true
   clearInterval(watch)
   if (app && app.exitCode === null && app.signalCode === null) {
-    const gone = new Promise(resolve => app.once('exit', resolve))
+    const gone = new Promise((resolve) => app.once('exit', resolve))
     app.kill('SIGTERM')
     // One that does not listen is not waited for.
     const timer = setTimeout(() => app.kill('SIGKILL'), 5000)
@@ -82,14 +90,22 @@ function restarts(what) {
   const at = []
   return () => {
     at.push(Date.now())
-    if (at.filter(time => Date.now() - time < 60_000).length > MOST_RESTARTS) throw new Halt(`${what} stopped ${MOST_RESTARTS} times within a minute, so it is not started again. Its own words stand above or in ${path.join(dataFolder, 'mariadb/error.log')}; what was saved stays.`)
+    if (at.filter((time) => Date.now() - time < 60_000).length > MOST_RESTARTS)
+      throw new Halt(
+        `${what} stopped ${MOST_RESTARTS} times within a minute, so it is not started again. Its own words stand above or in ${path.join(dataFolder, 'mariadb/error.log')}; what was saved stays.`,
+      )
   }
 }
 const countApp = restarts('The server')
 const countDatabase = restarts('The database')
 
 async function isHealthy() {
-  return fetch(`http://${isLoopback || host === '0.0.0.0' ? '127.0.0.1' : host}:${port}/api/health`, { signal: AbortSignal.timeout(2000) }).then(reply => reply.ok, () => false)
+  return fetch(`http://${isLoopback || host === '0.0.0.0' ? '127.0.0.1' : host}:${port}/api/health`, {
+    signal: AbortSignal.timeout(2000),
+  }).then(
+    (reply) => reply.ok,
+    () => false,
+  )
 }
 
 function startApp(databaseUrl) {
@@ -105,7 +121,9 @@ function startApp(databaseUrl) {
     try {
       countApp()
       say(`the server stopped (${signal ?? `code ${code}`}); it is started again`)
-      setTimeout(() => { if (!ending) startApp(databaseUrl) }, 200)
+      setTimeout(() => {
+        if (!ending) startApp(databaseUrl)
+      }, 200)
     } catch (error) {
       void fail(error)
     }
@@ -130,10 +148,21 @@ async function lookAfterDatabase() {
 /** Times go on the record: a clock behind what is already written is said. Receipts that nobody can ask for any more are dropped. */
 async function checkRecord(databaseUrl) {
   const { onDatabase } = await import('./migrate.mjs')
-  const [[{ newest }]] = await onDatabase(databaseUrl, open => open.query('select greatest(coalesce((select max(at) from signoffs), 0), coalesce((select max(updated_at) from joints), 0), coalesce((select max(at) from receipts), 0)) newest'))
-  await onDatabase(databaseUrl, open => open.query(`delete from receipts where at < (select * from (select max(at) from receipts) newest) - interval ${RECEIPT_DAYS} day`))
+  const [[{ newest }]] = await onDatabase(databaseUrl, (open) =>
+    open.query(
+      'select greatest(coalesce((select max(at) from signoffs), 0), coalesce((select max(updated_at) from joints), 0), coalesce((select max(at) from receipts), 0)) newest',
+    ),
+  )
+  await onDatabase(databaseUrl, (open) =>
+    open.query(
+      `delete from receipts where at < (select * from (select max(at) from receipts) newest) - interval ${RECEIPT_DAYS} day`,
+    ),
+  )
   const last = Date.parse(`${String(newest).replace(' ', 'T')}Z`)
-  if (last - Date.now() > 10 * 60_000) say(`this machine's clock shows ${new Date().toISOString().slice(0, 16)}, and work is on record from ${new Date(last).toISOString().slice(0, 16)}: set the clock, or new times will be wrong`)
+  if (last - Date.now() > 10 * 60_000)
+    say(
+      `this machine's clock shows ${new Date().toISOString().slice(0, 16)}, and work is on record from ${new Date(last).toISOString().slice(0, 16)}: set the clock, or new times will be wrong`,
+    )
 }
 
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => end(0))
@@ -154,18 +183,25 @@ try {
     say(`database on 127.0.0.1:${connection.port}, data in ${path.relative(root, dataFolder) || dataFolder}/mariadb`)
   }
   const { countRows, connectionOf } = await import('./archive.mjs')
-  if ((await countRows(connectionOf(databaseUrl))).jobs === 0) tsx('scripts/demo.ts', ['--if-empty'], { DATABASE_URL: databaseUrl })
+  if ((await countRows(connectionOf(databaseUrl))).jobs === 0)
+    tsx('scripts/demo.ts', ['--if-empty'], { DATABASE_URL: databaseUrl })
   await checkRecord(databaseUrl)
   buildIfChanged()
   if (!ending) startApp(databaseUrl)
-  if (ownDatabase) watch = setInterval(() => { void lookAfterDatabase() }, LOOK_EVERY_MS)
+  if (ownDatabase)
+    watch = setInterval(() => {
+      void lookAfterDatabase()
+    }, LOOK_EVERY_MS)
   for (let i = 0; i < 600 && !ending; i++) {
     if (await isHealthy()) {
       say(`Jolvet is at ${address}  (Ctrl-C stops it)`)
-      if (!isLoopback) say(`it listens beyond this machine (HOST=${host}): anyone on that network can read and change every job; there is no sign-in`)
+      if (!isLoopback)
+        say(
+          `it listens beyond this machine (HOST=${host}): anyone on that network can read and change every job; there is no sign-in`,
+        )
       break
     }
-    await new Promise(resolve => setTimeout(resolve, 50))
+    await new Promise((resolve) => setTimeout(resolve, 50))
   }
 } catch (error) {
   await fail(error)

@@ -6,28 +6,64 @@ import { buildIfChanged, ensureChromium, ensureMariadb, ensureModules, Halt, roo
 process.chdir(root)
 const REPORTS = 'node_modules/.cache/jolvet-test'
 const node = (script, ...args) => [process.execPath, [script, ...args]]
-const vitest = (name, ...args) => node('node_modules/vitest/vitest.mjs', 'run', ...args, '--reporter=default', '--reporter=json', `--outputFile.json=${REPORTS}/${name}.json`)
+const vitest = (name, ...args) =>
+  node(
+    'node_modules/vitest/vitest.mjs',
+    'run',
+    ...args,
+    '--reporter=default',
+    '--reporter=json',
+    `--outputFile.json=${REPORTS}/${name}.json`,
+  )
 
 /** Stages in order; those with a report count their tests, the others count as one. Those that only read the code run side by side. */
 const STAGES = [
   { name: 'lint', command: node('node_modules/eslint/bin/eslint.js', '.'), isReading: true },
+  {
+    name: 'format',
+    command: node('node_modules/prettier/bin/prettier.cjs', '--check', '.', '--log-level', 'warn'),
+    isReading: true,
+  },
   { name: 'types', command: node('node_modules/nuxt/bin/nuxt.mjs', 'typecheck'), isReading: true },
   { name: 'core types', command: node('node_modules/typescript/bin/tsc', '-p', 'core'), isReading: true },
   { name: 'unit', command: vitest('unit'), hasReport: true },
-  { name: 'api', command: vitest('api', '-c', 'vitest.server.config.ts', '--project', 'api'), hasReport: true, needsServer: true },
-  { name: 'faults', command: vitest('faults', '-c', 'vitest.server.config.ts', '--project', 'faults'), hasReport: true, needsServer: true },
+  {
+    name: 'api',
+    command: vitest('api', '-c', 'vitest.server.config.ts', '--project', 'api'),
+    hasReport: true,
+    needsServer: true,
+  },
+  {
+    name: 'faults',
+    command: vitest('faults', '-c', 'vitest.server.config.ts', '--project', 'faults'),
+    hasReport: true,
+    needsServer: true,
+  },
   // Whole series, asked for by name: the other stages run their short form.
   { name: 'long', command: vitest('long', '--project', 'agree'), hasReport: true, isLong: true },
-  { name: 'e2e', command: vitest('e2e', '-c', 'vitest.server.config.ts', '--project', 'e2e'), hasReport: true, needsServer: true },
+  {
+    name: 'e2e',
+    command: vitest('e2e', '-c', 'vitest.server.config.ts', '--project', 'e2e'),
+    hasReport: true,
+    needsServer: true,
+  },
 ]
 
 /** Runs a stage to its end and gives its status; a quiet one shows what it said once it is done. */
 function run({ name, command: [file, args], isLong }, isQuiet) {
   return new Promise((resolve) => {
-    const child = spawn(file, args, { stdio: isQuiet ? ['ignore', 'pipe', 'pipe'] : 'inherit', env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1', SE_OFFLINE: 'true', ...(isLong ? { JOLVET_LONG: '1' } : {}) } })
+    const child = spawn(file, args, {
+      stdio: isQuiet ? ['ignore', 'pipe', 'pipe'] : 'inherit',
+      env: {
+        ...process.env,
+        NUXT_TELEMETRY_DISABLED: '1',
+        SE_OFFLINE: 'true',
+        ...(isLong ? { JOLVET_LONG: '1' } : {}),
+      },
+    })
     const said = []
-    child.stdout?.on('data', chunk => said.push(chunk))
-    child.stderr?.on('data', chunk => said.push(chunk))
+    child.stdout?.on('data', (chunk) => said.push(chunk))
+    child.stderr?.on('data', (chunk) => said.push(chunk))
     child.on('error', () => resolve(1))
     child.on('close', (status) => {
       if (isQuiet) {
@@ -52,7 +88,7 @@ try {
   }
   mkdirSync(REPORTS, { recursive: true })
   const reading = stages.filter(({ isReading }) => isReading)
-  for (const status of await Promise.all(reading.map(stage => run(stage, true)))) {
+  for (const status of await Promise.all(reading.map((stage) => run(stage, true)))) {
     if (status === 0) passed++
     else failed++
   }

@@ -7,7 +7,7 @@ const file = fileURLToPath(new URL('../docs/verdicts.md', import.meta.url))
 const page = verdictsPage()
 if (!process.argv.includes('--check')) {
   writeFileSync(file, page)
-  console.log(`docs/verdicts.md: ${page.split('\n').filter(line => line.startsWith('| `')).length} rules`)
+  console.log(`docs/verdicts.md: ${page.split('\n').filter((line) => line.startsWith('| `')).length} rules`)
 } else if (readFileSync(file, 'utf8') !== page) {
   console.error('docs/verdicts.md is not as the rules are: npm run docs:verdicts')
   process.exitCode = 1

@@ -3,7 +3,10 @@ import type { CutAnswer, CutQuestion } from '#core/cutting'
 /* Checks a plan of cuts by nothing but the words of the question; shares no line with the search. */
 
 /** What is wrong with a plan, in words; empty where it holds. */
-export function wrongWithPlan({ stock, kerf, pieces, keep = Infinity }: CutQuestion, { bars, used, kerfTotal, waste, bound, optimal }: CutAnswer): string[] {
+export function wrongWithPlan(
+  { stock, kerf, pieces, keep = Infinity }: CutQuestion,
+  { bars, used, kerfTotal, waste, bound, optimal }: CutAnswer,
+): string[] {
   const wrong: string[] = []
   const lengths = new Map(pieces.map(({ id, length }) => [id, length]))
   const wanted = new Map<string, number>()
@@ -22,14 +25,15 @@ export function wrongWithPlan({ stock, kerf, pieces, keep = Infinity }: CutQuest
     if (!(sum + (bar.pieces.length - 1) * kerf <= own.length + 1e-6)) wrong.push(`bar ${i} is overfull`)
     const left = Math.max(0, own.length - sum - bar.pieces.length * kerf)
     if (Math.abs(left - bar.left) > 1e-6) wrong.push(`bar ${i} says ${bar.left} left of ${left}`)
-    const order = bar.pieces.map(id => lengths.get(id)!)
+    const order = bar.pieces.map((id) => lengths.get(id)!)
     if (order.some((length, k) => k > 0 && length > order[k - 1]!)) wrong.push(`bar ${i} is not longest first`)
     for (const id of bar.pieces) wanted.set(id, (wanted.get(id) ?? 0) - 1)
     kerfs += own.length - sum - left
     if (left < keep) rests += left
   }
   for (const [id, count] of wanted) if (count !== 0) wrong.push(`piece ${id} is ${count} short`)
-  for (const { id, quantity } of stock) if (quantity !== undefined && (taken.get(id) ?? 0) > quantity) wrong.push(`more of ${id} than there is`)
+  for (const { id, quantity } of stock)
+    if (quantity !== undefined && (taken.get(id) ?? 0) > quantity) wrong.push(`more of ${id} than there is`)
   if (news !== used) wrong.push(`${used} said, ${news} new bars`)
   if (Math.abs(kerfs - kerfTotal) > 1e-4) wrong.push(`kerf ${kerfTotal} said, ${kerfs} lost`)
   if (Math.abs(rests - waste) > 1e-4) wrong.push(`waste ${waste} said, ${rests} left`)

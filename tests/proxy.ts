@@ -20,17 +20,29 @@ const DELAY_MS = 120
 /** A network between a browser and the server at `target` that can be made bad. */
 export async function openProxy(target: string): Promise<Proxy> {
   const to = new URL(target)
-  const forward = (request: IncomingMessage, body: Buffer) => new Promise<{ status: number, headers: http.IncomingHttpHeaders, body: Buffer }>((resolve, reject) => {
-    // The host stays as the browser sent it: the server compares it with the page's own.
-    const out = http.request({ host: to.hostname, port: to.port, method: request.method, path: request.url, headers: { ...request.headers, connection: 'close' } }, (reply) => {
-      const chunks: Buffer[] = []
-      reply.on('data', chunk => chunks.push(chunk as Buffer))
-      reply.on('end', () => resolve({ status: reply.statusCode ?? 502, headers: reply.headers, body: Buffer.concat(chunks) }))
-      reply.on('error', reject)
+  const forward = (request: IncomingMessage, body: Buffer) =>
+    new Promise<{ status: number; headers: http.IncomingHttpHeaders; body: Buffer }>((resolve, reject) => {
+      // The host stays as the browser sent it: the server compares it with the page's own.
+      const out = http.request(
+        {
+          host: to.hostname,
+          port: to.port,
+          method: request.method,
+          path: request.url,
+          headers: { ...request.headers, connection: 'close' },
+        },
+        (reply) => {
+          const chunks: Buffer[] = []
+          reply.on('data', (chunk) => chunks.push(chunk as Buffer))
+          reply.on('end', () =>
+            resolve({ status: reply.statusCode ?? 502, headers: reply.headers, body: Buffer.concat(chunks) }),
+          )
+          reply.on('error', reject)
+        },
+      )
+      out.on('error', reject)
+      out.end(body)
     })
-    out.on('error', reject)
-    out.end(body)
-  })
   async function handle(request: IncomingMessage, response: ServerResponse) {
     if (proxy.isDown) return request.socket.destroy()
     const chunks: Buffer[] = []
@@ -39,24 +51,27 @@ export async function openProxy(target: string): Promise<Proxy> {
     const fate = request.method === 'GET' ? 'pass' : proxy.fate(request.method ?? '', request.url ?? '')
     proxy.dealt[fate]++
     if (fate === 'lose') return request.socket.destroy()
-    if (fate === 'delay') await new Promise(resolve => setTimeout(resolve, DELAY_MS))
+    if (fate === 'delay') await new Promise((resolve) => setTimeout(resolve, DELAY_MS))
     const [reply] = await Promise.all(Array.from({ length: fate === 'twice' ? 2 : 1 }, () => forward(request, body)))
     if (fate === 'lose-reply' || proxy.isDown) return request.socket.destroy()
     const { 'transfer-encoding': _, connection: __, ...headers } = reply!.headers
-    response.writeHead(reply!.status, { ...headers, 'content-length': reply!.body.length, 'connection': 'close' })
+    response.writeHead(reply!.status, { ...headers, 'content-length': reply!.body.length, connection: 'close' })
     response.end(reply!.body)
   }
-  const server = http.createServer((request, response) => { handle(request, response).catch(() => request.socket.destroy()) })
-  await new Promise<void>(resolve => server.listen(0, '127.0.0.1', resolve))
+  const server = http.createServer((request, response) => {
+    handle(request, response).catch(() => request.socket.destroy())
+  })
+  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve))
   const proxy: Proxy = {
     url: `http://127.0.0.1:${(server.address() as AddressInfo).port}`,
     fate: () => 'pass',
     isDown: false,
-    dealt: { 'pass': 0, 'lose': 0, 'lose-reply': 0, 'delay': 0, 'twice': 0 },
-    close: () => new Promise((resolve) => {
-      server.closeAllConnections()
-      server.close(() => resolve())
-    }),
+    dealt: { pass: 0, lose: 0, 'lose-reply': 0, delay: 0, twice: 0 },
+    close: () =>
+      new Promise((resolve) => {
+        server.closeAllConnections()
+        server.close(() => resolve())
+      }),
   }
   return proxy
 }

@@ -24,17 +24,25 @@ export default async function setUp(project: TestProject) {
   tsx('scripts/demo.ts', ['--if-empty'], { DATABASE_URL: databaseUrl })
   const port = await freePort()
   const app: ChildProcess = spawn(process.execPath, ['.output/server/index.mjs'], {
-    env: { ...process.env, NODE_ENV: 'production', HOST: '127.0.0.1', PORT: String(port), DATABASE_URL: databaseUrl }, stdio: ['ignore', 'ignore', 'inherit'],
+    env: { ...process.env, NODE_ENV: 'production', HOST: '127.0.0.1', PORT: String(port), DATABASE_URL: databaseUrl },
+    stdio: ['ignore', 'ignore', 'inherit'],
   })
   const baseUrl = `http://127.0.0.1:${port}`
-  for (let i = 0; !await fetch(`${baseUrl}/api/health`).then(reply => reply.ok, () => false); i++) {
+  for (
+    let i = 0;
+    !(await fetch(`${baseUrl}/api/health`).then(
+      (reply) => reply.ok,
+      () => false,
+    ));
+    i++
+  ) {
     if (i > 300 || app.exitCode !== null) throw new Error('the app did not start')
-    await new Promise(resolve => setTimeout(resolve, 100))
+    await new Promise((resolve) => setTimeout(resolve, 100))
   }
   project.provide('baseUrl', baseUrl)
   project.provide('databaseFolder', dir)
   return async () => {
-    const gone = new Promise(resolve => app.once('exit', resolve))
+    const gone = new Promise((resolve) => app.once('exit', resolve))
     app.kill('SIGTERM')
     await gone
     await stop({ dir })

@@ -14,21 +14,32 @@ import { BLANK_FIND, type FindBody, type JobRecord } from '#core/record'
 
 /** What came of a line: the answer of the verb it asks. */
 export type Asked =
-  | { verb: 'ways', answer: WaysAnswer, a: End, b: End }
-  | { verb: 'identify', answer: IdentifyAnswer }
-  | { verb: 'make', answer: MakeAnswer, method: string, pipe: string | null }
-  | { verb: 'offset', answer: OffsetAnswer }
-  | { verb: 'fix', answer: FixAnswer, pipe: string }
-  | { verb: 'flow', answer: FlowAnswer, pipe: string }
+  | { verb: 'ways'; answer: WaysAnswer; a: End; b: End }
+  | { verb: 'identify'; answer: IdentifyAnswer }
+  | { verb: 'make'; answer: MakeAnswer; method: string; pipe: string | null }
+  | { verb: 'offset'; answer: OffsetAnswer }
+  | { verb: 'fix'; answer: FixAnswer; pipe: string }
+  | { verb: 'flow'; answer: FlowAnswer; pipe: string }
 
 const toAsked = ({ verb, question }: Understood, answer: unknown): Asked => {
   switch (verb) {
-    case 'ways': return { verb, answer: answer as WaysAnswer, a: question.a as End, b: question.b as End }
-    case 'identify': return { verb, answer: answer as IdentifyAnswer }
-    case 'make': return { verb, answer: answer as MakeAnswer, method: String(question.method), pipe: typeof question.pipe === 'string' ? question.pipe : null }
-    case 'fix': return { verb, answer: answer as FixAnswer, pipe: String(question.pipe) }
-    case 'flow': return { verb, answer: answer as FlowAnswer, pipe: String(question.pipe) }
-    case 'offset': return { verb, answer: answer as OffsetAnswer }
+    case 'ways':
+      return { verb, answer: answer as WaysAnswer, a: question.a as End, b: question.b as End }
+    case 'identify':
+      return { verb, answer: answer as IdentifyAnswer }
+    case 'make':
+      return {
+        verb,
+        answer: answer as MakeAnswer,
+        method: String(question.method),
+        pipe: typeof question.pipe === 'string' ? question.pipe : null,
+      }
+    case 'fix':
+      return { verb, answer: answer as FixAnswer, pipe: String(question.pipe) }
+    case 'flow':
+      return { verb, answer: answer as FlowAnswer, pipe: String(question.pipe) }
+    case 'offset':
+      return { verb, answer: answer as OffsetAnswer }
   }
 }
 
@@ -41,8 +52,12 @@ export function useAsk(job: Ref<JobRecord | undefined>) {
   const chosen = useStorage<Region>('jolvet-region', 'gb')
   const region = computed<Region>(() => job.value?.region ?? (REGIONS.includes(chosen.value) ? chosen.value : 'gb'))
 
-  const understood = computed(() => (text.value.trim() === '' ? null : understand({ text: text.value, region: region.value })))
-  const words = computed<readonly Word[]>(() => (understood.value?.ok ? understood.value.value.words : understood.value?.error.words ?? []))
+  const understood = computed(() =>
+    text.value.trim() === '' ? null : understand({ text: text.value, region: region.value }),
+  )
+  const words = computed<readonly Word[]>(() =>
+    understood.value?.ok ? understood.value.value.words : (understood.value?.error.words ?? []),
+  )
   const result = computed<{ asked: Asked } | { issue: Issue } | null>(() => {
     const line = understood.value
     if (!line) return null
@@ -75,10 +90,21 @@ export function useAsk(job: Ref<JobRecord | undefined>) {
     if (!job.value || !line?.ok || !becomes.value) return
     const { question, verb } = line.value
     if (verb === 'ways') {
-      const made = store.createJoint(job.value.slug, { place: '', a: question.a as End, b: question.b as End, findA: null, findB: null, conditions: (question.conditions ?? {}) as Partial<Conditions>, orientation: 'horizontal', wayId: null, comeBack: null, depths: {} })
+      const made = store.createJoint(job.value.slug, {
+        place: '',
+        a: question.a as End,
+        b: question.b as End,
+        findA: null,
+        findB: null,
+        conditions: (question.conditions ?? {}) as Partial<Conditions>,
+        orientation: 'horizontal',
+        wayId: null,
+        comeBack: null,
+        depths: {},
+      })
       if (made.ok) await router.push({ path: `/jobs/${job.value.slug}/joint`, query: { joint: made.value.id } })
     } else {
-      const [diameter, ...others] = question.checks as { check: string, value: unknown }[]
+      const [diameter, ...others] = question.checks as { check: string; value: unknown }[]
       const answers = Object.fromEntries(others.map(({ check, value }) => [check, value])) as FindBody['answers']
       const made = store.createFind(job.value.slug, { ...BLANK_FIND, typed: `${String(diameter!.value)} mm`, answers })
       if (made.ok) await router.push({ path: `/jobs/${job.value.slug}/find`, query: { find: made.value.id } })

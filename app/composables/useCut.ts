@@ -1,13 +1,28 @@
 import { v4 as uuid } from 'uuid'
 import { getPipe, unitSystemOf } from '#core/catalogue'
 import { cutQuestion, cutRows, isRight, slipsOf, sumOf, takeAnswer, type CutRow } from '#core/cutting'
-import { piecesFor, progressOf, rackFor, readSheet, staleness, tubesOf, usualStock, type CutBody, type CutRecord, type JobRecord } from '#core/record'
+import {
+  piecesFor,
+  progressOf,
+  rackFor,
+  readSheet,
+  staleness,
+  tubesOf,
+  usualStock,
+  type CutBody,
+  type CutRecord,
+  type JobRecord,
+} from '#core/record'
 import type { RunPiece } from '#core/run'
 import { parseLength } from '#core/units'
 import { cutProblem } from '~/wording/cut'
 
 /** Pipe that lines of the job are cut from, with the lines and how many pieces they want. */
-export interface PipeWanted { pipe: string, lines: string[], pieces: number }
+export interface PipeWanted {
+  pipe: string
+  lines: string[]
+  pieces: number
+}
 
 /** What no sheet has yet: pieces of the job's lines by pipe. */
 function pipesWanted(job: JobRecord): PipeWanted[] {
@@ -20,7 +35,13 @@ function pipesWanted(job: JobRecord): PipeWanted[] {
       found.set(piece.pipe, own)
     }
   }
-  return [...found.values()].filter(({ pipe, lines }) => lines.some(line => !job.cuts.some(cut => cut.pipe === pipe && cut.sources.some(source => source.line === line)))).sort((a, b) => b.pieces - a.pieces)
+  return [...found.values()]
+    .filter(({ pipe, lines }) =>
+      lines.some(
+        (line) => !job.cuts.some((cut) => cut.pipe === pipe && cut.sources.some((source) => source.line === line)),
+      ),
+    )
+    .sort((a, b) => b.pieces - a.pieces)
 }
 
 /** The cut sheet on the screen: its pieces and stock, the plan, what is cut, and what can be done to it. */
@@ -30,11 +51,25 @@ export function useCut(job: Ref<JobRecord>) {
   const store = useJobStore()
   const search = useCutSearch()
 
-  const sheet = computed<CutRecord | undefined>(() => job.value.cuts.find(({ id }) => id === route.query.cut) ?? job.value.cuts.findLast(({ result }) => result === null) ?? job.value.cuts.at(-1))
+  const sheet = computed<CutRecord | undefined>(
+    () =>
+      job.value.cuts.find(({ id }) => id === route.query.cut) ??
+      job.value.cuts.findLast(({ result }) => result === null) ??
+      job.value.cuts.at(-1),
+  )
   const system = computed(() => unitSystemOf(job.value.region))
   const wanted = computed(() => pipesWanted(job.value))
   // Lines of other jobs come with those jobs.
-  watch(() => sheet.value?.sources.some(source => source.job !== job.value.id && !store.jobs.some(({ id }) => id === source.job)), (isMissing) => { if (isMissing) void store.load() }, { immediate: true })
+  watch(
+    () =>
+      sheet.value?.sources.some(
+        (source) => source.job !== job.value.id && !store.jobs.some(({ id }) => id === source.job),
+      ),
+    (isMissing) => {
+      if (isMissing) void store.load()
+    },
+    { immediate: true },
+  )
 
   const pieces = computed(() => (sheet.value ? piecesFor(job.value, sheet.value, store.jobs) : null))
   const read = computed(() => (sheet.value ? readSheet(job.value, sheet.value) : null))
@@ -42,7 +77,9 @@ export function useCut(job: Ref<JobRecord>) {
   const plan = computed(() => sheet.value?.plan ?? null)
   const done = computed(() => sheet.value?.done ?? [])
   const rows = computed<CutRow[]>(() => (plan.value ? cutRows(plan.value, done.value) : []))
-  const sum = computed(() => (sheet.value?.result ? sheet.value.result.sum : plan.value ? sumOf(plan.value, done.value) : null))
+  const sum = computed(() =>
+    sheet.value?.result ? sheet.value.result.sum : plan.value ? sumOf(plan.value, done.value) : null,
+  )
   const progress = computed(() => (sheet.value ? progressOf(sheet.value) : null))
   const stale = computed<string[]>(() => {
     if (!plan.value || !pieces.value || sheet.value?.result) return []
@@ -50,10 +87,13 @@ export function useCut(job: Ref<JobRecord>) {
   })
 
   const problem = ref<string | null>(null)
-  watch(() => sheet.value?.id, () => {
-    problem.value = null
-    search.stop()
-  })
+  watch(
+    () => sheet.value?.id,
+    () => {
+      problem.value = null
+      search.stop()
+    },
+  )
 
   /** Plans what is not cut yet from what is there. */
   async function planAgain() {
@@ -74,7 +114,10 @@ export function useCut(job: Ref<JobRecord>) {
     const { stock, ...settings } = read.value.value
     const [wantedPieces, before, cuts, offcuts] = [pieces.value.pieces, now.plan, now.done, rack.value]
     if (wantedPieces.length === 0) {
-      problem.value = pieces.value.waiting.length > 0 ? `No piece can be cut yet: ${pieces.value.waiting[0]!.name} waits, ${pieces.value.waiting[0]!.why}.` : 'No piece yet. Take in a line, or type one.'
+      problem.value =
+        pieces.value.waiting.length > 0
+          ? `No piece can be cut yet: ${pieces.value.waiting[0]!.name} waits, ${pieces.value.waiting[0]!.why}.`
+          : 'No piece yet. Take in a line, or type one.'
       return
     }
     const question = cutQuestion(wantedPieces, stock, offcuts, before, cuts, settings)
@@ -88,16 +131,36 @@ export function useCut(job: Ref<JobRecord>) {
       problem.value = cutProblem(answer.error, question, wantedPieces, system.value)
       return
     }
-    const taken = store.planCut(job.value.slug, now.id, takeAnswer(uuid(), answer.value, wantedPieces, stock, offcuts, before, cuts, settings))
+    const taken = store.planCut(
+      job.value.slug,
+      now.id,
+      takeAnswer(uuid(), answer.value, wantedPieces, stock, offcuts, before, cuts, settings),
+    )
     if (!taken.ok) problem.value = taken.error.message
   }
 
-  const change = (changes: Partial<CutBody>) => { if (sheet.value) store.changeCut(job.value.slug, sheet.value.id, changes) }
+  const change = (changes: Partial<CutBody>) => {
+    if (sheet.value) store.changeCut(job.value.slug, sheet.value.id, changes)
+  }
 
   async function addSheet(pipe: string, lines: readonly string[]) {
     const made = store.createCut(job.value.slug, {
-      name: '', pipe, sources: lines.map(line => ({ job: job.value.id, line })), extras: [], cutter: getPipe(pipe).family === 'copper' || getPipe(pipe).family === 'stainless' ? 'wheel' : getPipe(pipe).family === 'steel' ? 'hacksaw' : 'shears',
-      kerf: '', keep: '', spare: '', prefer: 'longest-left', stock: usualStock(job.value, pipe, uuid), leave: [],
+      name: '',
+      pipe,
+      sources: lines.map((line) => ({ job: job.value.id, line })),
+      extras: [],
+      cutter:
+        getPipe(pipe).family === 'copper' || getPipe(pipe).family === 'stainless'
+          ? 'wheel'
+          : getPipe(pipe).family === 'steel'
+            ? 'hacksaw'
+            : 'shears',
+      kerf: '',
+      keep: '',
+      spare: '',
+      prefer: 'longest-left',
+      stock: usualStock(job.value, pipe, uuid),
+      leave: [],
     })
     if (!made.ok) return
     await router.replace({ query: { cut: made.value.id } })
@@ -112,9 +175,9 @@ export function useCut(job: Ref<JobRecord>) {
   // The row looked at: the next cut, unless another was picked.
   const picked = ref<string | null>(null)
   const keyOf = (row: CutRow) => `${row.bar.id} ${row.piece.key} ${row.done?.id ?? ''}`
-  const next = computed(() => rows.value.findIndex(row => row.done === null))
+  const next = computed(() => rows.value.findIndex((row) => row.done === null))
   const at = computed(() => {
-    const own = rows.value.findIndex(row => keyOf(row) === picked.value)
+    const own = rows.value.findIndex((row) => keyOf(row) === picked.value)
     return own >= 0 ? own : next.value >= 0 ? next.value : rows.value.length - 1
   })
   const row = computed<CutRow | null>(() => rows.value[at.value] ?? null)
@@ -146,7 +209,9 @@ export function useCut(job: Ref<JobRecord>) {
     if (isWrong) await planAgain()
     return null
   }
-  const lastCut = computed(() => (sheet.value?.result ? undefined : done.value.findLast(({ id }) => !plan.value?.slips.includes(id))))
+  const lastCut = computed(() =>
+    sheet.value?.result ? undefined : done.value.findLast(({ id }) => !plan.value?.slips.includes(id)),
+  )
   function takeBack() {
     if (sheet.value && lastCut.value) store.takeBackCut(job.value.slug, sheet.value.id, lastCut.value.id)
   }
@@ -158,12 +223,37 @@ export function useCut(job: Ref<JobRecord>) {
     const from = store.jobs.find(({ id }) => id === own.job)
     const line = from?.lines.find(({ id }) => id === own.line)
     if (!from || !line) return null
-    return tubesOf(from, line).find(one => `${line.id}:${one.piece.id}` === own.key) ?? null
+    return tubesOf(from, line).find((one) => `${line.id}:${one.piece.id}` === own.key) ?? null
   })
 
   return {
-    sheet, system, wanted, pieces, read, rack, plan, done, rows, sum, progress, stale, problem, search, row, at, next, piece, lastCut,
-    planAgain, change, addSheet, dropSheet, look, tick, enterTyped, takeBack,
+    sheet,
+    system,
+    wanted,
+    pieces,
+    read,
+    rack,
+    plan,
+    done,
+    rows,
+    sum,
+    progress,
+    stale,
+    problem,
+    search,
+    row,
+    at,
+    next,
+    piece,
+    lastCut,
+    planAgain,
+    change,
+    addSheet,
+    dropSheet,
+    look,
+    tick,
+    enterTyped,
+    takeBack,
     slips: computed(() => (plan.value ? slipsOf(plan.value, done.value) : [])),
   }
 }

@@ -1,12 +1,25 @@
 import { unitSystemOf } from '#core/catalogue'
-import { fixLine, fixSettings, lineFlow, setSupport, type JobRecord, type LineRecord, type LineSupport } from '#core/record'
+import {
+  fixLine,
+  fixSettings,
+  lineFlow,
+  setSupport,
+  type JobRecord,
+  type LineRecord,
+  type LineSupport,
+} from '#core/record'
 
 /** The line being fixed: its supports, the one at hand, and what moves or fixes it. */
 export function useFix(job: Ref<JobRecord>) {
   const route = useRoute()
   const store = useJobStore()
   const clock = useServerClock()
-  const line = computed<LineRecord | undefined>(() => job.value.lines.find(({ id }) => id === route.query.line) ?? job.value.lines.find(({ legs }) => legs.length > 0) ?? job.value.lines[0])
+  const line = computed<LineRecord | undefined>(
+    () =>
+      job.value.lines.find(({ id }) => id === route.query.line) ??
+      job.value.lines.find(({ legs }) => legs.length > 0) ??
+      job.value.lines[0],
+  )
   const system = computed(() => unitSystemOf(job.value.region))
   const settings = computed(() => (line.value ? fixSettings(job.value, line.value) : null))
   const fixed = computed(() => (line.value ? fixLine(job.value, line.value) : null))
@@ -15,7 +28,12 @@ export function useFix(job: Ref<JobRecord>) {
 
   /** Key of the support looked at; the next to be fixed while none is chosen. */
   const chosen = ref<string | null>(null)
-  watch(() => line.value?.id, () => { chosen.value = null })
+  watch(
+    () => line.value?.id,
+    () => {
+      chosen.value = null
+    },
+  )
   const at = computed(() => {
     const own = supports.value.findIndex(({ key }) => key === chosen.value)
     if (own >= 0) return own
@@ -31,20 +49,52 @@ export function useFix(job: Ref<JobRecord>) {
     const length = fixed.value!.survey.laid[own.leg]!.length
     return [
       ...(own.may ? [{ from: own.may.from + from, to: own.may.to + from, isFree: true }] : []),
-      ...fixed.value!.arms.filter(({ across, needs, has }) => across === own.leg && has < needs).map(({ end, needs }) => (end === 'end' ? { from, to: from + needs, isFree: false } : { from: from + length - needs, to: from + length, isFree: false })),
+      ...fixed
+        .value!.arms.filter(({ across, needs, has }) => across === own.leg && has < needs)
+        .map(({ end, needs }) =>
+          end === 'end'
+            ? { from, to: from + needs, isFree: false }
+            : { from: from + length - needs, to: from + length, isFree: false },
+        ),
     ]
   })
-  const look = (index: number) => { chosen.value = supports.value[Math.min(Math.max(0, index), supports.value.length - 1)]?.key ?? null }
+  const look = (index: number) => {
+    chosen.value = supports.value[Math.min(Math.max(0, index), supports.value.length - 1)]?.key ?? null
+  }
 
-  const change = (changes: Partial<LineRecord>) => { if (line.value) store.changeLine(job.value.slug, line.value.id, changes) }
-  const set = (fix: Partial<LineRecord['fix']>) => { if (line.value) change({ fix: { ...line.value.fix, ...fix } }) }
-  const put = (to: Parameters<typeof setSupport>[2]) => { if (line.value && support.value) change({ clips: setSupport(line.value, support.value.key, to) }) }
+  const change = (changes: Partial<LineRecord>) => {
+    if (line.value) store.changeLine(job.value.slug, line.value.id, changes)
+  }
+  const set = (fix: Partial<LineRecord['fix']>) => {
+    if (line.value) change({ fix: { ...line.value.fix, ...fix } })
+  }
+  const put = (to: Parameters<typeof setSupport>[2]) => {
+    if (line.value && support.value) change({ clips: setSupport(line.value, support.value.key, to) })
+  }
   function fixIt() {
     if (!support.value || support.value.fixedAt) return
     put({ mm: support.value.at, at: new Date(Date.now() + clock.offset.value).toISOString() })
     chosen.value = null
   }
   /** Moves it to a distance from the left end of its piece, or from its leg's beginning where that is not known, mm. */
-  const move = (to: number) => { if (support.value) put({ mm: Math.max(0, support.value.at + to - (support.value.fromLeft ?? support.value.at)), at: null }) }
-  return { line, system, settings, fixed, supports, flow, support, zones, at, look, set, fixIt, move, takeBack: () => put(null) }
+  const move = (to: number) => {
+    if (support.value)
+      put({ mm: Math.max(0, support.value.at + to - (support.value.fromLeft ?? support.value.at)), at: null })
+  }
+  return {
+    line,
+    system,
+    settings,
+    fixed,
+    supports,
+    flow,
+    support,
+    zones,
+    at,
+    look,
+    set,
+    fixIt,
+    move,
+    takeBack: () => put(null),
+  }
 }

@@ -13,7 +13,9 @@ export function useInspect(job: Ref<JobRecord>) {
   /** What is known of the end beside its pipe, as it is said. */
   const known = ref<EndFacts>({})
   const service = ref<Service>('cold')
-  watch(pipe, () => { known.value = {} })
+  watch(pipe, () => {
+    known.value = {}
+  })
   const seen = reactive<Seen>({})
   /** Lengths and counts as they were typed, right or wrong. */
   const typed = reactive<Partial<Record<SeenName, string>>>({})
@@ -25,7 +27,15 @@ export function useInspect(job: Ref<JobRecord>) {
   })
   const looks = computed(() => looksFor(method.value, tube.value))
   const answer = computed<InspectAnswer | null>(() => {
-    const result = inspectJoint({ region: job.value.region, method: method.value, ...(pipe.value === null ? {} : { pipe: pipe.value }), ...known.value, service: service.value, policy: job.value.policy, seen: { ...seen } })
+    const result = inspectJoint({
+      region: job.value.region,
+      method: method.value,
+      ...(pipe.value === null ? {} : { pipe: pipe.value }),
+      ...known.value,
+      service: service.value,
+      policy: job.value.policy,
+      seen: { ...seen },
+    })
     return result.ok ? result.value : null
   })
 
@@ -52,7 +62,15 @@ export function useInspect(job: Ref<JobRecord>) {
     known.value = {}
   }
   /** Facts of the end that the answer waits for, whether they are said by now or not. */
-  const asks = computed(() => (pipe.value === null || !answer.value ? [] : ASKED_FACTS.filter(({ code, keys }) => answer.value!.cautions.some(caution => caution.code === code) || keys.some(({ says }) => Object.keys(says).some(name => name in known.value)))))
+  const asks = computed(() =>
+    pipe.value === null || !answer.value
+      ? []
+      : ASKED_FACTS.filter(
+          ({ code, keys }) =>
+            answer.value!.cautions.some((caution) => caution.code === code) ||
+            keys.some(({ says }) => Object.keys(says).some((name) => name in known.value)),
+        ),
+  )
 
   return { method, pipe, tube, known, service, asks, seen, typed, problems, looks, answer, say, type, clear }
 }

@@ -18,11 +18,17 @@ export function useJobPage() {
     const answer = await store.loadJob(name)
     if (slug.value === name) missing.value = answer.ok || store.jobOf(name) ? null : answer.error.message
   }
-  watch(slug, () => {
-    missing.value = null
-    void read()
-  }, { immediate: true })
-  const readAgain = () => { if (visibility.value === 'visible') void read() }
+  watch(
+    slug,
+    () => {
+      missing.value = null
+      void read()
+    },
+    { immediate: true },
+  )
+  const readAgain = () => {
+    if (visibility.value === 'visible') void read()
+  }
   useIntervalFn(readAgain, READ_EVERY_MS)
   watch(visibility, readAgain)
 

@@ -1,8 +1,25 @@
 import { fillConditions, findWays, type Conditions, type End, type Way, type WaysAnswer } from '#core/joints'
-import { endsNow, factsOfFind, isMade, kitOf, type JobRecord, type JointBody, type JointInput, type JointRecord } from '#core/record'
+import {
+  endsNow,
+  factsOfFind,
+  isMade,
+  kitOf,
+  type JobRecord,
+  type JointBody,
+  type JointInput,
+  type JointRecord,
+} from '#core/record'
 
 /** A joint of which one end is known. */
-export const BLANK_JOINT: Omit<JointInput, 'a' | 'findA' | 'place'> = { b: null, findB: null, conditions: {}, orientation: 'horizontal', wayId: null, comeBack: null, depths: {} }
+export const BLANK_JOINT: Omit<JointInput, 'a' | 'findA' | 'place'> = {
+  b: null,
+  findB: null,
+  conditions: {},
+  orientation: 'horizontal',
+  wayId: null,
+  comeBack: null,
+  depths: {},
+}
 
 /** The joint on the screen: its ends and conditions, every way to make it, and the one looked at. */
 export function useJoint(job: Ref<JobRecord | undefined>) {
@@ -22,9 +39,18 @@ export function useJoint(job: Ref<JobRecord | undefined>) {
 
   /** The ends as they stand now: whether a pipe was traced is its find's to say. */
   const ends = computed(() => (job.value && joint.value ? endsNow(job.value, joint.value) : { a: null, b: null }))
-  const asked = computed(() => (job.value && ends.value.a && ends.value.b
-    ? { region: job.value.region, a: ends.value.a, b: ends.value.b, conditions: joint.value!.conditions, policy: job.value.policy, kit: kitOf(job.value) }
-    : null))
+  const asked = computed(() =>
+    job.value && ends.value.a && ends.value.b
+      ? {
+          region: job.value.region,
+          a: ends.value.a,
+          b: ends.value.b,
+          conditions: joint.value!.conditions,
+          policy: job.value.policy,
+          kit: kitOf(job.value),
+        }
+      : null,
+  )
   const answer = computed<WaysAnswer | null>(() => {
     const result = asked.value ? findWays(asked.value) : null
     return result?.ok ? result.value : null
@@ -33,35 +59,52 @@ export function useJoint(job: Ref<JobRecord | undefined>) {
   const { inStockFirst } = useStock()
   const ways = computed(() => inStockFirst(answer.value?.ways ?? []))
   const lookedAt = ref<string | null>(null)
-  watch(() => joint.value?.id, () => { lookedAt.value = null })
+  watch(
+    () => joint.value?.id,
+    () => {
+      lookedAt.value = null
+    },
+  )
   const way = computed<Way | null>(() => {
     const wanted = lookedAt.value ?? joint.value?.wayId
     return ways.value.find(({ id }) => id === wanted) ?? ways.value[0] ?? null
   })
 
-  async function addJoint(from?: { find: string, end: End, place: string }) {
+  async function addJoint(from?: { find: string; end: End; place: string }) {
     if (!job.value) return
-    const made = store.createJoint(job.value.slug, { ...BLANK_JOINT, place: from?.place ?? '', a: from?.end ?? null, findA: from?.find ?? null })
+    const made = store.createJoint(job.value.slug, {
+      ...BLANK_JOINT,
+      place: from?.place ?? '',
+      a: from?.end ?? null,
+      findA: from?.find ?? null,
+    })
     if (made.ok) await router.replace({ query: { joint: made.value.id } })
   }
 
   /** A find kept on Find becomes end a of a new joint, once: the address then names the joint. */
   let startedFrom: string | undefined
-  watch([() => route.query.from, job], async ([from, now]) => {
-    if (typeof from !== 'string') startedFrom = undefined
-    // The job is read anew while its joint is being written: that is no second wish for one.
-    if (typeof from !== 'string' || !now || startedFrom === from) return
-    startedFrom = from
-    const find = now.finds.find(({ id }) => id === from)
-    const begun = now.joints.find(one => one.findA === from && one.b === null)
-    if (begun) await router.replace({ query: { joint: begun.id } })
-    else if (find?.pipe) await addJoint({ find: find.id, end: { pipe: find.pipe, ...factsOfFind(now, find) }, place: find.place })
-    else await router.replace({ query: {} })
-  }, { immediate: true })
+  watch(
+    [() => route.query.from, job],
+    async ([from, now]) => {
+      if (typeof from !== 'string') startedFrom = undefined
+      // The job is read anew while its joint is being written: that is no second wish for one.
+      if (typeof from !== 'string' || !now || startedFrom === from) return
+      startedFrom = from
+      const find = now.finds.find(({ id }) => id === from)
+      const begun = now.joints.find((one) => one.findA === from && one.b === null)
+      if (begun) await router.replace({ query: { joint: begun.id } })
+      else if (find?.pipe)
+        await addJoint({ find: find.id, end: { pipe: find.pipe, ...factsOfFind(now, find) }, place: find.place })
+      else await router.replace({ query: {} })
+    },
+    { immediate: true },
+  )
 
   const { ask } = useKeepSteps()
   /** A change, once it is said what of the steps it puts aside; `then` follows where it is made. */
-  const change = (changes: Partial<JointBody>, then?: () => void) => { if (job.value && joint.value) ask(job.value, joint.value, changes, then) }
+  const change = (changes: Partial<JointBody>, then?: () => void) => {
+    if (job.value && joint.value) ask(job.value, joint.value, changes, then)
+  }
   const setCondition = <K extends keyof Conditions>(name: K, value: Conditions[K]) => {
     const next: Partial<Conditions> = { ...joint.value!.conditions, [name]: value }
     // A service brings its own temperature and drinking water, unless they were set by hand.
@@ -74,8 +117,26 @@ export function useJoint(job: Ref<JobRecord | undefined>) {
   function take(wayId: string) {
     const { slug } = job.value!
     const { id } = joint.value!
-    change({ wayId }, () => { void router.push({ path: `/jobs/${slug}/make`, query: { joint: id } }) })
+    change({ wayId }, () => {
+      void router.push({ path: `/jobs/${slug}/make`, query: { joint: id } })
+    })
   }
 
-  return { joint, ends, ...useSuspects(job, joint), isStarting, ...useShifted(job, joint), isSigned, conditions, answer, ways, way, lookedAt, addJoint, change, setCondition, take }
+  return {
+    joint,
+    ends,
+    ...useSuspects(job, joint),
+    isStarting,
+    ...useShifted(job, joint),
+    isSigned,
+    conditions,
+    answer,
+    ways,
+    way,
+    lookedAt,
+    addJoint,
+    change,
+    setCondition,
+    take,
+  }
 }

@@ -1,7 +1,13 @@
 import { stepsPutAside, type JobRecord, type JointBody, type JointRecord } from '#core/record'
 
 /** A change that would put ticked steps aside, until it is said whether it is made. */
-export interface PendingChange { job: JobRecord, joint: JointRecord, changes: Partial<JointBody>, count: number, then?: () => void }
+export interface PendingChange {
+  job: JobRecord
+  joint: JointRecord
+  changes: Partial<JointBody>
+  count: number
+  then?: () => void
+}
 
 /** Steps are never put aside without a word: a change that would is asked about first, wherever it is made. */
 export function useKeepSteps() {

@@ -3,7 +3,17 @@ import { unitSystemOf, type Region } from '#core/catalogue'
 import { surveyLine, type LaidLeg, type LineWarning, type Piece } from '#core/line'
 import type { Issue } from '#core/base'
 import { draftLine, type JobRecord, type LineBody, type LineInput, type LineRecord } from '#core/record'
-import { insertLeg, plainMessage, pointLetter, removeLeg, rowsAlong, splitLegs, typeLength, withLength, type RunRow } from '#core/run'
+import {
+  insertLeg,
+  plainMessage,
+  pointLetter,
+  removeLeg,
+  rowsAlong,
+  splitLegs,
+  typeLength,
+  withLength,
+  type RunRow,
+} from '#core/run'
 import { BLANK_JOINT } from './useJoint'
 import { beginHistory, record, redo, undo, type History } from '~/editor/history'
 
@@ -20,7 +30,14 @@ export interface ShownPiece {
 }
 
 type LineShape = Omit<LineBody, 'name' | 'pulled' | 'fix' | 'clips'>
-const shapeOf = ({ pipe, method, corners, start, walls, legs }: LineRecord): LineShape => ({ pipe, method, corners, start, walls, legs })
+const shapeOf = ({ pipe, method, corners, start, walls, legs }: LineRecord): LineShape => ({
+  pipe,
+  method,
+  corners,
+  start,
+  walls,
+  legs,
+})
 
 /** Pipe a new line begins with where the job has none yet: the commonest of its country. */
 export const USUAL_PIPE: Readonly<Record<Region, string>> = { gb: 'cu-en-x-22', eu: 'cu-en-x-22', us: 'cu-l-3_4' }
@@ -40,13 +57,21 @@ export function useLine(job: Ref<JobRecord | undefined>) {
   // What was done here and could be undone, for each line; another hand's change begins it anew.
   const histories = shallowRef<ReadonlyMap<string, History<LineShape>>>(new Map())
   const history = computed(() => (line.value ? histories.value.get(line.value.id) : undefined))
-  const keep = (id: string, steps: History<LineShape>) => { histories.value = new Map(histories.value).set(id, steps) }
-  watch(line, (now) => {
-    if (!now) return
-    if (!isEqual(history.value?.now, shapeOf(now))) keep(now.id, beginHistory(shapeOf(now)))
-  }, { immediate: true })
+  const keep = (id: string, steps: History<LineShape>) => {
+    histories.value = new Map(histories.value).set(id, steps)
+  }
+  watch(
+    line,
+    (now) => {
+      if (!now) return
+      if (!isEqual(history.value?.now, shapeOf(now))) keep(now.id, beginHistory(shapeOf(now)))
+    },
+    { immediate: true },
+  )
 
-  const save = (changes: Partial<LineBody>) => { if (job.value && line.value) store.changeLine(job.value.slug, line.value.id, changes) }
+  const save = (changes: Partial<LineBody>) => {
+    if (job.value && line.value) store.changeLine(job.value.slug, line.value.id, changes)
+  }
   function change(changes: Partial<LineShape>) {
     if (!line.value || !history.value) return
     keep(line.value.id, record(history.value, { ...history.value.now, ...changes }))
@@ -69,24 +94,40 @@ export function useLine(job: Ref<JobRecord | undefined>) {
   const laid = computed<readonly LaidLeg[]>(() => survey.value?.laid ?? [])
   const rows = computed<readonly RunRow[]>(() => draft.value?.rows ?? [])
 
-  const pieces = computed<ShownPiece[]>(() => (survey.value?.runs ?? []).map(({ legs, piece }) => {
-    const on = rowsAlong(rows.value, legs)
-    return { legs, rows: on, from: rows.value[on[0]!]!.from, to: rows.value[on.at(-1)!]!.to, piece: piece.ok ? piece.value : null, issue: piece.ok ? null : piece.error }
-  }))
+  const pieces = computed<ShownPiece[]>(() =>
+    (survey.value?.runs ?? []).map(({ legs, piece }) => {
+      const on = rowsAlong(rows.value, legs)
+      return {
+        legs,
+        rows: on,
+        from: rows.value[on[0]!]!.from,
+        to: rows.value[on.at(-1)!]!.to,
+        piece: piece.ok ? piece.value : null,
+        issue: piece.ok ? null : piece.error,
+      }
+    }),
+  )
 
   const at = ref(0)
-  watch(() => line.value?.id, () => { at.value = 0 })
+  watch(
+    () => line.value?.id,
+    () => {
+      at.value = 0
+    },
+  )
   const row = computed(() => Math.min(at.value, Math.max(0, rows.value.length - 1)))
   const shown = computed<ShownPiece | null>(() => pieces.value.find(({ rows: on }) => on.includes(row.value)) ?? null)
   const warnings = computed<readonly LineWarning[]>(() => survey.value?.warnings ?? [])
 
   /** Issues by row: of its words, of where it hangs, or of the piece that cannot be made. */
-  const issues = computed<readonly (string | null)[]>(() => rows.value.map((one, i) => {
-    if (one.issue) return one.issue.message
-    const found = pieces.value.find(({ issue, rows: on }) => issue !== null && on.includes(i))
-    const leg = Number(/^legs\.(\d+)/.exec(found?.issue?.path ?? '')?.[1] ?? Number.NaN)
-    return found && one.legs && leg >= one.legs[0] && leg <= one.legs[1] ? plainMessage(found.issue!) : null
-  }))
+  const issues = computed<readonly (string | null)[]>(() =>
+    rows.value.map((one, i) => {
+      if (one.issue) return one.issue.message
+      const found = pieces.value.find(({ issue, rows: on }) => issue !== null && on.includes(i))
+      const leg = Number(/^legs\.(\d+)/.exec(found?.issue?.path ?? '')?.[1] ?? Number.NaN)
+      return found && one.legs && leg >= one.legs[0] && leg <= one.legs[1] ? plainMessage(found.issue!) : null
+    }),
+  )
 
   const setLegs = (legs: readonly string[]) => change({ legs: [...legs] })
   function addLegs(text: string, after: number | null = null) {
@@ -102,7 +143,9 @@ export function useLine(job: Ref<JobRecord | undefined>) {
       at.value = after + 1
     }
   }
-  const setLeg = (index: number, text: string) => { if (line.value) setLegs(line.value.legs.map((one, i) => (i === index ? text.trim() : one))) }
+  const setLeg = (index: number, text: string) => {
+    if (line.value) setLegs(line.value.legs.map((one, i) => (i === index ? text.trim() : one)))
+  }
   function dropLeg(index: number) {
     if (!line.value) return
     setLegs(removeLeg(line.value.legs, index))
@@ -110,7 +153,11 @@ export function useLine(job: Ref<JobRecord | undefined>) {
   }
   function stretch(index: number, mm: number) {
     const leg = rows.value[index]?.leg
-    if (line.value && leg) setLeg(index, withLength(line.value.legs[index]!, leg.length, mm + (leg.wall.begin ?? 0) + (leg.wall.end ?? 0), system.value))
+    if (line.value && leg)
+      setLeg(
+        index,
+        withLength(line.value.legs[index]!, leg.length, mm + (leg.wall.begin ?? 0) + (leg.wall.end ?? 0), system.value),
+      )
   }
   /** A leg pulled out of a point; 0 is where the run begins. */
   function pull(point: number, letter: string, mm: number) {
@@ -121,7 +168,12 @@ export function useLine(job: Ref<JobRecord | undefined>) {
   /** A joint for an end of the line, with this pipe as its first end. */
   async function joinEnd(pipe: string, place: string) {
     if (!job.value) return
-    const made = store.createJoint(job.value.slug, { ...BLANK_JOINT, place: place.slice(0, 120), a: { pipe }, findA: null })
+    const made = store.createJoint(job.value.slug, {
+      ...BLANK_JOINT,
+      place: place.slice(0, 120),
+      a: { pipe },
+      findA: null,
+    })
     if (made.ok) await router.push({ path: `/jobs/${job.value.slug}/joint`, query: { joint: made.value.id } })
   }
 
@@ -134,15 +186,50 @@ export function useLine(job: Ref<JobRecord | undefined>) {
   async function addLine(body: Partial<LineInput> = {}) {
     if (!job.value) return
     const last = job.value.lines.at(-1)
-    const pipe = last?.pipe ?? job.value.finds.findLast(find => find.pipe !== null)?.pipe ?? USUAL_PIPE[job.value.region]
-    const made = store.createLine(job.value.slug, { name: '', pipe, method: last?.method ?? 'solder', corners: 'fittings', start: 'free', walls: [], legs: [], ...body })
+    const pipe =
+      last?.pipe ?? job.value.finds.findLast((find) => find.pipe !== null)?.pipe ?? USUAL_PIPE[job.value.region]
+    const made = store.createLine(job.value.slug, {
+      name: '',
+      pipe,
+      method: last?.method ?? 'solder',
+      corners: 'fittings',
+      start: 'free',
+      walls: [],
+      legs: [],
+      ...body,
+    })
     if (made.ok) await router.replace({ query: { line: made.value.id } })
   }
 
   return {
-    line, system, draft, survey, laid, rows, pieces, row, shown, warnings, issues, change, save, setLegs, addLegs, setLeg, dropLeg, stretch, pull, joinEnd, addLine, dropLine,
-    look: (index: number) => { at.value = Math.min(Math.max(0, index), Math.max(0, rows.value.length - 1)) },
-    undo: () => step(undo), redo: () => step(redo),
-    canUndo: computed(() => (history.value?.past.length ?? 0) > 0), canRedo: computed(() => (history.value?.future.length ?? 0) > 0),
+    line,
+    system,
+    draft,
+    survey,
+    laid,
+    rows,
+    pieces,
+    row,
+    shown,
+    warnings,
+    issues,
+    change,
+    save,
+    setLegs,
+    addLegs,
+    setLeg,
+    dropLeg,
+    stretch,
+    pull,
+    joinEnd,
+    addLine,
+    dropLine,
+    look: (index: number) => {
+      at.value = Math.min(Math.max(0, index), Math.max(0, rows.value.length - 1))
+    },
+    undo: () => step(undo),
+    redo: () => step(redo),
+    canUndo: computed(() => (history.value?.past.length ?? 0) > 0),
+    canRedo: computed(() => (history.value?.future.length ?? 0) > 0),
   }
 }

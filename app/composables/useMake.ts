@@ -1,6 +1,18 @@
 import { unitSystemOf } from '#core/catalogue'
 import { inMakingOrder, type MakeCard, type Step } from '#core/making'
-import { cardsOf, heldStep, isAt, isMade, leftToSign, stateOfStep, statusOf, type JobRecord, type JointRecord, type LeftCode, type StepState } from '#core/record'
+import {
+  cardsOf,
+  heldStep,
+  isAt,
+  isMade,
+  leftToSign,
+  stateOfStep,
+  statusOf,
+  type JobRecord,
+  type JointRecord,
+  type LeftCode,
+  type StepState,
+} from '#core/record'
 import { parseLength } from '#core/units'
 import { readAsk } from '~/reading/ask'
 
@@ -10,23 +22,38 @@ export function useMake(job: Ref<JobRecord | undefined>) {
   const store = useJobStore()
 
   const joints = computed(() => (job.value?.joints ?? []).filter(({ way }) => way !== null))
-  const joint = computed<JointRecord | undefined>(() => joints.value.find(({ id }) => id === route.query.joint)
-    ?? joints.value.find(one => statusOf(one) === 'dry-fitted') ?? joints.value.find(one => statusOf(one) === 'planned') ?? joints.value.at(-1))
+  const joint = computed<JointRecord | undefined>(
+    () =>
+      joints.value.find(({ id }) => id === route.query.joint) ??
+      joints.value.find((one) => statusOf(one) === 'dry-fitted') ??
+      joints.value.find((one) => statusOf(one) === 'planned') ??
+      joints.value.at(-1),
+  )
   const isSigned = computed(() => joint.value !== undefined && isMade(joint.value))
 
-  const cards = computed<MakeCard[]>(() => (joint.value && job.value ? inMakingOrder(cardsOf(job.value, joint.value)) : []))
+  const cards = computed<MakeCard[]>(() =>
+    joint.value && job.value ? inMakingOrder(cardsOf(job.value, joint.value)) : [],
+  )
   const stepsOf = (card: MakeCard | undefined): readonly Step[] => (card?.answer.ok ? card.answer.value.steps : [])
   const tickOf = (entry: number, step: string) => joint.value?.ticks.find(isAt({ entry, step }))
   const stateOf = (card: MakeCard, step: Step): StepState => stateOfStep(step, tickOf(card.entry, step.id))
-  const openSteps = (card: MakeCard) => stepsOf(card).filter(step => stateOf(card, step) !== 'done').length
+  const openSteps = (card: MakeCard) => stepsOf(card).filter((step) => stateOf(card, step) !== 'done').length
   /** Why a step waits: its pipe may be gas. */
-  const heldAt = (card: MakeCard, step: Step): string | null => (job.value && joint.value && !isSigned.value ? heldStep(job.value, joint.value, card, step) : null)
+  const heldAt = (card: MakeCard, step: Step): string | null =>
+    job.value && joint.value && !isSigned.value ? heldStep(job.value, joint.value, card, step) : null
 
   /** Place in the making order of the end that was chosen by hand. */
   const chosen = ref<number | null>(null)
-  watch(() => joint.value?.id, () => { chosen.value = null })
-  const card = computed(() => cards.value[chosen.value ?? cards.value.findIndex(one => openSteps(one) > 0)] ?? cards.value.at(-1))
-  const current = computed(() => stepsOf(card.value).findIndex(step => stateOf(card.value!, step) !== 'done'))
+  watch(
+    () => joint.value?.id,
+    () => {
+      chosen.value = null
+    },
+  )
+  const card = computed(
+    () => cards.value[chosen.value ?? cards.value.findIndex((one) => openSteps(one) > 0)] ?? cards.value.at(-1),
+  )
+  const current = computed(() => stepsOf(card.value).findIndex((step) => stateOf(card.value!, step) !== 'done'))
   const left = computed(() => cards.value.reduce((sum, one) => sum + openSteps(one), 0))
 
   /** Depth in use for an entry, mm: the user's own measure where it can be read, else the table's. */
@@ -35,7 +62,7 @@ export function useMake(job: Ref<JobRecord | undefined>) {
     const typed = typedDepth(entry).trim()
     return typed ? parseLength(typed, unitSystemOf(job.value!.region), 'measured depth') : null
   }
-  const depth = computed<{ mm: number | null, isMeasured: boolean, problem: string | null }>(() => {
+  const depth = computed<{ mm: number | null; isMeasured: boolean; problem: string | null }>(() => {
     if (!card.value) return { mm: null, isMeasured: false, problem: null }
     const own = measured(card.value.entry)
     if (own?.ok) return { mm: own.value.mm, isMeasured: true, problem: null }
@@ -49,20 +76,65 @@ export function useMake(job: Ref<JobRecord | undefined>) {
     const ask = stepsOf(card.value)[step]?.ask
     return ask && step === current.value ? readAsk(ask, typed.value, unitSystemOf(job.value!.region)).value : null
   }
-  const tick = (step: number) => store.setTick(job.value!.slug, joint.value!.id, { ...place(step), ...(readingAt(step) === null ? {} : { reading: readingAt(step) }) }, stateOf(card.value!, stepsOf(card.value)[step]!) !== 'done')
-  const fail = (step: number) => store.failStep(job.value!.slug, joint.value!.id, { ...place(step), ...(readingAt(step) === null ? {} : { reading: readingAt(step) }) })
-  const setTimer = (step: number, running: boolean) => store.setTimer(job.value!.slug, joint.value!.id, place(step), running)
+  const tick = (step: number) =>
+    store.setTick(
+      job.value!.slug,
+      joint.value!.id,
+      { ...place(step), ...(readingAt(step) === null ? {} : { reading: readingAt(step) }) },
+      stateOf(card.value!, stepsOf(card.value)[step]!) !== 'done',
+    )
+  const fail = (step: number) =>
+    store.failStep(job.value!.slug, joint.value!.id, {
+      ...place(step),
+      ...(readingAt(step) === null ? {} : { reading: readingAt(step) }),
+    })
+  const setTimer = (step: number, running: boolean) =>
+    store.setTimer(job.value!.slug, joint.value!.id, place(step), running)
   const setDepth = (typed: string) => {
     const { [String(card.value!.entry)]: _, ...others } = joint.value!.depths
-    store.changeJoint(job.value!.slug, joint.value!.id, { depths: typed.trim() === '' ? others : { ...others, [String(card.value!.entry)]: typed } })
+    store.changeJoint(job.value!.slug, joint.value!.id, {
+      depths: typed.trim() === '' ? others : { ...others, [String(card.value!.entry)]: typed },
+    })
   }
-  const setOrientation = (orientation: JointRecord['orientation']) => store.changeJoint(job.value!.slug, joint.value!.id, { orientation })
+  const setOrientation = (orientation: JointRecord['orientation']) =>
+    store.changeJoint(job.value!.slug, joint.value!.id, { orientation })
   const setAir = (ambient: JointRecord['ambient']) => store.changeJoint(job.value!.slug, joint.value!.id, { ambient })
   const setTorch = (torch: JointRecord['torch']) => store.changeJoint(job.value!.slug, joint.value!.id, { torch })
   const sign = (initials: string, seen: LeftCode[]) => store.sign(job.value!.slug, joint.value!.id, { initials, seen })
   /** What is left at a moment, by the server's clock. */
   const clock = useServerClock()
-  const leftNow = () => (job.value && joint.value ? leftToSign(job.value, joint.value, new Date(Date.now() + clock.offset.value).toISOString()) : [])
+  const leftNow = () =>
+    job.value && joint.value
+      ? leftToSign(job.value, joint.value, new Date(Date.now() + clock.offset.value).toISOString())
+      : []
 
-  return { joints, joint, ...useShifted(job, joint), isSigned, cards, card, chosen, current, left, depth, stepsOf, tickOf, stateOf, heldAt, ...useSuspects(job, joint), leftNow, openSteps, typedDepth, typed, setAir, setTorch, tick, fail, setTimer, setDepth, setOrientation, sign }
+  return {
+    joints,
+    joint,
+    ...useShifted(job, joint),
+    isSigned,
+    cards,
+    card,
+    chosen,
+    current,
+    left,
+    depth,
+    stepsOf,
+    tickOf,
+    stateOf,
+    heldAt,
+    ...useSuspects(job, joint),
+    leftNow,
+    openSteps,
+    typedDepth,
+    typed,
+    setAir,
+    setTorch,
+    tick,
+    fail,
+    setTimer,
+    setDepth,
+    setOrientation,
+    sign,
+  }
 }

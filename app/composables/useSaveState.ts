@@ -11,15 +11,25 @@ export function useSaveState() {
     if (store.away) return store.entries.length > 0 ? 'kept' : 'away'
     return store.entries.length > 0 ? 'saving' : 'saved'
   })
-  const lastCopy = computed(() => (store.lastCopyAt === null ? 'no copy yet' : `last copy ${clockTime(store.lastCopyAt)}`))
+  const lastCopy = computed(() =>
+    store.lastCopyAt === null ? 'no copy yet' : `last copy ${clockTime(store.lastCopyAt)}`,
+  )
   const words = computed(() => {
     switch (state.value) {
-      case 'clash': return `two entries: ${[...new Set(store.clashes.map(entry => recordWords(entry, store.jobOf(entry.job))))].join(', ')}`
-      case 'refused': return `${store.refused.length} came back`
-      case 'kept': return store.isKept ? `${store.entries.length} kept on this tablet, ${lastCopy.value}` : `${store.entries.length} not sent: keep this page open`
-      case 'away': return `no server, ${lastCopy.value}`
-      case 'saving': return 'saving'
-      case 'saved': return 'saved'
+      case 'clash':
+        return `two entries: ${[...new Set(store.clashes.map((entry) => recordWords(entry, store.jobOf(entry.job))))].join(', ')}`
+      case 'refused':
+        return `${store.refused.length} came back`
+      case 'kept':
+        return store.isKept
+          ? `${store.entries.length} kept on this tablet, ${lastCopy.value}`
+          : `${store.entries.length} not sent: keep this page open`
+      case 'away':
+        return `no server, ${lastCopy.value}`
+      case 'saving':
+        return 'saving'
+      case 'saved':
+        return 'saved'
     }
   })
   return { state, words, lastCopy }

@@ -8,6 +8,8 @@ export function useServerClock() {
     /** ms the server is ahead of this tablet. */
     offset,
     /** Takes the time of an answer that came just now. */
-    hear: (header: string | null) => { offset.value = clockOffset(header, Date.now()) ?? offset.value },
+    hear: (header: string | null) => {
+      offset.value = clockOffset(header, Date.now()) ?? offset.value
+    },
   }
 }

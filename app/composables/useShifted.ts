@@ -6,8 +6,13 @@ export function useShifted(job: Ref<JobRecord | undefined>, joint: Ref<JointReco
   const shifted = computed(() => (job.value && joint.value ? shiftedEnds(job.value, joint.value) : []))
   /** Takes the pipe the find is kept as, or leaves the end as it is, by itself from now on. */
   function follow({ on, now }: Shifted, takesIt: boolean) {
-    const find = job.value!.finds.find(one => one.id === (on === 'a' ? joint.value!.findA : joint.value!.findB))
-    const changes = takesIt && now !== null ? { [on]: { pipe: now, ...(find ? factsOfFind(job.value!, find) : {}) } } : on === 'a' ? { findA: null } : { findB: null }
+    const find = job.value!.finds.find((one) => one.id === (on === 'a' ? joint.value!.findA : joint.value!.findB))
+    const changes =
+      takesIt && now !== null
+        ? { [on]: { pipe: now, ...(find ? factsOfFind(job.value!, find) : {}) } }
+        : on === 'a'
+          ? { findA: null }
+          : { findB: null }
     ask(job.value!, joint.value!, changes)
   }
   return { shifted, follow }

@@ -5,7 +5,7 @@ import { STATION_KEY, stationViews } from './useStations'
 const job = aJob({ finds: [aFind({ typed: '22' })] })
 
 describe('stationViews', () => {
-  it('keeps each station\'s place in the order of the whole work', () => {
+  it("keeps each station's place in the order of the whole work", () => {
     expect(STATION_KEY).toEqual({ find: 1, line: 2, joint: 3, cut: 4, fix: 5, make: 7, handover: 9 })
     expect(stationViews(job, 'find').map(({ key }) => key)).toEqual([1, 2, 3, 4, 5, 7, 9])
   })
@@ -17,11 +17,23 @@ describe('stationViews', () => {
     expect(stationViews(kept, 'joint')[0]).toMatchObject({ held: false, state: 'behind' })
   })
   it('says nothing is there instead of counting noughts', () => {
-    expect(stationViews(job, 'find').slice(1).map(({ count }) => count)).toEqual(['none yet', 'none yet', 'none yet', 'none yet', 'none yet', 'none yet'])
+    expect(
+      stationViews(job, 'find')
+        .slice(1)
+        .map(({ count }) => count),
+    ).toEqual(['none yet', 'none yet', 'none yet', 'none yet', 'none yet', 'none yet'])
   })
   it('marks where you are and leads to the others', () => {
     const views = stationViews(job, 'make', 'J7')
     expect(views.find(({ state }) => state === 'here')).toMatchObject({ id: 'make', count: 'J7' })
-    expect(views.map(({ to }) => to)).toEqual(['/jobs/yard/find', '/jobs/yard/line', '/jobs/yard/joint', '/jobs/yard/cut', '/jobs/yard/fix', '/jobs/yard/make', '/jobs/yard/handover'])
+    expect(views.map(({ to }) => to)).toEqual([
+      '/jobs/yard/find',
+      '/jobs/yard/line',
+      '/jobs/yard/joint',
+      '/jobs/yard/cut',
+      '/jobs/yard/fix',
+      '/jobs/yard/make',
+      '/jobs/yard/handover',
+    ])
   })
 })

@@ -7,8 +7,10 @@ const idOf = ({ name, size }: Pick<Part, 'name' | 'size'>) => `${name} ${size}`
 export function useStock() {
   const out = useStorage<string[]>('jolvet-out-of-stock', [])
   const isOut = (part: Pick<Part, 'name' | 'size'>) => out.value.includes(idOf(part))
-  const flip = (part: Pick<Part, 'name' | 'size'>) => { out.value = isOut(part) ? out.value.filter(one => one !== idOf(part)) : [...out.value, idOf(part)] }
+  const flip = (part: Pick<Part, 'name' | 'size'>) => {
+    out.value = isOut(part) ? out.value.filter((one) => one !== idOf(part)) : [...out.value, idOf(part)]
+  }
   const lacks = ({ parts }: Pick<Way, 'parts'>) => parts.find(isOut)
-  const inStockFirst = (ways: readonly Way[]): Way[] => [...ways.filter(way => !lacks(way)), ...ways.filter(lacks)]
+  const inStockFirst = (ways: readonly Way[]): Way[] => [...ways.filter((way) => !lacks(way)), ...ways.filter(lacks)]
   return { isOut, flip, lacks, inStockFirst }
 }

@@ -5,6 +5,8 @@ export function useTheme() {
   const system = usePreferredDark()
   const chosen = useStorage<'light' | 'cellar' | 'system'>('jolvet-theme', 'system')
   const theme = computed(() => (chosen.value === 'system' ? (system.value ? 'cellar' : 'light') : chosen.value))
-  const flip = () => { chosen.value = theme.value === 'cellar' ? 'light' : 'cellar' }
+  const flip = () => {
+    chosen.value = theme.value === 'cellar' ? 'light' : 'cellar'
+  }
   return { theme, flip }
 }

@@ -15,14 +15,18 @@ function signal() {
 }
 
 /** Seconds left of a wait by the clock, so that sleep and a reload change nothing; null while it is not running. */
-export function useWait(timer: () => { startedAt: string, seconds: number } | undefined) {
+export function useWait(timer: () => { startedAt: string; seconds: number } | undefined) {
   const now = useNow({ interval: 250 })
   const { offset } = useServerClock()
   const left = computed(() => {
     const running = timer()
-    return running ? Math.max(0, running.seconds - (now.value.getTime() + offset.value - Date.parse(running.startedAt)) / 1000) : null
+    return running
+      ? Math.max(0, running.seconds - (now.value.getTime() + offset.value - Date.parse(running.startedAt)) / 1000)
+      : null
   })
-  watch(left, (seconds, before) => { if (seconds === 0 && before !== null && before !== undefined && before > 0) signal() })
+  watch(left, (seconds, before) => {
+    if (seconds === 0 && before !== null && before !== undefined && before > 0) signal()
+  })
   return left
 }
 

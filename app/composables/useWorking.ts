@@ -17,7 +17,9 @@ export function useWorking() {
   return {
     open: readonly(isOpen),
     working: shown,
-    close: () => { isOpen.value = false },
+    close: () => {
+      isOpen.value = false
+    },
     show: (working: Working) => {
       shown.value = working
       isOpen.value = true
@@ -25,11 +27,23 @@ export function useWorking() {
     /** A depth: the table's figure with its range and what to do about it. */
     showDepth: (title: string, figure: Figure, measured?: number | null) => {
       const notes: string[] = []
-      if (measured !== undefined && measured !== null) notes.push(`Your own measure, ${formatDecimal(measured, 1)} mm, is the one in use.`)
-      if (figure.value === null) notes.push('No figure is held for this socket. Put the fitting alongside the pipe and measure to its stop.')
-      if (figure.lo !== null && figure.hi !== null && figure.lo !== figure.hi) notes.push(`Met between ${formatDecimal(figure.lo, 1)} and ${formatDecimal(figure.hi, 1)} mm. Makers differ: measure your fitting where it matters.`)
-      else if (figure.value !== null && figure.source !== 'measured') notes.push('The standard gives this as the least; a cup sold may be 1 to 2 mm deeper. Push to the stop.')
-      shown.value = { title, source: figure.source, lines: figure.value === null ? [] : [{ text: 'depth into the fitting', op: '=', value: figure.value, unit: 'mm' }], notes }
+      if (measured !== undefined && measured !== null)
+        notes.push(`Your own measure, ${formatDecimal(measured, 1)} mm, is the one in use.`)
+      if (figure.value === null)
+        notes.push('No figure is held for this socket. Put the fitting alongside the pipe and measure to its stop.')
+      if (figure.lo !== null && figure.hi !== null && figure.lo !== figure.hi)
+        notes.push(
+          `Met between ${formatDecimal(figure.lo, 1)} and ${formatDecimal(figure.hi, 1)} mm. Makers differ: measure your fitting where it matters.`,
+        )
+      else if (figure.value !== null && figure.source !== 'measured')
+        notes.push('The standard gives this as the least; a cup sold may be 1 to 2 mm deeper. Push to the stop.')
+      shown.value = {
+        title,
+        source: figure.source,
+        lines:
+          figure.value === null ? [] : [{ text: 'depth into the fitting', op: '=', value: figure.value, unit: 'mm' }],
+        notes,
+      }
       isOpen.value = true
     },
   }

@@ -2,12 +2,45 @@ import { getPipe, type Pipe } from '#core/catalogue'
 import { isLoose, type End, type Joint, type OfferedMethod, type Part, type Way } from '#core/joints'
 
 /** A stretch of the drawing along the pipe, mm from its left edge; radii in mm. */
-export interface TubeRun { kind: 'tube', from: number, to: number, pipe: Pipe, broken: boolean, on: 'a' | 'b' | 'tail' }
-export interface ThreadRun { kind: 'thread', from: number, to: number, radius: number }
-export interface Mouth { method: OfferedMethod, from: number, to: number, opens: 'left' | 'right', radius: number, bore: number, on: Joint['on'] }
+export interface TubeRun {
+  kind: 'tube'
+  from: number
+  to: number
+  pipe: Pipe
+  broken: boolean
+  on: 'a' | 'b' | 'tail'
+}
+export interface ThreadRun {
+  kind: 'thread'
+  from: number
+  to: number
+  radius: number
+}
+export interface Mouth {
+  method: OfferedMethod
+  from: number
+  to: number
+  opens: 'left' | 'right'
+  radius: number
+  bore: number
+  on: Joint['on']
+}
 /** A fitting; its web is the solid part between its mouths. */
-export interface Body { kind: 'body', from: number, to: number, web: { from: number, to: number }, mouths: Mouth[], radius: number, bore: number }
-export interface Depth { from: number, to: number, joint: Joint, at: number }
+export interface Body {
+  kind: 'body'
+  from: number
+  to: number
+  web: { from: number; to: number }
+  mouths: Mouth[]
+  radius: number
+  bore: number
+}
+export interface Depth {
+  from: number
+  to: number
+  joint: Joint
+  at: number
+}
 
 export interface ChainLayout {
   length: number
@@ -25,12 +58,38 @@ const TAIL = 2
 /** A depth that nobody knows is drawn this many diameters long. */
 const UNKNOWN_DEPTH = 0.9
 /** Thickness of a fitting's wall round the tube, in diameters. */
-const WALL: Readonly<Record<OfferedMethod, number>> = { 'solder': 0.06, 'press': 0.09, 'push-fit': 0.24, 'compression': 0.22, 'crimp': 0.1, 'clamp': 0.1, 'expansion': 0.12, 'sliding-sleeve': 0.12, 'ml-press': 0.1, 'ml-compression': 0.14, 'solvent-cement': 0.13, 'pe-compression': 0.26, 'thread': 0.16, 'union': 0.16 }
+const WALL: Readonly<Record<OfferedMethod, number>> = {
+  solder: 0.06,
+  press: 0.09,
+  'push-fit': 0.24,
+  compression: 0.22,
+  crimp: 0.1,
+  clamp: 0.1,
+  expansion: 0.12,
+  'sliding-sleeve': 0.12,
+  'ml-press': 0.1,
+  'ml-compression': 0.14,
+  'solvent-cement': 0.13,
+  'pe-compression': 0.26,
+  thread: 0.16,
+  union: 0.16,
+}
 /** Diameters over the thread of 1/2 to 2, mm; enough for a drawing. */
-const THREAD_RADIUS: Readonly<Record<string, number>> = { '1/8': 4.9, '1/4': 6.6, '3/8': 8.3, '1/2': 10.5, '3/4': 13.2, '1': 16.6, '1-1/4': 20.9, '1-1/2': 23.9, '2': 29.8 }
+const THREAD_RADIUS: Readonly<Record<string, number>> = {
+  '1/8': 4.9,
+  '1/4': 6.6,
+  '3/8': 8.3,
+  '1/2': 10.5,
+  '3/4': 13.2,
+  '1': 16.6,
+  '1-1/4': 20.9,
+  '1-1/2': 23.9,
+  '2': 29.8,
+}
 
 const depthOf = (joint: Joint, radius: number): number => joint.insertion.value ?? UNKNOWN_DEPTH * 2 * radius
-const radiusOf = (joint: Joint): number => (joint.pipe === null ? THREAD_RADIUS[joint.thread!.size] ?? 12 : getPipe(joint.pipe).od / 2)
+const radiusOf = (joint: Joint): number =>
+  joint.pipe === null ? (THREAD_RADIUS[joint.thread!.size] ?? 12) : getPipe(joint.pipe).od / 2
 const boreOf = (joint: Joint): number => {
   if (joint.pipe === null) return radiusOf(joint) * 0.68
   const pipe = getPipe(joint.pipe)
@@ -47,14 +106,23 @@ function bringsMale(part: Part, joint: Joint): boolean {
 }
 
 /** Whether the joint between two items is made by the left one entering the right one. */
-const leftEnters = (left: Part, joint: Joint): boolean => (left.kind === 'tail' || (joint.thread ? bringsMale(left, joint) : left.name.includes('spigot')))
+const leftEnters = (left: Part, joint: Joint): boolean =>
+  left.kind === 'tail' || (joint.thread ? bringsMale(left, joint) : left.name.includes('spigot'))
 
 /** A whole way laid out along the pipe, from end a at the left to end b at the right, depths to scale and bodies typical. */
 export function layOutWay(way: Way, a: End, b: End, bareDiameters = BARE): ChainLayout {
-  const items = way.parts.filter(part => !isLoose(part))
+  const items = way.parts.filter((part) => !isLoose(part))
   const { joints } = way
   const widest = Math.max(...joints.map(radiusOf))
-  const layout: ChainLayout = { length: 0, radius: widest, tubes: [], threads: [], bodies: [], depths: [], hasTail: items.some(({ kind }) => kind === 'tail') }
+  const layout: ChainLayout = {
+    length: 0,
+    radius: widest,
+    tubes: [],
+    threads: [],
+    bodies: [],
+    depths: [],
+    hasTail: items.some(({ kind }) => kind === 'tail'),
+  }
   const bare = bareDiameters * 2 * widest
   const endRadius = (joint: Joint) => radiusOf(joint)
 
@@ -66,7 +134,14 @@ export function layOutWay(way: Way, a: End, b: End, bareDiameters = BARE): Chain
     const rightDepth = depthOf(right, endRadius(right))
     if (item.kind === 'tail') {
       const to = x + TAIL * 2 * widest
-      layout.tubes.push({ kind: 'tube', from: x - leftDepth, to: to + rightDepth, pipe: getPipe(left.pipe!), broken: true, on: 'tail' })
+      layout.tubes.push({
+        kind: 'tube',
+        from: x - leftDepth,
+        to: to + rightDepth,
+        pipe: getPipe(left.pipe!),
+        broken: true,
+        on: 'tail',
+      })
       x = to
       return
     }
@@ -78,32 +153,87 @@ export function layOutWay(way: Way, a: End, b: End, bareDiameters = BARE): Chain
     const from = x
     let at = x
     if (takesLeft) {
-      mouths.push({ method: left.method, from: at, to: at + leftDepth, opens: 'left', radius: radiusOf(left), bore: boreOf(left), on: left.on })
+      mouths.push({
+        method: left.method,
+        from: at,
+        to: at + leftDepth,
+        opens: 'left',
+        radius: radiusOf(left),
+        bore: boreOf(left),
+        on: left.on,
+      })
       layout.depths.push({ from: at, to: at + leftDepth, joint: left, at: i })
       at += leftDepth
     }
     const web = { from: at, to: at + webLength }
     at = web.to
     if (takesRight) {
-      mouths.push({ method: right.method, from: at, to: at + rightDepth, opens: 'right', radius: radiusOf(right), bore: boreOf(right), on: right.on })
+      mouths.push({
+        method: right.method,
+        from: at,
+        to: at + rightDepth,
+        opens: 'right',
+        radius: radiusOf(right),
+        bore: boreOf(right),
+        on: right.on,
+      })
       layout.depths.push({ from: at, to: at + rightDepth, joint: right, at: i + 1 })
       at += rightDepth
     } else if (right.thread) {
       layout.threads.push({ kind: 'thread', from: at, to: at + rightDepth, radius: radiusOf(right) })
     } else {
-      layout.tubes.push({ kind: 'tube', from: at, to: at + rightDepth, pipe: getPipe(right.pipe!), broken: false, on: 'tail' })
+      layout.tubes.push({
+        kind: 'tube',
+        from: at,
+        to: at + rightDepth,
+        pipe: getPipe(right.pipe!),
+        broken: false,
+        on: 'tail',
+      })
     }
     if (!takesLeft) {
       if (left.thread) layout.threads.push({ kind: 'thread', from: from - leftDepth, to: from, radius: radiusOf(left) })
-      else layout.tubes.push({ kind: 'tube', from: from - leftDepth, to: from, pipe: getPipe(left.pipe!), broken: false, on: 'tail' })
+      else
+        layout.tubes.push({
+          kind: 'tube',
+          from: from - leftDepth,
+          to: from,
+          pipe: getPipe(left.pipe!),
+          broken: false,
+          on: 'tail',
+        })
     }
-    layout.bodies.push({ kind: 'body', from, to: at, web, mouths, radius: Math.max(radiusOf(left) * (1 + 2 * WALL[left.method]), radiusOf(right) * (1 + 2 * WALL[right.method])), bore: Math.min(boreOf(left), boreOf(right)) * 0.95 })
+    layout.bodies.push({
+      kind: 'body',
+      from,
+      to: at,
+      web,
+      mouths,
+      radius: Math.max(radiusOf(left) * (1 + 2 * WALL[left.method]), radiusOf(right) * (1 + 2 * WALL[right.method])),
+      bore: Math.min(boreOf(left), boreOf(right)) * 0.95,
+    })
     x = at
   })
   const first = joints[0]!
   const last = joints.at(-1)!
-  if ('pipe' in a) layout.tubes.push({ kind: 'tube', from: 0, to: bare + depthOf(first, radiusOf(first)), pipe: getPipe(a.pipe), broken: false, on: 'a' })
-  if ('pipe' in b) layout.tubes.push({ kind: 'tube', from: x - depthOf(last, radiusOf(last)), to: x + bare, pipe: getPipe(b.pipe), broken: false, on: 'b' })
+  if ('pipe' in a)
+    layout.tubes.push({
+      kind: 'tube',
+      from: 0,
+      to: bare + depthOf(first, radiusOf(first)),
+      pipe: getPipe(a.pipe),
+      broken: false,
+      on: 'a',
+    })
+  if ('pipe' in b)
+    layout.tubes.push({
+      kind: 'tube',
+      from: x - depthOf(last, radiusOf(last)),
+      to: x + bare,
+      pipe: getPipe(b.pipe),
+      broken: false,
+      on: 'b',
+    })
   layout.length = x + bare
   layout.radius = Math.max(...layout.bodies.map(({ radius }) => radius), ...layout.tubes.map(({ pipe }) => pipe.od / 2))
   return layout
@@ -112,7 +242,10 @@ export function layOutWay(way: Way, a: End, b: End, bareDiameters = BARE): Chain
 /** The crests of a thread along a line, as a path; px. */
 export function crestsPath(from: number, to: number, y: number, depth: number): string {
   const CRESTS = 9
-  return Array.from({ length: CRESTS }, (_, i) => `${i ? 'L' : 'M'}${from + (to - from) * i / (CRESTS - 1)} ${y + (i % 2 ? depth : 0)}`).join('')
+  return Array.from(
+    { length: CRESTS },
+    (_, i) => `${i ? 'L' : 'M'}${from + ((to - from) * i) / (CRESTS - 1)} ${y + (i % 2 ? depth : 0)}`,
+  ).join('')
 }
 
 export const wallOf = (method: OfferedMethod): number => WALL[method]

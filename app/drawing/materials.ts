@@ -12,19 +12,19 @@ export interface Material {
 }
 
 const MATERIALS: Readonly<Record<Family, Material>> = {
-  'copper': { hatch: 'hatch-copper', pitch: 5, edge: 2 },
-  'steel': { hatch: 'hatch-steel', pitch: 10, edge: 2 },
-  'stainless': { hatch: 'hatch-stainless', pitch: 9, edge: 2 },
-  'lead': { hatch: 'hatch-thin', pitch: 5, edge: 2 },
-  'pex': { mark: 'cross', pitch: 12, edge: 1.25 },
-  'pert': { mark: 'dot', pitch: 7, edge: 1.25 },
-  'pb': { mark: 'ring', pitch: 12, edge: 1.25 },
-  'bs7291': { mark: 'ring', pitch: 12, edge: 1.25 },
-  'multilayer': { mark: 'dot', foil: true, pitch: 7, edge: 1.25 },
-  'cpvc': { mark: 'dash-dot', pitch: 20, edge: 2 },
-  'pvc': { mark: 'dash', pitch: 15, edge: 2 },
+  copper: { hatch: 'hatch-copper', pitch: 5, edge: 2 },
+  steel: { hatch: 'hatch-steel', pitch: 10, edge: 2 },
+  stainless: { hatch: 'hatch-stainless', pitch: 9, edge: 2 },
+  lead: { hatch: 'hatch-thin', pitch: 5, edge: 2 },
+  pex: { mark: 'cross', pitch: 12, edge: 1.25 },
+  pert: { mark: 'dot', pitch: 7, edge: 1.25 },
+  pb: { mark: 'ring', pitch: 12, edge: 1.25 },
+  bs7291: { mark: 'ring', pitch: 12, edge: 1.25 },
+  multilayer: { mark: 'dot', foil: true, pitch: 7, edge: 1.25 },
+  cpvc: { mark: 'dash-dot', pitch: 20, edge: 2 },
+  pvc: { mark: 'dash', pitch: 15, edge: 2 },
   'pp-r': { mark: 'dash', pitch: 15, edge: 2 },
-  'pe': { mark: 'wave', pitch: 18, edge: 1.25 },
+  pe: { mark: 'wave', pitch: 18, edge: 1.25 },
 }
 
 export const materialOf = (family: Family): Material => MATERIALS[family]

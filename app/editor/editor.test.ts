@@ -14,12 +14,14 @@ describe('history', () => {
     expect(redo(record(undo(two), 'd')).now).toBe('d')
   })
   it('comes back to where it was, however many steps', () => {
-    fc.assert(fc.property(fc.array(fc.integer(), { minLength: 1, maxLength: 50 }), (steps) => {
-      const done = steps.reduce((history, step) => record(history, step), beginHistory(-1))
-      const back = steps.reduce(history => undo(history), done)
-      expect(back.now).toBe(-1)
-      expect(steps.reduce(history => redo(history), back).now).toBe(steps.at(-1))
-    }))
+    fc.assert(
+      fc.property(fc.array(fc.integer(), { minLength: 1, maxLength: 50 }), (steps) => {
+        const done = steps.reduce((history, step) => record(history, step), beginHistory(-1))
+        const back = steps.reduce((history) => undo(history), done)
+        expect(back.now).toBe(-1)
+        expect(steps.reduce((history) => redo(history), back).now).toBe(steps.at(-1))
+      }),
+    )
   })
 })
 
@@ -28,17 +30,24 @@ describe('isometric', () => {
     for (const { on } of AXES) expect(Math.hypot(...on)).toBeCloseTo(1, 9)
   })
   it('says plain scales, never larger than asked', () => {
-    fc.assert(fc.property(fc.double({ min: 0.002, max: 5, noNaN: true }), (scale) => {
-      expect(plainScale(scale)).toBeLessThanOrEqual(Math.min(scale, 2) + 1e-9)
-      expect(plainScale(scale)).toBeGreaterThan(Math.min(scale, 2) * 0.6)
-    }))
+    fc.assert(
+      fc.property(fc.double({ min: 0.002, max: 5, noNaN: true }), (scale) => {
+        expect(plainScale(scale)).toBeLessThanOrEqual(Math.min(scale, 2) + 1e-9)
+        expect(plainScale(scale)).toBeGreaterThan(Math.min(scale, 2) * 0.6)
+      }),
+    )
   })
   it('fits any run within its margins', () => {
-    const place = fc.tuple(...[0, 1, 2].map(() => fc.integer({ min: -3000, max: 3000 }))) as unknown as fc.Arbitrary<Vector>
-    fc.assert(fc.property(fc.array(place, { minLength: 1, maxLength: 20 }), (points) => {
-      const sheet = fitSheet(points, 640, 520, { left: 60, right: 90, top: 50, bottom: 60 })
-      for (const [x, y] of points.map(one => onSheet(sheet, one))) expect(x > 59 && x < 551 && y > 49 && y < 461).toBe(true)
-    }))
+    const place = fc.tuple(
+      ...[0, 1, 2].map(() => fc.integer({ min: -3000, max: 3000 })),
+    ) as unknown as fc.Arbitrary<Vector>
+    fc.assert(
+      fc.property(fc.array(place, { minLength: 1, maxLength: 20 }), (points) => {
+        const sheet = fitSheet(points, 640, 520, { left: 60, right: 90, top: 50, bottom: 60 })
+        for (const [x, y] of points.map((one) => onSheet(sheet, one)))
+          expect(x > 59 && x < 551 && y > 49 && y < 461).toBe(true)
+      }),
+    )
   })
 })
 
@@ -52,8 +61,12 @@ describe('drag', () => {
   })
   it('pulls a leg out of a point along the nearest axis', () => {
     const pull = press({ kind: 'pull', point: 3 }, [0, 0])
-    for (const { letter, on } of AXES) expect(drop(move(pull, [on[0] * 80, on[1] * 80], around))).toEqual({ do: 'pull', point: 3, letter, mm: 400 })
-    expect(drop(move(pull, [2, -80], { ...around, system: 'inch' }))).toMatchObject({ letter: 'u', mm: expect.closeTo(400.05, 6) })
+    for (const { letter, on } of AXES)
+      expect(drop(move(pull, [on[0] * 80, on[1] * 80], around))).toEqual({ do: 'pull', point: 3, letter, mm: 400 })
+    expect(drop(move(pull, [2, -80], { ...around, system: 'inch' }))).toMatchObject({
+      letter: 'u',
+      mm: expect.closeTo(400.05, 6),
+    })
   })
   it('is a press where it hardly moved, and nothing where nothing was gripped', () => {
     expect(drop(move(stretch, [102, 101], around))).toMatchObject({ do: 'press' })

@@ -17,7 +17,7 @@ class Server {
   records = new Map<string, AnyRecord>()
   receipts = new Set<string>()
   /** Every write that was worked, in order. */
-  worked: { key: string, request: Request }[] = []
+  worked: { key: string; request: Request }[] = []
   refuse: ((request: Request) => Issue | undefined) | undefined
   /** What happens to the next calls: lost on the way there, or on the way back. */
   faults: ('there' | 'back')[] = []
@@ -42,14 +42,22 @@ class Server {
     if (refusal) return { ok: false, error: refusal, away: false }
     const { version, ...changes } = body as { version?: number }
     if (kind !== 'clashes') {
-      if (record && 'signoffs' in record && record.signoffs.length > 0 && !(body as { corrects?: string }).corrects) return { ok: false, error: SIGNED, away: false, saved: record }
-      if (record && version !== undefined && version !== record.version) return { ok: false, error: MET, away: false, saved: record }
+      if (record && 'signoffs' in record && record.signoffs.length > 0 && !(body as { corrects?: string }).corrects)
+        return { ok: false, error: SIGNED, away: false, saved: record }
+      if (record && version !== undefined && version !== record.version)
+        return { ok: false, error: MET, away: false, saved: record }
     }
     this.receipts.add(key)
     this.worked.push({ key, request: { method, url, body } })
-    if (method === 'PATCH' && record) this.records.set(record.id, { ...record, ...changes, version: record.version + 1 } as AnyRecord)
-    if (method === 'POST' && kind !== 'clashes' && !sub) this.records.set((body as { id: string }).id, { ...body, version: 1 } as AnyRecord)
-    if (sub === 'signoffs' && record) this.records.set(record.id, { ...record, signoffs: [...(record as JointRecord).signoffs, aSignoff(body as object)] } as JointRecord)
+    if (method === 'PATCH' && record)
+      this.records.set(record.id, { ...record, ...changes, version: record.version + 1 } as AnyRecord)
+    if (method === 'POST' && kind !== 'clashes' && !sub)
+      this.records.set((body as { id: string }).id, { ...body, version: 1 } as AnyRecord)
+    if (sub === 'signoffs' && record)
+      this.records.set(record.id, {
+        ...record,
+        signoffs: [...(record as JointRecord).signoffs, aSignoff(body as object)],
+      } as JointRecord)
     return done()
   }
 }
@@ -60,18 +68,45 @@ let entries: readonly Entry[]
 let away: Issue | null
 const taken: string[] = []
 
-const open = (storage: Storage): Outbox => createOutbox({
-  storage, send: server.send, now: () => 1_000_000, newKey: () => `key-${++keys}`,
-  onTaken: ({ key }) => taken.push(key), onSaved: () => undefined, onGone: ({ key }) => taken.push(key),
-  onChange: (now, why) => { entries = now; away = why },
+const open = (storage: Storage): Outbox =>
+  createOutbox({
+    storage,
+    send: server.send,
+    now: () => 1_000_000,
+    newKey: () => `key-${++keys}`,
+    onTaken: ({ key }) => taken.push(key),
+    onSaved: () => undefined,
+    onGone: ({ key }) => taken.push(key),
+    onChange: (now, why) => {
+      entries = now
+      away = why
+    },
+  })
+const change = (changes: Partial<FindRecord>, base: Partial<FindRecord>, version = 1) => ({
+  do: 'change' as const,
+  kind: 'finds' as const,
+  changes,
+  base,
+  version,
 })
-const change = (changes: Partial<FindRecord>, base: Partial<FindRecord>, version = 1) => ({ do: 'change' as const, kind: 'finds' as const, changes, base, version })
-const depth = (mine: string, version = 1) => ({ do: 'change' as const, kind: 'joints' as const, changes: { depths: { 0: mine } }, base: { depths: {} }, version })
-const sign = (depths: Record<string, string>, version = 1) => ({ do: 'sign' as const, body: { initials: 'WY' }, version, seen: { depths, wayId: null } })
+const depth = (mine: string, version = 1) => ({
+  do: 'change' as const,
+  kind: 'joints' as const,
+  changes: { depths: { 0: mine } },
+  base: { depths: {} },
+  version,
+})
+const sign = (depths: Record<string, string>, version = 1) => ({
+  do: 'sign' as const,
+  body: { initials: 'WY' },
+  version,
+  seen: { depths, wayId: null },
+})
 const by = { mine: 'Wyn', initials: 'WY' }
 const find = () => server.records.get('f') as FindRecord
 const joint = () => server.records.get('j') as JointRecord
-const methods = () => server.worked.map(({ request }) => `${request.method} ${request.url.split('/').slice(4).join('/')}`)
+const methods = () =>
+  server.worked.map(({ request }) => `${request.method} ${request.url.split('/').slice(4).join('/')}`)
 
 beforeEach(() => {
   vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] })
@@ -86,7 +121,10 @@ afterEach(() => {
 })
 
 /** Both places where entries may be kept do the same. */
-describe.each([['the browser\'s database', openStorage], ['memory', async () => memoryStorage()]] as const)('entries kept in %s', (_, storage) => {
+describe.each([
+  ["the browser's database", openStorage],
+  ['memory', async () => memoryStorage()],
+] as const)('entries kept in %s', (_, storage) => {
   it('fold keystrokes into one until it is sent, then begin another', async () => {
     const outbox = open(await storage())
     outbox.add('job', 'f', change({ typed: '2' }, { typed: '' }))
@@ -102,7 +140,8 @@ describe.each([['the browser\'s database', openStorage], ['memory', async () => 
 
   it('go out in order, and hold only their own record when one comes back', async () => {
     const outbox = open(await storage())
-    server.refuse = ({ method }) => (method === 'PUT' ? { code: 'unknown-id', path: 'step', message: 'step: this joint has no such step.' } : undefined)
+    server.refuse = ({ method }) =>
+      method === 'PUT' ? { code: 'unknown-id', path: 'step', message: 'step: this joint has no such step.' } : undefined
     outbox.add('job', 'j', { do: 'tick', place: { entry: 0, step: 9 }, done: true })
     outbox.add('job', 'j', depth('22'))
     outbox.add('job', 'f', change({ typed: '15' }, { typed: '' }))
@@ -135,7 +174,16 @@ it('knows its own last write where the screen still lags behind it: nothing meet
     asked.push((request.body as { version?: number }).version)
     return send(request, about)
   }
-  const lagging = createOutbox({ storage: memoryStorage(), send: server.send, now: () => 1_000_000, newKey: () => `key-${++keys}`, onTaken: () => undefined, onSaved: () => undefined, onGone: () => undefined, onChange: () => undefined })
+  const lagging = createOutbox({
+    storage: memoryStorage(),
+    send: server.send,
+    now: () => 1_000_000,
+    newKey: () => `key-${++keys}`,
+    onTaken: () => undefined,
+    onSaved: () => undefined,
+    onGone: () => undefined,
+    onChange: () => undefined,
+  })
   for (const place of ['a', 'b', 'c']) {
     // Each is made on the version the page was opened with.
     lagging.add('job', 'f', change({ place }, { place: '' }, 1))
@@ -147,23 +195,30 @@ it('knows its own last write where the screen still lags behind it: nothing meet
 
 describe('a network that cuts', () => {
   it('takes nothing twice and loses nothing, wherever it cuts', async () => {
-    await fc.assert(fc.asyncProperty(fc.array(fc.constantFrom('there', 'back'), { maxLength: 12 }), fc.array(fc.string({ maxLength: 4 }), { minLength: 1, maxLength: 6 }), async (faults, typed) => {
-      server = new Server(aFind(), aJoint())
-      server.faults = [...faults]
-      const outbox = open(memoryStorage())
-      let last = ''
-      for (const text of typed) {
-        outbox.add('job', 'f', change({ typed: text }, { typed: last }))
-        outbox.add('job', 'j', { do: 'tick', place: { entry: 0, step: 0 }, done: true })
-        last = text
-        await outbox.flush()
-      }
-      for (let i = 0; i <= faults.length; i++) await outbox.flush()
-      expect(entries).toEqual([])
-      expect(find().typed).toBe(last)
-      expect(new Set(server.worked.map(({ key }) => key)).size).toBe(server.worked.length)
-      expect(server.worked.filter(({ request }) => request.method === 'PUT')).toHaveLength(typed.length)
-    }), { numRuns: 60 })
+    await fc.assert(
+      fc.asyncProperty(
+        fc.array(fc.constantFrom('there', 'back'), { maxLength: 12 }),
+        fc.array(fc.string({ maxLength: 4 }), { minLength: 1, maxLength: 6 }),
+        async (faults, typed) => {
+          server = new Server(aFind(), aJoint())
+          server.faults = [...faults]
+          const outbox = open(memoryStorage())
+          let last = ''
+          for (const text of typed) {
+            outbox.add('job', 'f', change({ typed: text }, { typed: last }))
+            outbox.add('job', 'j', { do: 'tick', place: { entry: 0, step: 0 }, done: true })
+            last = text
+            await outbox.flush()
+          }
+          for (let i = 0; i <= faults.length; i++) await outbox.flush()
+          expect(entries).toEqual([])
+          expect(find().typed).toBe(last)
+          expect(new Set(server.worked.map(({ key }) => key)).size).toBe(server.worked.length)
+          expect(server.worked.filter(({ request }) => request.method === 'PUT')).toHaveLength(typed.length)
+        },
+      ),
+      { numRuns: 60 },
+    )
   })
 
   it('is tried again by itself, later each time, and says why it waits', async () => {
@@ -214,9 +269,14 @@ describe('a page that is closed', () => {
     expect(entries.map(({ state }) => state)).toEqual(['clash'])
   })
 
-  it('keeps on in memory when the browser\'s database fails under it', async () => {
+  it("keeps on in memory when the browser's database fails under it", async () => {
     const kept = await openStorage()
-    const outbox = open({ ...kept, add: async () => { throw new Error('QuotaExceededError') } })
+    const outbox = open({
+      ...kept,
+      add: async () => {
+        throw new Error('QuotaExceededError')
+      },
+    })
     outbox.add('job', 'f', change({ typed: '15' }, { typed: '' }))
     await outbox.flush()
     expect(outbox.isKept).toBe(false)
@@ -242,7 +302,10 @@ describe('two hands', () => {
     expect([entries.length, find().version]).toEqual([0, 2])
   })
 
-  it.each([['mine', '22'], ['theirs', '20']] as const)('on one field: both stand there till %s is picked, and both go on record', async (kept, stands) => {
+  it.each([
+    ['mine', '22'],
+    ['theirs', '20'],
+  ] as const)('on one field: both stand there till %s is picked, and both go on record', async (kept, stands) => {
     const outbox = open(memoryStorage())
     server.records.set('j', aJoint({ depths: { 0: '20' }, version: 2, updatedBy: 'Ola, phone' }))
     outbox.add('job', 'j', depth('22'))
@@ -255,12 +318,21 @@ describe('two hands', () => {
     await outbox.flush()
     expect(joint().depths).toEqual({ 0: stands })
     expect(entries).toEqual([])
-    expect(methods().sort()).toEqual([...(kept === 'mine' ? ['PATCH joints/j'] : []), 'POST clashes', 'PUT joints/j/ticks'])
+    expect(methods().sort()).toEqual([
+      ...(kept === 'mine' ? ['PATCH joints/j'] : []),
+      'POST clashes',
+      'PUT joints/j/ticks',
+    ])
     const log = server.worked.find(({ request }) => request.url.endsWith('clashes'))!.request.body
-    expect(log).toMatchObject({ kind: 'joints', record: 'j', kept, fields: [{ path: 'depths.0', mine: { by: 'Wyn', value: '22' }, theirs: { by: 'Ola, phone', value: '20' } }] })
+    expect(log).toMatchObject({
+      kind: 'joints',
+      record: 'j',
+      kept,
+      fields: [{ path: 'depths.0', mine: { by: 'Wyn', value: '22' }, theirs: { by: 'Ola, phone', value: '20' } }],
+    })
   })
 
-  it('typing on over one\'s own entry is no clash', async () => {
+  it("typing on over one's own entry is no clash", async () => {
     const outbox = open(memoryStorage())
     outbox.add('job', 'f', change({ typed: '2' }, { typed: '' }))
     await outbox.flush()
@@ -279,7 +351,9 @@ describe('two hands', () => {
       expect(entries[0]).toMatchObject({ state: 'clash', clashes: [{ path: 'depths.0', mine: '22', theirs: '20' }] })
       outbox.settle(entries[0]!.key, kept, by)
       await outbox.flush()
-      expect([joint().depths['0'], joint().signoffs.length, entries.length]).toEqual(kept === 'mine' ? ['22', 1, 0] : ['20', 0, 0])
+      expect([joint().depths['0'], joint().signoffs.length, entries.length]).toEqual(
+        kept === 'mine' ? ['22', 1, 0] : ['20', 0, 0],
+      )
     }
   })
 
@@ -292,7 +366,9 @@ describe('two hands', () => {
   })
 
   it.each(['mine', 'theirs'] as const)('both signed: what is signed stays, %s may only come after it', async (kept) => {
-    server = new Server(aJoint({ depths: { 0: '20' }, version: 2, signoffs: [aSignoff({ id: 'first', initials: 'OL' })] }))
+    server = new Server(
+      aJoint({ depths: { 0: '20' }, version: 2, signoffs: [aSignoff({ id: 'first', initials: 'OL' })] }),
+    )
     const outbox = open(memoryStorage())
     outbox.add('job', 'j', depth('22'))
     outbox.add('job', 'j', { do: 'tick', place: { entry: 0, step: 0 }, done: true })
@@ -303,7 +379,9 @@ describe('two hands', () => {
     await outbox.flush()
     expect(entries).toEqual([])
     expect(joint().signoffs[0]).toMatchObject({ id: 'first', initials: 'OL' })
-    expect(joint().signoffs.slice(1)).toMatchObject(kept === 'mine' ? [{ initials: 'WY', corrects: 'first', depths: { 0: '22' } }] : [])
+    expect(joint().signoffs.slice(1)).toMatchObject(
+      kept === 'mine' ? [{ initials: 'WY', corrects: 'first', depths: { 0: '22' } }] : [],
+    )
   })
 })
 
@@ -312,13 +390,24 @@ describe('a storage that is slow', () => {
     vi.useRealTimers()
     server = new Server(aFind({ id: 'f' }))
     const memory = memoryStorage()
-    const slow = <A extends unknown[], R>(work: (...given: A) => Promise<R>, ms: number) => async (...given: A): Promise<R> => {
-      await new Promise(resolve => setTimeout(resolve, ms))
-      return work(...given)
-    }
-    const outbox = open({ ...memory, seal: slow(memory.seal, 15), replace: slow(memory.replace, 40), add: slow(memory.add, 10) })
+    const slow =
+      <A extends unknown[], R>(work: (...given: A) => Promise<R>, ms: number) =>
+      async (...given: A): Promise<R> => {
+        await new Promise((resolve) => setTimeout(resolve, ms))
+        return work(...given)
+      }
+    const outbox = open({
+      ...memory,
+      seal: slow(memory.seal, 15),
+      replace: slow(memory.replace, 40),
+      add: slow(memory.add, 10),
+    })
     /** The notes as the screen has them: the server's with what waits over them. */
-    const shown = () => entries.reduce((notes, { act }) => (act.do === 'change' && 'notes' in act.changes ? String(act.changes.notes) : notes), find().notes)
+    const shown = () =>
+      entries.reduce(
+        (notes, { act }) => (act.do === 'change' && 'notes' in act.changes ? String(act.changes.notes) : notes),
+        find().notes,
+      )
     let typed = ''
     for (const word of ['one', 'two', 'three', 'four']) {
       const before = shown()
@@ -326,7 +415,7 @@ describe('a storage that is slow', () => {
       typed = `${before} ${word}`.trim()
       outbox.add('job', 'f', change({ notes: typed }, { notes: before }))
       void outbox.flush()
-      await new Promise(resolve => setTimeout(resolve, 22))
+      await new Promise((resolve) => setTimeout(resolve, 22))
     }
     await outbox.flush()
     await outbox.flush()

@@ -8,11 +8,11 @@ export const SEND_AFTER_MS = 300
 /** Pauses before a call that found no server is tried again, ms; the last one is kept to. */
 const RETRY_AFTER_MS = [1000, 2000, 4000, 8000] as const
 
-export type Reply = { ok: true, value: unknown } | { ok: false, error: Issue, away: boolean, saved?: unknown }
+export type Reply = { ok: true; value: unknown } | { ok: false; error: Issue; away: boolean; saved?: unknown }
 
 export interface Surroundings {
   storage: Storage
-  send: (request: Request, about: { key: string, ago: number }) => Promise<Reply>
+  send: (request: Request, about: { key: string; ago: number }) => Promise<Reply>
   /** ms since 1970, by this tablet's clock. */
   now: () => number
   newKey: () => string
@@ -26,8 +26,10 @@ export interface Surroundings {
   onChange: (entries: readonly Entry[], away: Issue | null) => void
 }
 
-const pick = (record: object, fields: Iterable<string>): Fields => Object.fromEntries([...fields].map(field => [field, (record as Fields)[field]]))
-const isSigned = (record: AnyRecord | undefined): record is JointRecord => record !== undefined && 'signoffs' in record && isMade(record)
+const pick = (record: object, fields: Iterable<string>): Fields =>
+  Object.fromEntries([...fields].map((field) => [field, (record as Fields)[field]]))
+const isSigned = (record: AnyRecord | undefined): record is JointRecord =>
+  record !== undefined && 'signoffs' in record && isMade(record)
 /** Plain data: what a browser's database takes, and what comes back from it. */
 const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
 
@@ -48,7 +50,10 @@ export function createOutbox(around: Surroundings) {
 
   /** Versions that this page's own entries came to: what it does next was done knowing them, even where its screen lags behind. */
   const reached = new Map<string, number>()
-  const knowing = (record: string, act: Act): Act => (act.do === 'change' || act.do === 'sign' ? { ...act, version: Math.max(act.version, reached.get(record) ?? 0) } : act)
+  const knowing = (record: string, act: Act): Act =>
+    act.do === 'change' || act.do === 'sign'
+      ? { ...act, version: Math.max(act.version, reached.get(record) ?? 0) }
+      : act
 
   const changed = () => around.onChange(entries, away)
 
@@ -68,22 +73,33 @@ export function createOutbox(around: Surroundings) {
     return done
   }
 
-  const swap = (key: string, entry: Entry) => { entries = entries.map(one => (one.key === key ? entry : one)) }
+  const swap = (key: string, entry: Entry) => {
+    entries = entries.map((one) => (one.key === key ? entry : one))
+  }
   const drop = (keys: readonly string[]) => {
     entries = entries.filter(({ key }) => !keys.includes(key))
-    for (const key of keys) void keep(kept => kept.remove(key))
+    for (const key of keys) void keep((kept) => kept.remove(key))
   }
 
   function append(job: string, record: string, act: Act, key = newKey()): Entry {
-    const entry: Entry = plain({ key, page, at: now(), job, record, act: knowing(record, act), isSealed: false, state: 'waiting' })
+    const entry: Entry = plain({
+      key,
+      page,
+      at: now(),
+      job,
+      record,
+      act: knowing(record, act),
+      isSealed: false,
+      state: 'waiting',
+    })
     entries = [...entries, entry]
-    void keep(kept => kept.add(entry))
+    void keep((kept) => kept.add(entry))
     return entry
   }
 
   /** The last entry of a record, where a change can still be folded into it. */
   function openFor(record: string): Entry | undefined {
-    const last = entries.findLast(entry => entry.record === record)
+    const last = entries.findLast((entry) => entry.record === record)
     if (!last || last.page !== page || last.act.do !== 'change') return undefined
     return last.state === 'refused' || (last.state === 'waiting' && !last.isSealed) ? last : undefined
   }
@@ -96,7 +112,11 @@ export function createOutbox(around: Surroundings) {
       changed()
       return entry
     }
-    const both: Act = { ...open.act, changes: { ...open.act.changes, ...act.changes }, base: { ...act.base, ...open.act.base } }
+    const both: Act = {
+      ...open.act,
+      changes: { ...open.act.changes, ...act.changes },
+      base: { ...act.base, ...open.act.base },
+    }
     if (open.state === 'refused') {
       const anew = plain({ ...renewed(open, both), at: now() })
       void put(open.key, anew)
@@ -107,7 +127,7 @@ export function createOutbox(around: Surroundings) {
     swap(open.key, folded)
     void keep(async (kept) => {
       // Another page of this browser sent it meanwhile: the rest goes after it, as an entry of its own.
-      if (!await kept.replace(open.key, folded, true)) {
+      if (!(await kept.replace(open.key, folded, true))) {
         const rest: Entry = plain({ ...folded, key: newKey(), isSealed: false, act: knowing(record, act) })
         entries = [...entries, rest]
         await kept.add(rest)
@@ -122,14 +142,19 @@ export function createOutbox(around: Surroundings) {
   async function put(key: string, entry: Entry) {
     const kept = plain(entry)
     swap(key, kept)
-    await keep(storage => storage.replace(key, kept))
+    await keep((storage) => storage.replace(key, kept))
   }
 
   /** The next version of a record is known: what this page did on top of it was done knowing it. */
   function rebase(entry: Entry, version: number) {
     if (entry.page === page) reached.set(entry.record, Math.max(version, reached.get(entry.record) ?? 0))
     for (const later of entries) {
-      if (later.record !== entry.record || later.page !== entry.page || (later.act.do !== 'change' && later.act.do !== 'sign')) continue
+      if (
+        later.record !== entry.record ||
+        later.page !== entry.page ||
+        (later.act.do !== 'change' && later.act.do !== 'sign')
+      )
+        continue
       void put(later.key, { ...later, act: { ...later.act, version } })
     }
   }
@@ -138,12 +163,29 @@ export function createOutbox(around: Surroundings) {
   async function taken(entry: Entry, value: unknown) {
     onTaken(entry, value)
     entries = entries.filter(({ key }) => key !== entry.key)
-    const isChecked = entry.act.do === 'change' || entry.act.do === 'sign' || entry.act.do === 'begin-find' || entry.act.do === 'begin-line' || entry.act.do === 'begin-cut' || entry.act.do === 'begin-joint' || entry.act.do === 'bring-back'
-    if (isChecked && value && typeof (value as AnyRecord).version === 'number') rebase(entry, (value as AnyRecord).version)
-    await keep(kept => kept.remove(entry.key))
+    const isChecked =
+      entry.act.do === 'change' ||
+      entry.act.do === 'sign' ||
+      entry.act.do === 'begin-find' ||
+      entry.act.do === 'begin-line' ||
+      entry.act.do === 'begin-cut' ||
+      entry.act.do === 'begin-joint' ||
+      entry.act.do === 'bring-back'
+    if (isChecked && value && typeof (value as AnyRecord).version === 'number')
+      rebase(entry, (value as AnyRecord).version)
+    await keep((kept) => kept.remove(entry.key))
   }
 
-  const renewed = (entry: Entry, act: Act): Entry => ({ ...entry, key: newKey(), isSealed: false, state: 'waiting', issue: undefined, saved: undefined, clashes: undefined, act })
+  const renewed = (entry: Entry, act: Act): Entry => ({
+    ...entry,
+    key: newKey(),
+    isSealed: false,
+    state: 'waiting',
+    issue: undefined,
+    saved: undefined,
+    clashes: undefined,
+    act,
+  })
 
   /** An entry the server refused because another hand was first: both kept where they are of different fields, else held with both beside each other. */
   async function met(entry: Entry, issue: Issue, saved: AnyRecord): Promise<void> {
@@ -155,8 +197,19 @@ export function createOutbox(around: Surroundings) {
       if (Object.keys(changes).length === 0) return drop([entry.key])
       if (clashes.length > 0) return hold(clashes)
       // What is signed takes no change more, even of a field nobody else touched.
-      if (isSigned(saved)) return hold(Object.entries(changes).map(([path, mine]) => ({ path, base: act.base[path], mine, theirs: (saved as unknown as Fields)[path] })))
-      return put(entry.key, renewed(entry, { ...act, changes, base: pick(saved, Object.keys(changes)), version: saved.version }))
+      if (isSigned(saved))
+        return hold(
+          Object.entries(changes).map(([path, mine]) => ({
+            path,
+            base: act.base[path],
+            mine,
+            theirs: (saved as unknown as Fields)[path],
+          })),
+        )
+      return put(
+        entry.key,
+        renewed(entry, { ...act, changes, base: pick(saved, Object.keys(changes)), version: saved.version }),
+      )
     }
     if (act.do === 'sign') {
       const differing = changedSince(act.seen, saved as unknown as Fields)
@@ -173,11 +226,13 @@ export function createOutbox(around: Surroundings) {
   async function sendOne({ key }: Entry): Promise<'done' | 'away'> {
     let entry: Entry | undefined
     // Closed here before it is closed in the storage: what is done from now on goes after it, never into it.
-    entries = entries.map(one => (one.key === key ? { ...one, isSealed: true } : one))
-    const isKept = await keep(async (storage) => { entry = await storage.seal(key) })
+    entries = entries.map((one) => (one.key === key ? { ...one, isSealed: true } : one))
+    const isKept = await keep(async (storage) => {
+      entry = await storage.seal(key)
+    })
     if (!entry) {
-      const gone = isKept ? entries.find(one => one.key === key) : undefined
-      entries = entries.filter(one => one !== gone)
+      const gone = isKept ? entries.find((one) => one.key === key) : undefined
+      entries = entries.filter((one) => one !== gone)
       if (gone) onGone(gone)
       return 'done'
     }
@@ -216,7 +271,9 @@ export function createOutbox(around: Surroundings) {
 
   function later(ms: number) {
     clearTimeout(timer)
-    timer = setTimeout(() => { void flush() }, ms)
+    timer = setTimeout(() => {
+      void flush()
+    }, ms)
   }
 
   /** Sends now. Comes back once everything is with the server, is held, or no server answers. */
@@ -228,38 +285,76 @@ export function createOutbox(around: Surroundings) {
 
   /** Reads what is kept, this page's and that of pages that were closed. */
   async function load() {
-    await keep(async (kept) => { entries = await kept.all() })
+    await keep(async (kept) => {
+      entries = await kept.all()
+    })
     changed()
   }
 
   /** Whose value stands where two hands met. `initials` sign a correction where the other's is signed. */
-  function settle(key: string, kept: 'mine' | 'theirs', by: { mine: string, initials: string }) {
-    const entry = entries.find(one => one.key === key)
+  function settle(key: string, kept: 'mine' | 'theirs', by: { mine: string; initials: string }) {
+    const entry = entries.find((one) => one.key === key)
     if (!entry?.saved || !entry.clashes) return
     const { act, saved, clashes } = entry
     const time = new Date(entry.at).toISOString()
     const kind = act.do === 'change' ? act.kind : 'joints'
     append(entry.job, entry.record, {
       do: 'settle',
-      body: { kind, record: entry.record, kept, fields: clashes.map(({ path, mine, theirs }) => ({ path, mine: { by: by.mine, at: time, value: mine ?? null }, theirs: { by: saved.updatedBy, at: saved.updatedAt, value: theirs ?? null } })) },
+      body: {
+        kind,
+        record: entry.record,
+        kept,
+        fields: clashes.map(({ path, mine, theirs }) => ({
+          path,
+          mine: { by: by.mine, at: time, value: mine ?? null },
+          theirs: { by: saved.updatedBy, at: saved.updatedAt, value: theirs ?? null },
+        })),
+      },
     })
-    const ofRecord = entries.filter(one => one.record === entry.record && one.act.do !== 'settle').map(one => one.key)
-    const depths = (act.do === 'change' ? { ...(saved as JointRecord).depths, ...act.changes.depths as object } : act.do === 'sign' ? act.seen.depths : {}) as Record<string, string>
+    const ofRecord = entries
+      .filter((one) => one.record === entry.record && one.act.do !== 'settle')
+      .map((one) => one.key)
+    const depths = (
+      act.do === 'change'
+        ? { ...(saved as JointRecord).depths, ...(act.changes.depths as object) }
+        : act.do === 'sign'
+          ? act.seen.depths
+          : {}
+    ) as Record<string, string>
     if (isSigned(saved)) {
       // One answer settles all that was done here on a joint the other hand signed.
-      const initials = entries.map(one => (one.record === entry.record && one.act.do === 'sign' ? one.act.body.initials : null)).findLast(Boolean) ?? by.initials
+      const initials =
+        entries
+          .map((one) => (one.record === entry.record && one.act.do === 'sign' ? one.act.body.initials : null))
+          .findLast(Boolean) ?? by.initials
       drop(ofRecord)
-      if (kept === 'mine') append(entry.job, entry.record, { do: 'sign', version: saved.version, seen: pick(saved, ['depths', 'wayId']), body: { initials, corrects: saved.signoffs.at(-1)!.id, depths } })
+      if (kept === 'mine')
+        append(entry.job, entry.record, {
+          do: 'sign',
+          version: saved.version,
+          seen: pick(saved, ['depths', 'wayId']),
+          body: { initials, corrects: saved.signoffs.at(-1)!.id, depths },
+        })
     } else if (act.do === 'change') {
       const { changes } = mergeFields(act.base, act.changes, saved as unknown as Fields, kept)
       if (Object.keys(changes).length === 0) drop([key])
-      else void put(key, renewed(entry, { ...act, changes, base: pick(saved, Object.keys(changes)), version: saved.version }))
+      else
+        void put(
+          key,
+          renewed(entry, { ...act, changes, base: pick(saved, Object.keys(changes)), version: saved.version }),
+        )
     } else if (act.do === 'sign') {
       // Signed to other figures than are saved: they are set right first, then it is signed; or it is signed anew by hand.
       drop([key])
       if (kept === 'mine') {
         const fields = new Set(clashes.map(({ path }) => path.split('.')[0]!))
-        append(entry.job, entry.record, { do: 'change', kind: 'joints', changes: pick(act.seen, fields), base: pick(saved, fields), version: saved.version })
+        append(entry.job, entry.record, {
+          do: 'change',
+          kind: 'joints',
+          changes: pick(act.seen, fields),
+          base: pick(saved, fields),
+          version: saved.version,
+        })
         append(entry.job, entry.record, { ...act, version: saved.version })
       }
     }
@@ -269,30 +364,38 @@ export function createOutbox(around: Surroundings) {
 
   /** Tries an entry that came back again, or lets it go. */
   function retry(key: string) {
-    const entry = entries.find(one => one.key === key)
+    const entry = entries.find((one) => one.key === key)
     if (!entry || entry.state !== 'refused') return
     void put(key, renewed(entry, entry.act))
     changed()
     void flush()
   }
   function letGo(key: string) {
-    const entry = entries.find(one => one.key === key)
+    const entry = entries.find((one) => one.key === key)
     if (!entry) return
     // With a record that was never begun goes all that was done to it.
-    if (entry.act.do === 'begin-job') drop(entries.filter(({ job }) => job === entry.job).map(one => one.key))
-    else if (entry.act.do.startsWith('begin')) drop(entries.filter(({ record }) => record === entry.record).map(one => one.key))
+    if (entry.act.do === 'begin-job') drop(entries.filter(({ job }) => job === entry.job).map((one) => one.key))
+    else if (entry.act.do.startsWith('begin'))
+      drop(entries.filter(({ record }) => record === entry.record).map((one) => one.key))
     else drop([key])
     changed()
     void flush()
   }
 
   return {
-    add, flush, load, settle, retry, letGo,
+    add,
+    flush,
+    load,
+    settle,
+    retry,
+    letGo,
     /** Sends after a pause, for what is still being typed. */
     soon: () => later(SEND_AFTER_MS),
     /** Comes back once all that was done is kept on this tablet. */
     kept: () => writing,
-    get isKept() { return storage.isKept },
+    get isKept() {
+      return storage.isKept
+    },
   }
 }
 

@@ -3,7 +3,11 @@ import type { JobRecord } from '#core/record'
 import type { Entry } from './entry'
 
 /** A job as the server last gave it. */
-export interface Copy { id: string, job: JobRecord, at: number }
+export interface Copy {
+  id: string
+  job: JobRecord
+  at: number
+}
 
 /**
  * Where entries and copies are kept. Each call is one transaction, so that two pages of one browser never take or
@@ -26,8 +30,8 @@ export interface Storage {
 }
 
 interface Schema extends DBSchema {
-  entries: { key: number, value: Entry & { seq?: number }, indexes: { key: string } }
-  copies: { key: string, value: Copy }
+  entries: { key: number; value: Entry & { seq?: number }; indexes: { key: string } }
+  copies: { key: string; value: Copy }
 }
 
 const withoutSeq = ({ seq: _, ...entry }: Entry & { seq?: number }): Entry => entry
@@ -36,11 +40,16 @@ const withoutSeq = ({ seq: _, ...entry }: Entry & { seq?: number }): Entry => en
 export async function openStorage(name = 'jolvet'): Promise<Storage> {
   const db = await openDB<Schema>(name, 1, {
     upgrade(fresh) {
-      fresh.createObjectStore('entries', { keyPath: 'seq', autoIncrement: true }).createIndex('key', 'key', { unique: true })
+      fresh
+        .createObjectStore('entries', { keyPath: 'seq', autoIncrement: true })
+        .createIndex('key', 'key', { unique: true })
       fresh.createObjectStore('copies', { keyPath: 'id' })
     },
   })
-  const change = async (key: string, work: (kept: Entry & { seq?: number }) => Entry | null | undefined): Promise<Entry | undefined> => {
+  const change = async (
+    key: string,
+    work: (kept: Entry & { seq?: number }) => Entry | null | undefined,
+  ): Promise<Entry | undefined> => {
     const tx = db.transaction('entries', 'readwrite', { durability: 'strict' })
     const kept = await tx.store.index('key').get(key)
     const next = kept && work(kept)
@@ -57,37 +66,46 @@ export async function openStorage(name = 'jolvet'): Promise<Storage> {
       await tx.store.add(entry)
       await tx.done
     },
-    replace: async (key, entry, unsealed = false) => await change(key, kept => (unsealed && kept.isSealed ? undefined : entry)) !== undefined,
+    replace: async (key, entry, unsealed = false) =>
+      (await change(key, (kept) => (unsealed && kept.isSealed ? undefined : entry))) !== undefined,
     seal: async (key) => {
-      const sealed = await change(key, kept => ({ ...kept, isSealed: true }))
+      const sealed = await change(key, (kept) => ({ ...kept, isSealed: true }))
       return sealed && withoutSeq(sealed)
     },
-    remove: async (key) => { await change(key, () => null) },
+    remove: async (key) => {
+      await change(key, () => null)
+    },
     copies: () => db.getAll('copies'),
-    putCopy: async (copy) => { await db.put('copies', copy) },
-    dropCopy: id => db.delete('copies', id),
+    putCopy: async (copy) => {
+      await db.put('copies', copy)
+    },
+    dropCopy: (id) => db.delete('copies', id),
   }
 }
 
 /** The same in memory, for a browser that keeps nothing: it lasts as long as the page. */
 export function memoryStorage(entries: readonly Entry[] = []): Storage {
   let kept = [...entries]
-  const find = (key: string) => kept.find(entry => entry.key === key)
+  const find = (key: string) => kept.find((entry) => entry.key === key)
   return {
     isKept: false,
     all: async () => [...kept],
-    add: async (entry) => { kept.push(entry) },
+    add: async (entry) => {
+      kept.push(entry)
+    },
     replace: async (key, entry, unsealed = false) => {
       const old = find(key)
       if (!old || (unsealed && old.isSealed)) return false
-      kept = kept.map(one => (one === old ? entry : one))
+      kept = kept.map((one) => (one === old ? entry : one))
       return true
     },
     seal: async (key) => {
-      kept = kept.map(one => (one.key === key ? { ...one, isSealed: true } : one))
+      kept = kept.map((one) => (one.key === key ? { ...one, isSealed: true } : one))
       return find(key)
     },
-    remove: async (key) => { kept = kept.filter(one => one.key !== key) },
+    remove: async (key) => {
+      kept = kept.filter((one) => one.key !== key)
+    },
     copies: async () => [],
     putCopy: async () => undefined,
     dropCopy: async () => undefined,

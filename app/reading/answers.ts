@@ -10,7 +10,14 @@ export type Choice = Exclude<AnswerName, LengthAnswer | 'traced' | 'ruled-out' |
 
 /** The answers offered for each. */
 export const CHOICES: Readonly<Record<Choice, readonly (string | boolean)[]>> = {
-  'colour': COLOURS, 'scratch': SCRATCHES, 'held-by': HELD_BYS, 'magnet': [true, false], 'flex': FLEXES, 'stripe': STRIPES, 'lagging': LAGGINGS, 'warm': [true, false],
+  colour: COLOURS,
+  scratch: SCRATCHES,
+  'held-by': HELD_BYS,
+  magnet: [true, false],
+  flex: FLEXES,
+  stripe: STRIPES,
+  lagging: LAGGINGS,
+  warm: [true, false],
 }
 
 /** Choices that warn of something and say nothing of which pipe it is. */
@@ -19,6 +26,12 @@ export const FOR_CAUTION: ReadonlySet<Choice> = new Set(['lagging', 'warm'])
 export const isChoice = (check: string): check is Choice => Object.hasOwn(CHOICES, check)
 
 /** One answer and what it would mean; nothing is said of one that hardly comes. */
-export interface SettlingKey { value: string | boolean, means: Meaning | undefined }
+export interface SettlingKey {
+  value: string | boolean
+  means: Meaning | undefined
+}
 /** The most telling check that has a few answers. */
-export interface Settling { check: Choice, keys: SettlingKey[] }
+export interface Settling {
+  check: Choice
+  keys: SettlingKey[]
+}

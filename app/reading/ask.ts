@@ -2,7 +2,10 @@ import type { Ask } from '#core/making'
 import { judgeReading } from '#core/making'
 import { formatDecimal, formatLength, parseLength, type UnitSystem } from '#core/units'
 
-export interface AskReading { value: number | null, problem: string | null }
+export interface AskReading {
+  value: number | null
+  problem: string | null
+}
 
 /** What is accepted, in the job's units, such as "1/8 to 1/4 in" or "0.75 to 1.25 turns". */
 export function askRange({ lo, hi, unit }: Ask, system: UnitSystem): string {
@@ -20,7 +23,9 @@ export function readAsk(ask: Ask, typed: string, system: UnitSystem): AskReading
     return length.ok ? { value: length.value.mm, problem: null } : { value: null, problem: length.error.message }
   }
   const number = Number(text.replace(',', '.'))
-  return /^\d{1,3}([.,]\d{1,3})?$/.test(text) ? { value: number, problem: null } : { value: null, problem: `${ask.words}: a number, such as ${formatDecimal(ask.lo, 2)}.` }
+  return /^\d{1,3}([.,]\d{1,3})?$/.test(text)
+    ? { value: number, problem: null }
+    : { value: null, problem: `${ask.words}: a number, such as ${formatDecimal(ask.lo, 2)}.` }
 }
 
 /** What a figure means for its step: a firm limit passed by is a check that fails. */

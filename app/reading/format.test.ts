@@ -12,5 +12,13 @@ describe('a reading', () => {
 })
 
 describe('a probability', () => {
-  it.each([[0, 'under 1'], [0.004, 'under 1'], [0.01, '1'], [0.884, '88'], [0.99, '99'], [0.9951, 'over 99'], [1, 'over 99']])('%f is %s in 100', (share, words) => expect(inHundred(share)).toBe(words))
+  it.each([
+    [0, 'under 1'],
+    [0.004, 'under 1'],
+    [0.01, '1'],
+    [0.884, '88'],
+    [0.99, '99'],
+    [0.9951, 'over 99'],
+    [1, 'over 99'],
+  ])('%f is %s in 100', (share, words) => expect(inHundred(share)).toBe(words))
 })

@@ -6,7 +6,12 @@ const LONGEST_PX = 2000
 const QUALITY = 0.85
 
 /** A photo as it waits to be sent: JPEG in base64, without the file's own metadata. */
-export interface ReadPhoto { name: string, data: string, width: number, height: number }
+export interface ReadPhoto {
+  name: string
+  data: string
+  width: number
+  height: number
+}
 
 /** Bytes as base64, in pieces small enough for a call's arguments. */
 function toBase64(bytes: Uint8Array): string {
@@ -25,9 +30,13 @@ export async function readPhoto(file: File): Promise<Result<ReadPhoto>> {
   const kind = readPhotoKind(bytes, file.name, file.size)
   if (!kind.ok) return kind
   const bitmap = await createImageBitmap(file).catch(() => null)
-  if (!bitmap) return fail('impossible', 'photo', 'photo: it begins like a picture but cannot be opened. The file is damaged.')
+  if (!bitmap)
+    return fail('impossible', 'photo', 'photo: it begins like a picture but cannot be opened. The file is damaged.')
   const shrink = Math.min(1, LONGEST_PX / Math.max(bitmap.width, bitmap.height))
-  const [width, height] = [Math.max(1, Math.round(bitmap.width * shrink)), Math.max(1, Math.round(bitmap.height * shrink))]
+  const [width, height] = [
+    Math.max(1, Math.round(bitmap.width * shrink)),
+    Math.max(1, Math.round(bitmap.height * shrink)),
+  ]
   const canvas = new OffscreenCanvas(width, height)
   const draw = canvas.getContext('2d')!
   draw.fillStyle = '#fff'
@@ -35,5 +44,10 @@ export async function readPhoto(file: File): Promise<Result<ReadPhoto>> {
   draw.drawImage(bitmap, 0, 0, width, height)
   bitmap.close()
   const jpeg = await canvas.convertToBlob({ type: 'image/jpeg', quality: QUALITY })
-  return ok({ name: `${file.name.replace(/\.[^.]*$/, '').slice(0, 190)}.jpg`, data: toBase64(new Uint8Array(await jpeg.arrayBuffer())), width, height })
+  return ok({
+    name: `${file.name.replace(/\.[^.]*$/, '').slice(0, 190)}.jpg`,
+    data: toBase64(new Uint8Array(await jpeg.arrayBuffer())),
+    width,
+    height,
+  })
 }

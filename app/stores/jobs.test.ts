@@ -10,16 +10,23 @@ import { useJobStore } from './jobs'
 const answered = findWays({ region: 'gb', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' } })
 const way = answered.ok ? answered.value.ways[0]! : null!
 const find = (changes: Partial<FindRecord> = {}) => aFind({ typed: '22', ...changes })
-const joint = (changes: Partial<JointRecord> = {}) => aJoint({ a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' }, ...changes })
+const joint = (changes: Partial<JointRecord> = {}) =>
+  aJoint({ a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' }, ...changes })
 const job = (changes: Partial<JobRecord> = {}): JobRecord => aJob({ finds: [find()], joints: [joint()], ...changes })
 
-interface Call { url: string, method: string, body: Record<string, unknown> | undefined, headers: Record<string, string> }
+interface Call {
+  url: string
+  method: string
+  body: Record<string, unknown> | undefined
+  headers: Record<string, string>
+}
 
 /** A server of one job: answers by what a test puts in `reply`, and keeps every call. */
 let calls: Call[]
 let reply: (call: Call) => unknown
 
-const failure = (status: number | undefined, data: unknown): FetchError => Object.assign(new FetchError('failed'), { status, data })
+const failure = (status: number | undefined, data: unknown): FetchError =>
+  Object.assign(new FetchError('failed'), { status, data })
 const away = () => failure(undefined, undefined)
 
 beforeEach(() => {
@@ -28,13 +35,24 @@ beforeEach(() => {
   vi.stubGlobal('BroadcastChannel', undefined)
   calls = []
   reply = () => job()
-  vi.stubGlobal('$fetch', async (url: string, { method, body, headers }: { method: string, body?: string, headers: Record<string, string> }) => {
-    const call: Call = { url, method, headers, body: body === undefined ? undefined : JSON.parse(body) as Record<string, unknown> }
-    calls.push(call)
-    const answer = await reply(call)
-    if (answer instanceof Error) throw answer
-    return answer
-  })
+  vi.stubGlobal(
+    '$fetch',
+    async (
+      url: string,
+      { method, body, headers }: { method: string; body?: string; headers: Record<string, string> },
+    ) => {
+      const call: Call = {
+        url,
+        method,
+        headers,
+        body: body === undefined ? undefined : (JSON.parse(body) as Record<string, unknown>),
+      }
+      calls.push(call)
+      const answer = await reply(call)
+      if (answer instanceof Error) throw answer
+      return answer
+    },
+  )
 })
 afterEach(() => {
   vi.useRealTimers()
@@ -60,7 +78,14 @@ describe('what is typed', () => {
     store.changeFind('yard', 'f', { typed: '21.5', place: 'wall' })
     expect([store.jobOf('yard')!.finds[0]!.typed, store.entries.length]).toEqual(['21.5', 1])
     await vi.advanceTimersByTimeAsync(1000)
-    expect(writes()).toMatchObject([{ url: '/api/jobs/job-1/finds/f', method: 'PATCH', body: { typed: '21.5', place: 'wall', version: 1 }, headers: { 'Hand': 'Wyn%2C%20tablet', 'Idempotency-Key': expect.stringMatching(/^[\w-]{36}$/) } }])
+    expect(writes()).toMatchObject([
+      {
+        url: '/api/jobs/job-1/finds/f',
+        method: 'PATCH',
+        body: { typed: '21.5', place: 'wall', version: 1 },
+        headers: { Hand: 'Wyn%2C%20tablet', 'Idempotency-Key': expect.stringMatching(/^[\w-]{36}$/) },
+      },
+    ])
     expect(store.entries).toEqual([])
     expect(store.jobOf('yard')!.finds[0]).toMatchObject({ typed: '21.5', version: 2 })
   })
@@ -68,7 +93,10 @@ describe('what is typed', () => {
   it('while a save is on its way is not put back by its answer, and goes out next with the new version', async () => {
     const store = await loaded()
     let answer: (value: unknown) => void = () => undefined
-    reply = () => new Promise((resolve) => { answer = resolve })
+    reply = () =>
+      new Promise((resolve) => {
+        answer = resolve
+      })
     store.changeFind('yard', 'f', { typed: '21' })
     await vi.advanceTimersByTimeAsync(400)
     store.changeFind('yard', 'f', { typed: '21.5' })
@@ -77,7 +105,10 @@ describe('what is typed', () => {
     expect(store.jobOf('yard')!.finds[0]).toMatchObject({ typed: '21.5', version: 2 })
     reply = ({ body }) => find({ ...body, version: 3 } as Partial<FindRecord>)
     await vi.advanceTimersByTimeAsync(1000)
-    expect(writes().map(({ body }) => [body!.typed, body!.version])).toEqual([['21', 1], ['21.5', 2]])
+    expect(writes().map(({ body }) => [body!.typed, body!.version])).toEqual([
+      ['21', 1],
+      ['21.5', 2],
+    ])
   })
 
   it('is kept, shown and tried again while no server answers, and says how long ago it was done', async () => {
@@ -85,7 +116,11 @@ describe('what is typed', () => {
     reply = away
     store.changeFind('yard', 'f', { typed: '21.5' })
     await vi.advanceTimersByTimeAsync(400)
-    expect([store.away?.message, store.entries.length, store.jobOf('yard')!.finds[0]!.typed]).toEqual(['the server does not answer.', 1, '21.5'])
+    expect([store.away?.message, store.entries.length, store.jobOf('yard')!.finds[0]!.typed]).toEqual([
+      'the server does not answer.',
+      1,
+      '21.5',
+    ])
     reply = ({ body }) => find({ ...body, version: 2 } as Partial<FindRecord>)
     await vi.advanceTimersByTimeAsync(60_000)
     expect(Number(writes().at(-1)!.headers['Done-Ago'])).toBeGreaterThan(1000)
@@ -94,7 +129,10 @@ describe('what is typed', () => {
 
   it('that is refused stays on the screen with its reason till it is changed or let go', async () => {
     const store = await loaded()
-    reply = ({ method }) => (method === 'PATCH' ? failure(422, { error: { code: 'range', path: 'typed', message: 'typed: too long.' } }) : job())
+    reply = ({ method }) =>
+      method === 'PATCH'
+        ? failure(422, { error: { code: 'range', path: 'typed', message: 'typed: too long.' } })
+        : job()
     store.changeFind('yard', 'f', { typed: '21.5' })
     await vi.advanceTimersByTimeAsync(400)
     expect(store.refused.map(({ issue }) => issue!.message)).toEqual(['typed: too long.'])
@@ -105,10 +143,13 @@ describe('what is typed', () => {
     expect([store.entries.length, store.jobOf('yard')!.finds[0]!.typed]).toEqual([0, '15'])
   })
 
-  it('meets another hand\'s entry: both stand there, and the one picked goes out over the other\'s version', async () => {
+  it("meets another hand's entry: both stand there, and the one picked goes out over the other's version", async () => {
     const store = await loaded()
     const theirs = find({ typed: '15', version: 4, updatedBy: 'Ola' })
-    reply = ({ method, body }) => (method === 'PATCH' && body!.version !== 4 ? failure(409, { error: { code: 'impossible', path: 'version', message: 'Someone else.' }, saved: theirs }) : { ...theirs, ...body, version: 5 })
+    reply = ({ method, body }) =>
+      method === 'PATCH' && body!.version !== 4
+        ? failure(409, { error: { code: 'impossible', path: 'version', message: 'Someone else.' }, saved: theirs })
+        : { ...theirs, ...body, version: 5 }
     store.changeFind('yard', 'f', { typed: '21.5' })
     await vi.advanceTimersByTimeAsync(400)
     expect(store.clashes[0]).toMatchObject({ clashes: [{ path: 'typed', base: '22', mine: '21.5', theirs: '15' }] })
@@ -124,9 +165,20 @@ describe('without a server', () => {
   it('a joint is begun, its way taken, every step ticked and signed, by the rules the server has', async () => {
     const store = await loaded()
     reply = away
-    const begun = store.createJoint('yard', { place: 'riser', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' }, findA: null, findB: null, conditions: {}, orientation: 'horizontal', wayId: null, comeBack: null, depths: {} })
+    const begun = store.createJoint('yard', {
+      place: 'riser',
+      a: { pipe: 'cu-en-x-22' },
+      b: { pipe: 'cu-en-x-22' },
+      findA: null,
+      findB: null,
+      conditions: {},
+      orientation: 'horizontal',
+      wayId: null,
+      comeBack: null,
+      depths: {},
+    })
     const id = begun.ok ? begun.value.id : ''
-    const made = () => store.jobOf('yard')!.joints.find(one => one.id === id)!
+    const made = () => store.jobOf('yard')!.joints.find((one) => one.id === id)!
     expect(made().number).toBe(2)
     store.changeJoint('yard', id, { wayId: way.id })
     expect(made().way?.id).toBe(way.id)
@@ -136,7 +188,10 @@ describe('without a server', () => {
     }
     expect(store.sign('yard', id, { initials: 'WY' }).ok).toBe(true)
     expect(made().signoffs).toMatchObject([{ initials: 'WY' }])
-    expect(store.setTick('yard', id, { entry: 0, step: 0 }, false)).toMatchObject({ ok: false, error: { path: 'joint' } })
+    expect(store.setTick('yard', id, { entry: 0, step: 0 }, false)).toMatchObject({
+      ok: false,
+      error: { path: 'joint' },
+    })
     expect(store.entries.map(({ act }) => act.do).slice(0, 2)).toEqual(['begin-joint', 'change'])
   })
 
@@ -149,9 +204,15 @@ describe('without a server', () => {
     const id = begun.ok ? begun.value.id : ''
     store.createFind(id, { ...BLANK_FIND, place: 'wall', typed: '5/8' })
     expect(store.jobOf(id)).toMatchObject({ slug: id, name: 'Rope walk', finds: [{ typed: '5/8' }] })
-    reply = ({ url, body }) => (url === '/api/jobs' ? aJob({ id, slug: 'rope-walk', name: 'Rope walk' }) : { ...body, version: 1 })
+    reply = ({ url, body }) =>
+      url === '/api/jobs' ? aJob({ id, slug: 'rope-walk', name: 'Rope walk' }) : { ...body, version: 1 }
     await vi.advanceTimersByTimeAsync(20_000)
-    expect(writes().map(({ url }) => url).filter(url => url === '/api/jobs' || url.includes(id)).slice(-2)).toEqual(['/api/jobs', `/api/jobs/${id}/finds`])
+    expect(
+      writes()
+        .map(({ url }) => url)
+        .filter((url) => url === '/api/jobs' || url.includes(id))
+        .slice(-2),
+    ).toEqual(['/api/jobs', `/api/jobs/${id}/finds`])
     expect(store.jobOf('rope-walk')!.finds).toHaveLength(1)
     expect(store.jobOf(id)!.slug).toBe('rope-walk')
   })
@@ -198,12 +259,21 @@ describe('what is done', () => {
   it('goes out after what was typed before it, and names the way it was done by', async () => {
     reply = () => job({ joints: [joint({ wayId: way.id, way })] })
     const store = await loaded()
-    reply = ({ method, body }) => joint({ wayId: way.id, way, version: 2, ...(method === 'PATCH' ? body as Partial<JointRecord> : { ticks: [aTick()] }) })
+    reply = ({ method, body }) =>
+      joint({
+        wayId: way.id,
+        way,
+        version: 2,
+        ...(method === 'PATCH' ? (body as Partial<JointRecord>) : { ticks: [aTick()] }),
+      })
     store.changeJoint('yard', 'j', { place: 'riser' })
     store.setTick('yard', 'j', { entry: 0, step: 'cut' }, true)
     expect(theJoint().ticks).toHaveLength(1)
     await vi.advanceTimersByTimeAsync(10)
-    expect(writes().map(({ method, url }) => `${method} ${url}`)).toEqual(['PATCH /api/jobs/job-1/joints/j', 'PUT /api/jobs/job-1/joints/j/ticks'])
+    expect(writes().map(({ method, url }) => `${method} ${url}`)).toEqual([
+      'PATCH /api/jobs/job-1/joints/j',
+      'PUT /api/jobs/job-1/joints/j/ticks',
+    ])
     expect(writes()[1]!.body).toEqual({ entry: 0, step: 'cut', way: way.id })
     expect(theJoint().ticks).toHaveLength(1)
   })

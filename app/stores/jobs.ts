@@ -4,10 +4,39 @@ import { useStorage } from '@vueuse/core'
 import { v4 as uuid } from 'uuid'
 import { fail, ok, type Issue, type Result } from '#core/base'
 import type { BenchPlan } from '#core/cutting'
-import { completeJob, rackAfter, type CutBody, type DoneCutBody, type FinishBody, type FindBody, type JobBody, type JobRecord, type JointBody, type JointInput, type JointRecord, type KitBody, type LineBody, type LineInput, type OffcutBody, type ReopenBody, type SignoffBody, type StepPlace, type TickBody } from '#core/record'
+import {
+  completeJob,
+  rackAfter,
+  type CutBody,
+  type DoneCutBody,
+  type FinishBody,
+  type FindBody,
+  type JobBody,
+  type JobRecord,
+  type JointBody,
+  type JointInput,
+  type JointRecord,
+  type KitBody,
+  type LineBody,
+  type LineInput,
+  type OffcutBody,
+  type ReopenBody,
+  type SignoffBody,
+  type StepPlace,
+  type TickBody,
+} from '#core/record'
 import { useApi, type Answer } from '~/composables/useApi'
 import { useServerClock } from '~/composables/useServerClock'
-import { applyEntry, beginJob, kitRecord, placed, type Act, type AnyRecord, type Entry, type Kind } from '~/outbox/entry'
+import {
+  applyEntry,
+  beginJob,
+  kitRecord,
+  placed,
+  type Act,
+  type AnyRecord,
+  type Entry,
+  type Kind,
+} from '~/outbox/entry'
 import { createOutbox, type Outbox } from '~/outbox/outbox'
 import { memoryStorage, openStorage, type Storage } from '~/outbox/storage'
 
@@ -19,7 +48,7 @@ const COPY_AFTER_MS = 600
 /** Of what came of the things done here, so many are shown. */
 const MOST_RECENT = 12
 
-const after = (ms: number) => new Promise<void>(resolve => setTimeout(resolve, ms))
+const after = (ms: number) => new Promise<void>((resolve) => setTimeout(resolve, ms))
 
 /**
  * The jobs as the screen sees them: what the server last gave, with what was done here and is not there yet laid over it
@@ -39,7 +68,7 @@ export const useJobStore = defineStore('jobs', () => {
   const problem = ref<string | null>(null)
   const lastCopyAt = ref<number | null>(null)
   /** What came of the last things done here, newest last. */
-  const recent = shallowRef<readonly { entry: Entry, fate: 'taken' | 'clash' | 'refused' }[]>([])
+  const recent = shallowRef<readonly { entry: Entry; fate: 'taken' | 'clash' | 'refused' }[]>([])
   const isKept = ref(true)
   const copies = new Map<string, JobRecord>()
   /** Counts what the server has taken, so that an answer begun before it is not put over it. */
@@ -48,23 +77,34 @@ export const useJobStore = defineStore('jobs', () => {
   let outbox: Outbox | undefined
   const channel = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('jolvet')
 
-  const jobOf = (name: string) => jobs.value.find(job => job.slug === name || job.id === name)
-  const recordOf = (job: JobRecord, kind: Kind, id: string): AnyRecord | undefined => (kind === 'jobs' ? job : job[kind].find(record => record.id === id))
+  const jobOf = (name: string) => jobs.value.find((job) => job.slug === name || job.id === name)
+  const recordOf = (job: JobRecord, kind: Kind, id: string): AnyRecord | undefined =>
+    kind === 'jobs' ? job : job[kind].find((record) => record.id === id)
 
   function view(id: string): JobRecord | undefined {
-    const own = entries.value.filter(entry => entry.job === id)
+    const own = entries.value.filter((entry) => entry.job === id)
     const begun = own.find(({ act }) => act.do === 'begin-job')?.act
     const copy = copies.get(id) ?? (begun?.do === 'begin-job' ? beginJob(id, begun.body) : undefined)
-    return copy && own.reduce((job, entry) => {
-      const next = applyEntry(job, entry, clock.offset.value)
-      return next.ok ? next.value : job
-    }, copy)
+    return (
+      copy &&
+      own.reduce((job, entry) => {
+        const next = applyEntry(job, entry, clock.offset.value)
+        return next.ok ? next.value : job
+      }, copy)
+    )
   }
 
   /** Draws one job anew, or all of them in the order they are worked. */
   function show(id?: string) {
-    const ids = [...new Set([...copies.keys(), ...entries.value.filter(({ act }) => act.do === 'begin-job').map(({ job }) => job)])]
-    jobs.value = ids.map(one => (id === undefined || one === id ? view(one) : jobOf(one) ?? view(one))).filter(job => job !== undefined)
+    const ids = [
+      ...new Set([
+        ...copies.keys(),
+        ...entries.value.filter(({ act }) => act.do === 'begin-job').map(({ job }) => job),
+      ]),
+    ]
+    jobs.value = ids
+      .map((one) => (id === undefined || one === id ? view(one) : (jobOf(one) ?? view(one))))
+      .filter((job) => job !== undefined)
   }
 
   function putCopy(job: JobRecord) {
@@ -87,12 +127,20 @@ export const useJobStore = defineStore('jobs', () => {
     if ('joints' in record) return putCopy(record)
     const kind = 'signoffs' in record ? 'joints' : 'legs' in record ? 'lines' : 'cutter' in record ? 'cuts' : 'finds'
     const list: readonly AnyRecord[] = copy[kind]
-    const next = list.some(({ id }) => id === record.id) ? list.map(one => (one.id === record.id ? record : one)) : [...list, record]
+    const next = list.some(({ id }) => id === record.id)
+      ? list.map((one) => (one.id === record.id ? record : one))
+      : [...list, record]
     // What a sheet's plan takes, and what it left, is so on the rack at once.
-    putCopy({ ...copy, [kind]: next, ...('cutter' in record ? { rack: rackAfter(copy.rack, copy, record, record.id) } : {}) })
+    putCopy({
+      ...copy,
+      [kind]: next,
+      ...('cutter' in record ? { rack: rackAfter(copy.rack, copy, record, record.id) } : {}),
+    })
   }
 
-  const note = (entry: Entry, fate: 'taken' | 'clash' | 'refused') => { recent.value = [...recent.value, { entry, fate }].slice(-MOST_RECENT) }
+  const note = (entry: Entry, fate: 'taken' | 'clash' | 'refused') => {
+    recent.value = [...recent.value, { entry, fate }].slice(-MOST_RECENT)
+  }
 
   /** Opens what is kept in this browser, once: entries of earlier pages, and the last copies. */
   const ready = (async () => {
@@ -121,9 +169,16 @@ export const useJobStore = defineStore('jobs', () => {
         channel?.postMessage(job)
       },
       onSaved: ({ job }, saved) => putRecord(job, saved),
-      onGone: ({ job }) => { void loadJob(job) },
+      onGone: ({ job }) => {
+        void loadJob(job)
+      },
       onChange: (now, why) => {
-        for (const entry of now) if (entry.state !== 'waiting' && !entries.value.some(one => one.key === entry.key && one.state === entry.state)) note(entry, entry.state)
+        for (const entry of now)
+          if (
+            entry.state !== 'waiting' &&
+            !entries.value.some((one) => one.key === entry.key && one.state === entry.state)
+          )
+            note(entry, entry.state)
         entries.value = now
         away.value = why
         isKept.value = outbox?.isKept ?? storage.isKept
@@ -139,7 +194,9 @@ export const useJobStore = defineStore('jobs', () => {
     void outbox.flush()
   })()
   // Another page of this browser did something: its entries and the server's answers are these here too.
-  channel?.addEventListener('message', ({ data }: MessageEvent<string>) => { void outbox?.load().then(() => loadJob(data)) })
+  channel?.addEventListener('message', ({ data }: MessageEvent<string>) => {
+    void outbox?.load().then(() => loadJob(data))
+  })
 
   /** Reads that are under way, by address: asked for again meanwhile, they are not begun twice. */
   const reads = new Map<string, Promise<Answer<unknown>>>()
@@ -208,7 +265,16 @@ export const useJobStore = defineStore('jobs', () => {
 
   /** Does something here, by core's own rules, and keeps it until the server has it. */
   function work(job: JobRecord, record: string, act: Act): Result<JobRecord> {
-    const trial = applyEntry(job, { key: record, page: '', at: Date.now(), job: job.id, record, act, isSealed: false, state: 'waiting' })
+    const trial = applyEntry(job, {
+      key: record,
+      page: '',
+      at: Date.now(),
+      job: job.id,
+      record,
+      act,
+      isSealed: false,
+      state: 'waiting',
+    })
     problem.value = trial.ok ? null : trial.error.message
     if (!trial.ok) return trial
     outbox!.add(job.id, record, act)
@@ -217,11 +283,16 @@ export const useJobStore = defineStore('jobs', () => {
     return ok(jobOf(job.id)!)
   }
 
-  function change(slug: string, kind: Kind, id: string, changes: Partial<FindBody> | Partial<LineBody> | Partial<CutBody> | Partial<JointBody> | Partial<KitBody>) {
+  function change(
+    slug: string,
+    kind: Kind,
+    id: string,
+    changes: Partial<FindBody> | Partial<LineBody> | Partial<CutBody> | Partial<JointBody> | Partial<KitBody>,
+  ) {
     const job = jobOf(slug)
     const record = job && recordOf(job, kind, id)
     if (!record) return
-    const base = Object.fromEntries(Object.keys(changes).map(field => [field, record[field as keyof AnyRecord]]))
+    const base = Object.fromEntries(Object.keys(changes).map((field) => [field, record[field as keyof AnyRecord]]))
     work(job, id, { do: 'change', kind, changes, base, version: record.version })
   }
 
@@ -241,13 +312,18 @@ export const useJobStore = defineStore('jobs', () => {
     const job = jobOf(slug)
     if (!job) return NO_JOB
     const id = uuid()
-    const answer = work(job, id, act(Math.max(0, ...job[kind].map(one => ('number' in one ? one.number : 0))) + 1))
-    return answer.ok ? ok(answer.value[kind].find(one => one.id === id)!) : answer
+    const answer = work(job, id, act(Math.max(0, ...job[kind].map((one) => ('number' in one ? one.number : 0))) + 1))
+    return answer.ok ? ok(answer.value[kind].find((one) => one.id === id)!) : answer
   }
   /** Work on a record of a job that is no change of its fields. */
-  function onRecord<K extends keyof Kept>(slug: string, kind: K, id: string, act: (record: Kept[K][number]) => Act): Result<JobRecord> {
+  function onRecord<K extends keyof Kept>(
+    slug: string,
+    kind: K,
+    id: string,
+    act: (record: Kept[K][number]) => Act,
+  ): Result<JobRecord> {
     const job = jobOf(slug)
-    const record: Kept[K][number] | undefined = job?.[kind].find(one => one.id === id)
+    const record: Kept[K][number] | undefined = job?.[kind].find((one) => one.id === id)
     return job && record ? work(job, id, act(record)) : NO_JOB
   }
   const onCut = (slug: string, id: string, act: Act) => onRecord(slug, 'cuts', id, () => act)
@@ -259,23 +335,39 @@ export const useJobStore = defineStore('jobs', () => {
   }
 
   return {
-    jobs, isLoaded, problem, recent, away, entries, hand, isKept, lastCopyAt, jobOf, load, loadJob, createJob,
+    jobs,
+    isLoaded,
+    problem,
+    recent,
+    away,
+    entries,
+    hand,
+    isKept,
+    lastCopyAt,
+    jobOf,
+    load,
+    loadJob,
+    createJob,
     createFind: (slug: string, body: FindBody) => begin(slug, 'finds', () => ({ do: 'begin-find', body })),
-    createLine: (slug: string, body: LineInput) => begin(slug, 'lines', number => ({ do: 'begin-line', body, number })),
-    createCut: (slug: string, body: CutBody) => begin(slug, 'cuts', number => ({ do: 'begin-cut', body, number })),
-    createJoint: (slug: string, body: JointInput) => begin(slug, 'joints', number => ({ do: 'begin-joint', body, number })),
+    createLine: (slug: string, body: LineInput) =>
+      begin(slug, 'lines', (number) => ({ do: 'begin-line', body, number })),
+    createCut: (slug: string, body: CutBody) => begin(slug, 'cuts', (number) => ({ do: 'begin-cut', body, number })),
+    createJoint: (slug: string, body: JointInput) =>
+      begin(slug, 'joints', (number) => ({ do: 'begin-joint', body, number })),
     clashes: computed(() => entries.value.filter(({ state }) => state === 'clash')),
     refused: computed(() => entries.value.filter(({ state }) => state === 'refused')),
     flush: async () => outbox?.flush(),
     retry: (key: string) => outbox?.retry(key),
     letGo: (key: string) => outbox?.letGo(key),
-    settle: (key: string, kept: 'mine' | 'theirs', initials: string) => outbox?.settle(key, kept, { mine: hand.value, initials }),
+    settle: (key: string, kept: 'mine' | 'theirs', initials: string) =>
+      outbox?.settle(key, kept, { mine: hand.value, initials }),
     changeFind: (slug: string, id: string, changes: Partial<FindBody>) => change(slug, 'finds', id, changes),
     dropLine: (slug: string, id: string) => onRecord(slug, 'lines', id, () => ({ do: 'drop-line' })),
     changeCut: (slug: string, id: string, changes: Partial<CutBody>) => change(slug, 'cuts', id, changes),
     dropCut: (slug: string, id: string) => onCut(slug, id, { do: 'drop-cut' }),
     planCut: (slug: string, id: string, plan: BenchPlan) => onCut(slug, id, { do: 'plan-cut', plan }),
-    enterCut: (slug: string, id: string, body: Omit<DoneCutBody, 'id'>) => onCut(slug, id, { do: 'cut', body: { ...body, id: uuid() } }),
+    enterCut: (slug: string, id: string, body: Omit<DoneCutBody, 'id'>) =>
+      onCut(slug, id, { do: 'cut', body: { ...body, id: uuid() } }),
     takeBackCut: (slug: string, id: string, cut: string) => onCut(slug, id, { do: 'uncut', cut }),
     finishCut: (slug: string, id: string, body: FinishBody) => onCut(slug, id, { do: 'finish-cut', body }),
     putOffcut: (slug: string, body: OffcutBody, id: string = uuid()) => onRack(slug, id, { do: 'put-offcut', body }),
@@ -286,16 +378,27 @@ export const useJobStore = defineStore('jobs', () => {
       if (job) change(slug, 'jobs', kitRecord(job.id), changes)
     },
     changeJoint: (slug: string, id: string, changes: Partial<JointBody>) => change(slug, 'joints', id, changes),
-    addPhoto: (slug: string, find: string, photo: { name: string, data: string, width: number, height: number }) => {
+    addPhoto: (slug: string, find: string, photo: { name: string; data: string; width: number; height: number }) => {
       const { width, height, ...body } = photo
       return onRecord(slug, 'finds', find, () => ({ do: 'photo', body, width, height }))
     },
-    dropPhoto: (slug: string, find: string, photo: string) => onRecord(slug, 'finds', find, () => ({ do: 'drop-photo', photo })),
-    setTick: (slug: string, id: string, place: Omit<TickBody, 'way'>, done: boolean) => onJoint(slug, id, joint => ({ do: 'tick', place: placed(joint, place), done })),
-    failStep: (slug: string, id: string, place: Omit<TickBody, 'way'>) => onJoint(slug, id, joint => ({ do: 'fault', place: placed(joint, place) })),
-    reopen: (slug: string, id: string, body: Omit<ReopenBody, 'id'>) => onJoint(slug, id, () => ({ do: 'reopen', body })),
+    dropPhoto: (slug: string, find: string, photo: string) =>
+      onRecord(slug, 'finds', find, () => ({ do: 'drop-photo', photo })),
+    setTick: (slug: string, id: string, place: Omit<TickBody, 'way'>, done: boolean) =>
+      onJoint(slug, id, (joint) => ({ do: 'tick', place: placed(joint, place), done })),
+    failStep: (slug: string, id: string, place: Omit<TickBody, 'way'>) =>
+      onJoint(slug, id, (joint) => ({ do: 'fault', place: placed(joint, place) })),
+    reopen: (slug: string, id: string, body: Omit<ReopenBody, 'id'>) =>
+      onJoint(slug, id, () => ({ do: 'reopen', body })),
     bringBack: (slug: string, id: string) => onJoint(slug, id, () => ({ do: 'bring-back' })),
-    setTimer: (slug: string, id: string, place: Omit<StepPlace, 'way'>, running: boolean) => onJoint(slug, id, joint => ({ do: 'wait', place: placed(joint, place), running })),
-    sign: (slug: string, id: string, body: Omit<SignoffBody, 'id' | 'version'>) => onJoint(slug, id, joint => ({ do: 'sign', body, version: joint.version, seen: { depths: joint.depths, wayId: joint.wayId } })),
+    setTimer: (slug: string, id: string, place: Omit<StepPlace, 'way'>, running: boolean) =>
+      onJoint(slug, id, (joint) => ({ do: 'wait', place: placed(joint, place), running })),
+    sign: (slug: string, id: string, body: Omit<SignoffBody, 'id' | 'version'>) =>
+      onJoint(slug, id, (joint) => ({
+        do: 'sign',
+        body,
+        version: joint.version,
+        seen: { depths: joint.depths, wayId: joint.wayId },
+      })),
   }
 })

@@ -4,54 +4,164 @@ import type { Method, RefusalCode, Service, Verdict } from '#core/joints'
 import type { JointStatus, Means, Station } from '#core/record'
 
 /** Words of the screen, in one place; trade words follow the job's region. */
-export const STATION_WORDS: Readonly<Record<Station, string>> = { find: 'Find', line: 'Line', joint: 'Joint', cut: 'Cut', fix: 'Fix', make: 'Make', handover: 'Hand over' }
+export const STATION_WORDS: Readonly<Record<Station, string>> = {
+  find: 'Find',
+  line: 'Line',
+  joint: 'Joint',
+  cut: 'Cut',
+  fix: 'Fix',
+  make: 'Make',
+  handover: 'Hand over',
+}
 
-export const STATUS_WORDS: Readonly<Record<JointStatus, string>> = { 'planned': 'planned', 'dry-fitted': 'begun', 'made': 'made' }
+export const STATUS_WORDS: Readonly<Record<JointStatus, string>> = {
+  planned: 'planned',
+  'dry-fitted': 'begun',
+  made: 'made',
+}
 
 export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = { fits: 'fits', care: 'with care', held: 'held' }
 
-export const MEANS_WORDS: Readonly<Record<Means, string>> = { 'calliper': 'calliper', 'tape-round': 'tape round', 'rule': 'rule', 'gauge': 'gauge', 'strip': 'wrap strip' }
+export const MEANS_WORDS: Readonly<Record<Means, string>> = {
+  calliper: 'calliper',
+  'tape-round': 'tape round',
+  rule: 'rule',
+  gauge: 'gauge',
+  strip: 'wrap strip',
+}
 
 export const CHECK_WORDS: Readonly<Record<CheckName, string>> = {
-  'outside-diameter': 'Outside diameter', 'print': 'Print along it', 'wall': 'Wall at the cut', 'bore': 'Bore at the cut', 'colour': 'Colour, wiped clean', 'stripe': 'Stripe along it', 'flex': 'Flexes in the hand',
-  'magnet': 'Magnet', 'scratch': 'Scratch it with a key', 'held-by': 'What holds the joints', 'lagging': 'Lagging', 'warm': 'Warm to the hand', 'traced': 'Traced to water',
+  'outside-diameter': 'Outside diameter',
+  print: 'Print along it',
+  wall: 'Wall at the cut',
+  bore: 'Bore at the cut',
+  colour: 'Colour, wiped clean',
+  stripe: 'Stripe along it',
+  flex: 'Flexes in the hand',
+  magnet: 'Magnet',
+  scratch: 'Scratch it with a key',
+  'held-by': 'What holds the joints',
+  lagging: 'Lagging',
+  warm: 'Warm to the hand',
+  traced: 'Traced to water',
 }
 
 export const ANSWER_WORDS: Readonly<Record<string, string>> = {
-  'true': 'holds', 'false': 'does not', 'copper-ring': 'copper ring', 'pinch-ring': 'pinch ring', 'expansion-ring': 'expansion ring', 'metal-sleeve': 'metal sleeve',
-  'bright-silver': 'bright silver', 'dull-silver': 'dull silver', 'cement': 'cement', 'wiped': 'wiped lead', 'hard-white': 'hard white',
+  true: 'holds',
+  false: 'does not',
+  'copper-ring': 'copper ring',
+  'pinch-ring': 'pinch ring',
+  'expansion-ring': 'expansion ring',
+  'metal-sleeve': 'metal sleeve',
+  'bright-silver': 'bright silver',
+  'dull-silver': 'dull silver',
+  cement: 'cement',
+  wiped: 'wiped lead',
+  'hard-white': 'hard white',
 }
 /** Yes and no of a check that is not the magnet's. */
 const WARM_WORDS: Readonly<Record<string, string>> = { true: 'warm', false: 'cold' }
-export const answerWords = (answer: string, check?: string): string => (check === 'warm' ? WARM_WORDS[answer] : ANSWER_WORDS[answer]) ?? answer
+export const answerWords = (answer: string, check?: string): string =>
+  (check === 'warm' ? WARM_WORDS[answer] : ANSWER_WORDS[answer]) ?? answer
 
 const METHOD_WORDS: Readonly<Record<Method, string>> = {
-  'solder': 'solder', 'press': 'press', 'push-fit': 'push-fit', 'compression': 'compression', 'crimp': 'crimp', 'clamp': 'clamp', 'expansion': 'expansion', 'sliding-sleeve': 'sliding sleeve',
-  'ml-press': 'multilayer press', 'ml-compression': 'multilayer compression', 'solvent-cement': 'solvent cement', 'thread': 'thread', 'pe-compression': 'PE compression', 'union': 'union',
+  solder: 'solder',
+  press: 'press',
+  'push-fit': 'push-fit',
+  compression: 'compression',
+  crimp: 'crimp',
+  clamp: 'clamp',
+  expansion: 'expansion',
+  'sliding-sleeve': 'sliding sleeve',
+  'ml-press': 'multilayer press',
+  'ml-compression': 'multilayer compression',
+  'solvent-cement': 'solvent cement',
+  thread: 'thread',
+  'pe-compression': 'PE compression',
+  union: 'union',
 }
 export const methodWords = (method: Method): string => METHOD_WORDS[method]
 
 export const REFUSAL_WORDS: Readonly<Record<RefusalCode, string>> = {
-  'family': 'other pipe', 'size': 'size', 'temper': 'temper', 'surface': 'surface', 'pex-type': 'PEX kind', 'system': 'system', 'rating': 'rating', 'service': 'service', 'drinking': 'drinking water', 'flame': 'flame', 'wet': 'wet',
-  'hidden': 'hidden', 'room': 'room', 'play': 'play', 'undo': 'undo', 'tool': 'tool', 'policy': 'policy', 'thread': 'thread', 'metals': 'metals', 'no-figure': 'no figure',
+  family: 'other pipe',
+  size: 'size',
+  temper: 'temper',
+  surface: 'surface',
+  'pex-type': 'PEX kind',
+  system: 'system',
+  rating: 'rating',
+  service: 'service',
+  drinking: 'drinking water',
+  flame: 'flame',
+  wet: 'wet',
+  hidden: 'hidden',
+  room: 'room',
+  play: 'play',
+  undo: 'undo',
+  tool: 'tool',
+  policy: 'policy',
+  thread: 'thread',
+  metals: 'metals',
+  'no-figure': 'no figure',
 }
 
-export const SERVICE_WORDS: Readonly<Record<Service, string>> = { cold: 'cold', hot: 'hot', recirculation: 'recirculating', heating: 'heating', buried: 'buried' }
+export const SERVICE_WORDS: Readonly<Record<Service, string>> = {
+  cold: 'cold',
+  hot: 'hot',
+  recirculation: 'recirculating',
+  heating: 'heating',
+  buried: 'buried',
+}
 
 export const CURRENCY: Readonly<Record<Region, string>> = { gb: '\u00a3', eu: '\u20ac', us: '$' }
 
 export const REGION_WORDS: Readonly<Record<Region, string>> = { gb: 'GB metric', eu: 'EU metric', us: 'US inch' }
 
 /** American trade words for British ones, in text that is shown in a US job. */
-const US_WORDS: readonly (readonly [RegExp, string])[] = [[/\ban olive\b/g, 'a ferrule'], [/\bolive\b/g, 'ferrule'], [/\bOlive\b/g, 'Ferrule'], [/\bspanner/g, 'wrench'], [/\btap\b/g, 'faucet'], [/\badaptor/g, 'adapter'], [/\bcalliper/g, 'caliper'], [/\bColour/g, 'Color'], [/\bcolour/g, 'color']]
+const US_WORDS: readonly (readonly [RegExp, string])[] = [
+  [/\ban olive\b/g, 'a ferrule'],
+  [/\bolive\b/g, 'ferrule'],
+  [/\bOlive\b/g, 'Ferrule'],
+  [/\bspanner/g, 'wrench'],
+  [/\btap\b/g, 'faucet'],
+  [/\badaptor/g, 'adapter'],
+  [/\bcalliper/g, 'caliper'],
+  [/\bColour/g, 'Color'],
+  [/\bcolour/g, 'color'],
+]
 
-export const inRegion = (text: string, region: Region): string => (region === 'us' ? US_WORDS.reduce((words, [from, to]) => words.replace(from, to), text) : text)
+export const inRegion = (text: string, region: Region): string =>
+  region === 'us' ? US_WORDS.reduce((words, [from, to]) => words.replace(from, to), text) : text
 
-export const USE_WORDS: Readonly<Record<Use, string>> = { cold: 'cold', hot: 'hot', recirculation: 'hot, always recirculating', heating: 'heating', buried: 'buried' }
-
-export const ALLOWED_WORDS: Readonly<Record<Allowed, string>> = {
-  'yes': 'yes', 'no': 'no', 'print': 'if its print lists it', 'barrier': 'with an oxygen barrier', 'class': 'if its class is high enough', 'coated': 'coated or wrapped', 'ducted': 'in a duct',
-  'galvanised': 'galvanised', 'black': 'black, in a closed circuit', 'policy': 'by the job\'s policy', 'buried only': 'to the entry of the building',
+export const USE_WORDS: Readonly<Record<Use, string>> = {
+  cold: 'cold',
+  hot: 'hot',
+  recirculation: 'hot, always recirculating',
+  heating: 'heating',
+  buried: 'buried',
 }
 
-export const FACT_WORDS: Readonly<Record<Exclude<keyof SeriesFacts, 'services'>, string>> = { hazard: 'look out', tempers: 'temper', kinds: 'kind', listings: 'listed by', marks: 'printed on it', colours: 'colour', barrier: 'oxygen', lengths: 'sold as' }
+export const ALLOWED_WORDS: Readonly<Record<Allowed, string>> = {
+  yes: 'yes',
+  no: 'no',
+  print: 'if its print lists it',
+  barrier: 'with an oxygen barrier',
+  class: 'if its class is high enough',
+  coated: 'coated or wrapped',
+  ducted: 'in a duct',
+  galvanised: 'galvanised',
+  black: 'black, in a closed circuit',
+  policy: "by the job's policy",
+  'buried only': 'to the entry of the building',
+}
+
+export const FACT_WORDS: Readonly<Record<Exclude<keyof SeriesFacts, 'services'>, string>> = {
+  hazard: 'look out',
+  tempers: 'temper',
+  kinds: 'kind',
+  listings: 'listed by',
+  marks: 'printed on it',
+  colours: 'colour',
+  barrier: 'oxygen',
+  lengths: 'sold as',
+}

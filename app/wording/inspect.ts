@@ -1,20 +1,64 @@
 import type { Finding, Seen, SeenName } from '#core/inspect'
 
 /** The answers offered for each thing to look at; a length or a count is typed. */
-export const SEEN_CHOICES: { readonly [Name in SeenName]?: readonly { value: NonNullable<Seen[Name]>, words: string }[] } = {
-  leak: [{ value: 'dry', words: 'dry' }, { value: 'stain', words: 'a stain' }, { value: 'weeps', words: 'it weeps' }],
-  mark: [{ value: 'at-edge', words: 'at the edge' }, { value: 'away', words: 'off the edge' }, { value: 'none', words: 'none drawn' }],
-  pressed: [{ value: true, words: 'all round' }, { value: false, words: 'none' }],
-  gauge: [{ value: 'passes', words: 'passes' }, { value: 'fails', words: 'fails' }],
-  liner: [{ value: 'in', words: 'in' }, { value: 'missing', words: 'missing' }],
-  solderRing: [{ value: 'all-round', words: 'all round' }, { value: 'gap', words: 'a gap' }],
-  olive: [{ value: 'even', words: 'even' }, { value: 'pinched', words: 'pinched' }],
-  system: [{ value: 'one', words: 'one system' }, { value: 'mixed', words: 'mixed' }],
-  metals: [{ value: 'no-zinc', words: 'no zinc there' }, { value: 'brass-between', words: 'brass between' }, { value: 'bare', words: 'bare' }],
-  reach: [{ value: 'reached', words: 'reached' }, { value: 'hidden', words: 'hidden' }],
-  inLine: [{ value: true, words: 'straight' }, { value: false, words: 'it pulls aside' }],
-  flux: [{ value: 'clean', words: 'wiped' }, { value: 'green', words: 'green' }],
-  daylight: [{ value: true, words: 'in the sun' }, { value: false, words: 'out of it' }],
+export const SEEN_CHOICES: {
+  readonly [Name in SeenName]?: readonly { value: NonNullable<Seen[Name]>; words: string }[]
+} = {
+  leak: [
+    { value: 'dry', words: 'dry' },
+    { value: 'stain', words: 'a stain' },
+    { value: 'weeps', words: 'it weeps' },
+  ],
+  mark: [
+    { value: 'at-edge', words: 'at the edge' },
+    { value: 'away', words: 'off the edge' },
+    { value: 'none', words: 'none drawn' },
+  ],
+  pressed: [
+    { value: true, words: 'all round' },
+    { value: false, words: 'none' },
+  ],
+  gauge: [
+    { value: 'passes', words: 'passes' },
+    { value: 'fails', words: 'fails' },
+  ],
+  liner: [
+    { value: 'in', words: 'in' },
+    { value: 'missing', words: 'missing' },
+  ],
+  solderRing: [
+    { value: 'all-round', words: 'all round' },
+    { value: 'gap', words: 'a gap' },
+  ],
+  olive: [
+    { value: 'even', words: 'even' },
+    { value: 'pinched', words: 'pinched' },
+  ],
+  system: [
+    { value: 'one', words: 'one system' },
+    { value: 'mixed', words: 'mixed' },
+  ],
+  metals: [
+    { value: 'no-zinc', words: 'no zinc there' },
+    { value: 'brass-between', words: 'brass between' },
+    { value: 'bare', words: 'bare' },
+  ],
+  reach: [
+    { value: 'reached', words: 'reached' },
+    { value: 'hidden', words: 'hidden' },
+  ],
+  inLine: [
+    { value: true, words: 'straight' },
+    { value: false, words: 'it pulls aside' },
+  ],
+  flux: [
+    { value: 'clean', words: 'wiped' },
+    { value: 'green', words: 'green' },
+  ],
+  daylight: [
+    { value: true, words: 'in the sun' },
+    { value: false, words: 'out of it' },
+  ],
 }
 
 /** What is typed as a length; the threads are counted. */

@@ -1,10 +1,19 @@
 import { MOUTH_WORDS, type Piece, type PieceEnd, type PieceMark } from '#core/line'
 
 /** Words for what a tube enters. */
-export const intoWords = ({ into }: PieceEnd, letter: string): string => (into === 'free' ? MOUTH_WORDS.free : `${MOUTH_WORDS[into]} ${letter}`)
+export const intoWords = ({ into }: PieceEnd, letter: string): string =>
+  into === 'free' ? MOUTH_WORDS.free : `${MOUTH_WORDS[into]} ${letter}`
 
 /** Warnings of what will not do, beside those of what is tight or not known. */
-const WRONG: ReadonlySet<string> = new Set(['bend-in-insertion', 'joints-meet', 'joint-in-wall', 'crossing', 'method', 'clip-on-bend', 'clip-on-joint'])
+const WRONG: ReadonlySet<string> = new Set([
+  'bend-in-insertion',
+  'joints-meet',
+  'joint-in-wall',
+  'crossing',
+  'method',
+  'clip-on-bend',
+  'clip-on-joint',
+])
 export const warningShape = (code: string): 'refused' | 'held' => (WRONG.has(code) ? 'refused' : 'held')
 
 /** Where a bend turns, as seen from the one before it along the tube; the first is only placed. */
@@ -22,4 +31,4 @@ export function turnShort(turn: number): string {
   return degrees === 0 ? '' : degrees === 180 ? ' back' : `, turn ${degrees}°`
 }
 
-export const bendsOf = (piece: Piece) => piece.marks.filter(mark => mark.what === 'bend')
+export const bendsOf = (piece: Piece) => piece.marks.filter((mark) => mark.what === 'bend')

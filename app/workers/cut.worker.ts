@@ -3,7 +3,11 @@ import type { Result } from '#core/base'
 import { searchCuts, type CutAnswer, type CutQuestion } from '#core/cutting'
 
 /** What a search has found so far: the best plan, the bound proved, and how long it looks, ms. */
-export interface SearchNews { best: CutAnswer | null, bound: number, ms: number }
+export interface SearchNews {
+  best: CutAnswer | null
+  bound: number
+  ms: number
+}
 
 /** Time between two pieces of news, ms; in each pause a stop is heard. */
 const NEWS_EVERY_MS = 120
@@ -25,12 +29,14 @@ export const cutSearch = {
       const best = step.value.best()
       onNews({ best, bound: step.value.bound, ms: now - began })
       // Lets the message that stops it in.
-      await new Promise<void>(resolve => setTimeout(resolve))
+      await new Promise<void>((resolve) => setTimeout(resolve))
       if (stopped >= run && best) return { ok: true, value: best }
     }
   },
   /** Stops every search up to a run; a search without a plan yet goes on to its first. */
-  stop(run: number) { stopped = Math.max(stopped, run) },
+  stop(run: number) {
+    stopped = Math.max(stopped, run)
+  },
 }
 
 Comlink.expose(cutSearch)

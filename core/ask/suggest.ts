@@ -4,7 +4,20 @@ import { understand } from './understand'
 import { LISTS } from './words'
 
 const MOST = 6
-const COMMON_MATERIALS = ['copper', 'pex', 'multilayer', 'plastic', 'pe', 'steel', 'old copper', 'stainless', 'cpvc', 'pvc', 'npt male', 'bsp male']
+const COMMON_MATERIALS = [
+  'copper',
+  'pex',
+  'multilayer',
+  'plastic',
+  'pe',
+  'steel',
+  'old copper',
+  'stainless',
+  'cpvc',
+  'pvc',
+  'npt male',
+  'bsp male',
+]
 const COMMON_CONDITIONS = ['hot', 'heating', 'hidden', 'wet', 'wood', 'no flame', 'tight', 'no play']
 const STARTS = ['22 copper to ', 'od ', 'depth ', 'offset ', 'clips ']
 const US_STARTS = ['3/4 copper to ', 'od ', 'depth ', 'offset ', 'clips ']
@@ -15,24 +28,41 @@ export function suggestNext(text: string, region: Region): string[] {
   if (line.trim() === '') return region === 'us' ? US_STARTS : STARTS
   const last = /[^ ]*$/.exec(line)![0]
   const before = line.slice(0, line.length - last.length)
-  const complete = (words: readonly string[]) => words.filter(word => word.startsWith(last.toLowerCase()) && word !== last.toLowerCase()).map(word => `${before}${word} `)
+  const complete = (words: readonly string[]) =>
+    words
+      .filter((word) => word.startsWith(last.toLowerCase()) && word !== last.toLowerCase())
+      .map((word) => `${before}${word} `)
   const size = /(?:^|\b(?:to|depth|clips?) |> ?)((?:\d+[- ])?\d+(?:\/\d+)?)(?: ?(?:mm|in|"))? $/.exec(before)?.[1]
   const isDepth = /^depth /.test(line)
-  if (size && isDepth) return complete(LISTS.methods.map(({ name }) => name).filter(name => ['press', 'solder', 'push-fit', 'compression', 'crimp'].includes(name))).slice(0, MOST)
+  if (size && isDepth)
+    return complete(
+      LISTS.methods
+        .map(({ name }) => name)
+        .filter((name) => ['press', 'solder', 'push-fit', 'compression', 'crimp'].includes(name)),
+    ).slice(0, MOST)
   if (size) {
     const nominal = size.replace(' ', '-')
-    return complete(COMMON_MATERIALS.filter(name => name.includes(' ') ? true : pipesNamed(nominal, name, region).length > 0)).slice(0, MOST)
+    return complete(
+      COMMON_MATERIALS.filter((name) => (name.includes(' ') ? true : pipesNamed(nominal, name, region).length > 0)),
+    ).slice(0, MOST)
   }
   // A condition begun: what stands before it is a whole line already.
   const head = last === '' ? null : understand({ text: before, region })
   if (head?.ok && head.value.verb === 'ways') {
-    const begun = complete(COMMON_CONDITIONS.filter(word => !before.includes(word)))
+    const begun = complete(COMMON_CONDITIONS.filter((word) => !before.includes(word)))
     if (begun.length > 0) return begun.slice(0, MOST)
   }
   const understood = understand({ text: line, region })
-  if (understood.ok && understood.value.verb === 'ways' && line.endsWith(' ')) return complete(COMMON_CONDITIONS.filter(word => !line.includes(word))).slice(0, MOST)
+  if (understood.ok && understood.value.verb === 'ways' && line.endsWith(' '))
+    return complete(COMMON_CONDITIONS.filter((word) => !line.includes(word))).slice(0, MOST)
   if (/(?:^|\b(?:to|depth) |> ?)$/.test(before) && /^\d*$/.test(last)) {
-    const sizes = [...new Set(PIPES.filter(pipe => pipe.regions.includes(region) && pipe.od >= 10 && pipe.od <= 35).map(({ nominal }) => nominal))]
+    const sizes = [
+      ...new Set(
+        PIPES.filter((pipe) => pipe.regions.includes(region) && pipe.od >= 10 && pipe.od <= 35).map(
+          ({ nominal }) => nominal,
+        ),
+      ),
+    ]
     return complete(sizes).slice(0, MOST)
   }
   if (!/\b(?:to)\b|>|^od |^depth |^offset |^clips? /.test(line)) return complete(['to'])

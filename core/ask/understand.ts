@@ -19,7 +19,7 @@ export const SHAPES = [
   '22 copper 0.2 l/s 10 m',
 ] as const
 
-type End = { pipe: string } | { thread: { form: string, size: string, gender: string, material: string } }
+type End = { pipe: string } | { thread: { form: string; size: string; gender: string; material: string } }
 
 /** A pipe or thread end; null where the line does not go on with one. */
 function readEnd(reader: Reader): End | string {
@@ -35,7 +35,11 @@ function readEnd(reader: Reader): End | string {
   if (!found) return `a material after ${size.nominal}, such as copper, pex, multilayer, pe or steel`
   const [pipe, ...others] = pipesNamed(size.nominal, found.name, reader.region)
   if (pipe === undefined) return `a size that ${found.name} is made in; ${size.nominal} is none`
-  reader.takeAs(found.name.length, getPipe(pipe).label, others.flatMap(id => nameOfPipe(id, size.nominal, reader.region) ?? []))
+  reader.takeAs(
+    found.name.length,
+    getPipe(pipe).label,
+    others.flatMap((id) => nameOfPipe(id, size.nominal, reader.region) ?? []),
+  )
   return { pipe }
 }
 
@@ -43,17 +47,29 @@ function readWays(reader: Reader): Omit<Understood, 'words'> | string {
   const a = readEnd(reader)
   if (typeof a === 'string') return a
   if ('pipe' in a && /^\d/.test(reader.rest)) return readFlow(reader, a.pipe)
-  if (!reader.sign(/^(?:to\b|->|>|x\b|\u2192)/, 'to')) return 'pipe' in a ? '"to" or > and the other end, or a flow and a length,' : '"to" or > and the other end'
+  if (!reader.sign(/^(?:to\b|->|>|x\b|\u2192)/, 'to'))
+    return 'pipe' in a ? '"to" or > and the other end, or a flow and a length,' : '"to" or > and the other end'
   const b = readEnd(reader)
   if (typeof b === 'string') return b
   const conditions: Record<string, unknown> = {}
-  for (let found = reader.word(LISTS.conditions, ({ as }) => as); found; found = reader.word(LISTS.conditions, ({ as }) => as)) Object.assign(conditions, found.set)
-  return { verb: 'ways', question: { region: reader.region, a, b, ...(Object.keys(conditions).length > 0 ? { conditions } : {}) } }
+  for (
+    let found = reader.word(LISTS.conditions, ({ as }) => as);
+    found;
+    found = reader.word(LISTS.conditions, ({ as }) => as)
+  )
+    Object.assign(conditions, found.set)
+  return {
+    verb: 'ways',
+    question: { region: reader.region, a, b, ...(Object.keys(conditions).length > 0 ? { conditions } : {}) },
+  }
 }
 
 /** A service said after what it is for, with the temperature that is usual for it. */
-function readService(reader: Reader): { service: Service, temperature: number } {
-  const found = reader.word(LISTS.conditions.filter(({ set }) => 'service' in set), ({ as }) => as)
+function readService(reader: Reader): { service: Service; temperature: number } {
+  const found = reader.word(
+    LISTS.conditions.filter(({ set }) => 'service' in set),
+    ({ as }) => as,
+  )
   const service = (found?.set.service ?? 'cold') as Service
   return { service, temperature: fillConditions({ service }).temperature }
 }
@@ -63,7 +79,7 @@ function readFlow(reader: Reader, pipe: string): Omit<Understood, 'words'> | str
   const flow = typed && parseFlow(typed[0], unitSystemOf(reader.region))
   if (!typed || !flow?.ok) return 'a flow, such as 0.2 l/s, 12 l/min or 3 gpm'
   reader.takeAs(typed[0].length, `flow ${formatDecimal(flow.value, 3)} l/s`)
-  const length = reader.length(mm => `length ${formatDecimal(mm / 1000, 2)} m`)
+  const length = reader.length((mm) => `length ${formatDecimal(mm / 1000, 2)} m`)
   if (length === null) return 'a length, such as 10 m or 30 ft'
   const { temperature } = readService(reader)
   return { verb: 'flow', question: { region: reader.region, pipe, length, flow: flow.value, temperature } }
@@ -73,14 +89,24 @@ function readClips(reader: Reader): Omit<Understood, 'words'> | string {
   const end = readEnd(reader)
   if (typeof end === 'string') return end
   if (!('pipe' in end)) return 'a pipe, such as 22 copper'
-  return { verb: 'fix', question: { region: reader.region, pipe: end.pipe, ...readService(reader), installedAt: 15, legs: [] } }
+  return {
+    verb: 'fix',
+    question: { region: reader.region, pipe: end.pipe, ...readService(reader), installedAt: 15, legs: [] },
+  }
 }
 
 /** A check in a few words. */
-const seenAs = (check: Check): string => (check.check === 'magnet' ? 'a magnet holds' : check.check === 'flex' ? `it feels ${check.value}` : check.check === 'scratch' ? `a scratch shows ${check.value.replace('-', ' ')}` : check.check)
+const seenAs = (check: Check): string =>
+  check.check === 'magnet'
+    ? 'a magnet holds'
+    : check.check === 'flex'
+      ? `it feels ${check.value}`
+      : check.check === 'scratch'
+        ? `a scratch shows ${check.value.replace('-', ' ')}`
+        : check.check
 
 function readOd(reader: Reader): Omit<Understood, 'words'> | string {
-  const value = reader.length(mm => `${formatDecimal(mm, 2)} mm outside, by calliper`)
+  const value = reader.length((mm) => `${formatDecimal(mm, 2)} mm outside, by calliper`)
   if (value === null) return 'a diameter, such as 21.5 or 7/8 in'
   const checks: unknown[] = [{ check: 'outside-diameter', value, by: 'calliper' }]
   for (;;) {
@@ -108,29 +134,45 @@ function readDepth(reader: Reader): Omit<Understood, 'words'> | string {
   if (material) reader.takeAs(material.name.length, getPipe(named[0]!).label)
   const found = reader.word(LISTS.methods, ({ method }) => method)
   if (!found) return 'a method, such as press, solder, compression or push-fit'
-  if (found.method === 'thread') return { verb: 'make', question: { method: 'thread', nominal: size.nominal, region: reader.region, orientation: 'horizontal' } }
+  if (found.method === 'thread')
+    return {
+      verb: 'make',
+      question: { method: 'thread', nominal: size.nominal, region: reader.region, orientation: 'horizontal' },
+    }
   // Without a material: the pipe of that size here which the method takes, copper first.
-  const taken = (material ? named.map(getPipe) : pipesOfSize(size.nominal, reader.region)).find(pipe => methodsFor(found.method).some(method => findSocket(method, pipe)))
+  const taken = (material ? named.map(getPipe) : pipesOfSize(size.nominal, reader.region)).find((pipe) =>
+    methodsFor(found.method).some((method) => findSocket(method, pipe)),
+  )
   if (!taken) return `a size that ${found.method} is made for; ${size.nominal} is none`
-  const method = methodsFor(found.method).find(one => findSocket(one, taken))!
+  const method = methodsFor(found.method).find((one) => findSocket(one, taken))!
   return { verb: 'make', question: { method, pipe: taken.id, region: reader.region, orientation: 'horizontal' } }
 }
 
 /** Press is said of copper and of multilayer alike. */
-const methodsFor = (method: string): SocketMethod[] => (method === 'press' ? ['press', 'ml-press'] : method === 'compression' ? ['compression', 'pe-compression', 'ml-compression'] : [method as SocketMethod])
+const methodsFor = (method: string): SocketMethod[] =>
+  method === 'press'
+    ? ['press', 'ml-press']
+    : method === 'compression'
+      ? ['compression', 'pe-compression', 'ml-compression']
+      : [method as SocketMethod]
 /** What is meant first by a bare size of copper. */
 const FIRST: ReadonlySet<string> = new Set(['cu-en-x', 'cu-l'])
 const orderOf = (series: string) => (FIRST.has(series) ? -1 : SERIES.findIndex(({ id }) => id === series))
-const pipesOfSize = (nominal: string, region: Region) => PIPES.filter(pipe => pipe.nominal === nominal && pipe.regions.includes(region)).sort((x, y) => orderOf(x.series) - orderOf(y.series))
+const pipesOfSize = (nominal: string, region: Region) =>
+  PIPES.filter((pipe) => pipe.nominal === nominal && pipe.regions.includes(region)).sort(
+    (x, y) => orderOf(x.series) - orderOf(y.series),
+  )
 
 function readOffset(reader: Reader): Omit<Understood, 'words'> | string {
-  const set = reader.length(mm => `set ${formatDecimal(mm, 1)} mm`)
+  const set = reader.length((mm) => `set ${formatDecimal(mm, 1)} mm`)
   if (set === null) return 'the set, such as 60 or 2 1/2 in'
   if (!reader.sign(/^(?:at\b|@)/, 'at')) return '@ and the angle'
   const angle = reader.number('angle, degrees')
   if (angle === null || angle <= 0 || angle > 90) return 'an angle of more than 0 up to 90 degrees'
   reader.sign(/^(?:\u00b0|deg(?:rees)?\b)/, 'degrees')
-  const radius = reader.sign(/^(?:r|radius)(?=[\s\d])/, 'radius') ? reader.length(mm => `radius ${formatDecimal(mm, 1)} mm`) : null
+  const radius = reader.sign(/^(?:r|radius)(?=[\s\d])/, 'radius')
+    ? reader.length((mm) => `radius ${formatDecimal(mm, 1)} mm`)
+    : null
   return { verb: 'offset', question: { set, angle, ...(radius === null ? {} : { radius }) } }
 }
 
@@ -161,4 +203,3 @@ export function understand({ text, region }: AskQuestion): Result<Understood> {
   if (!reader.isDone) return wrong('the end of the line, or a condition such as hot, hidden, wet or wood,')
   return ok({ ...said, words: reader.words })
 }
-

@@ -1,6 +1,15 @@
 /** Codes a wrong question is answered with, on every surface. */
 export type IssueCode =
-  | 'json' | 'verb' | 'missing' | 'type' | 'range' | 'unknown-id' | 'unknown-field' | 'too-many' | 'impossible' | 'not-understood'
+  | 'json'
+  | 'verb'
+  | 'missing'
+  | 'type'
+  | 'range'
+  | 'unknown-id'
+  | 'unknown-field'
+  | 'too-many'
+  | 'impossible'
+  | 'not-understood'
 
 /** One thing wrong with a question: `path` is dotted with 0-based indexes, `message` names the field and what is accepted. */
 export interface Issue {
@@ -9,14 +18,20 @@ export interface Issue {
   path: string
   /** Of a line that was not understood: the shapes that are, and the words understood up to there. */
   accepted?: string[]
-  words?: { text: string, as: string }[]
+  words?: { text: string; as: string }[]
 }
 
-export interface Failure { ok: false, error: Issue }
-export type Result<T> = { ok: true, value: T } | Failure
+export interface Failure {
+  ok: false
+  error: Issue
+}
+export type Result<T> = { ok: true; value: T } | Failure
 
 export const ok = <T>(value: T): Result<T> => ({ ok: true, value })
 
 export const issue = (code: IssueCode, path: string, message: string): Issue => ({ code, message, path })
 
-export const fail = (code: IssueCode, path: string, message: string): Failure => ({ ok: false, error: issue(code, path, message) })
+export const fail = (code: IssueCode, path: string, message: string): Failure => ({
+  ok: false,
+  error: issue(code, path, message),
+})

@@ -21,7 +21,14 @@ export interface RuleRow extends RuleText {
 export type RuleTable<Code extends string = string> = Readonly<Record<Code, RuleText & { kind?: RuleKind }>>
 
 /** A table as rows, in the order of its codes; a rule that does not say its kind is a caution. */
-export const rowsOf = (table: RuleTable): RuleRow[] => Object.entries(table).map(([code, { kind = 'caution', when, because, source }]) => ({ code, kind, when, because, source }))
+export const rowsOf = (table: RuleTable): RuleRow[] =>
+  Object.entries(table).map(([code, { kind = 'caution', when, because, source }]) => ({
+    code,
+    kind,
+    when,
+    because,
+    source,
+  }))
 
 const unique = (texts: readonly string[], between: string): string => [...new Set(texts)].join(between)
 
@@ -31,9 +38,21 @@ export function mergeRows(rows: readonly RuleRow[]): RuleRow[] {
   for (const row of rows) byCode.set(row.code, [...(byCode.get(row.code) ?? []), row])
   return [...byCode].map(([code, same]): RuleRow => ({
     code,
-    kind: same.find(({ kind }) => kind === 'refusal')?.kind ?? same.find(({ kind }) => kind === 'caution')?.kind ?? 'school',
-    when: unique(same.map(({ when }) => when), '; or '),
-    because: unique(same.map(({ because }) => because), ' '),
-    source: unique(same.map(({ source }) => source), '; '),
+    kind:
+      same.find(({ kind }) => kind === 'refusal')?.kind ??
+      same.find(({ kind }) => kind === 'caution')?.kind ??
+      'school',
+    when: unique(
+      same.map(({ when }) => when),
+      '; or ',
+    ),
+    because: unique(
+      same.map(({ because }) => because),
+      ' ',
+    ),
+    source: unique(
+      same.map(({ source }) => source),
+      '; ',
+    ),
   }))
 }

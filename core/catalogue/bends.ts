@@ -9,29 +9,81 @@ export interface Bend {
   /** Whether it is pulled round a former; else it is laid by hand and held by clips or a support. */
   isPulled: boolean
   /** Degrees that a right angle opens again when let go; null where it springs back whole and is held. */
-  springback: { lo: number, hi: number } | null
+  springback: { lo: number; hi: number } | null
 }
 
 /** Multiples of the outside diameter by trade practice: typical, least, most; `null` is not bent on site. */
-const MULTIPLES: Readonly<Record<Family, Omit<Bend, 'radius'> & { times: number, lo: number, hi: number } | null>> = {
-  'copper': { times: 4, lo: 3, hi: 4, how: 'pulled in a bender; not R290 or hard-drawn inch tube from 1/2', isPulled: true, springback: { lo: 1, hi: 5 } },
-  'pex': { times: 8, lo: 5, hi: 8, how: 'laid free with the coil; 5 times its outside diameter in a bend support', isPulled: false, springback: null },
-  'pert': { times: 8, lo: 5, hi: 8, how: 'laid free with the coil; 5 times its outside diameter in a bend support', isPulled: false, springback: null },
-  'bs7291': { times: 8, lo: 8, hi: 8, how: 'laid free, held by clips or a bend support', isPulled: false, springback: null },
-  'pb': { times: 8, lo: 8, hi: 12, how: 'laid free', isPulled: false, springback: null },
-  'multilayer': { times: 5, lo: 3.5, hi: 5, how: 'by hand to 20 mm; 4 times with a spring, 3.5 in a bender', isPulled: true, springback: { lo: 0, hi: 5 } },
+const MULTIPLES: Readonly<Record<Family, (Omit<Bend, 'radius'> & { times: number; lo: number; hi: number }) | null>> = {
+  copper: {
+    times: 4,
+    lo: 3,
+    hi: 4,
+    how: 'pulled in a bender; not R290 or hard-drawn inch tube from 1/2',
+    isPulled: true,
+    springback: { lo: 1, hi: 5 },
+  },
+  pex: {
+    times: 8,
+    lo: 5,
+    hi: 8,
+    how: 'laid free with the coil; 5 times its outside diameter in a bend support',
+    isPulled: false,
+    springback: null,
+  },
+  pert: {
+    times: 8,
+    lo: 5,
+    hi: 8,
+    how: 'laid free with the coil; 5 times its outside diameter in a bend support',
+    isPulled: false,
+    springback: null,
+  },
+  bs7291: {
+    times: 8,
+    lo: 8,
+    hi: 8,
+    how: 'laid free, held by clips or a bend support',
+    isPulled: false,
+    springback: null,
+  },
+  pb: { times: 8, lo: 8, hi: 12, how: 'laid free', isPulled: false, springback: null },
+  multilayer: {
+    times: 5,
+    lo: 3.5,
+    hi: 5,
+    how: 'by hand to 20 mm; 4 times with a spring, 3.5 in a bender',
+    isPulled: true,
+    springback: { lo: 0, hi: 5 },
+  },
   'pp-r': { times: 8, lo: 8, hi: 8, how: 'cold, or with hot air', isPulled: false, springback: null },
-  'pe': { times: 25, lo: 25, hi: 35, how: 'laid in a sweep; 35 times its outside diameter in the cold', isPulled: false, springback: null },
-  'stainless': { times: 3.5, lo: 3.5, hi: 3.5, how: 'cold, in a bender, to 28 mm', isPulled: true, springback: { lo: 1, hi: 5 } },
-  'steel': null,
-  'cpvc': null,
-  'pvc': null,
-  'lead': null,
+  pe: {
+    times: 25,
+    lo: 25,
+    hi: 35,
+    how: 'laid in a sweep; 35 times its outside diameter in the cold',
+    isPulled: false,
+    springback: null,
+  },
+  stainless: {
+    times: 3.5,
+    lo: 3.5,
+    hi: 3.5,
+    how: 'cold, in a bender, to 28 mm',
+    isPulled: true,
+    springback: { lo: 1, hi: 5 },
+  },
+  steel: null,
+  cpvc: null,
+  pvc: null,
+  lead: null,
 }
 
-const rowOf = (pipe: Pipe): BendRow | undefined => (pipe.family !== 'copper' || pipe.series === 'cu-bs-imp'
-  ? undefined
-  : [...METRIC_COPPER, ...INCH_COPPER].find(row => row.nominal === pipe.nominal && (row.series === 'cu-en') === pipe.series.startsWith('cu-en')))
+const rowOf = (pipe: Pipe): BendRow | undefined =>
+  pipe.family !== 'copper' || pipe.series === 'cu-bs-imp'
+    ? undefined
+    : [...METRIC_COPPER, ...INCH_COPPER].find(
+        (row) => row.nominal === pipe.nominal && (row.series === 'cu-en') === pipe.series.startsWith('cu-en'),
+      )
 
 /** How a pipe is bent and to what radius, typical; null where it is not bent on site. Carbon press tube bends as stainless does. */
 export function bendOf(pipe: Pipe): Bend | null {

@@ -28,11 +28,11 @@ export function comparePipes(a: Pipe, b: Pipe): Comparison {
 
 /** What the name of a size means, by how its series is sized. */
 const NAMED: Readonly<Record<SizingSystem, string>> = {
-  'cts': 'copper tube size: the outside is the name and 1/8 in more',
+  cts: 'copper tube size: the outside is the name and 1/8 in more',
   'en-od': 'named by its outside',
   'bs-bore': 'named by its bore',
-  'ips': 'named after old iron pipe: the name is neither outside nor bore',
-  'own': 'named by its outside, in a series of its own',
+  ips: 'named after old iron pipe: the name is neither outside nor bore',
+  own: 'named by its outside, in a series of its own',
 }
 
 /** How a pipe comes by its name. */

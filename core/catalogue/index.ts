@@ -22,4 +22,19 @@ export { SUPPORT_CODES, spacingOf, supportCodeOf } from './supports'
 export type { Spacing, SupportCode } from './supports'
 export { findTakeOut } from './take-outs'
 export { FAMILIES, LINE_FITTINGS, REGIONS, USES } from './types'
-export type { Allowed, EndRow, Fact, Family, LineFitting, Pipe, PipeRatingRow, PipeRow, RatingRow, Region, Series, SeriesFacts, SizingSystem, Use } from './types'
+export type {
+  Allowed,
+  EndRow,
+  Fact,
+  Family,
+  LineFitting,
+  Pipe,
+  PipeRatingRow,
+  PipeRow,
+  RatingRow,
+  Region,
+  Series,
+  SeriesFacts,
+  SizingSystem,
+  Use,
+} from './types'

@@ -12,7 +12,7 @@ export function shortName({ nominal, label, series }: Pick<Pipe, 'nominal' | 'la
 const BY_SERIES = SERIES.flatMap(({ id }) => PIPES.filter(({ series }) => series === id))
 
 /** The outside diameters of a region, mm, from small to large, each with the short names of the pipes that have it. */
-export function namedDiameters(region: Region): { od: number, names: string[] }[] {
+export function namedDiameters(region: Region): { od: number; names: string[] }[] {
   const byDiameter = new Map<number, Set<string>>()
   for (const pipe of BY_SERIES) {
     if (!pipe.regions.includes(region)) continue
@@ -23,4 +23,5 @@ export function namedDiameters(region: Region): { od: number, names: string[] }[
 }
 
 /** Several names in the room of one. */
-export const firstOf = (names: readonly string[]): string => (names.length > 1 ? `${names[0]}, ${names.length - 1} more` : names[0] ?? '')
+export const firstOf = (names: readonly string[]): string =>
+  names.length > 1 ? `${names[0]}, ${names.length - 1} more` : (names[0] ?? '')

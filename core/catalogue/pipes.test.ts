@@ -1,5 +1,21 @@
 import { describe, expect, it } from 'vitest'
-import { factsOf, findPipe, findPipes, findSocket, getPipe, jointRating, pipeRating, pipeRatings, PIPES, ringGauge, ringPosition, SERIES, socketDepth, threadMadeUp, USES } from '#core/catalogue'
+import {
+  factsOf,
+  findPipe,
+  findPipes,
+  findSocket,
+  getPipe,
+  jointRating,
+  pipeRating,
+  pipeRatings,
+  PIPES,
+  ringGauge,
+  ringPosition,
+  SERIES,
+  socketDepth,
+  threadMadeUp,
+  USES,
+} from '#core/catalogue'
 
 describe('the tables', () => {
   it('have unique ids, each of a series and a region', () => {
@@ -21,7 +37,13 @@ describe('the tables', () => {
 
   // Retyped by hand from the standards, in inches where they are written so.
   it.each([
-    ['cu-l-3_4', 0.875 * 25.4, 0.045 * 25.4], ['cu-m-1_2', 0.625 * 25.4, 0.028 * 25.4], ['cu-en-x-22', 22, 0.9], ['cu-en-x-15', 15, 0.7], ['pex-cts-1_2', 0.625 * 25.4, 0.07 * 25.4], ['pe-en-25', 25, 2.3], ['ml-en-20', 20, 2],
+    ['cu-l-3_4', 0.875 * 25.4, 0.045 * 25.4],
+    ['cu-m-1_2', 0.625 * 25.4, 0.028 * 25.4],
+    ['cu-en-x-22', 22, 0.9],
+    ['cu-en-x-15', 15, 0.7],
+    ['pex-cts-1_2', 0.625 * 25.4, 0.07 * 25.4],
+    ['pe-en-25', 25, 2.3],
+    ['ml-en-20', 20, 2],
   ])('%s is %f by %f', (id, od, wall) => {
     expect(getPipe(id).od).toBeCloseTo(od, 2)
     expect(getPipe(id).wall).toBeCloseTo(wall, 2)
@@ -40,7 +62,17 @@ describe('the tables', () => {
 describe('findPipes', () => {
   it('ands its fields and sorts by family, series, diameter, wall', () => {
     const found = findPipes({ series: 'cu-l' })
-    expect(found.ok && found.value.pipes.map(({ nominal }) => nominal)).toEqual(['1/4', '3/8', '1/2', '5/8', '3/4', '1', '1-1/4', '1-1/2', '2'])
+    expect(found.ok && found.value.pipes.map(({ nominal }) => nominal)).toEqual([
+      '1/4',
+      '3/8',
+      '1/2',
+      '5/8',
+      '3/4',
+      '1',
+      '1-1/4',
+      '1-1/2',
+      '2',
+    ])
     const both = findPipes({ family: 'copper', nominal: '22', region: 'eu' })
     expect(both.ok && both.value.pipes.map(({ id }) => id)).toEqual(['cu-en-10-22', 'cu-en-x-22', 'cu-en-y-22'])
   })
@@ -58,19 +90,30 @@ describe('sockets', () => {
     return socket && socketDepth(socket)
   }
 
-  it('give a standard\'s own depth without a range and a typical one with it', () => {
+  it("give a standard's own depth without a range and a typical one with it", () => {
     expect(depth('solder', 'cu-en-x-22')).toEqual({ value: 15.4, lo: 15.4, hi: 15.4, source: 'EN 1254-1' })
     // 0.75 in, ASME B16.22.
     expect(depth('solder', 'cu-l-3_4')?.value).toBeCloseTo(19.05, 2)
-    expect(depth('compression', 'cu-en-x-15')).toMatchObject({ value: 18, lo: 14, hi: 25, source: expect.stringMatching(/^typical/) })
+    expect(depth('compression', 'cu-en-x-15')).toMatchObject({
+      value: 18,
+      lo: 14,
+      hi: 25,
+      source: expect.stringMatching(/^typical/),
+    })
     expect(depth('push-fit', 'pex-cts-1_2')).toMatchObject({ value: 25, lo: 22, hi: 29 })
   })
 
   it('go by outside diameter and sizing system, never by a near name', () => {
     expect(depth('solder', 'cu-bs-imp-3_4')).toBeNull()
     expect(depth('press', 'cu-bs-imp-1')).toBeNull()
-    expect(findSocket('compression', getPipe('cu-bs-imp-1_2'))).toMatchObject({ fittingNominal: '15', converterOlive: false })
-    expect(findSocket('compression', getPipe('cu-bs-imp-3_4'))).toMatchObject({ fittingNominal: '22', converterOlive: true })
+    expect(findSocket('compression', getPipe('cu-bs-imp-1_2'))).toMatchObject({
+      fittingNominal: '15',
+      converterOlive: false,
+    })
+    expect(findSocket('compression', getPipe('cu-bs-imp-3_4'))).toMatchObject({
+      fittingNominal: '22',
+      converterOlive: true,
+    })
     // The 5/8 tube-OD body takes 1/2 nominal copper, whatever the region.
     expect(findSocket('compression', getPipe('cu-l-1_2'))).toMatchObject({ fittingNominal: '5/8' })
     expect(depth('push-fit', 'ml-en-16')).toBeNull()
@@ -124,7 +167,8 @@ describe('what is true of a series', () => {
     for (const { id } of SERIES) {
       const { services, ...facts } = factsOf(id)
       expect(Object.keys(services)).toEqual([...USES])
-      for (const fact of Object.values(facts)) if (fact) expect([fact.text.length > 2, fact.source.length > 2], id).toEqual([true, true])
+      for (const fact of Object.values(facts))
+        if (fact) expect([fact.text.length > 2, fact.source.length > 2], id).toEqual([true, true])
     }
   })
   it('says of what failed, what is not for drinking and what is never hot', () => {
@@ -132,7 +176,11 @@ describe('what is true of a series', () => {
     expect(factsOf('cs-en').services).toMatchObject({ cold: 'no', heating: 'yes' })
     expect(factsOf('pvc-40').services.hot).toBe('no')
     // ASTM B88: green K, blue L, red M.
-    expect(['cu-k', 'cu-l', 'cu-m'].map(id => /green|blue|red/.exec(factsOf(id).colours!.text)![0])).toEqual(['green', 'blue', 'red'])
+    expect(['cu-k', 'cu-l', 'cu-m'].map((id) => /green|blue|red/.exec(factsOf(id).colours!.text)![0])).toEqual([
+      'green',
+      'blue',
+      'red',
+    ])
   })
   it('comes with the rows of a question, once each, in their order', () => {
     const found = findPipes({ family: 'copper', region: 'gb' })
@@ -140,10 +188,15 @@ describe('what is true of a series', () => {
   })
   it('gives every rating of a tube, which is what a joint is weighed by', () => {
     // ASTM F876: 11 bar at 23, 6.9 at 82, 5.5 at 93 degC.
-    expect(pipeRatings(getPipe('pex-cts-1_2')).map(({ tempC, bar }) => [tempC, bar])).toEqual([[23, 11], [82, 6.9], [93, 5.5]])
+    expect(pipeRatings(getPipe('pex-cts-1_2')).map(({ tempC, bar }) => [tempC, bar])).toEqual([
+      [23, 11],
+      [82, 6.9],
+      [93, 5.5],
+    ])
     expect(new Set(pipeRatings(getPipe('cu-l-1_2')).map(({ temper }) => temper))).toEqual(new Set(['hard', 'soft']))
     for (const pipe of PIPES) {
-      for (const { tempC, bar, temper } of pipeRatings(pipe)) expect(pipeRating(pipe, tempC, temper ?? 'hard'), pipe.id).toMatchObject({ kind: 'rated', bar })
+      for (const { tempC, bar, temper } of pipeRatings(pipe))
+        expect(pipeRating(pipe, tempC, temper ?? 'hard'), pipe.id).toMatchObject({ kind: 'rated', bar })
     }
   })
 })

@@ -24,7 +24,26 @@ import { ROWS as LEAD } from './tables/lead'
 import { FAMILIES, REGIONS, type Family, type Pipe, type PipeRow, type Region, type SeriesFacts } from './types'
 
 const TABLES: readonly (readonly PipeRow[])[] = [
-  B88, EN1057, BS659, F876, F2769, D3309, D2846, D1785, D2737, F1281, B36_10, BS7291, EN15875, EN21003, EN12201, EN10255, EN10305, EN10312, EN15874, LEAD,
+  B88,
+  EN1057,
+  BS659,
+  F876,
+  F2769,
+  D3309,
+  D2846,
+  D1785,
+  D2737,
+  F1281,
+  B36_10,
+  BS7291,
+  EN15875,
+  EN21003,
+  EN12201,
+  EN10255,
+  EN10305,
+  EN10312,
+  EN15874,
+  LEAD,
 ]
 
 /** Size as it is said: `22 × 0.9` by outside diameter and wall, `3/4 in` by a name. */
@@ -55,15 +74,28 @@ function toPipe(row: PipeRow): Pipe {
 const compareText = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0)
 
 /** Every pipe of the catalogue, by family, series, outside diameter, wall. */
-export const PIPES: readonly Pipe[] = TABLES.flat().map(toPipe).sort((a, b) =>
-  compareText(a.family, b.family) || compareText(a.series, b.series) || a.od - b.od || (a.wall ?? 0) - (b.wall ?? 0))
+export const PIPES: readonly Pipe[] = TABLES.flat()
+  .map(toPipe)
+  .sort(
+    (a, b) =>
+      compareText(a.family, b.family) ||
+      compareText(a.series, b.series) ||
+      a.od - b.od ||
+      (a.wall ?? 0) - (b.wall ?? 0),
+  )
 
-const BY_ID = new Map(PIPES.map(pipe => [pipe.id, pipe]))
+const BY_ID = new Map(PIPES.map((pipe) => [pipe.id, pipe]))
 
 /** The pipe of an id. Issue `unknown-id` at `path`. */
 export function findPipe(id: string, path: string): Result<Pipe> {
   const pipe = BY_ID.get(id)
-  return pipe ? ok(pipe) : fail('unknown-id', path, `${path}: no pipe "${id.slice(0, 40)}" in the catalogue. Accepted: <series>-<nominal>, such as cu-en-x-22 or pex-cts-1_2.`)
+  return pipe
+    ? ok(pipe)
+    : fail(
+        'unknown-id',
+        path,
+        `${path}: no pipe "${id.slice(0, 40)}" in the catalogue. Accepted: <series>-<nominal>, such as cu-en-x-22 or pex-cts-1_2.`,
+      )
 }
 
 /** The pipe of an id known to be ours; throws otherwise. */
@@ -81,27 +113,47 @@ export interface PipesQuestion {
 }
 
 /** A series that stands in an answer, with its facts. */
-export interface SeriesAnswer extends SeriesFacts { id: string, words: string, named: string }
+export interface SeriesAnswer extends SeriesFacts {
+  id: string
+  words: string
+  named: string
+}
 
 /**
  * Catalogue rows that match every given field exactly, by family, series, outside diameter, wall; lengths in mm. Beside
  * them what is true of each of their series, in the same order.
  * Issue `unknown-id` at a family, series, nominal or region that no row of the catalogue has.
  */
-export function findPipes(question: PipesQuestion): Result<{ pipes: Pipe[], series: SeriesAnswer[] }> {
+export function findPipes(question: PipesQuestion): Result<{ pipes: Pipe[]; series: SeriesAnswer[] }> {
   const { family, series, nominal, region } = question
-  const unknown = (path: string, accepted: readonly string[]) => fail('unknown-id', path, `${path}: not in the catalogue. Accepted: ${accepted.join(', ')}.`)
+  const unknown = (path: string, accepted: readonly string[]) =>
+    fail('unknown-id', path, `${path}: not in the catalogue. Accepted: ${accepted.join(', ')}.`)
   if (family !== undefined && !FAMILIES.includes(family as Family)) return unknown('family', FAMILIES)
-  if (series !== undefined && !SERIES.some(s => s.id === series)) return unknown('series', SERIES.map(s => s.id))
-  if (nominal !== undefined && !PIPES.some(p => p.nominal === nominal)) return unknown('nominal', [...new Set(PIPES.map(p => p.nominal))])
+  if (series !== undefined && !SERIES.some((s) => s.id === series))
+    return unknown(
+      'series',
+      SERIES.map((s) => s.id),
+    )
+  if (nominal !== undefined && !PIPES.some((p) => p.nominal === nominal))
+    return unknown('nominal', [...new Set(PIPES.map((p) => p.nominal))])
   if (region !== undefined && !REGIONS.includes(region)) return unknown('region', REGIONS)
-  const pipes = PIPES.filter(pipe =>
-    (family === undefined || pipe.family === family)
-    && (series === undefined || pipe.series === series)
-    && (nominal === undefined || pipe.nominal === nominal)
-    && (region === undefined || pipe.regions.includes(region)))
-  const standing = pipes.filter((pipe, i) => pipes.findIndex(other => other.series === pipe.series) === i)
-  return ok({ pipes, series: standing.map((pipe): SeriesAnswer => ({ id: pipe.series, words: seriesOf(pipe.series).words, named: namedBy(pipe), ...factsOf(pipe.series) })) })
+  const pipes = PIPES.filter(
+    (pipe) =>
+      (family === undefined || pipe.family === family) &&
+      (series === undefined || pipe.series === series) &&
+      (nominal === undefined || pipe.nominal === nominal) &&
+      (region === undefined || pipe.regions.includes(region)),
+  )
+  const standing = pipes.filter((pipe, i) => pipes.findIndex((other) => other.series === pipe.series) === i)
+  return ok({
+    pipes,
+    series: standing.map((pipe): SeriesAnswer => ({
+      id: pipe.series,
+      words: seriesOf(pipe.series).words,
+      named: namedBy(pipe),
+      ...factsOf(pipe.series),
+    })),
+  })
 }
 
 /** How far off a diameter may be to be looked up by it, mm: as far as a rule errs. */
@@ -109,7 +161,13 @@ const NEAR_MM = 0.6
 
 /** Pipes of a region called by a size, or that measure near a diameter (mm; null for none), nearest first. */
 export function pipesNear(size: string, odMm: number | null, region: Region): Pipe[] {
-  const wanted = size.trim().toLowerCase().replace(/\s*(?:mm|in|inch|")$/, '').replace(/^(\d+) (\d+\/\d+)$/, '$1-$2')
+  const wanted = size
+    .trim()
+    .toLowerCase()
+    .replace(/\s*(?:mm|in|inch|")$/, '')
+    .replace(/^(\d+) (\d+\/\d+)$/, '$1-$2')
   const off = (pipe: Pipe) => (odMm === null ? Infinity : Math.abs(pipe.od - odMm))
-  return PIPES.filter(pipe => pipe.regions.includes(region) && (pipe.nominal === wanted || off(pipe) <= NEAR_MM)).sort((x, y) => off(x) - off(y) || compareText(x.id, y.id))
+  return PIPES.filter(
+    (pipe) => pipe.regions.includes(region) && (pipe.nominal === wanted || off(pipe) <= NEAR_MM),
+  ).sort((x, y) => off(x) - off(y) || compareText(x.id, y.id))
 }

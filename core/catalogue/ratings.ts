@@ -25,11 +25,12 @@ import type { Pipe, PipeRatingRow, RatingRow, Source } from './types'
 
 /** `rated`: bar at the row used. `beyond`: rows exist, none at or above the temperature. `none`: no figure held. */
 export type Rating =
-  | { kind: 'rated', bar: number, tempC: number, source: string }
-  | { kind: 'beyond' }
-  | { kind: 'none' }
+  { kind: 'rated'; bar: number; tempC: number; source: string } | { kind: 'beyond' } | { kind: 'none' }
 
-interface Rows { rows: readonly RatingRow[], source: Source }
+interface Rows {
+  rows: readonly RatingRow[]
+  source: Source
+}
 
 const ratingSource = ({ standard }: Source, typical: boolean): string => `${typical ? 'typical, ' : ''}${standard}`
 
@@ -37,8 +38,10 @@ const ratingSource = ({ standard }: Source, typical: boolean): string => `${typi
 function lookUp({ rows, source }: Rows, tempC: number): Rating {
   const known = rows.filter((row): row is RatingRow & { maxBar: number } => row.maxBar !== null)
   if (known.length === 0) return { kind: 'none' }
-  const row = known.filter(candidate => candidate.tempC >= tempC).sort((a, b) => a.tempC - b.tempC)[0]
-  return row ? { kind: 'rated', bar: row.maxBar, tempC: row.tempC, source: ratingSource(source, row.typical) } : { kind: 'beyond' }
+  const row = known.filter((candidate) => candidate.tempC >= tempC).sort((a, b) => a.tempC - b.tempC)[0]
+  return row
+    ? { kind: 'rated', bar: row.maxBar, tempC: row.tempC, source: ratingSource(source, row.typical) }
+    : { kind: 'beyond' }
 }
 
 const PIPE_TABLES: Readonly<Record<string, Rows>> = {
@@ -48,7 +51,7 @@ const PIPE_TABLES: Readonly<Record<string, Rows>> = {
   'ml-astm': { rows: F1281, source: F1281_SOURCE },
   'ml-en': { rows: EN21003, source: EN21003_SOURCE },
   'pe-en': { rows: EN12201, source: EN12201_SOURCE },
-  'bs7291': { rows: BS7291, source: BS7291_SOURCE },
+  bs7291: { rows: BS7291, source: BS7291_SOURCE },
 }
 
 /** The rows of a tube at a temper. Soft inch copper goes by the annealed rows; the metric rows are for half-hard tube, none is held for soft. */
@@ -56,25 +59,40 @@ function tubeRows(pipe: Pipe, temper: 'hard' | 'soft'): Rows {
   const whole = PIPE_TABLES[pipe.series]
   if (whole) return whole
   if (pipe.family === 'pvc') return { rows: D1785.filter(({ of }) => of === pipe.id), source: D1785_SOURCE }
-  if (pipe.standard === 'ASTM B88') return { rows: (B88 as readonly RatingRow[]).filter(({ of }) => of === `${pipe.id} ${temper === 'soft' ? 'annealed' : 'drawn'}`), source: B88_SOURCE }
-  return { rows: temper === 'soft' ? [] : (EN1057 as readonly RatingRow[]).filter(({ of }) => of === pipe.id), source: EN1057_SOURCE }
+  if (pipe.standard === 'ASTM B88')
+    return {
+      rows: (B88 as readonly RatingRow[]).filter(
+        ({ of }) => of === `${pipe.id} ${temper === 'soft' ? 'annealed' : 'drawn'}`,
+      ),
+      source: B88_SOURCE,
+    }
+  return {
+    rows: temper === 'soft' ? [] : (EN1057 as readonly RatingRow[]).filter(({ of }) => of === pipe.id),
+    source: EN1057_SOURCE,
+  }
 }
 
 /** Pressure the tube itself takes at a temperature. */
-export const pipeRating = (pipe: Pipe, tempC: number, temper: 'hard' | 'soft'): Rating => lookUp(tubeRows(pipe, temper), tempC)
+export const pipeRating = (pipe: Pipe, tempC: number, temper: 'hard' | 'soft'): Rating =>
+  lookUp(tubeRows(pipe, temper), tempC)
 
 /** Every rating held of a tube, by temper and temperature. */
 export function pipeRatings(pipe: Pipe): PipeRatingRow[] {
-  const tempers = PIPE_TABLES[pipe.series] || pipe.family === 'pvc' ? [null] : ['hard', 'soft'] as const
+  const tempers = PIPE_TABLES[pipe.series] || pipe.family === 'pvc' ? [null] : (['hard', 'soft'] as const)
   return tempers.flatMap((temper) => {
     const { rows, source } = tubeRows(pipe, temper ?? 'hard')
-    return rows.flatMap(({ tempC, maxBar, typical }): PipeRatingRow[] => (maxBar === null ? [] : [{ tempC, bar: maxBar, temper, source: ratingSource(source, typical) }])).sort((x, y) => x.tempC - y.tempC)
+    return rows
+      .flatMap(({ tempC, maxBar, typical }): PipeRatingRow[] =>
+        maxBar === null ? [] : [{ tempC, bar: maxBar, temper, source: ratingSource(source, typical) }],
+      )
+      .sort((x, y) => x.tempC - y.tempC)
   })
 }
 
 const inRange = (range: string, nominal: string): boolean => {
   const order = (size: string) => (/^\d+$/.test(size) && Number(size) > 2 ? Number(size) : INCH_ORDER.indexOf(size))
-  const [from, to] = range === '1/8-1' ? ['1/8', '1'] : range === '1-1/4-2' ? ['1-1/4', '2'] : range.split('-') as [string, string]
+  const [from, to] =
+    range === '1/8-1' ? ['1/8', '1'] : range === '1-1/4-2' ? ['1-1/4', '2'] : (range.split('-') as [string, string])
   return order(nominal) >= order(from) && order(nominal) <= order(to)
 }
 
@@ -83,21 +101,36 @@ export function jointRating(socket: Socket, pipe: Pipe, tempC: number): Rating {
   const inch = seriesOf(pipe.series).sizing === 'cts'
   switch (socket.method) {
     case 'solder': {
-      const all: Rows = inch ? { rows: SOLDER_INCH, source: SOLDER_INCH_SOURCE } : { rows: SOLDER_METRIC, source: SOLDER_METRIC_SOURCE }
-      return lookUp({ ...all, rows: all.rows.filter(row => inRange(row.of, socket.fittingNominal)) }, tempC)
+      const all: Rows = inch
+        ? { rows: SOLDER_INCH, source: SOLDER_INCH_SOURCE }
+        : { rows: SOLDER_METRIC, source: SOLDER_METRIC_SOURCE }
+      return lookUp({ ...all, rows: all.rows.filter((row) => inRange(row.of, socket.fittingNominal)) }, tempC)
     }
-    case 'press': return lookUp(inch ? { rows: PRESS_INCH, source: PRESS_INCH_SOURCE } : { rows: PRESS_METRIC, source: PRESS_METRIC_SOURCE }, tempC)
-    case 'push-fit': return lookUp(inch ? { rows: PUSH_CTS, source: PUSH_CTS_SOURCE } : { rows: PUSH_PLASTIC, source: PUSH_PLASTIC_SOURCE }, tempC)
+    case 'press':
+      return lookUp(
+        inch ? { rows: PRESS_INCH, source: PRESS_INCH_SOURCE } : { rows: PRESS_METRIC, source: PRESS_METRIC_SOURCE },
+        tempC,
+      )
+    case 'push-fit':
+      return lookUp(
+        inch ? { rows: PUSH_CTS, source: PUSH_CTS_SOURCE } : { rows: PUSH_PLASTIC, source: PUSH_PLASTIC_SOURCE },
+        tempC,
+      )
     // Inch compression stops carry no figure in the tables.
-    case 'compression': return inch ? { kind: 'none' } : lookUp({ rows: COMPRESSION, source: COMPRESSION_SOURCE }, tempC)
+    case 'compression':
+      return inch ? { kind: 'none' } : lookUp({ rows: COMPRESSION, source: COMPRESSION_SOURCE }, tempC)
     case 'crimp':
-    case 'clamp': return lookUp({ rows: CRIMP, source: CRIMP_SOURCE }, tempC)
+    case 'clamp':
+      return lookUp({ rows: CRIMP, source: CRIMP_SOURCE }, tempC)
     case 'ml-press':
-    case 'ml-compression': return lookUp({ rows: ML_PRESS, source: ML_PRESS_SOURCE }, tempC)
+    case 'ml-compression':
+      return lookUp({ rows: ML_PRESS, source: ML_PRESS_SOURCE }, tempC)
     // As the tube itself.
     case 'expansion':
     case 'sliding-sleeve':
-    case 'solvent-cement': return pipeRating(pipe, tempC, 'hard')
-    case 'pe-compression': return lookUp({ rows: PE_BODY, source: PE_BODY_SOURCE }, tempC)
+    case 'solvent-cement':
+      return pipeRating(pipe, tempC, 'hard')
+    case 'pe-compression':
+      return lookUp({ rows: PE_BODY, source: PE_BODY_SOURCE }, tempC)
   }
 }

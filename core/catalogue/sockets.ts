@@ -26,7 +26,19 @@ import { SOCKETS as PE_BODIES, SOURCE as PE_BODIES_SOURCE } from './tables/iso-1
 import type { EndRow, Family, Pipe, RingGaugeRow, SizingSystem, Source } from './types'
 
 /** Methods whose sockets are in the tables. */
-export type SocketMethod = 'solder' | 'press' | 'push-fit' | 'compression' | 'crimp' | 'clamp' | 'expansion' | 'sliding-sleeve' | 'ml-press' | 'ml-compression' | 'solvent-cement' | 'pe-compression'
+export type SocketMethod =
+  | 'solder'
+  | 'press'
+  | 'push-fit'
+  | 'compression'
+  | 'crimp'
+  | 'clamp'
+  | 'expansion'
+  | 'sliding-sleeve'
+  | 'ml-press'
+  | 'ml-compression'
+  | 'solvent-cement'
+  | 'pe-compression'
 
 export type ThreadForm = 'npt' | 'bspt' | 'bspp'
 
@@ -60,11 +72,11 @@ const OLD_IN_METRIC = { '3/8': '12', '1/2': '15', '1': '28', '2': '54' } as cons
 const OLD_WITH_OLIVE = { '3/4': '22', '1-1/4': '35', '1-1/2': '42' } as const
 
 const TABLES: Record<SocketMethod, readonly Table[]> = {
-  'solder': [
+  solder: [
     { rows: INCH_CUPS, source: INCH_CUPS_SOURCE, families: ['copper'], sizing: 'cts' },
     { rows: METRIC_CUPS, source: METRIC_CUPS_SOURCE, families: ['copper'], sizing: 'en-od' },
   ],
-  'press': [
+  press: [
     { rows: INCH_PRESS, source: INCH_PRESS_SOURCE, families: ['copper'], sizing: 'cts' },
     { rows: METRIC_PRESS, source: METRIC_PRESS_SOURCE, families: ['copper'], sizing: 'en-od' },
     { rows: STAINLESS_PRESS, source: STAINLESS_PRESS_SOURCE, families: ['stainless'], sizing: 'en-od' },
@@ -74,14 +86,25 @@ const TABLES: Record<SocketMethod, readonly Table[]> = {
     { rows: CTS_PUSH, source: CTS_PUSH_SOURCE, families: ['copper', 'pex', 'pert', 'cpvc'], sizing: 'cts' },
     { rows: PLASTIC_PUSH, source: PLASTIC_PUSH_SOURCE, families: ['copper', 'bs7291'], sizing: 'en-od' },
   ],
-  'compression': [
-    { rows: METRIC_COMPRESSION, source: METRIC_COMPRESSION_SOURCE, families: ['copper', 'bs7291', 'stainless'], sizing: 'en-od' },
-    { rows: METRIC_COMPRESSION, source: METRIC_COMPRESSION_SOURCE, families: ['copper'], sizing: 'bs-bore', rename: { ...OLD_IN_METRIC, ...OLD_WITH_OLIVE } },
+  compression: [
+    {
+      rows: METRIC_COMPRESSION,
+      source: METRIC_COMPRESSION_SOURCE,
+      families: ['copper', 'bs7291', 'stainless'],
+      sizing: 'en-od',
+    },
+    {
+      rows: METRIC_COMPRESSION,
+      source: METRIC_COMPRESSION_SOURCE,
+      families: ['copper'],
+      sizing: 'bs-bore',
+      rename: { ...OLD_IN_METRIC, ...OLD_WITH_OLIVE },
+    },
     { rows: TUBE_OD, source: TUBE_OD_SOURCE, families: ['copper', 'pex'], sizing: 'cts', rename: TUBE_OD_NAME },
   ],
-  'crimp': [{ rows: BARBS, source: F1807_SOURCE, families: ['pex', 'pert'], sizing: 'cts' }],
-  'clamp': [{ rows: CLAMP_BARBS, source: F2098_SOURCE, families: ['pex', 'pert'], sizing: 'cts' }],
-  'expansion': [{ rows: F1960, source: F1960_SOURCE, families: ['pex'], sizing: 'cts' }],
+  crimp: [{ rows: BARBS, source: F1807_SOURCE, families: ['pex', 'pert'], sizing: 'cts' }],
+  clamp: [{ rows: CLAMP_BARBS, source: F2098_SOURCE, families: ['pex', 'pert'], sizing: 'cts' }],
+  expansion: [{ rows: F1960, source: F1960_SOURCE, families: ['pex'], sizing: 'cts' }],
   'sliding-sleeve': [
     { rows: F2080, source: F2080_SOURCE, families: ['pex'], sizing: 'cts' },
     { rows: SLEEVES, source: SLEEVES_SOURCE, families: ['pex'], sizing: 'own', series: 'pex-en' },
@@ -98,11 +121,18 @@ const TABLES: Record<SocketMethod, readonly Table[]> = {
 }
 
 /** Families a method joins at all, whatever the size. */
-export const familiesOf = (method: SocketMethod): readonly Family[] => [...new Set(TABLES[method].flatMap(table => table.families))]
+export const familiesOf = (method: SocketMethod): readonly Family[] => [
+  ...new Set(TABLES[method].flatMap((table) => table.families)),
+]
 
 const tableOf = (method: SocketMethod, pipe: Pipe): Table | undefined => {
   const { sizing } = seriesOf(pipe.series)
-  return TABLES[method].find(table => table.families.includes(pipe.family) && table.sizing === sizing && (table.series === undefined || table.series === pipe.series))
+  return TABLES[method].find(
+    (table) =>
+      table.families.includes(pipe.family) &&
+      table.sizing === sizing &&
+      (table.series === undefined || table.series === pipe.series),
+  )
 }
 
 /**
@@ -125,31 +155,39 @@ function lookUp(method: SocketMethod, pipe: Pipe): Socket | null {
   const table = tableOf(method, pipe)
   if (!table) return null
   const fittingNominal = table.rename ? table.rename[pipe.nominal] : pipe.nominal
-  const row = table.rows.find(candidate => candidate.nominal === fittingNominal)
+  const row = table.rows.find((candidate) => candidate.nominal === fittingNominal)
   if (!row || fittingNominal === undefined) return null
   const converterOlive = table.sizing === 'bs-bore' && pipe.nominal in OLD_WITH_OLIVE
   return { method, fittingNominal, row, source: table.source, converterOlive }
 }
 
 /** Words for the source of a depth: the standard itself, or "typical" where makers differ. */
-export const sourceOf = (source: Source, typical: boolean): string => (typical ? `typical for ${source.standard} fittings; makers differ` : source.standard)
+export const sourceOf = (source: Source, typical: boolean): string =>
+  typical ? `typical for ${source.standard} fittings; makers differ` : source.standard
 
 /** Depth of a socket in mm with its range and source. Soldered cups give the standard's least depth. */
-export const socketDepth = ({ row, source }: Socket): Figure => ({ value: row.depthMm, lo: row.loMm, hi: row.hiMm, source: sourceOf(source, row.typical) })
+export const socketDepth = ({ row, source }: Socket): Figure => ({
+  value: row.depthMm,
+  lo: row.loMm,
+  hi: row.hiMm,
+  source: sourceOf(source, row.typical),
+})
 
 /** Length of taper thread that goes home when made up, mm; null where the size has no row. */
 export function threadMadeUp(form: ThreadForm, nominal: string): Figure | null {
-  const [rows, source] = form === 'npt' ? [NPT, NPT_SOURCE] as const : [BSPT, BSPT_SOURCE] as const
-  const row = (rows as readonly EndRow[]).find(candidate => candidate.nominal === nominal)
+  const [rows, source] = form === 'npt' ? ([NPT, NPT_SOURCE] as const) : ([BSPT, BSPT_SOURCE] as const)
+  const row = (rows as readonly EndRow[]).find((candidate) => candidate.nominal === nominal)
   return row ? { value: row.depthMm, lo: row.loMm, hi: row.hiMm, source: sourceOf(source, row.typical) } : null
 }
 
 /** Distance of a crimp or clamp ring's near edge from the tube end, mm. */
 export function ringPosition(nominal: string, method: 'crimp' | 'clamp' = 'crimp'): Figure | null {
-  const [rows, source] = method === 'crimp' ? [RING_POSITION, F1807_SOURCE] as const : [CLAMP_POSITION, F2098_SOURCE] as const
-  const row = (rows as readonly EndRow[]).find(candidate => candidate.nominal === nominal)
+  const [rows, source] =
+    method === 'crimp' ? ([RING_POSITION, F1807_SOURCE] as const) : ([CLAMP_POSITION, F2098_SOURCE] as const)
+  const row = (rows as readonly EndRow[]).find((candidate) => candidate.nominal === nominal)
   return row ? { value: row.depthMm, lo: row.loMm, hi: row.hiMm, source: sourceOf(source, row.typical) } : null
 }
 
 /** Finished outside diameter of a copper crimp ring, mm, where a figure is held. */
-export const ringGauge = (nominal: string): RingGaugeRow | null => (RING_GAUGE as readonly RingGaugeRow[]).find(row => row.nominal === nominal) ?? null
+export const ringGauge = (nominal: string): RingGaugeRow | null =>
+  (RING_GAUGE as readonly RingGaugeRow[]).find((row) => row.nominal === nominal) ?? null

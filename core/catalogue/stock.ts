@@ -2,12 +2,20 @@ import type { Figure } from '#core/base'
 import type { Family, Pipe, Region } from './types'
 
 /** How a pipe is sold: in straight lengths or in coils, mm. */
-export interface SoldAs { length: Figure, isCoil: boolean }
+export interface SoldAs {
+  length: Figure
+  isCoil: boolean
+}
 
 /** Sold in coils for the most part in the United States. */
 const COILED: ReadonlySet<Family> = new Set(['pex', 'pert', 'pb', 'pe', 'multilayer'])
 const FOOT_MM = 304.8
-const typical = (value: number, lo: number, hi: number): Figure => ({ value, lo, hi, source: 'typical, market practice' })
+const typical = (value: number, lo: number, hi: number): Figure => ({
+  value,
+  lo,
+  hi,
+  source: 'typical, market practice',
+})
 const straight = (value: number, lo: number, hi: number): SoldAs => ({ length: typical(value, lo, hi), isCoil: false })
 const coil = (value: number, lo: number, hi: number): SoldAs => ({ length: typical(value, lo, hi), isCoil: true })
 
@@ -19,11 +27,18 @@ export function soldAs(pipe: Pipe, region: Region): SoldAs {
     return straight(10 * FOOT_MM, 10 * FOOT_MM, 20 * FOOT_MM)
   }
   switch (pipe.family) {
-    case 'copper': return region === 'gb' ? straight(3000, 2000, 6000) : straight(5000, 3000, 6000)
-    case 'bs7291': return straight(3000, 3000, 6000)
-    case 'pp-r': return straight(4000, 4000, 4000)
-    case 'steel': case 'stainless': return straight(6000, 6000, 6500)
-    case 'multilayer': return coil(50_000, 25_000, 200_000)
-    default: return coil(50_000, 25_000, 150_000)
+    case 'copper':
+      return region === 'gb' ? straight(3000, 2000, 6000) : straight(5000, 3000, 6000)
+    case 'bs7291':
+      return straight(3000, 3000, 6000)
+    case 'pp-r':
+      return straight(4000, 4000, 4000)
+    case 'steel':
+    case 'stainless':
+      return straight(6000, 6000, 6500)
+    case 'multilayer':
+      return coil(50_000, 25_000, 200_000)
+    default:
+      return coil(50_000, 25_000, 150_000)
   }
 }

@@ -12,7 +12,7 @@ export const SUPPORT_CODES = ['ipc', 'irc', 'upc', 'gb', 'en'] as const
 export type SupportCode = (typeof SUPPORT_CODES)[number]
 
 /** The code of a country where a job names none. */
-export const supportCodeOf = (region: Region): SupportCode => ({ us: 'ipc', gb: 'gb', eu: 'en' } as const)[region]
+export const supportCodeOf = (region: Region): SupportCode => (({ us: 'ipc', gb: 'gb', eu: 'en' }) as const)[region]
 
 /** Greatest distance between supports of a pipe, mm; null where its code holds none, or speaks of storeys. */
 export interface Spacing {
@@ -25,7 +25,11 @@ export interface Spacing {
   source: string
 }
 
-interface Table { rows: readonly SupportRow[], standard: string, isInch: boolean }
+interface Table {
+  rows: readonly SupportRow[]
+  standard: string
+  isInch: boolean
+}
 const INCH: Readonly<Record<'ipc' | 'irc' | 'upc', Table>> = {
   ipc: { rows: ipc.SUPPORTS, standard: ipc.SOURCE.standard, isInch: true },
   irc: { rows: irc.SUPPORTS, standard: irc.SOURCE.standard, isInch: true },
@@ -40,27 +44,32 @@ const familyOf = ({ family }: Pipe): Family => (family === 'bs7291' ? 'pex' : fa
 const CTS: ReadonlySet<Family> = new Set<Family>(['copper', 'pex', 'pert', 'cpvc', 'pb', 'stainless'])
 const INCH_SERIES: Readonly<Partial<Record<Family, string>>> = { multilayer: 'ml-astm', pvc: 'pvc-40', steel: 'st-40' }
 
-const inchesOf = (nominal: string): number => nominal.split('-').reduce((sum, part) => {
-  const [over, under = '1'] = part.split('/') as [string, string?]
-  return sum + Number(over) / Number(under)
-}, 0)
+const inchesOf = (nominal: string): number =>
+  nominal.split('-').reduce((sum, part) => {
+    const [over, under = '1'] = part.split('/') as [string, string?]
+    return sum + Number(over) / Number(under)
+  }, 0)
 
 /** Outside diameter that a table's own size stands for, mm; null where none is made in it. */
 function odOfSize(table: Table, family: Family, nominal: string): number | null {
   if (table.isInch && CTS.has(family)) return (inchesOf(nominal) + 1 / 8) * MM_PER_INCH
   if (!table.isInch && family !== 'steel') return Number(nominal)
   const series = table.isInch ? INCH_SERIES[family] : 'st-en'
-  return PIPES.find(pipe => pipe.series === series && pipe.nominal === nominal)?.od ?? null
+  return PIPES.find((pipe) => pipe.series === series && pipe.nominal === nominal)?.od ?? null
 }
 
 /**
  * The row of a pipe: where its own name is none of the table's sizes, that of the next smaller outside diameter, which
  * never asks for less. Null where it is smaller than every row, or its family has none.
  */
-function rowOf(table: Table, pipe: Pipe): { row: SupportRow, isOther: boolean } | null {
+function rowOf(table: Table, pipe: Pipe): { row: SupportRow; isOther: boolean } | null {
   const family = familyOf(pipe)
-  const rows = table.rows.filter(row => row.family === family).map(row => ({ row, from: odOfSize(table, family, row.from) ?? 0, to: odOfSize(table, family, row.to) }))
-  const known = rows.filter((one): one is { row: SupportRow, from: number, to: number } => one.to !== null).sort((a, b) => a.from - b.from)
+  const rows = table.rows
+    .filter((row) => row.family === family)
+    .map((row) => ({ row, from: odOfSize(table, family, row.from) ?? 0, to: odOfSize(table, family, row.to) }))
+  const known = rows
+    .filter((one): one is { row: SupportRow; from: number; to: number } => one.to !== null)
+    .sort((a, b) => a.from - b.from)
   const own = known.find(({ from, to }) => pipe.od >= from - 0.05 && pipe.od <= to + 0.05)
   if (own) return { row: own.row, isOther: false }
   const below = known.findLast(({ to }) => to < pipe.od)
@@ -81,5 +90,11 @@ export function spacingOf(code: SupportCode, pipe: Pipe): Spacing | null {
     ...(isOther ? [`by its row for ${row.to}, the next smaller outside diameter`] : []),
     ...(code === 'en' && row.family !== 'multilayer' ? ['British rows: no European ones are held'] : []),
   ].join('; ')
-  return { horizontal: row.horizontalMm, vertical: row.verticalMm, midStorey: row.midStorey, byStorey: row.verticalMm === null, source }
+  return {
+    horizontal: row.horizontalMm,
+    vertical: row.verticalMm,
+    midStorey: row.midStorey,
+    byStorey: row.verticalMm === null,
+    source,
+  }
 }

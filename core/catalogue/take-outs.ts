@@ -13,8 +13,15 @@ import type { LineFitting, Pipe, TakeOutRow } from './types'
 
 /** Rows by the standard whose sockets they belong to. A clamp ring goes on the same bodies as a crimp ring. */
 const TABLES: Readonly<Record<string, readonly TakeOutRow[]>> = {
-  [B16_22.id]: INCH_SOLDER, [B16_51.id]: INCH_PRESS, [ASSE_1061.id]: CTS_PUSH, [F1807.id]: CRIMP, [F2098.id]: CRIMP,
-  [EN_1254_1.id]: METRIC_SOLDER, [EN_1254_2.id]: METRIC_COMPRESSION, [EN_1254_7.id]: METRIC_PRESS, [EN_15876.id]: PLASTIC_PUSH,
+  [B16_22.id]: INCH_SOLDER,
+  [B16_51.id]: INCH_PRESS,
+  [ASSE_1061.id]: CTS_PUSH,
+  [F1807.id]: CRIMP,
+  [F2098.id]: CRIMP,
+  [EN_1254_1.id]: METRIC_SOLDER,
+  [EN_1254_2.id]: METRIC_COMPRESSION,
+  [EN_1254_7.id]: METRIC_PRESS,
+  [EN_15876.id]: PLASTIC_PUSH,
 }
 
 /**
@@ -23,6 +30,7 @@ const TABLES: Readonly<Record<string, readonly TakeOutRow[]>> = {
  */
 export function findTakeOut(method: SocketMethod, pipe: Pipe, fitting: LineFitting): Figure | null {
   const socket = findSocket(method, pipe)
-  const row = socket && TABLES[socket.source.id]?.find(one => one.fitting === fitting && one.nominal === socket.fittingNominal)
+  const row =
+    socket && TABLES[socket.source.id]?.find((one) => one.fitting === fitting && one.nominal === socket.fittingNominal)
   return row ? { value: row.takeOutMm, lo: row.loMm, hi: row.hiMm, source: sourceOf(socket.source, true) } : null
 }

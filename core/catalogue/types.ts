@@ -3,7 +3,21 @@ export type { Source } from '#core/base'
 export const REGIONS = ['us', 'gb', 'eu'] as const
 export type Region = (typeof REGIONS)[number]
 
-export const FAMILIES = ['copper', 'pex', 'pert', 'bs7291', 'multilayer', 'pb', 'cpvc', 'pvc', 'pp-r', 'pe', 'steel', 'stainless', 'lead'] as const
+export const FAMILIES = [
+  'copper',
+  'pex',
+  'pert',
+  'bs7291',
+  'multilayer',
+  'pb',
+  'cpvc',
+  'pvc',
+  'pp-r',
+  'pe',
+  'steel',
+  'stainless',
+  'lead',
+] as const
 export type Family = (typeof FAMILIES)[number]
 
 /** Which outside diameters a series shares: a socket goes by this and the size, never by the name alone. */
@@ -109,7 +123,10 @@ export interface Pipe {
 }
 
 /** One thing true of a series, in words, with where it comes from. */
-export interface Fact { text: string, source: string }
+export interface Fact {
+  text: string
+  source: string
+}
 
 /** Uses of a pipe that the trade tells apart. */
 export const USES = ['cold', 'hot', 'recirculation', 'heating', 'buried'] as const
@@ -119,7 +136,8 @@ export type Use = (typeof USES)[number]
  * Whether a series is used so: by every code here, by none, or where a stated thing is so: its print lists it, it has an
  * oxygen barrier, its class allows it, it is coated, ducted, galvanised or black, or the job's policy takes it.
  */
-export type Allowed = 'yes' | 'no' | 'print' | 'barrier' | 'class' | 'coated' | 'ducted' | 'galvanised' | 'black' | 'policy' | 'buried only'
+export type Allowed =
+  'yes' | 'no' | 'print' | 'barrier' | 'class' | 'coated' | 'ducted' | 'galvanised' | 'black' | 'policy' | 'buried only'
 
 /** What is true of every size of a series beside its dimensions; null where nothing with a source is held, or it has none. */
 export interface SeriesFacts {
@@ -135,4 +153,9 @@ export interface SeriesFacts {
 }
 
 /** Pressure a tube takes up to a temperature, bar; `temper` where it differs by it. */
-export interface PipeRatingRow { tempC: number, bar: number, temper: 'hard' | 'soft' | null, source: string }
+export interface PipeRatingRow {
+  tempC: number
+  bar: number
+  temper: 'hard' | 'soft' | null
+  source: string
+}

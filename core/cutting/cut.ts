@@ -3,7 +3,17 @@ import { formatDecimal } from '#core/units'
 import { exhaust, isBetter, leftOf, MOST_EXHAUSTED, type Score } from './exhaust'
 import { firstFit, fullestFirst, takes } from './fill'
 import { relax, type Relaxed } from './master'
-import { TOUCHING, type Bar, type CutAnswer, type CutPiece, type CutProgress, type CutQuestion, type Kind, type Pattern, type Size } from './types'
+import {
+  TOUCHING,
+  type Bar,
+  type CutAnswer,
+  type CutPiece,
+  type CutProgress,
+  type CutQuestion,
+  type Kind,
+  type Pattern,
+  type Size,
+} from './types'
 
 /** Pivots of the simplex for each second asked for, about: measured on a small machine. */
 const PIVOTS_A_SECOND = 3000
@@ -19,7 +29,7 @@ const PIVOTS_A_SIZE = 12
 function sizesOf(pieces: readonly CutPiece[], kerf: number): Size[] {
   const sizes: Size[] = []
   for (const { id, length, quantity } of [...pieces].sort((a, b) => b.length - a.length || (a.id < b.id ? -1 : 1))) {
-    const same = sizes.find(size => size.length === length)
+    const same = sizes.find((size) => size.length === length)
     const copies = Array.from({ length: quantity }, () => id)
     if (same) {
       same.count += quantity
@@ -33,30 +43,45 @@ function sizesOf(pieces: readonly CutPiece[], kerf: number): Size[] {
 function findImpossible({ pieces }: CutQuestion, kinds: readonly Kind[]): Result<null> {
   const longest = kinds.reduce((most, { length, most: count }) => (count > 0 ? Math.max(most, length) : most), 0)
   const count = pieces.reduce((sum, { quantity }) => sum + quantity, 0)
-  if (count > MOST_PIECES) return fail('too-many', 'pieces', `pieces: ${count} pieces at once. At most ${MOST_PIECES} are accepted; plan them in parts.`)
+  if (count > MOST_PIECES)
+    return fail(
+      'too-many',
+      'pieces',
+      `pieces: ${count} pieces at once. At most ${MOST_PIECES} are accepted; plan them in parts.`,
+    )
   for (const [i, { id, length, quantity }] of pieces.entries()) {
-    if (quantity > 0 && length > longest + TOUCHING) return fail('impossible', `pieces.${i}.length`, `pieces.${i}.length: piece ${id} is ${formatDecimal(length, 1)} long; the longest stock is ${formatDecimal(longest, 1)}. Stock of ${formatDecimal(length, 1)} or more, or a coupling in the piece, would do.`)
+    if (quantity > 0 && length > longest + TOUCHING)
+      return fail(
+        'impossible',
+        `pieces.${i}.length`,
+        `pieces.${i}.length: piece ${id} is ${formatDecimal(length, 1)} long; the longest stock is ${formatDecimal(longest, 1)}. Stock of ${formatDecimal(length, 1)} or more, or a coupling in the piece, would do.`,
+      )
   }
   return ok(null)
 }
 
-const mostPivots = (sizes: readonly Size[]): number => Math.min(PIVOTS_A_SIZE * sizes.length + 400, Math.ceil(MOST_WORK / (sizes.length + 10) ** 2))
+const mostPivots = (sizes: readonly Size[]): number =>
+  Math.min(PIVOTS_A_SIZE * sizes.length + 400, Math.ceil(MOST_WORK / (sizes.length + 10) ** 2))
 
 /** New bars that the sheer length of the pieces asks for, once every offcut is filled to its end. */
 function boundByLength(sizes: readonly Size[], kinds: readonly Kind[]): number {
   const total = sizes.reduce((sum, { width, count }) => sum + width * count, 0)
   const offcuts = kinds.reduce((sum, { room, most, isOffcut }) => (isOffcut ? sum + room * most : sum), 0)
   const longest = kinds.reduce((most, { room, isOffcut }) => (isOffcut ? most : Math.max(most, room)), 0)
-  return longest === 0 || !Number.isFinite(offcuts) ? 0 : Math.max(0, Math.ceil((total - offcuts) / (longest + TOUCHING) - TOUCHING))
+  return longest === 0 || !Number.isFinite(offcuts)
+    ? 0
+    : Math.max(0, Math.ceil((total - offcuts) / (longest + TOUCHING) - TOUCHING))
 }
 
 /** Bars put on the smallest stock that takes them: offcuts first, so that fewest are new. */
 function restock(plan: readonly Pattern[], sizes: readonly Size[], kinds: readonly Kind[]): Pattern[] | null {
   const free = kinds.map(({ most }) => most)
-  const order = kinds.map((_, k) => k).sort((a, b) => Number(kinds[b]!.isOffcut) - Number(kinds[a]!.isOffcut) || kinds[a]!.room - kinds[b]!.room)
+  const order = kinds
+    .map((_, k) => k)
+    .sort((a, b) => Number(kinds[b]!.isOffcut) - Number(kinds[a]!.isOffcut) || kinds[a]!.room - kinds[b]!.room)
   const bars: Pattern[] = []
   for (const { counts } of [...plan].sort((a, b) => takes(a.counts, sizes) - takes(b.counts, sizes))) {
-    const kind = order.find(k => free[k]! > 0 && takes(counts, sizes) <= kinds[k]!.room + TOUCHING)
+    const kind = order.find((k) => free[k]! > 0 && takes(counts, sizes) <= kinds[k]!.room + TOUCHING)
     if (kind === undefined) return null
     free[kind]! -= 1
     bars.push({ kind, counts })
@@ -66,11 +91,17 @@ function restock(plan: readonly Pattern[], sizes: readonly Size[], kinds: readon
 
 /** Pieces moved out of the bar with the longest rest into others where they fit, so that its rest is longer still. */
 function gather(plan: readonly Pattern[], sizes: readonly Size[], kinds: readonly Kind[]): Pattern[] {
-  const bars = plan.map(({ kind, counts }) => ({ kind, counts: [...counts], rest: kinds[kind]!.room - takes(counts, sizes) }))
+  const bars = plan.map(({ kind, counts }) => ({
+    kind,
+    counts: [...counts],
+    rest: kinds[kind]!.room - takes(counts, sizes),
+  }))
   const last = bars.reduce((most, bar) => (bar.rest > most.rest ? bar : most), bars[0]!)
   for (let i = 0; i < sizes.length; i++) {
     while (last.counts[i]! > 0) {
-      const other = bars.filter(bar => bar !== last && bar.rest + TOUCHING >= sizes[i]!.width).sort((a, b) => a.rest - b.rest)[0]
+      const other = bars
+        .filter((bar) => bar !== last && bar.rest + TOUCHING >= sizes[i]!.width)
+        .sort((a, b) => a.rest - b.rest)[0]
       if (!other) break
       other.counts[i]! += 1
       other.rest -= sizes[i]!.width
@@ -78,32 +109,48 @@ function gather(plan: readonly Pattern[], sizes: readonly Size[], kinds: readonl
       last.rest += sizes[i]!.width
     }
   }
-  return bars.filter(({ counts }) => counts.some(count => count > 0)).map(({ kind, counts }) => ({ kind, counts }))
+  return bars.filter(({ counts }) => counts.some((count) => count > 0)).map(({ kind, counts }) => ({ kind, counts }))
 }
 
 /** Looks for a plan with as few new bars as the bound by fixing the surest patterns of the relaxed plan, again and again. */
-function* dive(sizes: readonly Size[], kinds: readonly Kind[], pool: Pattern[], budget: { pivots: number }, skip: number): Generator<number, Pattern[] | null> {
+function* dive(
+  sizes: readonly Size[],
+  kinds: readonly Kind[],
+  pool: Pattern[],
+  budget: { pivots: number },
+  skip: number,
+): Generator<number, Pattern[] | null> {
   const left = sizes.map(({ count }) => count)
-  let stock = kinds.map(kind => ({ ...kind }))
+  let stock = kinds.map((kind) => ({ ...kind }))
   const plan: Pattern[] = []
   const take = ({ kind, counts }: Pattern) => {
     const own = counts.map((count, i) => Math.min(count, left[i]!))
-    own.forEach((count, i) => { left[i]! -= count })
+    own.forEach((count, i) => {
+      left[i]! -= count
+    })
     stock = stock.map((one, k) => (k === kind ? { ...one, most: one.most - 1 } : one))
     plan.push({ kind, counts: own })
   }
   let skipped = skip
-  while (left.some(count => count > 0)) {
+  while (left.some((count) => count > 0)) {
     if (budget.pivots <= 0) return null
     const { parts, pivots } = yield* relax(sizes, left, stock, pool, Math.min(budget.pivots, mostPivots(sizes)))
     budget.pivots -= pivots + 1
     if (parts.length === 0) return null
     const whole = parts.filter(({ amount }) => amount > 1 - 1e-6)
     if (whole.length > 0) {
-      for (const { pattern, amount } of whole) for (let n = 0; n < Math.floor(amount + 1e-6) && pattern.counts.some((count, i) => count > 0 && left[i]! > 0); n++) take(pattern)
+      for (const { pattern, amount } of whole)
+        for (
+          let n = 0;
+          n < Math.floor(amount + 1e-6) && pattern.counts.some((count, i) => count > 0 && left[i]! > 0);
+          n++
+        )
+          take(pattern)
       continue
     }
-    const ranked = [...parts].sort((a, b) => b.amount - a.amount || takes(b.pattern.counts, sizes) - takes(a.pattern.counts, sizes))
+    const ranked = [...parts].sort(
+      (a, b) => b.amount - a.amount || takes(b.pattern.counts, sizes) - takes(a.pattern.counts, sizes),
+    )
     take(ranked[Math.min(skipped, ranked.length - 1)]!.pattern)
     skipped = 0
   }
@@ -115,10 +162,19 @@ const MOST_DIVED = 400
 const BY_LENGTH = 'the length of all pieces against that of the bars'
 const BY_PRICES = 'prices of the pieces at which no bar is worth more than itself'
 
-interface Found { plan: Pattern[], bound: number, how: string }
+interface Found {
+  plan: Pattern[]
+  bound: number
+  how: string
+}
 
 /** Looks for the best plan; at each pause it gives the best so far, with the bound proved so far. */
-function* search(sizes: readonly Size[], kinds: readonly Kind[], score: (plan: readonly Pattern[]) => Score, budget: { pivots: number }): Generator<Found | null, Found | null> {
+function* search(
+  sizes: readonly Size[],
+  kinds: readonly Kind[],
+  score: (plan: readonly Pattern[]) => Score,
+  budget: { pivots: number },
+): Generator<Found | null, Found | null> {
   const demand = sizes.map(({ count }) => count)
   const isOffcutFirst = (a: number, b: number) => Number(kinds[b]!.isOffcut) - Number(kinds[a]!.isOffcut)
   const longestFirst = kinds.map((_, k) => k).sort((a, b) => isOffcutFirst(a, b) || kinds[b]!.room - kinds[a]!.room)
@@ -177,13 +233,27 @@ function* search(sizes: readonly Size[], kinds: readonly Kind[], score: (plan: r
 }
 
 const toBars = (plan: readonly Pattern[], sizes: readonly Size[], kinds: readonly Kind[], kerf: number): Bar[] => {
-  const ids = sizes.map(size => [...size.ids])
-  return plan.map(pattern => ({ stock: kinds[pattern.kind]!.id, pieces: pattern.counts.flatMap((count, i) => ids[i]!.splice(0, count)), left: leftOf(pattern, kinds, sizes, kerf) }))
+  const ids = sizes.map((size) => [...size.ids])
+  return plan.map((pattern) => ({
+    stock: kinds[pattern.kind]!.id,
+    pieces: pattern.counts.flatMap((count, i) => ids[i]!.splice(0, count)),
+    left: leftOf(pattern, kinds, sizes, kerf),
+  }))
 }
 
 /** A plan in the words of the question, with its sums and the proof of its bound. */
-function toAnswer({ plan, bound, how }: Found, { kerf, keep = Infinity }: CutQuestion, sizes: readonly Size[], kinds: readonly Kind[]): CutAnswer {
-  const order = [...plan].sort((a, b) => Number(kinds[a.kind]!.isOffcut) - Number(kinds[b.kind]!.isOffcut) || kinds[b.kind]!.length - kinds[a.kind]!.length || leftOf(a, kinds, sizes, kerf) - leftOf(b, kinds, sizes, kerf))
+function toAnswer(
+  { plan, bound, how }: Found,
+  { kerf, keep = Infinity }: CutQuestion,
+  sizes: readonly Size[],
+  kinds: readonly Kind[],
+): CutAnswer {
+  const order = [...plan].sort(
+    (a, b) =>
+      Number(kinds[a.kind]!.isOffcut) - Number(kinds[b.kind]!.isOffcut) ||
+      kinds[b.kind]!.length - kinds[a.kind]!.length ||
+      leftOf(a, kinds, sizes, kerf) - leftOf(b, kinds, sizes, kerf),
+  )
   const bars = toBars(order, sizes, kinds, kerf)
   const used = plan.filter(({ kind }) => !kinds[kind]!.isOffcut).length
   const count = bars.reduce((sum, bar) => sum + bar.pieces.length, 0)
@@ -192,9 +262,19 @@ function toAnswer({ plan, bound, how }: Found, { kerf, keep = Infinity }: CutQue
   const rests = bars.reduce((sum, { left }) => sum + left, 0)
   const kerfTotal = Math.max(0, lengths - cutLength - rests)
   return {
-    bars, used, kerfTotal, waste: wasteOf(plan, keep, kinds, sizes, kerf), bound, optimal: used === bound,
+    bars,
+    used,
+    kerfTotal,
+    waste: wasteOf(plan, keep, kinds, sizes, kerf),
+    bound,
+    optimal: used === bound,
     working: [
-      { text: `stock taken, ${bars.length} ${bars.length === 1 ? 'bar' : 'bars'}`, op: '+', value: lengths, unit: 'mm' },
+      {
+        text: `stock taken, ${bars.length} ${bars.length === 1 ? 'bar' : 'bars'}`,
+        op: '+',
+        value: lengths,
+        unit: 'mm',
+      },
       { text: `${count} pieces`, op: '-', value: cutLength, unit: 'mm' },
       { text: 'kerf', op: '-', value: kerfTotal, unit: 'mm' },
       { text: 'left', op: '=', value: rests, unit: 'mm' },
@@ -204,10 +284,17 @@ function toAnswer({ plan, bound, how }: Found, { kerf, keep = Infinity }: CutQue
 }
 
 /** Rests too short for the rack, mm. */
-const wasteOf = (plan: readonly Pattern[], keep: number, kinds: readonly Kind[], sizes: readonly Size[], kerf: number): number => plan.reduce((sum, bar) => {
-  const left = leftOf(bar, kinds, sizes, kerf)
-  return left >= keep ? sum : sum + left
-}, 0)
+const wasteOf = (
+  plan: readonly Pattern[],
+  keep: number,
+  kinds: readonly Kind[],
+  sizes: readonly Size[],
+  kerf: number,
+): number =>
+  plan.reduce((sum, bar) => {
+    const left = leftOf(bar, kinds, sizes, kerf)
+    return left >= keep ? sum : sum + left
+  }, 0)
 
 /**
  * Pieces nested into stock, step by step: at each pause the search can be left with the best plan so far. What it ends
@@ -215,14 +302,27 @@ const wasteOf = (plan: readonly Pattern[], keep: number, kinds: readonly Kind[],
  */
 export function* searchCuts(question: CutQuestion): Generator<CutProgress, Result<CutAnswer>> {
   const { stock, kerf, pieces, keep = Infinity, prefer = 'longest-left', seconds = USUAL_SECONDS } = question
-  const kinds: Kind[] = stock.map(({ id, length, quantity, offcut }) => ({ id, length, room: length + kerf, most: quantity ?? Infinity, isOffcut: offcut === true }))
+  const kinds: Kind[] = stock.map(({ id, length, quantity, offcut }) => ({
+    id,
+    length,
+    room: length + kerf,
+    most: quantity ?? Infinity,
+    isOffcut: offcut === true,
+  }))
   const wrong = findImpossible(question, kinds)
   if (!wrong.ok) return wrong
   const sizes = sizesOf(pieces, kerf)
   if (sizes.length === 0) return ok({ bars: [], used: 0, kerfTotal: 0, waste: 0, bound: 0, optimal: true, working: [] })
   const score = (plan: readonly Pattern[]): Score => {
-    const [longest, waste] = [-Math.max(...plan.map(bar => leftOf(bar, kinds, sizes, kerf))), wasteOf(plan, keep, kinds, sizes, kerf)]
-    return [plan.filter(({ kind }) => !kinds[kind]!.isOffcut).length, plan.reduce((sum, { kind }) => sum + kinds[kind]!.length, 0), ...(prefer === 'least-waste' ? [waste, longest] : [longest, waste])]
+    const [longest, waste] = [
+      -Math.max(...plan.map((bar) => leftOf(bar, kinds, sizes, kerf))),
+      wasteOf(plan, keep, kinds, sizes, kerf),
+    ]
+    return [
+      plan.filter(({ kind }) => !kinds[kind]!.isOffcut).length,
+      plan.reduce((sum, { kind }) => sum + kinds[kind]!.length, 0),
+      ...(prefer === 'least-waste' ? [waste, longest] : [longest, waste]),
+    ]
   }
   const searching = search(sizes, kinds, score, { pivots: Math.max(200, seconds * PIVOTS_A_SECOND) })
   for (;;) {
@@ -232,7 +332,14 @@ export function* searchCuts(question: CutQuestion): Generator<CutProgress, Resul
       continue
     }
     if (found) return ok(toAnswer(found, question, sizes, kinds))
-    return fail('impossible', 'stock', `stock: it runs out before piece ${sizes[0]!.ids[0]} and the others are all cut. ${formatDecimal(sizes.reduce((sum, { length, count }) => sum + length * count, 0), 1)} mm of pieces; more lengths are wanted.`)
+    return fail(
+      'impossible',
+      'stock',
+      `stock: it runs out before piece ${sizes[0]!.ids[0]} and the others are all cut. ${formatDecimal(
+        sizes.reduce((sum, { length, count }) => sum + length * count, 0),
+        1,
+      )} mm of pieces; more lengths are wanted.`,
+    )
   }
 }
 

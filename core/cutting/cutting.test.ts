@@ -15,16 +15,30 @@ const BARS = [{ id: '3 m', length: 3000 }]
 
 describe('by hand', () => {
   it('three of 1000 fit 3000 without a kerf, two with one', () => {
-    expect(plan({ stock: BARS, kerf: 0, pieces: of([1000, 1000, 1000]) })).toMatchObject({ used: 1, bound: 1, optimal: true, waste: 0, bars: [{ left: 0 }] })
+    expect(plan({ stock: BARS, kerf: 0, pieces: of([1000, 1000, 1000]) })).toMatchObject({
+      used: 1,
+      bound: 1,
+      optimal: true,
+      waste: 0,
+      bars: [{ left: 0 }],
+    })
     expect(plan({ stock: BARS, kerf: 2, pieces: of([1000, 1000, 1000]) })).toMatchObject({ used: 2, optimal: true })
   })
   // 998.66 three times and two kerfs of 2 are 2999.98; the third cut falls on the end.
   it('counts no kerf behind the last piece where it fills the bar', () => {
-    expect(plan({ stock: BARS, kerf: 2, pieces: of([998.66, 998.66, 998.66]) })).toMatchObject({ used: 1, bars: [{ left: 0 }] })
+    expect(plan({ stock: BARS, kerf: 2, pieces: of([998.66, 998.66, 998.66]) })).toMatchObject({
+      used: 1,
+      bars: [{ left: 0 }],
+    })
   })
   it('takes an offcut before a new bar, and the smaller stock where either does', () => {
-    expect(plan({ stock: [...BARS, { id: 'rack', length: 1240, quantity: 1, offcut: true }], kerf: 2, pieces: of([1125]) })).toMatchObject({ used: 0, bound: 0, bars: [{ stock: 'rack' }] })
-    expect(plan({ stock: [{ id: '5 m', length: 5000 }, ...BARS], kerf: 0, pieces: of([1400, 1400]) })).toMatchObject({ used: 1, bars: [{ stock: '3 m' }] })
+    expect(
+      plan({ stock: [...BARS, { id: 'rack', length: 1240, quantity: 1, offcut: true }], kerf: 2, pieces: of([1125]) }),
+    ).toMatchObject({ used: 0, bound: 0, bars: [{ stock: 'rack' }] })
+    expect(plan({ stock: [{ id: '5 m', length: 5000 }, ...BARS], kerf: 0, pieces: of([1400, 1400]) })).toMatchObject({
+      used: 1,
+      bars: [{ stock: '3 m' }],
+    })
   })
   it('keeps one long rest rather than two short ones, or wastes least, as is wished', () => {
     const pieces = of([1500, 1200, 1000, 900])
@@ -33,16 +47,39 @@ describe('by hand', () => {
     expect(Math.max(...answer.bars.map(({ left }) => left))).toBe(1100)
     expect(plan({ stock: BARS, kerf: 0, keep: 400, prefer: 'least-waste', pieces }).waste).toBe(0)
   })
-  it('has nothing to do without pieces', () => expect(plan({ stock: BARS, kerf: 2, pieces: [] })).toEqual({ bars: [], used: 0, kerfTotal: 0, waste: 0, bound: 0, optimal: true, working: [] }))
+  it('has nothing to do without pieces', () =>
+    expect(plan({ stock: BARS, kerf: 2, pieces: [] })).toEqual({
+      bars: [],
+      used: 0,
+      kerfTotal: 0,
+      waste: 0,
+      bound: 0,
+      optimal: true,
+      working: [],
+    }))
   it('refuses 5,000 pieces in words, however they are counted', () => {
-    expect(planCuts({ stock: BARS, kerf: 2, pieces: [{ id: 'p', length: 400, quantity: 5000 }] })).toMatchObject({ ok: false, error: { code: 'too-many', path: 'pieces' } })
+    expect(planCuts({ stock: BARS, kerf: 2, pieces: [{ id: 'p', length: 400, quantity: 5000 }] })).toMatchObject({
+      ok: false,
+      error: { code: 'too-many', path: 'pieces' },
+    })
   })
   it('plans 2,000 pieces of as many lengths', () => {
-    expect(plan({ stock: BARS, kerf: 2, pieces: of(Array.from({ length: 2000 }, (_, i) => 200 + (i * 7919) % 2003 * 0.9)) }).bound).toBeGreaterThan(500)
+    expect(
+      plan({
+        stock: BARS,
+        kerf: 2,
+        pieces: of(Array.from({ length: 2000 }, (_, i) => 200 + ((i * 7919) % 2003) * 0.9)),
+      }).bound,
+    ).toBeGreaterThan(500)
   }, 60_000)
   it('names a piece that is longer than all stock, and stock that runs out', () => {
-    expect(planCuts({ stock: BARS, kerf: 2, pieces: of([400, 3100]) })).toMatchObject({ ok: false, error: { code: 'impossible', path: 'pieces.1.length', message: expect.stringContaining('p2') } })
-    expect(planCuts({ stock: [{ id: 's', length: 3000, quantity: 1 }], kerf: 0, pieces: of([2000, 2000]) })).toMatchObject({ ok: false, error: { code: 'impossible', message: expect.stringContaining('p1') } })
+    expect(planCuts({ stock: BARS, kerf: 2, pieces: of([400, 3100]) })).toMatchObject({
+      ok: false,
+      error: { code: 'impossible', path: 'pieces.1.length', message: expect.stringContaining('p2') },
+    })
+    expect(
+      planCuts({ stock: [{ id: 's', length: 3000, quantity: 1 }], kerf: 0, pieces: of([2000, 2000]) }),
+    ).toMatchObject({ ok: false, error: { code: 'impossible', message: expect.stringContaining('p1') } })
   })
 })
 
@@ -52,10 +89,15 @@ function fewestByHand(lengths: readonly number[], kerf: number, stock: CutQuesti
   const bars: number[][] = []
   const cost = () => {
     // Bars to stock: the smallest offcuts first, each bar to the smallest that takes it.
-    const free = stock.filter(({ offcut }) => offcut).flatMap(({ length, quantity }) => Array.from({ length: quantity! }, () => length)).sort((a, b) => a - b)
+    const free = stock
+      .filter(({ offcut }) => offcut)
+      .flatMap(({ length, quantity }) => Array.from({ length: quantity! }, () => length))
+      .sort((a, b) => a - b)
     let news = 0
-    for (const bar of [...bars].map(own => own.reduce((sum, one) => sum + one, (own.length - 1) * kerf)).sort((a, b) => a - b)) {
-      const at = free.findIndex(length => bar <= length + 1e-6)
+    for (const bar of [...bars]
+      .map((own) => own.reduce((sum, one) => sum + one, (own.length - 1) * kerf))
+      .sort((a, b) => a - b)) {
+      const at = free.findIndex((length) => bar <= length + 1e-6)
       if (at >= 0) free.splice(at, 1)
       else news += 1
     }
@@ -84,26 +126,44 @@ function fewestByHand(lengths: readonly number[], kerf: number, stock: CutQuesti
 describe('any job', () => {
   const length = fc.integer({ min: 150, max: 1900 })
   it('of few pieces is cut from as few new bars as trying everything finds', () => {
-    fc.assert(fc.property(fc.array(length, { minLength: 1, maxLength: 8 }), fc.constantFrom(0, 2, 3.5), fc.array(fc.integer({ min: 500, max: 2500 }), { maxLength: 2 }), (lengths, kerf, rack) => {
-      const stock = [...BARS, ...rack.map((own, i) => ({ id: `rack ${i}`, length: own, quantity: 1, offcut: true }))]
-      const answer = plan({ stock, kerf, pieces: of(lengths) })
-      expect(answer.used).toBe(fewestByHand(lengths, kerf, stock))
-      expect(answer.optimal).toBe(true)
-    }), { numRuns: 60, seed: 20261126 })
+    fc.assert(
+      fc.property(
+        fc.array(length, { minLength: 1, maxLength: 8 }),
+        fc.constantFrom(0, 2, 3.5),
+        fc.array(fc.integer({ min: 500, max: 2500 }), { maxLength: 2 }),
+        (lengths, kerf, rack) => {
+          const stock = [
+            ...BARS,
+            ...rack.map((own, i) => ({ id: `rack ${i}`, length: own, quantity: 1, offcut: true })),
+          ]
+          const answer = plan({ stock, kerf, pieces: of(lengths) })
+          expect(answer.used).toBe(fewestByHand(lengths, kerf, stock))
+          expect(answer.optimal).toBe(true)
+        },
+      ),
+      { numRuns: 60, seed: 20261126 },
+    )
   })
   it('holds by the verifier; its order, more stock and a longer kerf change it as they must', () => {
-    fc.assert(fc.property(fc.array(length, { minLength: 1, maxLength: 40 }), fc.constantFrom(0, 2), (lengths, kerf) => {
-      const one = plan({ stock: BARS, kerf, pieces: of(lengths) })
-      const turned = plan({ stock: BARS, kerf, pieces: [...of(lengths)].reverse() })
-      if (one.optimal && turned.optimal) expect(turned.used).toBe(one.used)
-      const more = plan({ stock: [...BARS, { id: 'rack', length: 1500, quantity: 1, offcut: true }], kerf, pieces: of(lengths) })
-      expect(more.bound).toBeLessThanOrEqual(one.used)
-      const wider = plan({ stock: BARS, kerf: kerf + 4, pieces: of(lengths) })
-      if (wider.optimal && one.optimal) expect(wider.used).toBeGreaterThanOrEqual(one.used)
-    }), { numRuns: 25, seed: 20261126 })
+    fc.assert(
+      fc.property(fc.array(length, { minLength: 1, maxLength: 40 }), fc.constantFrom(0, 2), (lengths, kerf) => {
+        const one = plan({ stock: BARS, kerf, pieces: of(lengths) })
+        const turned = plan({ stock: BARS, kerf, pieces: [...of(lengths)].reverse() })
+        if (one.optimal && turned.optimal) expect(turned.used).toBe(one.used)
+        const more = plan({
+          stock: [...BARS, { id: 'rack', length: 1500, quantity: 1, offcut: true }],
+          kerf,
+          pieces: of(lengths),
+        })
+        expect(more.bound).toBeLessThanOrEqual(one.used)
+        const wider = plan({ stock: BARS, kerf: kerf + 4, pieces: of(lengths) })
+        if (wider.optimal && one.optimal) expect(wider.used).toBeGreaterThanOrEqual(one.used)
+      }),
+      { numRuns: 25, seed: 20261126 },
+    )
   }, 60_000)
   it('gets the same answer for the same question', () => {
-    const question = { stock: BARS, kerf: 2, pieces: of(Array.from({ length: 30 }, (_, i) => 300 + (i * 137) % 900)) }
+    const question = { stock: BARS, kerf: 2, pieces: of(Array.from({ length: 30 }, (_, i) => 300 + ((i * 137) % 900))) }
     expect(JSON.stringify(planCuts(question))).toBe(JSON.stringify(planCuts(question)))
   })
 })
@@ -111,11 +171,13 @@ describe('any job', () => {
 /** Three pieces to each bar of 1000 without a rest. */
 const triplets = (count: number) => {
   const random = randomFrom(count)
-  return of(Array.from({ length: count }, () => {
-    const a = 380 + Math.floor(random() * 110)
-    const b = 250 + Math.floor(random() * ((1000 - a) / 2 - 250))
-    return [a, b, 1000 - a - b]
-  }).flat())
+  return of(
+    Array.from({ length: count }, () => {
+      const a = 380 + Math.floor(random() * 110)
+      const b = 250 + Math.floor(random() * ((1000 - a) / 2 - 250))
+      return [a, b, 1000 - a - b]
+    }).flat(),
+  )
 }
 
 describe('a search that is left early', () => {
@@ -136,8 +198,12 @@ describe('a search that is left early', () => {
 })
 
 describe('triplets, three to a bar without a rest', () => {
-  it.each([20, 40])('of %d bars are cut from just as many, and proved', (count) => {
-    const answer = plan({ stock: [{ id: 'bar', length: 1000 }], kerf: 0, pieces: triplets(count), seconds: 30 })
-    expect(answer).toMatchObject({ used: count, bound: count, optimal: true })
-  }, 120_000)
+  it.each([20, 40])(
+    'of %d bars are cut from just as many, and proved',
+    (count) => {
+      const answer = plan({ stock: [{ id: 'bar', length: 1000 }], kerf: 0, pieces: triplets(count), seconds: 30 })
+      expect(answer).toMatchObject({ used: count, bound: count, optimal: true })
+    },
+    120_000,
+  )
 })

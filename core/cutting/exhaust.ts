@@ -15,7 +15,14 @@ export const MOST_EXHAUSTED = 13
  * The best plan of all by a score, by looking at every one: each bar begins with the largest piece left. For few pieces
  * only. null where the steps ran out first, so that nothing is claimed.
  */
-export function exhaust(sizes: readonly Size[], demand: readonly number[], kinds: readonly Kind[], score: (plan: readonly Pattern[]) => Score, known: Pattern[] | null, steps = 400_000): Pattern[] | null {
+export function exhaust(
+  sizes: readonly Size[],
+  demand: readonly number[],
+  kinds: readonly Kind[],
+  score: (plan: readonly Pattern[]) => Score,
+  known: Pattern[] | null,
+  steps = 400_000,
+): Pattern[] | null {
   let best = known ? { plan: known, score: score(known) } : null
   const left = [...demand]
   const free = kinds.map(({ most }) => most)
@@ -33,16 +40,20 @@ export function exhaust(sizes: readonly Size[], demand: readonly number[], kinds
       width += size.width * left[i]!
       pieces += size.length * left[i]!
     })
-    kinds.forEach(({ room, isOffcut }, k) => { if (isOffcut) offcuts += room * free[k]! })
-    const more = longest > 0 && width > offcuts + TOUCHING ? Math.ceil((width - offcuts) / (longest + TOUCHING) - TOUCHING) : 0
+    kinds.forEach(({ room, isOffcut }, k) => {
+      if (isOffcut) offcuts += room * free[k]!
+    })
+    const more =
+      longest > 0 && width > offcuts + TOUCHING ? Math.ceil((width - offcuts) / (longest + TOUCHING) - TOUCHING) : 0
     return used + more > news! || (used + more === news && lengths + pieces > taken! + TOUCHING)
   }
   const next = () => {
     if (budget-- <= 0) return
-    const largest = left.findIndex(count => count > 0)
+    const largest = left.findIndex((count) => count > 0)
     if (largest < 0) {
       const own = score(plan)
-      if (!best || isBetter(own, best.score)) best = { plan: plan.map(({ kind, counts }) => ({ kind, counts: [...counts] })), score: own }
+      if (!best || isBetter(own, best.score))
+        best = { plan: plan.map(({ kind, counts }) => ({ kind, counts: [...counts] })), score: own }
       return
     }
     if (best && isHopeless(best.score)) return
@@ -78,4 +89,9 @@ export function exhaust(sizes: readonly Size[], demand: readonly number[], kinds
 }
 
 /** What a bar has left once its pieces and their cuts are off, mm. */
-export const leftOf = ({ kind, counts }: Pattern, kinds: readonly Kind[], sizes: readonly Size[], kerf: number): number => Math.max(0, kinds[kind]!.room - kerf - takes(counts, sizes))
+export const leftOf = (
+  { kind, counts }: Pattern,
+  kinds: readonly Kind[],
+  sizes: readonly Size[],
+  kerf: number,
+): number => Math.max(0, kinds[kind]!.room - kerf - takes(counts, sizes))

@@ -1,5 +1,31 @@
-export { barWords, cutQuestion, cutRows, CUT_TOLERANCE, findPlanFault, isRight, openPieces, plannedRest, restOf, restsOf, slipsOf, sumOf, takeAnswer, trueSum } from './bench'
-export type { BenchBar, BenchPiece, BenchPlan, BenchSettings, CutRow, CutSum, DoneCut, RackRow, Rest, StockRow } from './bench'
+export {
+  barWords,
+  cutQuestion,
+  cutRows,
+  CUT_TOLERANCE,
+  findPlanFault,
+  isRight,
+  openPieces,
+  plannedRest,
+  restOf,
+  restsOf,
+  slipsOf,
+  sumOf,
+  takeAnswer,
+  trueSum,
+} from './bench'
+export type {
+  BenchBar,
+  BenchPiece,
+  BenchPlan,
+  BenchSettings,
+  CutRow,
+  CutSum,
+  DoneCut,
+  RackRow,
+  Rest,
+  StockRow,
+} from './bench'
 export { planCuts, searchCuts } from './cut'
 export { CUTTERS, CUTTER_KERF } from './cutters'
 export type { Cutter } from './cutters'

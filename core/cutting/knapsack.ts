@@ -1,14 +1,27 @@
 import { TOUCHING, type Size } from './types'
 
 /** The worthiest filling of a room, or as far as it was looked: `most` is proven not to be exceeded. */
-export interface Worthiest { counts: number[], worth: number, most: number }
+export interface Worthiest {
+  counts: number[]
+  worth: number
+  most: number
+}
 
 /**
  * The filling of a room whose sizes are worth most, at most `left` of each, by branch and bound over worth a mm. Looks at
  * no more than `steps` partial fillings; where they run out, `most` is the bound at the root.
  */
-export function worthiest(room: number, worths: readonly number[], left: readonly number[], sizes: readonly Size[], steps = 60_000): Worthiest {
-  const order = worths.map((_, i) => i).filter(i => worths[i]! > 1e-12 && left[i]! > 0 && sizes[i]!.width <= room + TOUCHING).sort((a, b) => worths[b]! / sizes[b]!.width - worths[a]! / sizes[a]!.width || a - b)
+export function worthiest(
+  room: number,
+  worths: readonly number[],
+  left: readonly number[],
+  sizes: readonly Size[],
+  steps = 60_000,
+): Worthiest {
+  const order = worths
+    .map((_, i) => i)
+    .filter((i) => worths[i]! > 1e-12 && left[i]! > 0 && sizes[i]!.width <= room + TOUCHING)
+    .sort((a, b) => worths[b]! / sizes[b]!.width - worths[a]! / sizes[a]!.width || a - b)
   const counts = worths.map(() => 0)
   let best = { worth: 0, counts: [...counts] }
   let budget = steps

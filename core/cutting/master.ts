@@ -2,7 +2,12 @@ import { worthiest } from './knapsack'
 import type { Kind, Pattern, Size } from './types'
 
 /** A column of the linear programme: a pattern, or what a row has too much or too little of. */
-interface Column { rows: readonly number[], values: readonly number[], cost: number, pattern: Pattern | null }
+interface Column {
+  rows: readonly number[]
+  values: readonly number[]
+  cost: number
+  pattern: Pattern | null
+}
 
 /** A piece that is in no bar costs as much as this many bars, so that none is left out where it fits. */
 const MISSING = 1e4
@@ -11,7 +16,11 @@ const SMALL = 1e-9
 const PAUSE_EVERY = 16
 
 /** How the demand is met by parts of bars: the patterns with how much of each, and a proven lower bound of new bars. */
-export interface Relaxed { parts: { pattern: Pattern, amount: number }[], bound: number, pivots: number }
+export interface Relaxed {
+  parts: { pattern: Pattern; amount: number }[]
+  bound: number
+  pivots: number
+}
 
 const columnOf = (pattern: Pattern, kinds: readonly Kind[], limitRow: readonly (number | null)[]): Column => {
   const rows: number[] = []
@@ -36,25 +45,45 @@ const columnOf = (pattern: Pattern, kinds: readonly Kind[], limitRow: readonly (
  * of a bar is worth more than the bar (Farley 1990). `pool` keeps patterns for the next call. At most `most` pivots; every
  * few of them it can be left, with the bound so far.
  */
-export function* relax(sizes: readonly Size[], demand: readonly number[], kinds: readonly Kind[], pool: Pattern[], most: number): Generator<number, Relaxed> {
+export function* relax(
+  sizes: readonly Size[],
+  demand: readonly number[],
+  kinds: readonly Kind[],
+  pool: Pattern[],
+  most: number,
+): Generator<number, Relaxed> {
   const limitRow: (number | null)[] = kinds.map(() => null)
   let height = sizes.length
-  kinds.forEach(({ most: limit }, k) => { if (Number.isFinite(limit)) limitRow[k] = height++ })
+  kinds.forEach(({ most: limit }, k) => {
+    if (Number.isFinite(limit)) limitRow[k] = height++
+  })
   const right = new Float64Array(height)
-  demand.forEach((count, i) => { right[i] = count })
-  kinds.forEach(({ most: limit }, k) => { if (limitRow[k] !== null) right[limitRow[k]!] = limit })
+  demand.forEach((count, i) => {
+    right[i] = count
+  })
+  kinds.forEach(({ most: limit }, k) => {
+    if (limitRow[k] !== null) right[limitRow[k]!] = limit
+  })
   // It starts with every piece missing and every kind of stock unused.
-  const basis: Column[] = Array.from({ length: height }, (_, row) => ({ rows: [row], values: [1], cost: row < sizes.length ? MISSING : 0, pattern: null }))
+  const basis: Column[] = Array.from({ length: height }, (_, row) => ({
+    rows: [row],
+    values: [1],
+    cost: row < sizes.length ? MISSING : 0,
+    pattern: null,
+  }))
   const inverse = new Float64Array(height * height)
   for (let row = 0; row < height; row++) inverse[row * height + row] = 1
   const amounts = Float64Array.from(right)
   const prices = new Float64Array(height)
   for (let row = 0; row < sizes.length; row++) prices[row] = MISSING
   let pivots = 0
-  const columns = pool.filter(({ counts, kind }) => kinds[kind]!.most > 0 && counts.every((count, i) => count <= demand[i]!)).map(pattern => columnOf(pattern, kinds, limitRow))
+  const columns = pool
+    .filter(({ counts, kind }) => kinds[kind]!.most > 0 && counts.every((count, i) => count <= demand[i]!))
+    .map((pattern) => columnOf(pattern, kinds, limitRow))
   let bound = 0
 
-  const reduced = (column: Column) => column.rows.reduce((sum, row, k) => sum - prices[row]! * column.values[k]!, column.cost)
+  const reduced = (column: Column) =>
+    column.rows.reduce((sum, row, k) => sum - prices[row]! * column.values[k]!, column.cost)
   const enter = (column: Column): boolean => {
     const step = new Float64Array(height)
     for (let row = 0; row < height; row++) {
@@ -103,7 +132,9 @@ export function* relax(sizes: readonly Size[], demand: readonly number[], kinds:
     }
     if (!best) {
       const worths = sizes.map((_, i) => Math.max(0, prices[i]!))
-      const found = kinds.map(kind => (kind.most > 0 ? worthiest(kind.room, worths, demand, sizes) : { counts: [], worth: 0, most: 0 }))
+      const found = kinds.map((kind) =>
+        kind.most > 0 ? worthiest(kind.room, worths, demand, sizes) : { counts: [], worth: 0, most: 0 },
+      )
       kinds.forEach((kind, k) => {
         if (kind.most <= 0) return
         const limit = limitRow[k] == null ? 0 : prices[limitRow[k]!]!
@@ -115,18 +146,41 @@ export function* relax(sizes: readonly Size[], demand: readonly number[], kinds:
         columns.push(column)
         if (own < value) [best, value] = [column, own]
       })
-      bound = Math.max(bound, boundOf(found.map(one => one.most), worths, demand, kinds))
+      bound = Math.max(
+        bound,
+        boundOf(
+          found.map((one) => one.most),
+          worths,
+          demand,
+          kinds,
+        ),
+      )
     }
     if (!best || pivots >= most || !enter(best)) break
     if (pivots % PAUSE_EVERY === 0) yield bound
   }
-  const parts = basis.flatMap((column, row) => (column.pattern && amounts[row]! > 1e-7 ? [{ pattern: column.pattern, amount: amounts[row]! }] : []))
+  const parts = basis.flatMap((column, row) =>
+    column.pattern && amounts[row]! > 1e-7 ? [{ pattern: column.pattern, amount: amounts[row]! }] : [],
+  )
   return { parts, bound, pivots }
 }
 
 /** New bars that any plan needs at these prices: prices scaled until no bar without a limit is worth more than itself; limited stock pays for what it is worth over. */
-function boundOf(most: readonly number[], worths: readonly number[], demand: readonly number[], kinds: readonly Kind[]): number {
-  const scale = kinds.reduce((least, { most: limit, isOffcut }, k) => (Number.isFinite(limit) || isOffcut || most[k]! <= 1 ? least : Math.min(least, 1 / most[k]!)), 1)
+function boundOf(
+  most: readonly number[],
+  worths: readonly number[],
+  demand: readonly number[],
+  kinds: readonly Kind[],
+): number {
+  const scale = kinds.reduce(
+    (least, { most: limit, isOffcut }, k) =>
+      Number.isFinite(limit) || isOffcut || most[k]! <= 1 ? least : Math.min(least, 1 / most[k]!),
+    1,
+  )
   const worth = worths.reduce((sum, one, i) => sum + one * demand[i]!, 0) * scale
-  return kinds.reduce((sum, { most: limit, isOffcut }, k) => (Number.isFinite(limit) ? sum - limit * Math.max(0, most[k]! * scale - (isOffcut ? 0 : 1)) : sum), worth)
+  return kinds.reduce(
+    (sum, { most: limit, isOffcut }, k) =>
+      Number.isFinite(limit) ? sum - limit * Math.max(0, most[k]! * scale - (isOffcut ? 0 : 1)) : sum,
+    worth,
+  )
 }

@@ -1,8 +1,17 @@
 import type { WorkingLine } from '#core/base'
 
 /** Stock of one length, mm: a bar, coil or an offcut from the rack; without a quantity there is as much as is wanted. */
-export interface Stock { id: string, length: number, quantity?: number, offcut?: boolean }
-export interface CutPiece { id: string, length: number, quantity: number }
+export interface Stock {
+  id: string
+  length: number
+  quantity?: number
+  offcut?: boolean
+}
+export interface CutPiece {
+  id: string
+  length: number
+  quantity: number
+}
 
 export interface CutQuestion {
   stock: readonly Stock[]
@@ -18,7 +27,11 @@ export interface CutQuestion {
 }
 
 /** One bar: its stock, its pieces by id, longest first, one entry a copy, and what is left, mm. */
-export interface Bar { stock: string, pieces: string[], left: number }
+export interface Bar {
+  stock: string
+  pieces: string[]
+  left: number
+}
 
 export interface CutAnswer {
   bars: Bar[]
@@ -35,16 +48,33 @@ export interface CutAnswer {
 }
 
 /** How far a search has come; `best` works out the best plan so far, null while none is found. */
-export interface CutProgress { bound: number, best: () => CutAnswer | null }
+export interface CutProgress {
+  bound: number
+  best: () => CutAnswer | null
+}
 
 /** A kind of stock as the search sees it: room for pieces that each bring a kerf. */
-export interface Kind { id: string, length: number, room: number, most: number, isOffcut: boolean }
+export interface Kind {
+  id: string
+  length: number
+  room: number
+  most: number
+  isOffcut: boolean
+}
 
 /** Pieces of one length. */
-export interface Size { length: number, width: number, count: number, ids: string[] }
+export interface Size {
+  length: number
+  width: number
+  count: number
+  ids: string[]
+}
 
 /** A way to fill one bar: how many of each size. */
-export interface Pattern { kind: number, counts: readonly number[] }
+export interface Pattern {
+  kind: number
+  counts: readonly number[]
+}
 
 /** Lengths that only just meet are not told apart, mm (contract). */
 export const TOUCHING = 1e-6

@@ -17,7 +17,7 @@ export interface FlowQuestion {
   /** degC */
   temperature: number
   /** `k` in velocity heads and `bore` of an insert, mm, win over ours. */
-  fittings?: readonly { fitting: FlowFitting, quantity: number, k?: number, bore?: number }[]
+  fittings?: readonly { fitting: FlowFitting; quantity: number; k?: number; bore?: number }[]
 }
 
 export interface FlowAnswer {
@@ -31,7 +31,7 @@ export interface FlowAnswer {
   /** mm */
   boreUsed: number
   /** Bore of its narrowest insert, mm, and the velocity in it; null where it has none. */
-  insert: { bore: number, velocity: number } | null
+  insert: { bore: number; velocity: number } | null
   /** m/s */
   limit: number
   limitSource: string
@@ -52,7 +52,7 @@ export function frictionOf(reynolds: number, relativeRoughness: number): number 
   // Haaland's explicit form is within 2 %; the iteration contracts fast from there.
   let x = -1.8 * Math.log10((relativeRoughness / 3.7) ** 1.11 + 6.9 / reynolds)
   for (let i = 0; i < 60; i++) {
-    const next = -2 * Math.log10(relativeRoughness / 3.7 + 2.51 * x / reynolds)
+    const next = -2 * Math.log10(relativeRoughness / 3.7 + (2.51 * x) / reynolds)
     if (Math.abs(next - x) < 1e-12) return 1 / next ** 2
     x = next
   }
@@ -60,18 +60,34 @@ export function frictionOf(reynolds: number, relativeRoughness: number): number 
 }
 
 /** m/s of a flow in l/s through a bore in mm. */
-export const velocityIn = (flow: number, bore: number): number => flow * 1e-3 / (Math.PI / 4 * (bore * 1e-3) ** 2)
+export const velocityIn = (flow: number, bore: number): number => (flow * 1e-3) / ((Math.PI / 4) * (bore * 1e-3) ** 2)
 
 /** Greatest velocity by material and temperature, m/s, with where it is from. */
-export function velocityLimit(pipe: Pipe, temperature: number, region: Region | undefined): { limit: number, source: string } {
+export function velocityLimit(
+  pipe: Pipe,
+  temperature: number,
+  region: Region | undefined,
+): { limit: number; source: string } {
   const isUs = region === 'us' || (region === undefined && pipe.regions.length === 1 && pipe.regions[0] === 'us')
-  if (!isUs) return { limit: 2, source: 'typical, EN 806-3: 2 m/s; to a single outlet 4; British practice 3 at 10 \u00b0C falling to 2 at 90' }
+  if (!isUs)
+    return {
+      limit: 2,
+      source: 'typical, EN 806-3: 2 m/s; to a single outlet 4; British practice 3 at 10 \u00b0C falling to 2 at 90',
+    }
   if (pipe.family === 'copper') {
     if (temperature <= COLD_C) return { limit: 2.4, source: 'copper tube practice, cold: 8 ft/s' }
-    return temperature <= 60 ? { limit: 1.5, source: 'copper tube practice, hot to 60 \u00b0C: 5 ft/s' } : { limit: 0.75, source: 'copper tube practice, above 60 \u00b0C: 2 to 3 ft/s' }
+    return temperature <= 60
+      ? { limit: 1.5, source: 'copper tube practice, hot to 60 \u00b0C: 5 ft/s' }
+      : { limit: 0.75, source: 'copper tube practice, above 60 \u00b0C: 2 to 3 ft/s' }
   }
   if (pipe.family === 'multilayer') return { limit: 2, source: 'typical, practice for multilayer' }
-  return { limit: 2.4, source: pipe.family === 'pex' || pipe.family === 'pert' ? 'typical, practice for PEX: 8 ft/s' : 'ours: as for PEX, 8 ft/s' }
+  return {
+    limit: 2.4,
+    source:
+      pipe.family === 'pex' || pipe.family === 'pert'
+        ? 'typical, practice for PEX: 8 ft/s'
+        : 'ours: as for PEX, 8 ft/s',
+  }
 }
 
 /** Velocity heads lost through an insert of a bore in a tube of a bore, by the tube's velocity: a sudden contraction, then an expansion (Borda and Carnot). */
@@ -80,23 +96,51 @@ function insertLoss(insert: number, bore: number): number {
   return ratio >= 1 ? 0 : (0.5 * (1 - ratio) + (1 - ratio) ** 2) / ratio ** 2
 }
 
-interface Loss { bar: number, friction: number, reynolds: number, velocity: number, straight: number, lines: WorkingLine[], insert: FlowAnswer['insert'] }
+interface Loss {
+  bar: number
+  friction: number
+  reynolds: number
+  velocity: number
+  straight: number
+  lines: WorkingLine[]
+  insert: FlowAnswer['insert']
+}
 
 function lossIn({ length, flow, temperature, fittings = [] }: FlowQuestion, pipe: Pipe, bore: number): Loss {
   const rho = density(temperature)
   const velocity = velocityIn(flow, bore)
-  const reynolds = rho * velocity * bore * 1e-3 / viscosity(temperature)
+  const reynolds = (rho * velocity * bore * 1e-3) / viscosity(temperature)
   const friction = frictionOf(reynolds, roughnessOf(pipe) / bore)
-  const head = rho * velocity ** 2 / 2 / 1e5
-  const straight = friction * length / bore * head
+  const head = (rho * velocity ** 2) / 2 / 1e5
+  const straight = ((friction * length) / bore) * head
   let insert: FlowAnswer['insert'] = null
   const lines = fittings.map(({ fitting, quantity, k, bore: own }): WorkingLine => {
     const through = own ?? bore - 2 * INSERT_WALL_MM.value
-    if (fitting === 'insert' && quantity > 0 && (insert === null || through < insert.bore)) insert = { bore: through, velocity: velocityIn(flow, through) }
+    if (fitting === 'insert' && quantity > 0 && (insert === null || through < insert.bore))
+      insert = { bore: through, velocity: velocityIn(flow, through) }
     const each = k ?? (fitting === 'insert' ? insertLoss(through, bore) : K[fitting].k)
-    return { text: `${quantity} \u00d7 ${fitting.replace('-', ' ')}, k ${formatDecimal(each, 2)}`, op: '+', value: quantity * each * head, unit: 'bar', source: k === undefined ? (fitting === 'insert' && own !== undefined ? 'measured bore; contraction and expansion' : 'ours') : 'measured' }
+    return {
+      text: `${quantity} \u00d7 ${fitting.replace('-', ' ')}, k ${formatDecimal(each, 2)}`,
+      op: '+',
+      value: quantity * each * head,
+      unit: 'bar',
+      source:
+        k === undefined
+          ? fitting === 'insert' && own !== undefined
+            ? 'measured bore; contraction and expansion'
+            : 'ours'
+          : 'measured',
+    }
   })
-  return { bar: lines.reduce((sum, { value }) => sum + value, straight), friction, reynolds, velocity, straight, lines, insert }
+  return {
+    bar: lines.reduce((sum, { value }) => sum + value, straight),
+    friction,
+    reynolds,
+    velocity,
+    straight,
+    lines,
+    insert,
+  }
 }
 
 /**
@@ -109,11 +153,24 @@ export function askFlow(question: FlowQuestion): Result<FlowAnswer> {
   const found = findPipe(question.pipe, 'pipe')
   if (!found.ok) return found
   const pipe = found.value
-  if (temperature < 0 || temperature > 100) return fail('range', 'temperature', `temperature: from 0 to 100 \u00b0C is accepted; at ${formatDecimal(temperature, 1)} water is ${temperature < 0 ? 'ice: lag it or drain it' : 'steam'}.`)
+  if (temperature < 0 || temperature > 100)
+    return fail(
+      'range',
+      'temperature',
+      `temperature: from 0 to 100 \u00b0C is accepted; at ${formatDecimal(temperature, 1)} water is ${temperature < 0 ? 'ice: lag it or drain it' : 'steam'}.`,
+    )
   const bore = question.wall === undefined ? pipe.bore : pipe.od - 2 * question.wall
-  if (bore === null || bore <= 0) return fail('impossible', 'pipe', `pipe: no bore is held for ${pipe.label}. Measure its wall and give it.`)
-  const narrow = (question.fittings ?? []).findIndex(({ fitting, bore: own }) => fitting === 'insert' && (own ?? bore - 2 * INSERT_WALL_MM.value) <= 0)
-  if (narrow >= 0) return fail('impossible', `fittings.${narrow}.bore`, `fittings.${narrow}.bore: the insert would have no bore left. Measure it and give it.`)
+  if (bore === null || bore <= 0)
+    return fail('impossible', 'pipe', `pipe: no bore is held for ${pipe.label}. Measure its wall and give it.`)
+  const narrow = (question.fittings ?? []).findIndex(
+    ({ fitting, bore: own }) => fitting === 'insert' && (own ?? bore - 2 * INSERT_WALL_MM.value) <= 0,
+  )
+  if (narrow >= 0)
+    return fail(
+      'impossible',
+      `fittings.${narrow}.bore`,
+      `fittings.${narrow}.bore: the insert would have no bore left. Measure it and give it.`,
+    )
   const loss = lossIn(question, pipe, bore)
   const isMinimum = isMinimumWall(pipe) && question.wall === undefined && pipe.wall !== null
   const meanBore = isMinimum ? pipe.od - 2 * MEAN_WALL * pipe.wall! : bore
@@ -122,26 +179,91 @@ export function askFlow(question: FlowQuestion): Result<FlowAnswer> {
   const isOver = loss.velocity > limit
   const caution = (when: boolean, code: FlowCode, text: string): Note[] => (when ? [{ code, text }] : [])
   return ok({
-    velocity: loss.velocity, velocityHi: worst.velocity, drop: loss.bar, dropHi: worst.bar, boreUsed: bore, insert: loss.insert, limit, limitSource: source,
-    verdict: isOver ? 'over' : 'within', reynolds: loss.reynolds, friction: loss.friction,
+    velocity: loss.velocity,
+    velocityHi: worst.velocity,
+    drop: loss.bar,
+    dropHi: worst.bar,
+    boreUsed: bore,
+    insert: loss.insert,
+    limit,
+    limitSource: source,
+    verdict: isOver ? 'over' : 'within',
+    reynolds: loss.reynolds,
+    friction: loss.friction,
     working: [
-      { text: `flow ${formatDecimal(flow, 3)} l/s through bore ${formatDecimal(bore, 2)}`, op: '=', value: loss.velocity, unit: 'm/s', source: question.wall === undefined ? pipe.standard : 'measured' },
-      { text: `water at ${formatDecimal(temperature, 0)} \u00b0C: density`, op: '=', value: density(temperature), unit: 'kg/m3', source: 'Kell 1975' },
-      { text: 'viscosity', op: '=', value: viscosity(temperature) * 1000, unit: 'mPa s', source: 'Vogel form, within 2.5 %' },
+      {
+        text: `flow ${formatDecimal(flow, 3)} l/s through bore ${formatDecimal(bore, 2)}`,
+        op: '=',
+        value: loss.velocity,
+        unit: 'm/s',
+        source: question.wall === undefined ? pipe.standard : 'measured',
+      },
+      {
+        text: `water at ${formatDecimal(temperature, 0)} \u00b0C: density`,
+        op: '=',
+        value: density(temperature),
+        unit: 'kg/m3',
+        source: 'Kell 1975',
+      },
+      {
+        text: 'viscosity',
+        op: '=',
+        value: viscosity(temperature) * 1000,
+        unit: 'mPa s',
+        source: 'Vogel form, within 2.5 %',
+      },
       { text: 'Reynolds number', op: '=', value: loss.reynolds, unit: '' },
-      { text: loss.reynolds < LAMINAR ? 'friction factor, laminar 64/Re' : `friction factor, Colebrook-White, roughness ${roughnessOf(pipe)} mm`, op: '=', value: loss.friction, unit: '', source: loss.reynolds < LAMINAR ? 'closed form' : 'roughness ours' },
-      { text: `straight pipe, ${formatDecimal(question.length, 0)} mm`, op: '=', value: loss.straight, unit: 'bar', source: 'Darcy-Weisbach' },
+      {
+        text:
+          loss.reynolds < LAMINAR
+            ? 'friction factor, laminar 64/Re'
+            : `friction factor, Colebrook-White, roughness ${roughnessOf(pipe)} mm`,
+        op: '=',
+        value: loss.friction,
+        unit: '',
+        source: loss.reynolds < LAMINAR ? 'closed form' : 'roughness ours',
+      },
+      {
+        text: `straight pipe, ${formatDecimal(question.length, 0)} mm`,
+        op: '=',
+        value: loss.straight,
+        unit: 'bar',
+        source: 'Darcy-Weisbach',
+      },
       ...loss.lines,
       { text: 'pressure lost', op: '=', value: loss.bar, unit: 'bar' },
       { text: 'limit of velocity', op: '=', value: limit, unit: 'm/s', source },
     ],
     cautions: [
       ...caution(flow === 0, 'no-flow', 'Nothing flows, so nothing is lost. Enter the flow its outlets take.'),
-      ...caution(isOver, 'velocity', `${formatDecimal(loss.velocity, 2)} m/s is over ${formatDecimal(limit, 2)}: noise, wear at bends. A size up, or less flow.`),
-      ...caution(loss.insert !== null && loss.insert.velocity > limit, 'insert', loss.insert ? `${formatDecimal(loss.insert.velocity, 2)} m/s in an insert of bore ${formatDecimal(loss.insert.bore, 1)}: it throttles. An expansion or press fitting of full bore, or a size up.` : ''),
-      ...caution(loss.insert !== null && !(question.fittings ?? []).some(({ fitting, bore: own }) => fitting === 'insert' && own !== undefined), 'insert-bore', `An insert's bore is not held: the tube's less two walls of ${INSERT_WALL_MM.value} (ours). Measure it and it wins.`),
-      ...caution(pipe.series === 'cu-m' && loss.velocity > 1.5, 'thin-wall', 'Thin type M wears under velocity: type L, or under 1.5 m/s.'),
-      ...caution(isMinimum, 'minimum-wall', `The wall is the least its standard allows: by the mean bore ${formatDecimal(meanBore, 2)} it loses ${formatDecimal(worst.bar, 3)} bar.`),
+      ...caution(
+        isOver,
+        'velocity',
+        `${formatDecimal(loss.velocity, 2)} m/s is over ${formatDecimal(limit, 2)}: noise, wear at bends. A size up, or less flow.`,
+      ),
+      ...caution(
+        loss.insert !== null && loss.insert.velocity > limit,
+        'insert',
+        loss.insert
+          ? `${formatDecimal(loss.insert.velocity, 2)} m/s in an insert of bore ${formatDecimal(loss.insert.bore, 1)}: it throttles. An expansion or press fitting of full bore, or a size up.`
+          : '',
+      ),
+      ...caution(
+        loss.insert !== null &&
+          !(question.fittings ?? []).some(({ fitting, bore: own }) => fitting === 'insert' && own !== undefined),
+        'insert-bore',
+        `An insert's bore is not held: the tube's less two walls of ${INSERT_WALL_MM.value} (ours). Measure it and it wins.`,
+      ),
+      ...caution(
+        pipe.series === 'cu-m' && loss.velocity > 1.5,
+        'thin-wall',
+        'Thin type M wears under velocity: type L, or under 1.5 m/s.',
+      ),
+      ...caution(
+        isMinimum,
+        'minimum-wall',
+        `The wall is the least its standard allows: by the mean bore ${formatDecimal(meanBore, 2)} it loses ${formatDecimal(worst.bar, 3)} bar.`,
+      ),
     ],
   })
 }

@@ -5,9 +5,16 @@ import type { Paper } from './paper'
 export const CHECK_LINE_MM = 50
 
 /** One pipe end at true size, its middle in mm from the sheet's top left corner. */
-export interface Card { pipe: Pipe, x: number, y: number, cell: { x: number, y: number, width: number, height: number } }
+export interface Card {
+  pipe: Pipe
+  x: number
+  y: number
+  cell: { x: number; y: number; width: number; height: number }
+}
 
-export interface CardSheet { cards: Card[] }
+export interface CardSheet {
+  cards: Card[]
+}
 
 /** Room round a circle for its words, mm, and the smallest cell that holds them. */
 const ROOM = { beside: 8, below: 17, least: 44 } as const

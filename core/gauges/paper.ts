@@ -1,7 +1,12 @@
 import type { Region } from '#core/catalogue'
 
 /** A sheet held landscape, mm, with the margin that printers leave white. */
-export interface Paper { name: 'A4' | 'Letter', width: number, height: number, margin: number }
+export interface Paper {
+  name: 'A4' | 'Letter'
+  width: number
+  height: number
+  margin: number
+}
 
 /** ISO 216 A4 and ANSI/ASME Y14.1 size A; the margin is ours. */
 export const PAPERS: Readonly<Record<Paper['name'], Paper>> = {

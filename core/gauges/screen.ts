@@ -8,7 +8,11 @@ export const CARD = { width: 85.6, height: 53.98 } as const
 export const ASSUMED_PX_PER_MM = 96 / 25.4
 
 /** How many px this screen has a mm, and the pixel ratio it was measured at: zoomed, it is another screen. */
-export interface ScreenScale { pxPerMm: number, ratio: number, at: string }
+export interface ScreenScale {
+  pxPerMm: number
+  ratio: number
+  at: string
+}
 
 /** px a mm that a screen can have: a large display seen from afar to the finest phone. */
 const RANGE = { lo: 1.2, hi: 12 } as const
@@ -16,7 +20,12 @@ const RANGE = { lo: 1.2, hi: 12 } as const
 /** The scale of a screen on which a card is so wide, px. Issue `range` at `card` where no screen is like that. */
 export function scaleFrom(cardWidthPx: number, ratio: number, at: string): Result<ScreenScale> {
   const pxPerMm = cardWidthPx / CARD.width
-  if (!(pxPerMm >= RANGE.lo && pxPerMm <= RANGE.hi)) return fail('range', 'card', `card: a card ${formatDecimal(cardWidthPx, 0)} px wide makes ${formatDecimal(pxPerMm, 2)} px a mm; screens have ${RANGE.lo} to ${RANGE.hi}.`)
+  if (!(pxPerMm >= RANGE.lo && pxPerMm <= RANGE.hi))
+    return fail(
+      'range',
+      'card',
+      `card: a card ${formatDecimal(cardWidthPx, 0)} px wide makes ${formatDecimal(pxPerMm, 2)} px a mm; screens have ${RANGE.lo} to ${RANGE.hi}.`,
+    )
   return ok({ pxPerMm, ratio, at })
 }
 
@@ -25,5 +34,7 @@ export function checkScale(kept: unknown, ratio: number): ScreenScale | null {
   if (typeof kept !== 'object' || kept === null) return null
   const { pxPerMm, ratio: then, at } = kept as Partial<ScreenScale>
   if (typeof pxPerMm !== 'number' || typeof then !== 'number' || typeof at !== 'string') return null
-  return Math.abs(then - ratio) < 0.001 && scaleFrom(pxPerMm * CARD.width, ratio, at).ok ? { pxPerMm, ratio: then, at } : null
+  return Math.abs(then - ratio) < 0.001 && scaleFrom(pxPerMm * CARD.width, ratio, at).ok
+    ? { pxPerMm, ratio: then, at }
+    : null
 }

@@ -15,15 +15,32 @@ export const wrapMark = (diameterMm: number): number => Math.PI * (diameterMm + 
 export const wrapDiameter = (markMm: number): number => markMm / Math.PI - PAPER_THICKNESS_MM
 
 /** A line across the strip, mm along it; `text` is its diameter in the strip's unit. */
-export interface StripTick { at: number, diameter: number, rank: 'long' | 'middle' | 'short', text: string | null }
+export interface StripTick {
+  at: number
+  diameter: number
+  rank: 'long' | 'middle' | 'short'
+  text: string | null
+}
 
 /** Known diameters close together, under one flag: mm along the strip, and the names of what has them. */
-export interface NamedMark { at: number, diameter: number, names: string[], label: string, row: number }
+export interface NamedMark {
+  at: number
+  diameter: number
+  names: string[]
+  label: string
+  row: number
+}
 
-export interface WrapStrip { system: UnitSystem, length: number, ticks: StripTick[], named: NamedMark[], rows: number }
+export interface WrapStrip {
+  system: UnitSystem
+  length: number
+  ticks: StripTick[]
+  named: NamedMark[]
+  rows: number
+}
 
 /** Ticks of a metric strip each half mm of diameter, figures each 2 mm; of an inch strip each 1/32 in, figures each 1/8 in. */
-const STEPS: Readonly<Record<UnitSystem, { stepMm: number, middle: number, long: number }>> = {
+const STEPS: Readonly<Record<UnitSystem, { stepMm: number; middle: number; long: number }>> = {
   metric: { stepMm: 0.5, middle: 2, long: 4 },
   inch: { stepMm: MM_PER_INCH / 32, middle: 2, long: 4 },
 }
@@ -31,7 +48,7 @@ const STEPS: Readonly<Record<UnitSystem, { stepMm: number, middle: number, long:
 const eighths = (count: number): string => {
   const [whole, rest] = [Math.floor(count / 8), count % 8]
   const under = rest % 4 === 0 ? 2 : rest % 2 === 0 ? 4 : 8
-  return [whole || null, rest ? `${rest * under / 8}/${under}` : null].filter(Boolean).join(' ')
+  return [whole || null, rest ? `${(rest * under) / 8}/${under}` : null].filter(Boolean).join(' ')
 }
 
 /**
@@ -51,12 +68,14 @@ export function layWrapStrip(region: Region, lengthMm: number, letterMm: number)
     return { at: wrapMark(count * stepMm), diameter: count * stepMm, rank, text }
   })
   const ends: number[] = []
-  const named = namedDiameters(region).filter(({ od }) => od >= DIAMETER_RANGE.lo && od <= most).map(({ od, names }): NamedMark => {
-    const [at, label] = [wrapMark(od), firstOf(names)]
-    const free = ends.findIndex(end => end <= at)
-    const row = free < 0 ? ends.length : free
-    ends[row] = at + letterMm * (label.length + 2)
-    return { at, diameter: od, names, label, row }
-  })
+  const named = namedDiameters(region)
+    .filter(({ od }) => od >= DIAMETER_RANGE.lo && od <= most)
+    .map(({ od, names }): NamedMark => {
+      const [at, label] = [wrapMark(od), firstOf(names)]
+      const free = ends.findIndex((end) => end <= at)
+      const row = free < 0 ? ends.length : free
+      ends[row] = at + letterMm * (label.length + 2)
+      return { at, diameter: od, names, label, row }
+    })
   return { system, length: lengthMm, ticks, named, rows: ends.length }
 }

@@ -1,7 +1,17 @@
 import { fail, ok, type Figure, type Note, type Result, type RuleTable, type WorkingLine } from '#core/base'
 import { formatDecimal, formatLength } from '#core/units'
 import { findPipe, findSocket, socketDepth, unitSystemOf, type Pipe, type Region } from '#core/catalogue'
-import { AIR_LOSS, COPPER, JOINT_TEMPERATURE, LIMITS, TOUCH, TRADE_RULE, WATER, WRAP_BREADTH_MM, WRAP_LOSS } from './ours'
+import {
+  AIR_LOSS,
+  COPPER,
+  JOINT_TEMPERATURE,
+  LIMITS,
+  TOUCH,
+  TRADE_RULE,
+  WATER,
+  WRAP_BREADTH_MM,
+  WRAP_LOSS,
+} from './ours'
 import { layCells, readAt, step, type Rod } from './rod'
 
 export const HEAT_TARGETS = ['seal', 'plastic', 'washer'] as const
@@ -41,13 +51,31 @@ export interface HeatAnswer {
 
 /** What an answer says beside its figures. */
 export const HEAT_RULES = {
-  'trade-rule': { when: 'the model calls a distance safe that is nearer than the larger rule of the trade', because: 'The model and the trade\'s rule differ: both figures stand, the maker\'s paper decides. Solder first, or wrap it wet.', source: TRADE_RULE.source },
-  'wet-cloth': { when: 'a distance rests on a wet cloth, or lies under the least the trade allows with one', because: 'A wet cloth dries while it works: wet it again, and keep the least distance of the trade.', source: TRADE_RULE.source },
-  'water-inside': { when: 'water stands in the tube', because: 'Solder does not take with water in the tube: drain it, or choose another joint.', source: 'physics; trade practice' },
+  'trade-rule': {
+    when: 'the model calls a distance safe that is nearer than the larger rule of the trade',
+    because:
+      "The model and the trade's rule differ: both figures stand, the maker's paper decides. Solder first, or wrap it wet.",
+    source: TRADE_RULE.source,
+  },
+  'wet-cloth': {
+    when: 'a distance rests on a wet cloth, or lies under the least the trade allows with one',
+    because: 'A wet cloth dries while it works: wet it again, and keep the least distance of the trade.',
+    source: TRADE_RULE.source,
+  },
+  'water-inside': {
+    when: 'water stands in the tube',
+    because: 'Solder does not take with water in the tube: drain it, or choose another joint.',
+    source: 'physics; trade practice',
+  },
 } as const satisfies RuleTable
 
 /** What the trade asks beside what the model finds, both figures said. */
-function cautionsOf(pipe: Pipe, { distance, wrapped, wrapAt, inside, region }: HeatQuestion, safe: boolean, least: number): Note[] {
+function cautionsOf(
+  pipe: Pipe,
+  { distance, wrapped, wrapAt, inside, region }: HeatQuestion,
+  safe: boolean,
+  least: number,
+): Note[] {
   const system = unitSystemOf(region ?? 'gb')
   const mm = (value: number) => (system === 'inch' ? formatLength(value, system) : `${formatDecimal(value, 0)} mm`)
   const isWrapped = wrapped === true || wrapAt !== undefined
@@ -55,9 +83,25 @@ function cautionsOf(pipe: Pipe, { distance, wrapped, wrapAt, inside, region }: H
   const asked = isWrapped ? wet : most
   const isNear = safe && distance < asked - 1e-9
   return [
-    ...(isNear ? [{ code: 'trade-rule' satisfies HeatCode, text: `By this model ${mm(Math.ceil(least))} is enough; the trade asks ${mm(asked)}, ${isWrapped ? `${TRADE_RULE.least} times the outside diameter with a wet cloth` : `${TRADE_RULE.most} times the outside diameter`}. Go by the maker's paper${isWrapped ? '' : ', wrap it wet'}, or solder first.` }] : []),
-    ...(isWrapped ? [{ code: 'wet-cloth' satisfies HeatCode, text: `The cloth dries while it works: wet it again. The trade asks ${mm(wet)} with one, ${mm(most)} without.` }] : []),
-    ...(inside === 'water' ? [{ code: 'water-inside' satisfies HeatCode, text: HEAT_RULES['water-inside'].because }] : []),
+    ...(isNear
+      ? [
+          {
+            code: 'trade-rule' satisfies HeatCode,
+            text: `By this model ${mm(Math.ceil(least))} is enough; the trade asks ${mm(asked)}, ${isWrapped ? `${TRADE_RULE.least} times the outside diameter with a wet cloth` : `${TRADE_RULE.most} times the outside diameter`}. Go by the maker's paper${isWrapped ? '' : ', wrap it wet'}, or solder first.`,
+          },
+        ]
+      : []),
+    ...(isWrapped
+      ? [
+          {
+            code: 'wet-cloth' satisfies HeatCode,
+            text: `The cloth dries while it works: wet it again. The trade asks ${mm(wet)} with one, ${mm(most)} without.`,
+          },
+        ]
+      : []),
+    ...(inside === 'water'
+      ? [{ code: 'water-inside' satisfies HeatCode, text: HEAT_RULES['water-inside'].because }]
+      : []),
   ]
 }
 type HeatCode = keyof typeof HEAT_RULES
@@ -66,9 +110,9 @@ type HeatCode = keyof typeof HEAT_RULES
 export interface HeatCourse {
   limit: number
   /** Highest temperature met at each distance from the face, mm. */
-  along: { at: number, peak: number }[]
+  along: { at: number; peak: number }[]
   /** At the target and at the joint, by seconds after heat was put on. */
-  byTime: { at: number, target: number, joint: number }[]
+  byTime: { at: number; target: number; joint: number }[]
 }
 
 const USUAL_SECONDS = 30
@@ -80,19 +124,22 @@ const BEYOND_M = 0.9
 /** The tube in cells from the middle of the fitting (negative, its half-length inside) to well beyond the target, m. */
 function layTube(pipe: Pipe, socketMm: number, question: HeatQuestion): Rod {
   const [od, bore, socket] = [pipe.od / 1000, pipe.bore! / 1000, socketMm / 1000]
-  const area = Math.PI / 4 * (od ** 2 - bore ** 2)
+  const area = (Math.PI / 4) * (od ** 2 - bore ** 2)
   const { width, centre } = layCells(-socket, socket + question.distance / 1000 + BEYOND_M)
   const wrap = wrapOf(question)
-  const water = question.inside === 'water' ? WATER.density.value * WATER.heat.value * Math.PI / 4 * bore ** 2 : 0
+  const water = question.inside === 'water' ? ((WATER.density.value * WATER.heat.value * Math.PI) / 4) * bore ** 2 : 0
   const perCell = (value: (x: number, i: number) => number) => Float64Array.from(centre, (x, i) => value(x, i))
   // In the fitting there are two walls: the tube's and the cup's.
   const walls = (x: number) => (x < 0 ? 2 : 1)
   return {
-    width, centre,
-    store: perCell(x => walls(x) * area * COPPER.density.value * COPPER.heat.value + water),
-    conduct: perCell(x => walls(x) * area * COPPER.conductivity.value),
+    width,
+    centre,
+    store: perCell((x) => walls(x) * area * COPPER.density.value * COPPER.heat.value + water),
+    conduct: perCell((x) => walls(x) * area * COPPER.conductivity.value),
     lose: perCell((x, i) => {
-      const covered = wrap ? Math.max(0, Math.min(x + width[i]! / 2, wrap[1]) - Math.max(x - width[i]! / 2, wrap[0])) / width[i]! : 0
+      const covered = wrap
+        ? Math.max(0, Math.min(x + width[i]! / 2, wrap[1]) - Math.max(x - width[i]! / 2, wrap[0])) / width[i]!
+        : 0
       return Math.PI * od * (AIR_LOSS.value + covered * WRAP_LOSS.value)
     }),
   }
@@ -106,7 +153,14 @@ function wrapOf({ wrapped, wrapAt, distance }: HeatQuestion): readonly [number, 
   return [Math.max(0, middle - half) / 1000, (middle + half) / 1000]
 }
 
-interface Course { peak: number, peakAt: number, touchAfter: number, along: Float64Array, rod: Rod, byTime: HeatCourse['byTime'] }
+interface Course {
+  peak: number
+  peakAt: number
+  touchAfter: number
+  along: Float64Array
+  rod: Rod
+  byTime: HeatCourse['byTime']
+}
 
 /** Heats the joint, lets it cool, and looks at the target; temperatures above the surroundings, K. */
 function follow(pipe: Pipe, socketMm: number, question: HeatQuestion, isShort: boolean): Course {
@@ -120,8 +174,13 @@ function follow(pipe: Pipe, socketMm: number, question: HeatQuestion, isShort: b
   const byTime: HeatCourse['byTime'] = []
   let [peak, peakAt, touchAt, time, implicit] = [0, 0, -1, 0, 4]
   const look = () => {
-    temperature.forEach((own, i) => { along[i] = Math.max(along[i]!, own) })
-    const own = target === 0 ? Math.max(readAt(rod, temperature, 0), time <= seconds ? held : 0) : readAt(rod, temperature, target)
+    temperature.forEach((own, i) => {
+      along[i] = Math.max(along[i]!, own)
+    })
+    const own =
+      target === 0
+        ? Math.max(readAt(rod, temperature, 0), time <= seconds ? held : 0)
+        : readAt(rod, temperature, target)
     if (own > peak) [peak, peakAt] = [own, time]
     const joint = temperature.reduce((most, one, i) => (isJoint(i) ? Math.max(most, one) : most), 0)
     if (touchAt < 0 && time > seconds && joint + ambient <= TOUCH.value) touchAt = time
@@ -133,9 +192,15 @@ function follow(pipe: Pipe, socketMm: number, question: HeatQuestion, isShort: b
     const step0 = Math.min(Math.max(0.05, since / 40), 10)
     const dt = isHeated ? Math.min(step0, seconds - time) : step0
     // While it is heated the whole fitting is at soldering heat.
-    if (isHeated) temperature.forEach((_, i) => { if (isJoint(i)) temperature[i] = held })
+    if (isHeated)
+      temperature.forEach((_, i) => {
+        if (isJoint(i)) temperature[i] = held
+      })
     step(rod, temperature, dt, implicit > 0 ? 1 : 0.5, null)
-    if (isHeated) temperature.forEach((_, i) => { if (isJoint(i)) temperature[i] = held })
+    if (isHeated)
+      temperature.forEach((_, i) => {
+        if (isJoint(i)) temperature[i] = held
+      })
     implicit -= 1
     time += dt
     if (isHeated && time >= seconds - 1e-9) implicit = 4
@@ -155,14 +220,25 @@ function cupOf(pipe: Pipe): Figure | null {
 }
 
 /** The question's pipe, its cup and the limit, checked. */
-function readHeat(question: HeatQuestion): Result<{ pipe: Pipe, socket: number, limit: number, limitSource: string }> {
+function readHeat(question: HeatQuestion): Result<{ pipe: Pipe; socket: number; limit: number; limitSource: string }> {
   const found = findPipe(question.pipe, 'pipe')
   if (!found.ok) return found
-  if (found.value.family !== 'copper') return fail('impossible', 'pipe', `pipe: ${found.value.label} is not soldered. Copper tube is accepted.`)
-  if (found.value.bore === null) return fail('impossible', 'pipe', `pipe: no wall is held for ${found.value.label}. Take the size measured at a cut.`)
+  if (found.value.family !== 'copper')
+    return fail('impossible', 'pipe', `pipe: ${found.value.label} is not soldered. Copper tube is accepted.`)
+  if (found.value.bore === null)
+    return fail(
+      'impossible',
+      'pipe',
+      `pipe: no wall is held for ${found.value.label}. Take the size measured at a cut.`,
+    )
   const limit = typeof question.target === 'number' ? question.target : LIMITS[question.target].value
   const limitSource = typeof question.target === 'number' ? 'given' : LIMITS[question.target].source
-  if (limit <= question.ambient) return fail('impossible', 'ambient', `ambient: ${question.ambient} °C is not below the limit of ${limit} °C, so that no distance is safe.`)
+  if (limit <= question.ambient)
+    return fail(
+      'impossible',
+      'ambient',
+      `ambient: ${question.ambient} °C is not below the limit of ${limit} °C, so that no distance is safe.`,
+    )
   // Where no cup is held, as deep as the tube is wide.
   return ok({ pipe: found.value, socket: cupOf(found.value)?.value ?? found.value.od, limit, limitSource })
 }
@@ -189,27 +265,97 @@ export function heatAlong(question: HeatQuestion): Result<HeatAnswer & { course:
   const round = (value: number) => Math.round(value * 10) / 10
   const wrap = wrapOf(question)
   const working: WorkingLine[] = [
-    { text: `joint held at soldering heat, ${torch}`, op: '=', value: JOINT_TEMPERATURE[torch].value, unit: 'degC', source: JOINT_TEMPERATURE[torch].source },
-    { text: 'held for', op: '=', value: seconds, unit: 's', source: question.seconds === undefined ? 'usual, ours' : 'given' },
+    {
+      text: `joint held at soldering heat, ${torch}`,
+      op: '=',
+      value: JOINT_TEMPERATURE[torch].value,
+      unit: 'degC',
+      source: JOINT_TEMPERATURE[torch].source,
+    },
+    {
+      text: 'held for',
+      op: '=',
+      value: seconds,
+      unit: 's',
+      source: question.seconds === undefined ? 'usual, ours' : 'given',
+    },
     { text: 'room', op: '=', value: ambient, unit: 'degC', source: 'given' },
-    { text: `copper, conductivity ${COPPER.conductivity.lo} to ${COPPER.conductivity.hi}`, op: '=', value: COPPER.conductivity.value, unit: 'W/(m K)', source: COPPER.conductivity.source },
+    {
+      text: `copper, conductivity ${COPPER.conductivity.lo} to ${COPPER.conductivity.hi}`,
+      op: '=',
+      value: COPPER.conductivity.value,
+      unit: 'W/(m K)',
+      source: COPPER.conductivity.source,
+    },
     { text: 'copper, density', op: '=', value: COPPER.density.value, unit: 'kg/m3', source: COPPER.density.source },
     { text: 'copper, specific heat', op: '=', value: COPPER.heat.value, unit: 'J/(kg K)', source: COPPER.heat.source },
     { text: 'wall of the tube', op: '=', value: round((pipe.od - pipe.bore!) / 2), unit: 'mm', source: pipe.standard },
-    { text: 'cup, two walls deep', op: '=', value: round(socket), unit: 'mm', source: cupOf(pipe)?.source ?? 'ours: as deep as the tube is wide' },
-    { text: `loss to the air, ${AIR_LOSS.lo} to ${AIR_LOSS.hi}`, op: '=', value: AIR_LOSS.value, unit: 'W/(m2 K)', source: AIR_LOSS.source },
-    ...(question.inside === 'water' ? [{ text: 'standing water in the tube stores heat; no flow, no boiling', op: '=' as const, value: WATER.heat.value, unit: 'J/(kg K)', source: WATER.heat.source }] : []),
-    ...(wrap ? [{ text: `wet wrap ${round(wrap[0] * 1000)} to ${round(wrap[1] * 1000)} mm from the face takes`, op: '=' as const, value: WRAP_LOSS.value, unit: 'W/(m2 K)', source: WRAP_LOSS.source }] : []),
+    {
+      text: 'cup, two walls deep',
+      op: '=',
+      value: round(socket),
+      unit: 'mm',
+      source: cupOf(pipe)?.source ?? 'ours: as deep as the tube is wide',
+    },
+    {
+      text: `loss to the air, ${AIR_LOSS.lo} to ${AIR_LOSS.hi}`,
+      op: '=',
+      value: AIR_LOSS.value,
+      unit: 'W/(m2 K)',
+      source: AIR_LOSS.source,
+    },
+    ...(question.inside === 'water'
+      ? [
+          {
+            text: 'standing water in the tube stores heat; no flow, no boiling',
+            op: '=' as const,
+            value: WATER.heat.value,
+            unit: 'J/(kg K)',
+            source: WATER.heat.source,
+          },
+        ]
+      : []),
+    ...(wrap
+      ? [
+          {
+            text: `wet wrap ${round(wrap[0] * 1000)} to ${round(wrap[1] * 1000)} mm from the face takes`,
+            op: '=' as const,
+            value: WRAP_LOSS.value,
+            unit: 'W/(m2 K)',
+            source: WRAP_LOSS.source,
+          },
+        ]
+      : []),
     { text: 'limit', op: '=', value: limit, unit: 'degC', source: limitSource },
-    { text: `highest at ${round(question.distance)} mm`, op: '=', value: round(peak), unit: 'degC', source: 'this model' },
+    {
+      text: `highest at ${round(question.distance)} mm`,
+      op: '=',
+      value: round(peak),
+      unit: 'degC',
+      source: 'this model',
+    },
     { text: 'touched once the joint is at', op: '=', value: TOUCH.value, unit: 'degC', source: TOUCH.source },
-    { text: 'distance said in the trade, the larger', op: '=', value: round(TRADE_RULE.most * pipe.od), unit: 'mm', source: TRADE_RULE.source },
+    {
+      text: 'distance said in the trade, the larger',
+      op: '=',
+      value: round(TRADE_RULE.most * pipe.od),
+      unit: 'mm',
+      source: TRADE_RULE.source,
+    },
   ]
   return ok({
-    peak, peakAt: course.peakAt, safe: peak <= limit, minDistance: cool, touchAfter: course.touchAfter, cautions: cautionsOf(pipe, question, peak <= limit, cool), working,
+    peak,
+    peakAt: course.peakAt,
+    safe: peak <= limit,
+    minDistance: cool,
+    touchAfter: course.touchAfter,
+    cautions: cautionsOf(pipe, question, peak <= limit, cool),
+    working,
     course: {
       limit,
-      along: [...course.rod.centre].flatMap((x, i) => (x >= 0 && x <= question.distance / 1000 + 0.3 ? [{ at: x * 1000, peak: course.along[i]! + ambient }] : [])),
+      along: [...course.rod.centre].flatMap((x, i) =>
+        x >= 0 && x <= question.distance / 1000 + 0.3 ? [{ at: x * 1000, peak: course.along[i]! + ambient }] : [],
+      ),
       byTime: course.byTime,
     },
   })

@@ -15,9 +15,11 @@ const METAL: ReadonlySet<Family> = new Set<Family>(['copper', 'steel', 'stainles
 const SPRINKLER_RED: ReadonlySet<Family> = new Set<Family>(['steel', 'cpvc'])
 
 /** How much of what stands is of a kind. */
-export const weighOf = (standing: readonly Standing[], test: (pipe: Pipe) => boolean): number => standing.reduce((sum, { pipe, weight }) => sum + (pipe && test(pipe) ? weight : 0), 0)
+export const weighOf = (standing: readonly Standing[], test: (pipe: Pipe) => boolean): number =>
+  standing.reduce((sum, { pipe, weight }) => sum + (pipe && test(pipe) ? weight : 0), 0)
 
-export const saw = (checks: readonly Check[], name: Check['check'], value: unknown): boolean => checks.some(check => check.check === name && 'value' in check && check.value === value)
+export const saw = (checks: readonly Check[], name: Check['check'], value: unknown): boolean =>
+  checks.some((check) => check.check === name && 'value' in check && check.value === value)
 
 /** Whether it may carry gas, until it was traced to water. */
 function mayBeGas(standing: readonly Standing[], checks: readonly Check[]): boolean {
@@ -27,7 +29,11 @@ function mayBeGas(standing: readonly Standing[], checks: readonly Check[]): bool
   if (may(({ family }) => METAL.has(family) || family === 'multilayer')) return true
   // Blue and marked for water is water; black and orange polyethylene carry either.
   const isMarked = tokensOf(checks).some(({ isWater }) => isWater)
-  if (may(({ family }) => family === 'pe') && (!isMarked || saw(checks, 'colour', 'black') || saw(checks, 'colour', 'orange'))) return true
+  if (
+    may(({ family }) => family === 'pe') &&
+    (!isMarked || saw(checks, 'colour', 'black') || saw(checks, 'colour', 'orange'))
+  )
+    return true
   return !isMarked && (standing.find(({ pipe }) => pipe === null)?.weight ?? 0) > MOSTLY
 }
 
@@ -38,18 +44,20 @@ export function cautionsFor(standing: readonly Standing[], checks: readonly Chec
   const isTraced = saw(checks, 'traced', 'water')
   const isRed = saw(checks, 'colour', 'red') || saw(checks, 'colour', 'orange')
   const stands: Readonly<Record<Exclude<IdentifyCode, 'contradiction'>, boolean>> = {
-    'gas': !isTraced && mayBeGas(standing, checks),
+    gas: !isTraced && mayBeGas(standing, checks),
     'marked-gas': isTraced && saysFor('gas'),
     'earth-path': may(({ family }) => METAL.has(family)),
-    'lead': may(({ family }) => family === 'lead'),
-    'polybutylene': may(({ series }) => series === 'pb-cts'),
-    'sprinkler': saysFor('sprinkler') || (isRed && may(({ family }) => SPRINKLER_RED.has(family))),
+    lead: may(({ family }) => family === 'lead'),
+    polybutylene: may(({ series }) => series === 'pb-cts'),
+    sprinkler: saysFor('sprinkler') || (isRed && may(({ family }) => SPRINKLER_RED.has(family))),
     'heating-only': saysFor('heating') && !saysFor('drinking'),
-    'reclaimed': saysFor('reclaimed') || saw(checks, 'colour', 'purple'),
+    reclaimed: saysFor('reclaimed') || saw(checks, 'colour', 'purple'),
     'soft-copper': saw(checks, 'flex', 'soft') && may(({ family }) => family === 'copper'),
-    'asbestos': saw(checks, 'lagging', 'hard-white'),
-    'hot': saw(checks, 'warm', true),
+    asbestos: saw(checks, 'lagging', 'hard-white'),
+    hot: saw(checks, 'warm', true),
     'not-supply': (standing.find(({ pipe }) => pipe === null)?.weight ?? 0) > MOSTLY,
   }
-  return (Object.keys(stands) as (keyof typeof stands)[]).filter(code => stands[code]).map(code => ({ code, text: IDENTIFY_RULES[code].because }))
+  return (Object.keys(stands) as (keyof typeof stands)[])
+    .filter((code) => stands[code])
+    .map((code) => ({ code, text: IDENTIFY_RULES[code].because }))
 }

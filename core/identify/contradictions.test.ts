@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { REGIONS } from '#core/catalogue';
+import type { REGIONS } from '#core/catalogue'
 import { PIPES } from '#core/catalogue'
 import { identifyPipe, type Check, type IdentifyAnswer } from '#core/identify'
 import { sharesFor } from './likelihood'
@@ -17,7 +17,12 @@ const copper: Check = { check: 'colour', value: 'copper' }
 describe('checks that contradict each other', () => {
   it('are named in words with the one to make again', () => {
     const [one] = ask([magnet, copper]).contradictions
-    expect(one).toMatchObject({ code: 'contradiction', checks: [0, 1], again: 1, text: 'Hardly any pipe has both a magnet that holds and the colour copper. Make the colour check again first.' })
+    expect(one).toMatchObject({
+      code: 'contradiction',
+      checks: [0, 1],
+      again: 1,
+      text: 'Hardly any pipe has both a magnet that holds and the colour copper. Make the colour check again first.',
+    })
     // A diameter that speaks for copper turns the doubt to the magnet.
     expect(ask([magnet, copper, od(15)]).contradictions[0]).toMatchObject({ again: 0 })
   })
@@ -40,7 +45,25 @@ describe('checks that contradict each other', () => {
     for (const pipe of PIPES) {
       const region = pipe.regions[0]!
       const likeliest = (check: 'colour' | 'flex' | 'magnet' | 'scratch') => {
-        const answers = { colour: ['copper', 'grey', 'white', 'cream', 'red', 'blue', 'black', 'yellow', 'orange', 'green', 'brass', 'silver'], flex: ['rigid', 'springy', 'soft'], magnet: [true, false], scratch: ['copper', 'bright-silver', 'dull-silver', 'plastic'] }[check]
+        const answers = {
+          colour: [
+            'copper',
+            'grey',
+            'white',
+            'cream',
+            'red',
+            'blue',
+            'black',
+            'yellow',
+            'orange',
+            'green',
+            'brass',
+            'silver',
+          ],
+          flex: ['rigid', 'springy', 'soft'],
+          magnet: [true, false],
+          scratch: ['copper', 'bright-silver', 'dull-silver', 'plastic'],
+        }[check]
         const { shares } = sharesFor(check, pipe)
         return { check, value: answers[shares.indexOf(Math.max(...shares))] } as Check
       }
@@ -51,10 +74,17 @@ describe('checks that contradict each other', () => {
 
   it('do not depend on the order they were made in', () => {
     const checks: Check[] = [magnet, copper, od(15), { check: 'flex', value: 'soft' }]
-    fc.assert(fc.property(fc.shuffledSubarray(checks, { minLength: checks.length }), (shuffled) => {
-      const pairs = (of: readonly Check[]) => ask(of).contradictions.map(({ checks: [x, y], again }) => `${[of[x]!.check, of[y]!.check].sort().join()} ${of[again]!.check}`).sort()
-      expect(pairs(shuffled)).toEqual(pairs(checks))
-    }))
+    fc.assert(
+      fc.property(fc.shuffledSubarray(checks, { minLength: checks.length }), (shuffled) => {
+        const pairs = (of: readonly Check[]) =>
+          ask(of)
+            .contradictions.map(
+              ({ checks: [x, y], again }) => `${[of[x]!.check, of[y]!.check].sort().join()} ${of[again]!.check}`,
+            )
+            .sort()
+        expect(pairs(shuffled)).toEqual(pairs(checks))
+      }),
+    )
   })
 })
 
@@ -63,17 +93,27 @@ describe('lengths no pipe has together', () => {
     [[od(22), { check: 'bore', value: 22 }], 1, /bore of 22 mm does not go into 22 mm/],
     [[{ check: 'wall', value: 11 }, od(22)], 0, /wall of 11 mm does not go into 22 mm/],
   ] as const)('are an error at the one that does not go in', (checks, at, words) => {
-    expect(identifyPipe({ checks: checks as readonly Check[] })).toMatchObject({ ok: false, error: { code: 'impossible', path: `checks.${at}.value`, message: expect.stringMatching(words) } })
+    expect(identifyPipe({ checks: checks as readonly Check[] })).toMatchObject({
+      ok: false,
+      error: { code: 'impossible', path: `checks.${at}.value`, message: expect.stringMatching(words) },
+    })
   })
-  it('are taken where they do', () => expect(identifyPipe({ checks: [od(22), { check: 'bore', value: 20.2 }, { check: 'wall', value: 0.9 }] })).toMatchObject({ ok: true }))
+  it('are taken where they do', () =>
+    expect(
+      identifyPipe({ checks: [od(22), { check: 'bore', value: 20.2 }, { check: 'wall', value: 0.9 }] }),
+    ).toMatchObject({ ok: true }))
 })
 
 describe('what the answers of a next check would mean', () => {
   const { next } = ask([od(21.5)])
   it('stands by each answer that may come: how likely, and the pipe that would lead', () => {
     const scratch = next.find(({ check }) => check === 'scratch')!
-    expect(scratch.means.map(({ answer, pipe }) => [answer, pipe]).slice(0, 2)).toEqual([['copper', 'cu-bs-imp-3_4'], ['dull-silver', 'st-en-1_2']])
-    for (const { means } of next) means.forEach(({ share }, i) => expect(share).toBeLessThanOrEqual(means[i - 1]?.share ?? 1))
+    expect(scratch.means.map(({ answer, pipe }) => [answer, pipe]).slice(0, 2)).toEqual([
+      ['copper', 'cu-bs-imp-3_4'],
+      ['dull-silver', 'st-en-1_2'],
+    ])
+    for (const { means } of next)
+      means.forEach(({ share }, i) => expect(share).toBeLessThanOrEqual(means[i - 1]?.share ?? 1))
   })
   it('comes true once the answer is given', () => {
     for (const { answer, pipe, probability } of next.find(({ check }) => check === 'scratch')!.means) {
@@ -81,10 +121,13 @@ describe('what the answers of a next check would mean', () => {
       expect([then.pipe, then.probability]).toEqual([pipe, expect.closeTo(probability, 4)])
     }
     const wall = next.find(({ check }) => check === 'wall')!.means[0]!
-    expect(ask([od(21.5), { check: 'wall', value: Number(wall.answer) }]).candidates[0]!.probability).toBeCloseTo(wall.probability, 4)
+    expect(ask([od(21.5), { check: 'wall', value: Number(wall.answer) }]).candidates[0]!.probability).toBeCloseTo(
+      wall.probability,
+      4,
+    )
   })
   it('is worth more where the answers part the candidates better', () => {
-    const bits = (check: string) => next.find(one => one.check === check)?.bits ?? 0
+    const bits = (check: string) => next.find((one) => one.check === check)?.bits ?? 0
     expect(bits('scratch')).toBeGreaterThan(bits('flex'))
   })
 })

@@ -13,29 +13,41 @@ const MARKED: readonly MadeFor[] = ['gas', 'sprinkler', 'reclaimed', 'drinking',
 
 function madeForOf(checks: readonly Check[], cautions: readonly Note[]): MadeFor | undefined {
   const printed = new Set(tokensOf(checks).flatMap(({ says }) => (says?.madeFor ? [says.madeFor] : [])))
-  const found = MARKED.find(one => printed.has(one))
+  const found = MARKED.find((one) => printed.has(one))
   if (found && found !== 'drinking' && found !== 'heating') return found
   if (saw(checks, 'colour', 'purple')) return 'reclaimed'
   // The colour alone may be another's: it is said, and settled by the print.
-  return cautions.some(({ code }) => code === 'sprinkler') && found === undefined && saw(checks, 'colour', 'orange') ? 'sprinkler' : found
+  return cautions.some(({ code }) => code === 'sprinkler') && found === undefined && saw(checks, 'colour', 'orange')
+    ? 'sprinkler'
+    : found
 }
 
 /** What the checks say of an end, in the fields that a way takes; what they do not say is left out. */
-export function factsFrom(standing: readonly Standing[], checks: readonly Check[], cautions: readonly Note[]): EndFacts {
+export function factsFrom(
+  standing: readonly Standing[],
+  checks: readonly Check[],
+  cautions: readonly Note[],
+): EndFacts {
   const tokens = tokensOf(checks)
-  const says = tokens.map(token => token.says ?? {})
-  const listing = [...new Set(says.flatMap(one => one.listing ?? []))]
+  const says = tokens.map((token) => token.says ?? {})
+  const listing = [...new Set(says.flatMap((one) => one.listing ?? []))]
   const copper = weighOf(standing, ({ family }) => family === 'copper') > LEADS
-  const temper = says.find(one => one.temper)?.temper ?? (copper && saw(checks, 'flex', 'soft') ? 'soft' : copper && saw(checks, 'flex', 'rigid') ? 'hard' : undefined)
-  const pexType = says.find(one => one.pexType)?.pexType
-  const chlorine = says.find(one => one.chlorine !== undefined)?.chlorine
-  const printed = says.find(one => one.class)?.class
+  const temper =
+    says.find((one) => one.temper)?.temper ??
+    (copper && saw(checks, 'flex', 'soft') ? 'soft' : copper && saw(checks, 'flex', 'rigid') ? 'hard' : undefined)
+  const pexType = says.find((one) => one.pexType)?.pexType
+  const chlorine = says.find((one) => one.chlorine !== undefined)?.chlorine
+  const printed = says.find((one) => one.class)?.class
   const madeFor = madeForOf(checks, cautions)
-  const traced = saw(checks, 'traced', 'water') ? 'water' : cautions.some(({ code }) => code === 'gas') ? 'unknown' : undefined
+  const traced = saw(checks, 'traced', 'water')
+    ? 'water'
+    : cautions.some(({ code }) => code === 'gas')
+      ? 'unknown'
+      : undefined
   return {
     ...(temper ? { temper } : {}),
     ...(pexType ? { pexType } : {}),
-    ...(says.some(one => one.barrier === true) ? { barrier: true } : {}),
+    ...(says.some((one) => one.barrier === true) ? { barrier: true } : {}),
     ...(chlorine === undefined ? {} : { chlorine }),
     ...(printed ? { class: printed } : {}),
     ...(listing.length > 0 ? { listing } : {}),

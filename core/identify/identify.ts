@@ -14,37 +14,64 @@ import type { Candidate, Check, IdentifyAnswer, IdentifyQuestion } from './types
 const LEAST_WEIGHT = 0.0001
 /** Two lengths no pipe has together: a wall or bore that does not go into an outside diameter, a bore and two walls that leave nothing of it. */
 function checkTogether(checks: readonly Check[]): Result<null> {
-  const lengths = checks.flatMap((check, i) => (check.check === 'outside-diameter' || check.check === 'wall' || check.check === 'bore' ? [{ name: check.check, mm: check.value, i }] : []))
+  const lengths = checks.flatMap((check, i) =>
+    check.check === 'outside-diameter' || check.check === 'wall' || check.check === 'bore'
+      ? [{ name: check.check, mm: check.value, i }]
+      : [],
+  )
   for (const { name, mm, i } of lengths) {
     if (name === 'outside-diameter') continue
-    const outside = lengths.find(other => other.name === 'outside-diameter' && mm >= (name === 'wall' ? other.mm / 2 : other.mm))
-    if (outside) return fail('impossible', `checks.${i}.value`, `checks.${i}.value: a ${name} of ${formatDecimal(mm, 2)} mm does not go into ${formatDecimal(outside.mm, 2)} mm outside. One of the two is misread.`)
+    const outside = lengths.find(
+      (other) => other.name === 'outside-diameter' && mm >= (name === 'wall' ? other.mm / 2 : other.mm),
+    )
+    if (outside)
+      return fail(
+        'impossible',
+        `checks.${i}.value`,
+        `checks.${i}.value: a ${name} of ${formatDecimal(mm, 2)} mm does not go into ${formatDecimal(outside.mm, 2)} mm outside. One of the two is misread.`,
+      )
   }
   return ok(null)
 }
 
 function checkLengths(checks: readonly Check[]): Result<null> {
   for (const [i, check] of checks.entries()) {
-    if (check.check !== 'outside-diameter' || (check.value >= DIAMETER_RANGE.lo && check.value <= DIAMETER_RANGE.hi)) continue
-    return fail('range', `checks.${i}.value`, `checks.${i}.value: an outside diameter is between 4 and 120 mm. ${formatDecimal(check.value, 3)} read as inches is ${formatDecimal(check.value * MM_PER_INCH, 2)} mm.`)
+    if (check.check !== 'outside-diameter' || (check.value >= DIAMETER_RANGE.lo && check.value <= DIAMETER_RANGE.hi))
+      continue
+    return fail(
+      'range',
+      `checks.${i}.value`,
+      `checks.${i}.value: an outside diameter is between 4 and 120 mm. ${formatDecimal(check.value, 3)} read as inches is ${formatDecimal(check.value * MM_PER_INCH, 2)} mm.`,
+    )
   }
   return checkTogether(checks)
 }
 
 /** Every pipe, and none of the catalogue's, before and after the checks. */
-interface Weighed { before: Standing[], after: Standing[] }
+interface Weighed {
+  before: Standing[]
+  after: Standing[]
+}
 
 function weigh({ checks, region, year }: IdentifyQuestion): Weighed {
-  const priors = PIPES.map(pipe => (SERIES_WEIGHT[pipe.series] ?? 0.1) * sizeWeight(pipe) * regionWeight(pipe, region) * (year === undefined ? 1 : yearWeight(pipe, year)))
+  const priors = PIPES.map(
+    (pipe) =>
+      (SERIES_WEIGHT[pipe.series] ?? 0.1) *
+      sizeWeight(pipe) *
+      regionWeight(pipe, region) *
+      (year === undefined ? 1 : yearWeight(pipe, year)),
+  )
   const total = priors.reduce((sum, prior) => sum + prior, 0)
   const before: Standing[] = [
-    ...PIPES.map((pipe, i) => ({ pipe, weight: (1 - UNKNOWN_PRIOR) * priors[i]! / total })),
+    ...PIPES.map((pipe, i) => ({ pipe, weight: ((1 - UNKNOWN_PRIOR) * priors[i]!) / total })),
     { pipe: null, weight: UNKNOWN_PRIOR },
   ]
   // Likelihoods are multiplied as logarithms: a far diameter would otherwise underflow to nothing at all.
-  const logs = before.map(({ pipe, weight }) => checks.reduce((sum, check) => sum + Math.log(Math.max(likelihood(check, pipe), 1e-300)), Math.log(weight)))
+  const logs = before.map(({ pipe, weight }) =>
+    checks.reduce((sum, check) => sum + Math.log(Math.max(likelihood(check, pipe), 1e-300)), Math.log(weight)),
+  )
   const highest = Math.max(...logs)
-  const raw = logs.map(log => Math.exp(log - highest))
+  const raw = logs.map((log) => Math.exp(log - highest))
   const sum = raw.reduce((a, b) => a + b, 0)
   return { before, after: before.map(({ pipe }, i) => ({ pipe, weight: raw[i]! / sum })) }
 }
@@ -73,15 +100,27 @@ export function identifyPipe(question: IdentifyQuestion): Result<IdentifyAnswer>
 
   const { before: rows, after: standing } = weigh(question)
 
-  const overall = checks.map(check => rows.reduce((mean, { pipe, weight }) => mean + weight * likelihood(check, pipe), 0))
+  const overall = checks.map((check) =>
+    rows.reduce((mean, { pipe, weight }) => mean + weight * likelihood(check, pipe), 0),
+  )
   const candidates: Candidate[] = standing
     .filter((row): row is Standing & { pipe: Pipe } => row.pipe !== null && row.weight >= LEAST_WEIGHT)
     .sort((a, b) => b.weight - a.weight || (a.pipe.id < b.pipe.id ? -1 : 1))
-    .map(({ pipe, weight }) => ({ pipe: pipe.id, label: pipe.label, probability: weight, ...reasonsFor(pipe, checks, overall) }))
+    .map(({ pipe, weight }) => ({
+      pipe: pipe.id,
+      label: pipe.label,
+      probability: weight,
+      ...reasonsFor(pipe, checks, overall),
+    }))
   const unknown = 1 - candidates.reduce((mass, { probability }) => mass + probability, 0)
   const cautions = cautionsFor(standing, checks)
   return ok({
-    candidates, unknown, entropy: entropy(standing), next: rankNext(standing, checks, question.can), contradictions: findContradictions(rows, checks),
-    cautions, facts: factsFrom(standing, checks, cautions),
+    candidates,
+    unknown,
+    entropy: entropy(standing),
+    next: rankNext(standing, checks, question.can),
+    contradictions: findContradictions(rows, checks),
+    cautions,
+    facts: factsFrom(standing, checks, cautions),
   })
 }

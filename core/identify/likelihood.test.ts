@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { getPipe, PIPES } from '#core/catalogue'
 import { ANSWERS, density, likelihood, shareOf, spreadOf, unknownDensity } from './likelihood'
 import { entropy, rankNext, type Standing } from './next-check'
-import type { INSTRUMENT_ERROR} from './ours';
+import type { INSTRUMENT_ERROR } from './ours'
 import { OTHER_REGION, regionWeight, sizeWeight, yearWeight } from './ours'
 import { reasonsFor } from './reasons'
 
@@ -13,15 +13,23 @@ describe('answers of a few words', () => {
   it('share one whole for every pipe of the catalogue, none impossible', () => {
     for (const pipe of PIPES) {
       for (const name of names) {
-        const shares = ANSWERS[name].map(answer => shareOf(name, answer, pipe))
-        expect(shares.reduce((sum, share) => sum + share, 0), `${pipe.id} ${name}`).toBeCloseTo(1, 9)
+        const shares = ANSWERS[name].map((answer) => shareOf(name, answer, pipe))
+        expect(
+          shares.reduce((sum, share) => sum + share, 0),
+          `${pipe.id} ${name}`,
+        ).toBeCloseTo(1, 9)
         expect(Math.min(...shares), `${pipe.id} ${name}`).toBeGreaterThan(0)
       }
     }
   })
 
   it('are told apart the way a hand would', () => {
-    const [copper, steel, lead, pex] = ['cu-en-x-22', 'st-en-1_2', 'lead-1_2', 'pex-cts-1_2'].map(getPipe) as [ReturnType<typeof getPipe>, ReturnType<typeof getPipe>, ReturnType<typeof getPipe>, ReturnType<typeof getPipe>]
+    const [copper, steel, lead, pex] = ['cu-en-x-22', 'st-en-1_2', 'lead-1_2', 'pex-cts-1_2'].map(getPipe) as [
+      ReturnType<typeof getPipe>,
+      ReturnType<typeof getPipe>,
+      ReturnType<typeof getPipe>,
+      ReturnType<typeof getPipe>,
+    ]
     expect(shareOf('magnet', 'true', steel)).toBeGreaterThan(0.9)
     expect(shareOf('magnet', 'true', copper)).toBeLessThan(0.05)
     // Lead scratches bright and soft, zinc and steel dull; each keeps a share for the other.
@@ -32,11 +40,25 @@ describe('answers of a few words', () => {
     // A copper ring does not by itself tell PEX from the polybutylene that failed.
     expect(shareOf('held-by', 'copper-ring', getPipe('pb-cts-1_2'))).toBeGreaterThan(0.3)
     // ASTM B88: green K, blue L, red M.
-    expect(['cu-k-1_2', 'cu-l-1_2', 'cu-m-1_2'].map(id => ANSWERS.stripe.reduce((best, answer) => (answer !== 'none' && shareOf('stripe', answer, getPipe(id)) > shareOf('stripe', best, getPipe(id)) ? answer : best), 'brown'))).toEqual(['green', 'blue', 'red'])
+    expect(
+      ['cu-k-1_2', 'cu-l-1_2', 'cu-m-1_2'].map((id) =>
+        ANSWERS.stripe.reduce(
+          (best, answer) =>
+            answer !== 'none' && shareOf('stripe', answer, getPipe(id)) > shareOf('stripe', best, getPipe(id))
+              ? answer
+              : best,
+          'brown',
+        ),
+      ),
+    ).toEqual(['green', 'blue', 'red'])
   })
 
   it('tell nothing of a pipe that is none of ours', () => {
-    for (const name of names) expect(likelihood({ check: name, value: ANSWERS[name][0] } as never, null)).toBeCloseTo(1 / ANSWERS[name].length, 12)
+    for (const name of names)
+      expect(likelihood({ check: name, value: ANSWERS[name][0] } as never, null)).toBeCloseTo(
+        1 / ANSWERS[name].length,
+        12,
+      )
   })
 })
 
@@ -54,7 +76,8 @@ describe('lengths', () => {
   })
 
   it('are read closer by a calliper than by a rule, and by a stated error than by either', () => {
-    const sigma = (by: keyof typeof INSTRUMENT_ERROR, error?: number) => spreadOf(getPipe('cu-en-x-22'), 'outside-diameter', by, error)!.sigma
+    const sigma = (by: keyof typeof INSTRUMENT_ERROR, error?: number) =>
+      spreadOf(getPipe('cu-en-x-22'), 'outside-diameter', by, error)!.sigma
     expect(sigma('calliper')).toBeLessThan(sigma('tape-round'))
     expect(sigma('tape-round')).toBeLessThan(sigma('rule'))
     expect(sigma('rule', 0.01)).toBeLessThan(sigma('calliper'))
@@ -74,13 +97,16 @@ describe('priors', () => {
   })
   it('turn with the year: old copper before 1971, metric after', () => {
     const [old, metric] = [getPipe('cu-bs-imp-3_4'), getPipe('cu-en-x-22')]
-    expect(yearWeight(old, 1955) / yearWeight(metric, 1955)).toBeGreaterThan(yearWeight(old, 1985) / yearWeight(metric, 1985))
+    expect(yearWeight(old, 1955) / yearWeight(metric, 1955)).toBeGreaterThan(
+      yearWeight(old, 1985) / yearWeight(metric, 1985),
+    )
   })
-  it('favour the sizes buildings are plumbed in', () => expect(sizeWeight(getPipe('cu-en-x-15'))).toBeGreaterThan(sizeWeight(getPipe('cu-en-x-54'))))
+  it('favour the sizes buildings are plumbed in', () =>
+    expect(sizeWeight(getPipe('cu-en-x-15'))).toBeGreaterThan(sizeWeight(getPipe('cu-en-x-54'))))
 })
 
 describe('the next check', () => {
-  const even = (...ids: string[]): Standing[] => ids.map(id => ({ pipe: getPipe(id), weight: 1 / ids.length }))
+  const even = (...ids: string[]): Standing[] => ids.map((id) => ({ pipe: getPipe(id), weight: 1 / ids.length }))
 
   it('measures doubt in bits', () => {
     expect(entropy(even('cu-en-x-22', 'st-en-1_2'))).toBeCloseTo(1, 12)
@@ -101,22 +127,35 @@ describe('the next check', () => {
   })
 
   it('never promises more than there is doubt', () => {
-    fc.assert(fc.property(fc.uniqueArray(fc.constantFrom(...PIPES.map(({ id }) => id)), { minLength: 2, maxLength: 12 }), (ids) => {
-      const standing = even(...ids)
-      for (const { bits } of rankNext(standing, [], undefined)) expect(bits).toBeLessThanOrEqual(entropy(standing) + 1e-9)
-    }), { numRuns: 50, seed: 20261123 })
+    fc.assert(
+      fc.property(
+        fc.uniqueArray(fc.constantFrom(...PIPES.map(({ id }) => id)), { minLength: 2, maxLength: 12 }),
+        (ids) => {
+          const standing = even(...ids)
+          for (const { bits } of rankNext(standing, [], undefined))
+            expect(bits).toBeLessThanOrEqual(entropy(standing) + 1e-9)
+        },
+      ),
+      { numRuns: 50, seed: 20261123 },
+    )
   })
 })
 
 describe('reasons', () => {
   it('are for where the answer is likelier than over all, against where it is not, silent between', () => {
     const check = { check: 'magnet', value: true } as const
-    expect(reasonsFor(getPipe('st-en-1_2'), [check], [0.2]).for).toMatchObject([{ code: 'magnet', text: 'The magnet holds.' }])
+    expect(reasonsFor(getPipe('st-en-1_2'), [check], [0.2]).for).toMatchObject([
+      { code: 'magnet', text: 'The magnet holds.' },
+    ])
     expect(reasonsFor(getPipe('cu-en-x-22'), [check], [0.2]).against).toHaveLength(1)
     expect(reasonsFor(getPipe('cu-en-x-22'), [check], [0.01])).toEqual({ for: [], against: [] })
   })
   it('say how far a measure is off, in mm', () => {
-    const [text] = reasonsFor(getPipe('cu-en-x-22'), [{ check: 'outside-diameter', value: 22.1, by: 'calliper' }], [0.01]).for
+    const [text] = reasonsFor(
+      getPipe('cu-en-x-22'),
+      [{ check: 'outside-diameter', value: 22.1, by: 'calliper' }],
+      [0.01],
+    ).for
     expect(text!.text).toBe('22 mm outside, 0.1 under the measure.')
   })
 })

@@ -1,10 +1,22 @@
 import type { Pipe } from '#core/catalogue'
 import { ANSWERS, density, RANGES, sharesFor, spreadOf, type Spread } from './likelihood'
 import { PRINT } from './ours'
-import { INSTRUMENTS, type Check, type CheckName, type ChoiceName, type Instrument, type LengthName, type Meaning, type NextCheck } from './types'
+import {
+  INSTRUMENTS,
+  type Check,
+  type CheckName,
+  type ChoiceName,
+  type Instrument,
+  type LengthName,
+  type Meaning,
+  type NextCheck,
+} from './types'
 
 /** One pipe still standing and its weight; `pipe` null is none of the catalogue's. */
-export interface Standing { pipe: Pipe | null, weight: number }
+export interface Standing {
+  pipe: Pipe | null
+  weight: number
+}
 
 /** Least expected information worth proposing a check for, bits (contract). */
 const LEAST_BITS = 0.01
@@ -25,10 +37,16 @@ const entropyOf = (shares: Iterable<number>): number => {
 export const entropy = (standing: readonly Standing[]): number => entropyOf(standing.map(({ weight }) => weight))
 
 /** What a check is worth, bits, and what its answers would mean. */
-interface Worth { bits: number, means: Meaning[] }
+interface Worth {
+  bits: number
+  means: Meaning[]
+}
 
 /** The pipe that leads once an answer of this likelihood is in, and its probability then. */
-function leadAfter(standing: readonly Standing[], likelihoodOf: (row: Standing, i: number) => number): { pipe: string | null, probability: number } {
+function leadAfter(
+  standing: readonly Standing[],
+  likelihoodOf: (row: Standing, i: number) => number,
+): { pipe: string | null; probability: number } {
   let [best, most, sum]: [string | null, number, number] = [null, -1, 0]
   standing.forEach((row, i) => {
     const weight = row.weight * likelihoodOf(row, i)
@@ -53,12 +71,20 @@ function choiceWorth(name: ChoiceName, standing: readonly Standing[]): Worth {
     .map((answer, i) => ({ answer, share: overall[i]!, i }))
     .filter(({ share }) => share >= LEAST_SHARE)
     .sort((x, y) => y.share - x.share || x.i - y.i)
-    .map(({ answer, share, i }): Meaning => ({ answer, share, ...leadAfter(standing, (_, row) => rows[row]!.shares[i]!) }))
+    .map(({ answer, share, i }): Meaning => ({
+      answer,
+      share,
+      ...leadAfter(standing, (_, row) => rows[row]!.shares[i]!),
+    }))
   return { bits: entropyOf(overall) - leftOpen, means }
 }
 
 /** Shares of the readings a step apart that a spread gives within a range, from bin `from` on; they sum to 1. */
-interface Readings { from: number, shares: Float64Array, entropy: number }
+interface Readings {
+  from: number
+  shares: Float64Array
+  entropy: number
+}
 
 /** The catalogue's diameters and the instruments are few, so each spread is summed once. */
 const READINGS = new Map<string, Readings>()
@@ -72,13 +98,16 @@ function readingsOf(name: LengthName, spread: Spread): Readings {
   const to = Math.min(last, Math.ceil((spread.centre + REACH * spread.sigma) / STEP))
   const raw = Float64Array.from({ length: Math.max(0, to - from + 1) }, (_, i) => density((from + i) * STEP, spread))
   const sum = raw.reduce((a, b) => a + b, 0)
-  const shares = raw.map(share => share / sum)
+  const shares = raw.map((share) => share / sum)
   const readings = { from, shares, entropy: entropyOf(shares) }
   READINGS.set(key, readings)
   return readings
 }
 
-const binRange = (name: LengthName): [number, number] => [Math.ceil(RANGES[name].lo / STEP), Math.floor(RANGES[name].hi / STEP)]
+const binRange = (name: LengthName): [number, number] => [
+  Math.ceil(RANGES[name].lo / STEP),
+  Math.floor(RANGES[name].hi / STEP),
+]
 
 /** The same for a length, summed over readings a step apart within the range an unknown pipe is spread over. */
 function lengthWorth(name: LengthName, by: Instrument | undefined, standing: readonly Standing[]): Worth {
@@ -87,7 +116,7 @@ function lengthWorth(name: LengthName, by: Instrument | undefined, standing: rea
   let flatWeight = 0
   const spreads = standing.map(({ pipe }) => pipe && spreadOf(pipe, name, by))
   // Pipes of one diameter and make read alike, so they are walked once.
-  const groups = new Map<Readings, { weight: number, centre: number }>()
+  const groups = new Map<Readings, { weight: number; centre: number }>()
   standing.forEach(({ weight }, i) => {
     const spread = spreads[i]
     if (!spread) {
@@ -109,20 +138,43 @@ function lengthWorth(name: LengthName, by: Instrument | undefined, standing: rea
 }
 
 /** What the likeliest readings of a length would mean: each known figure that stands, read exactly. */
-function readingMeans(groups: readonly { weight: number, centre: number }[], standing: readonly Standing[], spreads: readonly (Spread | null)[], name: LengthName): Meaning[] {
+function readingMeans(
+  groups: readonly { weight: number; centre: number }[],
+  standing: readonly Standing[],
+  spreads: readonly (Spread | null)[],
+  name: LengthName,
+): Meaning[] {
   const byCentre = new Map<number, number>()
   for (const { weight, centre } of groups) byCentre.set(centre, (byCentre.get(centre) ?? 0) + weight)
   const flat = 1 / (RANGES[name].hi - RANGES[name].lo)
-  return [...byCentre].filter(([, share]) => share >= LEAST_SHARE).sort((x, y) => y[1] - x[1] || x[0] - y[0]).slice(0, MOST_READINGS)
-    .map(([centre, share]): Meaning => ({ answer: String(centre), share, ...leadAfter(standing, (_, i) => { const spread = spreads[i]; return spread ? density(centre, spread) : flat }) }))
+  return [...byCentre]
+    .filter(([, share]) => share >= LEAST_SHARE)
+    .sort((x, y) => y[1] - x[1] || x[0] - y[0])
+    .slice(0, MOST_READINGS)
+    .map(([centre, share]): Meaning => ({
+      answer: String(centre),
+      share,
+      ...leadAfter(standing, (_, i) => {
+        const spread = spreads[i]
+        return spread ? density(centre, spread) : flat
+      }),
+    }))
 }
 
 const CHOICES: readonly ChoiceName[] = ['scratch', 'held-by', 'colour', 'magnet', 'flex', 'stripe']
 
 /** Checks not yet made and within `can`, by falling expected information about the pipe, 0.01 bits or more. */
-export function rankNext(standing: readonly Standing[], made: readonly Check[], can: readonly string[] | undefined): NextCheck[] {
-  const isMade = (name: string, by?: Instrument) => made.some(check => check.check === name && (by === undefined || (check.check === 'outside-diameter' && check.by === by)))
-  const allowed = (name: string, by?: Instrument) => can === undefined || can.includes(name) || (by !== undefined && can.includes(`${name}:${by}`))
+export function rankNext(
+  standing: readonly Standing[],
+  made: readonly Check[],
+  can: readonly string[] | undefined,
+): NextCheck[] {
+  const isMade = (name: string, by?: Instrument) =>
+    made.some(
+      (check) => check.check === name && (by === undefined || (check.check === 'outside-diameter' && check.by === by)),
+    )
+  const allowed = (name: string, by?: Instrument) =>
+    can === undefined || can.includes(name) || (by !== undefined && can.includes(`${name}:${by}`))
   const heavy = standing.filter(({ weight }) => weight > 1e-6)
   const next: NextCheck[] = []
   const propose = (check: CheckName, worth: () => Worth, by?: Instrument) => {

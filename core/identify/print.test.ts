@@ -4,7 +4,8 @@ import { PIPES } from '#core/catalogue'
 import { readPrint } from './print'
 
 const meanings = (text: string) => readPrint(text).tokens.map(({ meaning }) => meaning)
-const fitting = (text: string) => PIPES.filter(pipe => readPrint(text).tokens.every(({ fits }) => !fits || fits(pipe))).map(({ id }) => id)
+const fitting = (text: string) =>
+  PIPES.filter((pipe) => readPrint(text).tokens.every(({ fits }) => !fits || fits(pipe))).map(({ id }) => id)
 
 describe('readPrint', () => {
   // General forms of each kind of pipe, with no maker's name; pipes left standing by hand from the standards.
@@ -30,7 +31,9 @@ describe('readPrint', () => {
     const { tokens, unread } = readPrint('EN 10?7 R2?0 22x0')
     expect(tokens.map(({ text }) => text)).toEqual(['EN 10?7', 'R2?0', '22x0'])
     expect(unread).toEqual([])
-    expect(fitting('EN 10?7 R2?0 22x0')).toEqual(['cu-en-10-22', 'cu-en-x-22', 'cu-en-y-22'].filter(id => PIPES.some(pipe => pipe.id === id)))
+    expect(fitting('EN 10?7 R2?0 22x0')).toEqual(
+      ['cu-en-10-22', 'cu-en-x-22', 'cu-en-y-22'].filter((id) => PIPES.some((pipe) => pipe.id === id)),
+    )
     // What is worn may be one of several, and is not passed for the first of them.
     expect(meanings('R2?0')).toEqual(['R220: soft (annealed) temper, or R250: half-hard temper, or R290: hard temper'])
     expect(meanings('R25?')).toEqual(['R250: half-hard temper'])
@@ -40,32 +43,46 @@ describe('readPrint', () => {
   })
 
   it('tells the digits of a PEX code, the classes and the ratings', () => {
-    expect(meanings('PEX 5306')).toContain('PEX code: hot recirculation all the time; 6 months in the sun; design stress 630 psi at 23 \u00b0C')
+    expect(meanings('PEX 5306')).toContain(
+      'PEX code: hot recirculation all the time; 6 months in the sun; design stress 630 psi at 23 \u00b0C',
+    )
     expect(meanings('class 2, 5')).toEqual(['class 2: hot water at 70 \u00b0C; class 5: radiators at 80 \u00b0C'])
     expect(meanings('100 PSI @ 180F')).toEqual(['100 psi at 180 \u00b0F (6.9 bar at 82 \u00b0C)'])
     expect(meanings('SDR 11 PN 16')).toEqual(['outside diameter 11 times the wall', '16 bar at 20 \u00b0C'])
   })
 
   it('is the same in capitals or small letters, with commas or points, with or without spaces', () => {
-    for (const text of ['EN 1057 R250 15 x 0,7', 'en 1057 r250 15X0.7', 'EN1057-R250 15 \u00d7 0.7 mm']) expect(fitting(text)).toEqual(['cu-en-x-15'])
-    for (const text of ['1-1/4" TYPE M', '1 1/4 in type m', '1-1/4 TYPE-M']) expect(fitting(text)).toEqual(['cu-m-1-1_4'])
+    for (const text of ['EN 1057 R250 15 x 0,7', 'en 1057 r250 15X0.7', 'EN1057-R250 15 \u00d7 0.7 mm'])
+      expect(fitting(text)).toEqual(['cu-en-x-15'])
+    for (const text of ['1-1/4" TYPE M', '1 1/4 in type m', '1-1/4 TYPE-M'])
+      expect(fitting(text)).toEqual(['cu-m-1-1_4'])
   })
 
   it('leaves what means nothing, and never fails', () => {
     expect(readPrint('made for you 2019').tokens).toEqual([])
     expect(readPrint('made for you').unread).toEqual(['made', 'for', 'you'])
     expect(readPrint('')).toEqual({ tokens: [], unread: [] })
-    fc.assert(fc.property(fc.string({ unit: 'binary', maxLength: 80 }), (text) => {
-      for (const token of readPrint(text).tokens) expect(text.slice(token.at, token.at + token.text.length)).toBe(token.text)
-    }))
+    fc.assert(
+      fc.property(fc.string({ unit: 'binary', maxLength: 80 }), (text) => {
+        for (const token of readPrint(text).tokens)
+          expect(text.slice(token.at, token.at + token.text.length)).toBe(token.text)
+      }),
+    )
   })
 
   it('still stands by the pipe when letters of a whole line are worn away', () => {
-    const lines: readonly (readonly [string, string])[] = [['EN 1057 R250 22 x 0,9', 'cu-en-x-22'], ['3/4 CPVC 4120 ASTM D2846 SDR11', 'cpvc-cts-3_4'], ['BS 7291-3 class S 15 mm', 'bs7291-15']]
-    fc.assert(fc.property(fc.constantFrom(...lines), fc.array(fc.nat(40), { maxLength: 4 }), ([line, id], places) => {
-      const worn = [...line].map((char, i) => (places.includes(i) && /[A-Z]/i.test(char) ? '?' : char)).join('')
-      const pipe = PIPES.find(one => one.id === id)!
-      for (const { fits, meaning } of readPrint(worn).tokens) if (fits) expect([meaning, fits(pipe)]).toEqual([meaning, true])
-    }))
+    const lines: readonly (readonly [string, string])[] = [
+      ['EN 1057 R250 22 x 0,9', 'cu-en-x-22'],
+      ['3/4 CPVC 4120 ASTM D2846 SDR11', 'cpvc-cts-3_4'],
+      ['BS 7291-3 class S 15 mm', 'bs7291-15'],
+    ]
+    fc.assert(
+      fc.property(fc.constantFrom(...lines), fc.array(fc.nat(40), { maxLength: 4 }), ([line, id], places) => {
+        const worn = [...line].map((char, i) => (places.includes(i) && /[A-Z]/i.test(char) ? '?' : char)).join('')
+        const pipe = PIPES.find((one) => one.id === id)!
+        for (const { fits, meaning } of readPrint(worn).tokens)
+          if (fits) expect([meaning, fits(pipe)]).toEqual([meaning, true])
+      }),
+    )
   })
 })

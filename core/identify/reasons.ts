@@ -9,8 +9,15 @@ import type { Check } from './types'
 const TELLING = 1.25
 
 const SAYS: Readonly<Record<string, string>> = {
-  'copper': 'copper colour', 'rigid': 'rigid', 'springy': 'springy', 'soft': 'soft', 'true': 'The magnet holds', 'false': 'The magnet does not hold',
-  'bright-silver': 'bright silver', 'dull-silver': 'dull silver', 'plastic': 'plastic',
+  copper: 'copper colour',
+  rigid: 'rigid',
+  springy: 'springy',
+  soft: 'soft',
+  true: 'The magnet holds',
+  false: 'The magnet does not hold',
+  'bright-silver': 'bright silver',
+  'dull-silver': 'dull silver',
+  plastic: 'plastic',
 }
 
 const said = (value: unknown): string => SAYS[String(value)] ?? String(value).replaceAll('-', ' ')
@@ -24,21 +31,34 @@ function words(check: Check, pipe: Pipe): string | null {
       if (known === null) return null
       const off = check.value - known
       const name = check.check === 'outside-diameter' ? 'outside' : check.check
-      return Math.abs(off) < 0.005 ? `${formatDecimal(known, 2)} mm ${name}, as measured.` : `${formatDecimal(known, 2)} mm ${name}, ${formatDecimal(Math.abs(off), 2)} ${off < 0 ? 'over' : 'under'} the measure.`
+      return Math.abs(off) < 0.005
+        ? `${formatDecimal(known, 2)} mm ${name}, as measured.`
+        : `${formatDecimal(known, 2)} mm ${name}, ${formatDecimal(Math.abs(off), 2)} ${off < 0 ? 'over' : 'under'} the measure.`
     }
-    case 'colour': return `Seen ${said(check.value)}.`
-    case 'stripe': return check.value === 'none' ? 'No stripe.' : `${said(check.value)} stripe.`
-    case 'flex': return `It feels ${said(check.value)}.`
-    case 'magnet': return `${said(check.value)}.`
-    case 'scratch': return `Scratched, it shows ${said(check.value)}.`
-    case 'held-by': return `Its joints are held by: ${said(check.value)}.`
-    default: return null
+    case 'colour':
+      return `Seen ${said(check.value)}.`
+    case 'stripe':
+      return check.value === 'none' ? 'No stripe.' : `${said(check.value)} stripe.`
+    case 'flex':
+      return `It feels ${said(check.value)}.`
+    case 'magnet':
+      return `${said(check.value)}.`
+    case 'scratch':
+      return `Scratched, it shows ${said(check.value)}.`
+    case 'held-by':
+      return `Its joints are held by: ${said(check.value)}.`
+    default:
+      return null
   }
 }
 
 /** What speaks for and against one pipe: each check's answer weighed against how likely it was over all pipes still standing. */
-export function reasonsFor(pipe: Pipe, checks: readonly Check[], average: readonly number[]): { for: Note[], against: Note[] } {
-  const reasons: { for: Note[], against: Note[] } = { for: [], against: [] }
+export function reasonsFor(
+  pipe: Pipe,
+  checks: readonly Check[],
+  average: readonly number[],
+): { for: Note[]; against: Note[] } {
+  const reasons: { for: Note[]; against: Note[] } = { for: [], against: [] }
   checks.forEach((check, i) => {
     if (check.check === 'print') {
       const tokens = printTokens(check)

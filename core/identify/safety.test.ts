@@ -2,7 +2,12 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { PIPES } from '#core/catalogue'
 import {
-  factsOfChecks, identifyPipe, STRIPES, type Check, type IdentifyAnswer, type IdentifyQuestion
+  factsOfChecks,
+  identifyPipe,
+  STRIPES,
+  type Check,
+  type IdentifyAnswer,
+  type IdentifyQuestion,
 } from '#core/identify'
 
 const ask = (...checks: Check[]): IdentifyAnswer => {
@@ -19,7 +24,12 @@ const TRACED: Check = { check: 'traced', value: 'water' }
 // Blue and printed for water: polyethylene that nobody takes for gas.
 const WATER_PE: Check[] = [od(25), colour('blue'), { check: 'flex', value: 'springy' }, print('EN 12201 PE 80 SDR 11')]
 // Printed PEX in copper sizes.
-const PEX: Check[] = [od(22.2), colour('white'), { check: 'flex', value: 'springy' }, print('PEX-A 3/4 F1960 ASTM F876')]
+const PEX: Check[] = [
+  od(22.2),
+  colour('white'),
+  { check: 'flex', value: 'springy' },
+  print('PEX-A 3/4 F1960 ASTM F876'),
+]
 
 describe('gas', () => {
   it.each<[string, Check[]]>([
@@ -44,7 +54,10 @@ describe('gas', () => {
     expect(codes(...checks, TRACED)).not.toContain('gas')
     expect(ask(...checks, TRACED).facts.traced).toBe('water')
   })
-  it.each<[string, Check[]]>([['blue polyethylene printed for water', WATER_PE], ['printed PEX', PEX]])('%s does not', (_, checks) => {
+  it.each<[string, Check[]]>([
+    ['blue polyethylene printed for water', WATER_PE],
+    ['printed PEX', PEX],
+  ])('%s does not', (_, checks) => {
     expect(codes(...checks)).not.toContain('gas')
     expect(ask(...checks).facts).not.toHaveProperty('traced')
   })
@@ -54,22 +67,39 @@ describe('gas', () => {
     expect(ask(...WATER_PE, print('GAS'), TRACED).facts.madeFor).toBe('gas')
   })
   it('stands over every metal, multilayer and polyethylene of the catalogue by its diameter alone', () => {
-    for (const pipe of PIPES.filter(({ family }) => ['copper', 'steel', 'stainless', 'lead', 'multilayer'].includes(family))) {
+    for (const pipe of PIPES.filter(({ family }) =>
+      ['copper', 'steel', 'stainless', 'lead', 'multilayer'].includes(family),
+    )) {
       const answer = identifyPipe({ region: pipe.regions[0], checks: [od(pipe.od)] })
       expect(answer.ok && [pipe.id, answer.value.cautions.some(({ code }) => code === 'gas')]).toEqual([pipe.id, true])
     }
   })
   it('never goes for any further check but that it was traced, or a print for water on blue', () => {
-    const more = fc.oneof(fc.constantFrom(...STRIPES).map((value): Check => ({ check: 'stripe', value })), fc.boolean().map((value): Check => ({ check: 'warm', value })))
-    fc.assert(fc.property(fc.array(more, { maxLength: 3 }), fc.constantFrom(...PIPES.filter(({ family }) => family === 'copper')), (checks, pipe) => {
-      expect(codes(od(pipe.od), colour('copper'), ...checks)).toContain('gas')
-    }), { seed: 20261127, numRuns: 60 })
+    const more = fc.oneof(
+      fc.constantFrom(...STRIPES).map((value): Check => ({ check: 'stripe', value })),
+      fc.boolean().map((value): Check => ({ check: 'warm', value })),
+    )
+    fc.assert(
+      fc.property(
+        fc.array(more, { maxLength: 3 }),
+        fc.constantFrom(...PIPES.filter(({ family }) => family === 'copper')),
+        (checks, pipe) => {
+          expect(codes(od(pipe.od), colour('copper'), ...checks)).toContain('gas')
+        },
+      ),
+      { seed: 20261127, numRuns: 60 },
+    )
   })
 })
 
 describe('pipe that says what it is for', () => {
   it.each<[string, Check[], string, string | undefined]>([
-    ['orange CPVC', [od(22.2), colour('orange'), { check: 'flex', value: 'rigid' }, print('CPVC 4120')], 'sprinkler', 'sprinkler'],
+    [
+      'orange CPVC',
+      [od(22.2), colour('orange'), { check: 'flex', value: 'rigid' }, print('CPVC 4120')],
+      'sprinkler',
+      'sprinkler',
+    ],
     ['a sprinkler print', [print('FIRE SPRINKLER')], 'sprinkler', 'sprinkler'],
     ['a heating-only print', [...PEX, print('NSF-rfh')], 'heating-only', 'heating'],
     ['a radiant print', [...PEX, print('RADIANT')], 'heating-only', 'heating'],
@@ -107,7 +137,10 @@ describe('facts of an end', () => {
   it('are the same without the candidates', () => {
     const question: IdentifyQuestion = { region: 'gb', checks: PEX }
     const whole = identifyPipe(question)
-    expect(whole.ok && factsOfChecks(question)).toEqual({ cautions: whole.ok && whole.value.cautions, facts: whole.ok && whole.value.facts })
+    expect(whole.ok && factsOfChecks(question)).toEqual({
+      cautions: whole.ok && whole.value.cautions,
+      facts: whole.ok && whole.value.facts,
+    })
     expect(factsOfChecks({ checks: [od(22), { check: 'bore', value: 30 }] })).toBeNull()
   })
 })

@@ -2,11 +2,37 @@ import type { Note } from '#core/base'
 import type { EndFacts, Region } from '#core/catalogue'
 
 export const INSTRUMENTS = ['calliper', 'tape-round', 'rule', 'gauge'] as const
-export const COLOURS = ['copper', 'grey', 'white', 'cream', 'red', 'blue', 'black', 'yellow', 'orange', 'green', 'brass', 'silver', 'purple'] as const
+export const COLOURS = [
+  'copper',
+  'grey',
+  'white',
+  'cream',
+  'red',
+  'blue',
+  'black',
+  'yellow',
+  'orange',
+  'green',
+  'brass',
+  'silver',
+  'purple',
+] as const
 export const STRIPES = ['none', 'green', 'blue', 'red', 'yellow', 'brown', 'white'] as const
 export const FLEXES = ['rigid', 'springy', 'soft'] as const
 export const SCRATCHES = ['copper', 'bright-silver', 'dull-silver', 'plastic'] as const
-export const HELD_BYS = ['soldered', 'pressed', 'copper-ring', 'pinch-ring', 'expansion-ring', 'metal-sleeve', 'collar', 'olive', 'thread', 'cement', 'wiped'] as const
+export const HELD_BYS = [
+  'soldered',
+  'pressed',
+  'copper-ring',
+  'pinch-ring',
+  'expansion-ring',
+  'metal-sleeve',
+  'collar',
+  'olive',
+  'thread',
+  'cement',
+  'wiped',
+] as const
 export const LAGGINGS = ['none', 'foam', 'felt', 'hard-white'] as const
 export const TRACES = ['water', 'unknown'] as const
 
@@ -19,19 +45,19 @@ export type HeldBy = (typeof HELD_BYS)[number]
 
 /** One thing checked at the pipe. Lengths in mm; a girth is given already divided by pi. */
 export type Check =
-  | { check: 'outside-diameter', value: number, by: Instrument, error?: number }
-  | { check: 'wall', value: number }
-  | { check: 'bore', value: number }
-  | { check: 'print', text: string }
-  | { check: 'colour', value: Colour }
-  | { check: 'stripe', value: Stripe }
-  | { check: 'flex', value: Flex }
-  | { check: 'magnet', value: boolean }
-  | { check: 'scratch', value: Scratch }
-  | { check: 'held-by', value: HeldBy }
-  | { check: 'lagging', value: (typeof LAGGINGS)[number] }
-  | { check: 'warm', value: boolean }
-  | { check: 'traced', value: (typeof TRACES)[number] }
+  | { check: 'outside-diameter'; value: number; by: Instrument; error?: number }
+  | { check: 'wall'; value: number }
+  | { check: 'bore'; value: number }
+  | { check: 'print'; text: string }
+  | { check: 'colour'; value: Colour }
+  | { check: 'stripe'; value: Stripe }
+  | { check: 'flex'; value: Flex }
+  | { check: 'magnet'; value: boolean }
+  | { check: 'scratch'; value: Scratch }
+  | { check: 'held-by'; value: HeldBy }
+  | { check: 'lagging'; value: (typeof LAGGINGS)[number] }
+  | { check: 'warm'; value: boolean }
+  | { check: 'traced'; value: (typeof TRACES)[number] }
 
 export type CheckName = Check['check']
 /** Checks answered with one of a few words. */
@@ -78,7 +104,10 @@ export interface NextCheck {
 }
 
 /** Two checks that hardly any pipe answers like this; `checks` are their places in the question, `again` the one to make again first. */
-export interface Contradiction extends Note { checks: [number, number], again: number }
+export interface Contradiction extends Note {
+  checks: [number, number]
+  again: number
+}
 
 export interface IdentifyAnswer {
   candidates: Candidate[]

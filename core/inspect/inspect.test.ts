@@ -9,7 +9,8 @@ const look = (question: Partial<InspectQuestion> & Pick<InspectQuestion, 'method
   if (!result.ok) throw new Error(result.error.message)
   return result.value
 }
-const finding = (question: Parameters<typeof look>[0], code: string) => look(question).findings.find(one => one.code === code)
+const finding = (question: Parameters<typeof look>[0], code: string) =>
+  look(question).findings.find((one) => one.code === code)
 
 // One row a rule: method, pipe, what is seen, which finding, its verdict, and why the rule is there.
 const RULES: [InspectQuestion['method'], string | undefined, Seen, string, 'sound' | 'care' | 'wrong', string][] = [
@@ -43,7 +44,10 @@ describe('inspectJoint', () => {
     expect(finding({ method, ...(pipe ? { pipe } : {}), seen }, code)).toMatchObject({ verdict })
   })
 
-  it('lets a closed heating circuit have zinc on copper', () => expect(finding({ method: 'thread', pipe: 'st-en-1_2', service: 'heating', seen: { metals: 'bare' } }, 'metals')).toMatchObject({ verdict: 'care' }))
+  it('lets a closed heating circuit have zinc on copper', () =>
+    expect(
+      finding({ method: 'thread', pipe: 'st-en-1_2', service: 'heating', seen: { metals: 'bare' } }, 'metals'),
+    ).toMatchObject({ verdict: 'care' }))
 
   it('goes by the worst, says what to do of all that is not sound, and asks for what was not looked at', () => {
     const answer = look({ method: 'crimp', pipe: 'pex-cts-1_2', seen: { leak: 'dry', gauge: 'fails', mark: 'none' } })
@@ -55,8 +59,16 @@ describe('inspectJoint', () => {
   })
 
   it('one band of the ring holds for every size and both kinds, so it is judged without the pipe', () => {
-    for (const method of ['crimp', 'clamp'] as const) for (const size of ['3/8', '1/2', '5/8', '3/4', '1']) expect(ringPosition(size, method)).toMatchObject({ lo: 3.2, hi: 6.4 })
-    for (const [ringDistance, verdict] of [[3.1, 'wrong'], [3.2, 'sound'], [6.4, 'sound'], [6.5, 'wrong']] as const) expect(finding({ region: 'us', method: 'clamp', seen: { ringDistance } }, 'ringDistance')!.verdict).toBe(verdict)
+    for (const method of ['crimp', 'clamp'] as const)
+      for (const size of ['3/8', '1/2', '5/8', '3/4', '1'])
+        expect(ringPosition(size, method)).toMatchObject({ lo: 3.2, hi: 6.4 })
+    for (const [ringDistance, verdict] of [
+      [3.1, 'wrong'],
+      [3.2, 'sound'],
+      [6.4, 'sound'],
+      [6.5, 'wrong'],
+    ] as const)
+      expect(finding({ region: 'us', method: 'clamp', seen: { ringDistance } }, 'ringDistance')!.verdict).toBe(verdict)
   })
   it('calls nothing sound that was not looked at, and leaves out what such a joint has not', () => {
     expect(look({ method: 'solder' })).toMatchObject({ verdict: 'care', findings: [] })
@@ -66,13 +78,29 @@ describe('inspectJoint', () => {
 
   it('never gets better by one more fault', () => {
     const worse = { sound: 0, care: 1, wrong: 2 }
-    const seen = fc.record({ leak: fc.constantFrom('dry' as const, 'stain' as const, 'weeps' as const), mark: fc.constantFrom('at-edge' as const, 'away' as const), inLine: fc.boolean(), support: fc.double({ min: 0, max: 2000, noNaN: true }) }, { requiredKeys: [] })
-    fc.assert(fc.property(fc.constantFrom(...METHODS), seen, (method, given) => {
-      const { leak: _, ...without } = given
-      const rest = look({ method, seen: without })
-      if (rest.findings.length > 0) expect(worse[look({ method, seen: given }).verdict]).toBeGreaterThanOrEqual(worse[rest.verdict])
-    }), { seed: 20261126 })
+    const seen = fc.record(
+      {
+        leak: fc.constantFrom('dry' as const, 'stain' as const, 'weeps' as const),
+        mark: fc.constantFrom('at-edge' as const, 'away' as const),
+        inLine: fc.boolean(),
+        support: fc.double({ min: 0, max: 2000, noNaN: true }),
+      },
+      { requiredKeys: [] },
+    )
+    fc.assert(
+      fc.property(fc.constantFrom(...METHODS), seen, (method, given) => {
+        const { leak: _, ...without } = given
+        const rest = look({ method, seen: without })
+        if (rest.findings.length > 0)
+          expect(worse[look({ method, seen: given }).verdict]).toBeGreaterThanOrEqual(worse[rest.verdict])
+      }),
+      { seed: 20261126 },
+    )
   })
 
-  it('names a pipe that is not in the catalogue', () => expect(inspectJoint({ region: 'gb', method: 'press', pipe: 'x', seen: {} })).toMatchObject({ ok: false, error: { code: 'unknown-id', path: 'pipe' } }))
+  it('names a pipe that is not in the catalogue', () =>
+    expect(inspectJoint({ region: 'gb', method: 'press', pipe: 'x', seen: {} })).toMatchObject({
+      ok: false,
+      error: { code: 'unknown-id', path: 'pipe' },
+    }))
 })

@@ -7,7 +7,8 @@ import type { Finding, InspectAnswer, InspectQuestion, SeenName } from './types'
 const WORSE: Readonly<Record<Finding, number>> = { sound: 0, care: 1, wrong: 2 }
 
 /** What can be looked at on a joint of a method on a pipe, the most telling first. */
-export const looksFor = (method: InspectQuestion['method'], pipe: Pipe | undefined): SeenName[] => (Object.keys(LOOKS) as SeenName[]).filter(name => LOOKS[name].applies(method, pipe))
+export const looksFor = (method: InspectQuestion['method'], pipe: Pipe | undefined): SeenName[] =>
+  (Object.keys(LOOKS) as SeenName[]).filter((name) => LOOKS[name].applies(method, pipe))
 
 /**
  * A joint that is made already, by what can be seen of it and by the rules of joints: each finding is sound, wants care or
@@ -24,7 +25,13 @@ export function inspectJoint(question: InspectQuestion): Result<InspectAnswer> {
   for (const name of looks) {
     const value = seen[name]
     if (value === undefined) continue
-    const { says } = LOOKS[name] as { says: (value: unknown, question: InspectQuestion, pipe: Pipe | undefined) => Omit<InspectAnswer['findings'][number], 'code'> }
+    const { says } = LOOKS[name] as {
+      says: (
+        value: unknown,
+        question: InspectQuestion,
+        pipe: Pipe | undefined,
+      ) => Omit<InspectAnswer['findings'][number], 'code'>
+    }
     findings.push({ code: name, ...says(value, question, pipe) })
   }
   const all = leaveAlone(findings, tube).sort((x, y) => WORSE[y.verdict] - WORSE[x.verdict])
@@ -32,6 +39,6 @@ export function inspectJoint(question: InspectQuestion): Result<InspectAnswer> {
     verdict: all[0]?.verdict ?? 'care',
     findings: all,
     cautions,
-    unseen: looks.filter(name => seen[name] === undefined).map(name => ({ code: name, ask: LOOKS[name].ask })),
+    unseen: looks.filter((name) => seen[name] === undefined).map((name) => ({ code: name, ask: LOOKS[name].ask })),
   })
 }

@@ -6,7 +6,11 @@ import { formatDecimal, formatLength } from '#core/units'
 import type { Finding, InspectQuestion, Seen, SeenName } from './types'
 
 type Said<Name extends SeenName> = NonNullable<Seen[Name]>
-interface Found { verdict: Finding, text: string, remedy?: string }
+interface Found {
+  verdict: Finding
+  text: string
+  remedy?: string
+}
 
 /** One thing to look at: what is asked, at which joints, and what each answer says. */
 interface Look<Name extends SeenName> {
@@ -24,14 +28,17 @@ const sound = (text: string): Found => ({ verdict: 'sound', text })
 const care = (text: string, remedy?: string): Found => ({ verdict: 'care', text, ...(remedy ? { remedy } : {}) })
 const wrong = (text: string, remedy: string): Found => ({ verdict: 'wrong', text, remedy })
 
-const of = (...methods: Method[]) => (method: Method): boolean => methods.includes(method)
+const of =
+  (...methods: Method[]) =>
+  (method: Method): boolean =>
+    methods.includes(method)
 const always = (): boolean => true
 const SOFT: ReadonlySet<Pipe['family']> = new Set(['pex', 'pert', 'bs7291', 'pe', 'pb'])
 const isPlastic = (pipe: Pipe | undefined): boolean => pipe !== undefined && seriesOf(pipe.series).plastic
 
 /** Band of a ring's near edge from the tube end, mm: one for every size and both kinds of ring, so the pipe need not be known (ASTM F1807, F2098). */
 const RING_BAND = bandOf(ringPosition('1/2'))
-function bandOf(ring: ReturnType<typeof ringPosition>): { lo: number, hi: number } {
+function bandOf(ring: ReturnType<typeof ringPosition>): { lo: number; hi: number } {
   if (ring?.lo == null || ring.hi === null) throw new Error('the table of ring positions has no band for 1/2')
   return { lo: ring.lo, hi: ring.hi }
 }
@@ -45,90 +52,264 @@ const ringBand = (region: Region): string => `${length(RING_BAND.lo, region)} to
 
 /** What a weeping joint of each method asks for. */
 const WEEP: Readonly<Partial<Record<Method, string>>> = {
-  'compression': 'A quarter turn more, once, body held. Then cut back and make it anew.',
+  compression: 'A quarter turn more, once, body held. Then cut back and make it anew.',
   'ml-compression': 'Nip it once, body held. Then new O-rings and split ring.',
   'pe-compression': 'Take it apart, feel for scores, cut back, new seal.',
-  'union': 'Part it, clean both faces, new washer.',
-  'thread': 'Take it apart, clean, seal anew. Never back a taper thread off.',
+  union: 'Part it, clean both faces, new washer.',
+  thread: 'Take it apart, clean, seal anew. Never back a taper thread off.',
   'push-fit': 'Take it off, cut back to clean pipe, new fitting at any doubt.',
-  'solder': 'Drain and dry it, clean the cup, solder anew.',
+  solder: 'Drain and dry it, clean the cup, solder anew.',
 }
 
 /** Things to look at, the most telling first. */
 export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
   leak: {
-    ask: 'Is it dry to a tissue?', when: 'it weeps or has wept', because: 'Water that gets out does harm and shows that the joint does not hold.', source: 'trade practice', gravest: 'wrong', applies: always,
-    says: (value, { method }) => (value === 'weeps' ? wrong('It weeps.', WEEP[method] ?? 'Cut it out and make it anew: it is not made to be tightened.') : value === 'stain' ? care('It has wept: a stain is left.', 'Dry it and look again under pressure.') : sound('Dry.')),
+    ask: 'Is it dry to a tissue?',
+    when: 'it weeps or has wept',
+    because: 'Water that gets out does harm and shows that the joint does not hold.',
+    source: 'trade practice',
+    gravest: 'wrong',
+    applies: always,
+    says: (value, { method }) =>
+      value === 'weeps'
+        ? wrong('It weeps.', WEEP[method] ?? 'Cut it out and make it anew: it is not made to be tightened.')
+        : value === 'stain'
+          ? care('It has wept: a stain is left.', 'Dry it and look again under pressure.')
+          : sound('Dry.'),
   },
   mark: {
-    ask: 'Where is the depth mark?', when: 'the depth mark stands off the edge, or there is none', because: 'Only a mark at the edge shows that it went home and stayed.', source: 'trade practice', gravest: 'wrong', applies: of('push-fit', 'press', 'compression', 'crimp', 'clamp', 'expansion', 'sliding-sleeve', 'ml-press', 'ml-compression', 'solvent-cement', 'pe-compression'),
-    says: value => (value === 'away' ? wrong('The mark stands off the edge: it never went home, or has crept out.', 'Make it anew to the full depth.') : value === 'none' ? care('No depth mark: nobody can see that it went home.', 'Measure from a known point, or make it anew with a mark.') : sound('The mark is at the edge.')),
+    ask: 'Where is the depth mark?',
+    when: 'the depth mark stands off the edge, or there is none',
+    because: 'Only a mark at the edge shows that it went home and stayed.',
+    source: 'trade practice',
+    gravest: 'wrong',
+    applies: of(
+      'push-fit',
+      'press',
+      'compression',
+      'crimp',
+      'clamp',
+      'expansion',
+      'sliding-sleeve',
+      'ml-press',
+      'ml-compression',
+      'solvent-cement',
+      'pe-compression',
+    ),
+    says: (value) =>
+      value === 'away'
+        ? wrong(
+            'The mark stands off the edge: it never went home, or has crept out.',
+            'Make it anew to the full depth.',
+          )
+        : value === 'none'
+          ? care(
+              'No depth mark: nobody can see that it went home.',
+              'Measure from a known point, or make it anew with a mark.',
+            )
+          : sound('The mark is at the edge.'),
   },
   pressed: {
-    ask: 'Marks of the jaw all round?', when: 'no marks of the jaw go round', because: 'An unpressed joint may hold for months, then part.', source: 'typical, makers', gravest: 'wrong', applies: of('press', 'ml-press', 'crimp', 'clamp', 'sliding-sleeve'),
-    says: value => (value ? sound('Pressed all round.') : wrong('Not pressed: it may hold for months, then part.', 'Press it now if the mark is at the edge and it was never pressed; else cut it out.')),
+    ask: 'Marks of the jaw all round?',
+    when: 'no marks of the jaw go round',
+    because: 'An unpressed joint may hold for months, then part.',
+    source: 'typical, makers',
+    gravest: 'wrong',
+    applies: of('press', 'ml-press', 'crimp', 'clamp', 'sliding-sleeve'),
+    says: (value) =>
+      value
+        ? sound('Pressed all round.')
+        : wrong(
+            'Not pressed: it may hold for months, then part.',
+            'Press it now if the mark is at the edge and it was never pressed; else cut it out.',
+          ),
   },
   gauge: {
-    ask: 'Go and no-go gauge?', when: 'the ring does not pass its gauge', because: 'A ring out of gauge grips too little, or cuts.', source: 'ASTM F1807, F2098', gravest: 'wrong', applies: of('crimp', 'clamp'),
-    says: value => (value === 'passes' ? sound('The gauge passes.') : wrong('The gauge fails.', 'Cut the ring off. Never squeeze one ring twice.')),
+    ask: 'Go and no-go gauge?',
+    when: 'the ring does not pass its gauge',
+    because: 'A ring out of gauge grips too little, or cuts.',
+    source: 'ASTM F1807, F2098',
+    gravest: 'wrong',
+    applies: of('crimp', 'clamp'),
+    says: (value) =>
+      value === 'passes'
+        ? sound('The gauge passes.')
+        : wrong('The gauge fails.', 'Cut the ring off. Never squeeze one ring twice.'),
   },
   ringDistance: {
-    ask: 'How far is the ring from the end?', when: 'the ring lies nearer to the end, or farther from it, than its band', because: 'Off its band the ring does not lie over the barbs.', source: 'ASTM F1807, F2098', gravest: 'wrong', applies: of('crimp', 'clamp'),
-    says: (value, { region }) => (value < RING_BAND.lo || value > RING_BAND.hi
-      ? wrong(`The ring lies ${length(value, region)} from the end; ${ringBand(region)} is the band.`, 'Cut the ring off and set another in the band.')
-      : sound(`The ring lies ${length(value, region)} from the end, in the band of ${ringBand(region)}.`)),
+    ask: 'How far is the ring from the end?',
+    when: 'the ring lies nearer to the end, or farther from it, than its band',
+    because: 'Off its band the ring does not lie over the barbs.',
+    source: 'ASTM F1807, F2098',
+    gravest: 'wrong',
+    applies: of('crimp', 'clamp'),
+    says: (value, { region }) =>
+      value < RING_BAND.lo || value > RING_BAND.hi
+        ? wrong(
+            `The ring lies ${length(value, region)} from the end; ${ringBand(region)} is the band.`,
+            'Cut the ring off and set another in the band.',
+          )
+        : sound(`The ring lies ${length(value, region)} from the end, in the band of ${ringBand(region)}.`),
   },
   liner: {
-    ask: 'Is there a liner in the plastic?', when: 'soft plastic has no liner where the grip wants one', because: 'Soft pipe gives way under the grip without a liner.', source: 'typical, makers', gravest: 'wrong', applies: (method, pipe) => ['push-fit', 'compression', 'pe-compression'].includes(method) && pipe !== undefined && SOFT.has(pipe.family),
-    says: value => (value === 'in' ? sound('The liner is in.') : wrong('No liner: the soft pipe gives way under the grip.', 'Make it anew with the liner of this pipe.')),
+    ask: 'Is there a liner in the plastic?',
+    when: 'soft plastic has no liner where the grip wants one',
+    because: 'Soft pipe gives way under the grip without a liner.',
+    source: 'typical, makers',
+    gravest: 'wrong',
+    applies: (method, pipe) =>
+      ['push-fit', 'compression', 'pe-compression'].includes(method) && pipe !== undefined && SOFT.has(pipe.family),
+    says: (value) =>
+      value === 'in'
+        ? sound('The liner is in.')
+        : wrong('No liner: the soft pipe gives way under the grip.', 'Make it anew with the liner of this pipe.'),
   },
   solderRing: {
-    ask: 'A ring of solder all round?', when: 'the ring of solder has a gap', because: 'Where no solder shows, the gap is not filled.', source: 'ASTM B828; trade practice', gravest: 'wrong', applies: of('solder'),
-    says: value => (value === 'all-round' ? sound('A ring shows all round.') : wrong('A gap in the ring: it is not filled there.', 'Drain, clean, flux and heat it again, or cut it out.')),
+    ask: 'A ring of solder all round?',
+    when: 'the ring of solder has a gap',
+    because: 'Where no solder shows, the gap is not filled.',
+    source: 'ASTM B828; trade practice',
+    gravest: 'wrong',
+    applies: of('solder'),
+    says: (value) =>
+      value === 'all-round'
+        ? sound('A ring shows all round.')
+        : wrong('A gap in the ring: it is not filled there.', 'Drain, clean, flux and heat it again, or cut it out.'),
   },
   olive: {
-    ask: 'Is the pipe pinched at the olive?', when: 'the pipe is pinched at the olive', because: 'A pinched pipe splits, or turns loose under its olive.', source: 'trade practice', gravest: 'wrong', applies: of('compression'),
-    says: value => (value === 'even' ? sound('The olive sits even.') : wrong('Over-tightened: the pipe is pinched.', 'Cut back behind the olive and make it anew.')),
+    ask: 'Is the pipe pinched at the olive?',
+    when: 'the pipe is pinched at the olive',
+    because: 'A pinched pipe splits, or turns loose under its olive.',
+    source: 'trade practice',
+    gravest: 'wrong',
+    applies: of('compression'),
+    says: (value) =>
+      value === 'even'
+        ? sound('The olive sits even.')
+        : wrong('Over-tightened: the pipe is pinched.', 'Cut back behind the olive and make it anew.'),
   },
   threads: {
-    ask: 'How many threads show?', when: 'no thread shows, or more than four', because: 'A taper joint shows one to three threads when it is made up.', source: 'typical, trade practice', gravest: 'care', applies: of('thread', 'union'),
-    says: value => (value < THREADS_LEFT.lo ? care('No thread shows: it may sit on its end, not on its thread.', 'Take it apart and look.') : value > THREADS_LEFT.hi ? care(`${formatDecimal(value, 0)} threads show: it is not made up.`, 'Take it apart, clean both threads, seal anew.') : sound(`${formatDecimal(value, 0)} thread${value === 1 ? '' : 's'} left, as it should be.`)),
+    ask: 'How many threads show?',
+    when: 'no thread shows, or more than four',
+    because: 'A taper joint shows one to three threads when it is made up.',
+    source: 'typical, trade practice',
+    gravest: 'care',
+    applies: of('thread', 'union'),
+    says: (value) =>
+      value < THREADS_LEFT.lo
+        ? care('No thread shows: it may sit on its end, not on its thread.', 'Take it apart and look.')
+        : value > THREADS_LEFT.hi
+          ? care(
+              `${formatDecimal(value, 0)} threads show: it is not made up.`,
+              'Take it apart, clean both threads, seal anew.',
+            )
+          : sound(`${formatDecimal(value, 0)} thread${value === 1 ? '' : 's'} left, as it should be.`),
   },
   system: {
-    ask: 'Pipe, fitting and ring of one system?', when: 'pipe, fitting and ring are not of one system', because: 'Nobody lists parts of different systems together.', source: 'typical, makers', gravest: 'wrong', applies: of('crimp', 'clamp', 'expansion', 'sliding-sleeve', 'ml-press', 'ml-compression', 'push-fit'),
-    says: value => (value === 'one' ? sound('One system.') : wrong('Mixed systems: nobody lists them together.', 'Replace what is foreign, or find its maker\'s paper and keep it with the job.')),
+    ask: 'Pipe, fitting and ring of one system?',
+    when: 'pipe, fitting and ring are not of one system',
+    because: 'Nobody lists parts of different systems together.',
+    source: 'typical, makers',
+    gravest: 'wrong',
+    applies: of('crimp', 'clamp', 'expansion', 'sliding-sleeve', 'ml-press', 'ml-compression', 'push-fit'),
+    says: (value) =>
+      value === 'one'
+        ? sound('One system.')
+        : wrong(
+            'Mixed systems: nobody lists them together.',
+            "Replace what is foreign, or find its maker's paper and keep it with the job.",
+          ),
   },
   metals: {
-    ask: 'Does copper meet zinc?', when: 'zinc meets copper bare', because: 'Zinc on bare copper goes in fresh water.', source: 'EN 12502, IPC 605, UPC 605', gravest: 'wrong', applies: (method, pipe) => of('thread', 'union', 'compression', 'press', 'solder')(method) && !isPlastic(pipe),
-    says: (value, { service }) => (value !== 'bare' ? sound(value === 'no-zinc' ? 'No zinc meets copper here.' : 'Brass stands between zinc and copper.') : service === 'heating' ? care('Zinc meets copper. In a closed, treated circuit it lasts.', 'See that the inhibitor is kept up.') : wrong('Zinc meets copper bare: the zinc goes.', 'Put brass of 150 or a dielectric union between, and bond across.')),
+    ask: 'Does copper meet zinc?',
+    when: 'zinc meets copper bare',
+    because: 'Zinc on bare copper goes in fresh water.',
+    source: 'EN 12502, IPC 605, UPC 605',
+    gravest: 'wrong',
+    applies: (method, pipe) => of('thread', 'union', 'compression', 'press', 'solder')(method) && !isPlastic(pipe),
+    says: (value, { service }) =>
+      value !== 'bare'
+        ? sound(value === 'no-zinc' ? 'No zinc meets copper here.' : 'Brass stands between zinc and copper.')
+        : service === 'heating'
+          ? care('Zinc meets copper. In a closed, treated circuit it lasts.', 'See that the inhibitor is kept up.')
+          : wrong(
+              'Zinc meets copper bare: the zinc goes.',
+              'Put brass of 150 or a dielectric union between, and bond across.',
+            ),
   },
   reach: {
-    ask: 'Can it be reached?', applies: always, when: 'it cannot be reached, and such a joint may not be hidden', because: 'What may need a hand has to be reached; some joints may not be hidden at all.', source: 'the job\'s policy; WS(WF)R 1999, IPC', gravest: 'wrong',
+    ask: 'Can it be reached?',
+    applies: always,
+    when: 'it cannot be reached, and such a joint may not be hidden',
+    because: 'What may need a hand has to be reached; some joints may not be hidden at all.',
+    source: "the job's policy; WS(WF)R 1999, IPC",
+    gravest: 'wrong',
     says: (value, question) => {
       if (value === 'reached') return sound('It is reached.')
       const refused = refusedHidden(question)
       if (refused !== null) return wrong(refused, 'Give it a panel, or replace it by a joint that may be hidden.')
-      return care('Hidden.', question.region === 'gb' ? 'In Britain it must be reached by a board, panel or duct cover.' : 'Note on the record what it is behind.')
+      return care(
+        'Hidden.',
+        question.region === 'gb'
+          ? 'In Britain it must be reached by a board, panel or duct cover.'
+          : 'Note on the record what it is behind.',
+      )
     },
   },
   inLine: {
-    ask: 'Does the pipe run straight into it?', when: 'the pipe pulls to one side', because: 'A side load lifts the pipe off its seal.', source: 'typical, makers', gravest: 'wrong', applies: always,
-    says: (value, { method }) => (value ? sound('In line.') : method === 'push-fit' ? wrong('Side load on the grip ring.', 'Move the clip or the bend away, then look at the mark.') : care('The pipe pulls to one side.', 'Clip it in line.')),
+    ask: 'Does the pipe run straight into it?',
+    when: 'the pipe pulls to one side',
+    because: 'A side load lifts the pipe off its seal.',
+    source: 'typical, makers',
+    gravest: 'wrong',
+    applies: always,
+    says: (value, { method }) =>
+      value
+        ? sound('In line.')
+        : method === 'push-fit'
+          ? wrong('Side load on the grip ring.', 'Move the clip or the bend away, then look at the mark.')
+          : care('The pipe pulls to one side.', 'Clip it in line.'),
   },
   support: {
-    ask: 'How far is the nearest clip?', when: 'the nearest clip is far off', because: 'An unheld joint works loose.', source: 'typical, trade practice', gravest: 'care', applies: always,
+    ask: 'How far is the nearest clip?',
+    when: 'the nearest clip is far off',
+    because: 'An unheld joint works loose.',
+    source: 'typical, trade practice',
+    gravest: 'care',
+    applies: always,
     says: (value, { region }, pipe) => {
       const most = isPlastic(pipe) ? CLIP_WITHIN.plastic : CLIP_WITHIN.metal
-      return value > most ? care(`The nearest clip is ${length(value, region)} away; within about ${length(most, region)} is usual.`, 'Add a clip on each side.') : sound(`Held ${length(value, region)} away.`)
+      return value > most
+        ? care(
+            `The nearest clip is ${length(value, region)} away; within about ${length(most, region)} is usual.`,
+            'Add a clip on each side.',
+          )
+        : sound(`Held ${length(value, region)} away.`)
     },
   },
   flux: {
-    ask: 'Is the flux wiped off?', when: 'flux is left on', because: 'Flux left on eats the copper green.', source: 'trade practice', gravest: 'care', applies: of('solder'),
-    says: value => (value === 'clean' ? sound('Flux wiped off.') : care('Green from flux left on.', 'Wipe it off warm and wet, and watch that spot.')),
+    ask: 'Is the flux wiped off?',
+    when: 'flux is left on',
+    because: 'Flux left on eats the copper green.',
+    source: 'trade practice',
+    gravest: 'care',
+    applies: of('solder'),
+    says: (value) =>
+      value === 'clean'
+        ? sound('Flux wiped off.')
+        : care('Green from flux left on.', 'Wipe it off warm and wet, and watch that spot.'),
   },
   daylight: {
-    ask: 'Does the sun get at the pipe?', when: 'plastic lies in daylight', because: 'Sunlight ages plastic until it cracks.', source: 'ASTM F876; typical', gravest: 'wrong', applies: (_, pipe) => isPlastic(pipe),
-    says: value => (value ? wrong('Plastic in daylight ages and cracks.', 'Shield it, or replace the aged length by copper.') : sound('Out of the sun.')),
+    ask: 'Does the sun get at the pipe?',
+    when: 'plastic lies in daylight',
+    because: 'Sunlight ages plastic until it cracks.',
+    source: 'ASTM F876; typical',
+    gravest: 'wrong',
+    applies: (_, pipe) => isPlastic(pipe),
+    says: (value) =>
+      value
+        ? wrong('Plastic in daylight ages and cracks.', 'Shield it, or replace the aged length by copper.')
+        : sound('Out of the sun.'),
   },
 }
 

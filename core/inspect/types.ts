@@ -49,9 +49,9 @@ export type Finding = 'sound' | 'care' | 'wrong'
 export interface InspectAnswer {
   /** The worst of the findings; `care` while nothing was looked at. */
   verdict: Finding
-  findings: { code: SeenName | RefusalCode, verdict: Finding, text: string, remedy?: string }[]
+  findings: { code: SeenName | RefusalCode; verdict: Finding; text: string; remedy?: string }[]
   /** Pipe that is left alone, and what nobody knows of the end, in the words of a way. */
   cautions: Note[]
   /** What can be seen at such a joint and was not said, most telling first. */
-  unseen: { code: SeenName, ask: string }[]
+  unseen: { code: SeenName; ask: string }[]
 }

@@ -40,12 +40,30 @@ export function fillPolicy(given: Partial<Policy> = {}): Policy {
   }
 }
 
-export const fillSituation = ({ region, conditions, policy, kit }: Pick<WaysQuestion, 'region' | 'conditions' | 'policy' | 'kit'>): Situation => ({
-  region, conditions: fillConditions(conditions), policy: fillPolicy(policy), kit: kit ?? {},
+export const fillSituation = ({
+  region,
+  conditions,
+  policy,
+  kit,
+}: Pick<WaysQuestion, 'region' | 'conditions' | 'policy' | 'kit'>): Situation => ({
+  region,
+  conditions: fillConditions(conditions),
+  policy: fillPolicy(policy),
+  kit: kit ?? {},
 })
 
 /** What is known of an end, out of a question that has it beside other things. */
-export const factsIn = ({ temper, pexType, barrier, chlorine, class: printed, listing, surface, traced, madeFor }: EndFacts): EndFacts => ({ temper, pexType, barrier, chlorine, class: printed, listing, surface, traced, madeFor })
+export const factsIn = ({
+  temper,
+  pexType,
+  barrier,
+  chlorine,
+  class: printed,
+  listing,
+  surface,
+  traced,
+  madeFor,
+}: EndFacts): EndFacts => ({ temper, pexType, barrier, chlorine, class: printed, listing, surface, traced, madeFor })
 
 /** Series sold in one temper only. */
 const ONE_TEMPER: Readonly<Partial<Record<string, 'hard' | 'soft'>>> = { 'cu-m': 'hard' }
@@ -56,7 +74,7 @@ const ONE_TEMPER: Readonly<Partial<Record<string, 'hard' | 'soft'>>> = { 'cu-m':
  */
 export function toTube({ pipe: id, wall, ...facts }: PipeEnd, unsaid: 'assumed' | 'unknown' = 'assumed'): Tube {
   const pipe = getPipe(id)
-  const [temper, pexType] = unsaid === 'unknown' ? ['unknown', 'unknown'] as const : ['hard', 'b'] as const
+  const [temper, pexType] = unsaid === 'unknown' ? (['unknown', 'unknown'] as const) : (['hard', 'b'] as const)
   return {
     ...facts,
     pipe,

@@ -11,4 +11,28 @@ export type { ThreadMethod } from './rules/threads'
 export { JOINT_METHODS } from './methods'
 export { MINUTES } from './ours'
 export { isLoose, METHODS, REFUSAL_CODES, SERVICES, THREAD_FORMS, THREAD_MATERIALS } from './types'
-export type { Conditions, End, Gender, Joint, Kit, Method, Offer, OfferedMethod, Part, PipeEnd, Place, Policy, Refusal, RefusalCode, Service, Situation, Thread, ThreadMaterial, Tube, Verdict, Way, WaysAnswer, WaysQuestion } from './types'
+export type {
+  Conditions,
+  End,
+  Gender,
+  Joint,
+  Kit,
+  Method,
+  Offer,
+  OfferedMethod,
+  Part,
+  PipeEnd,
+  Place,
+  Policy,
+  Refusal,
+  RefusalCode,
+  Service,
+  Situation,
+  Thread,
+  ThreadMaterial,
+  Tube,
+  Verdict,
+  Way,
+  WaysAnswer,
+  WaysQuestion,
+} from './types'

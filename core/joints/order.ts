@@ -2,9 +2,20 @@ import { formatDecimal } from '#core/units'
 import type { Way } from './types'
 
 /** One line of an order, in the supplier's order of naming: how many, what, then large x small, run x branch, tube x thread. */
-export interface OrderLine { quantity: number, name: string, size: string }
+export interface OrderLine {
+  quantity: number
+  name: string
+  size: string
+}
 
 /** What a way needs, as it is ordered; a tail is tube by its cut length, mm. */
-export const orderList = ({ parts }: Pick<Way, 'parts'>): OrderLine[] => parts.map(({ kind, name, size, quantity, length }) => (kind === 'tail'
-  ? { quantity, name: name.replace(/^tail of /, ''), size: length === undefined ? 'length by the measured sockets' : `${formatDecimal(length, 0)} mm` }
-  : { quantity, name, size }))
+export const orderList = ({ parts }: Pick<Way, 'parts'>): OrderLine[] =>
+  parts.map(({ kind, name, size, quantity, length }) =>
+    kind === 'tail'
+      ? {
+          quantity,
+          name: name.replace(/^tail of /, ''),
+          size: length === undefined ? 'length by the measured sockets' : `${formatDecimal(length, 0)} mm`,
+        }
+      : { quantity, name, size },
+  )

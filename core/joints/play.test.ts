@@ -9,19 +9,27 @@ function ask(conditions: Partial<Conditions>, policy: Partial<Policy> = {}, kit:
   return answer.value
 }
 const kinds = (answer: WaysAnswer) => new Set(answer.ways.map(({ parts }) => parts[0]!.kind))
-const isRefused = (answer: WaysAnswer, method: string) => answer.refused.some(one => one.method === method && one.code === 'play')
+const isRefused = (answer: WaysAnswer, method: string) =>
+  answer.refused.some((one) => one.method === method && one.code === 'play')
 
 describe('how far each end moves', () => {
   it('counts along both together: a press of 21 to 26 deep goes in at 23 and not at 22', () => {
     // EN 1254-7 practice: 23 typical on 22 mm.
-    expect(isRefused(ask({ play: { a: { along: 20 }, b: { along: 3 } } }), 'press')).toBe(isRefused(ask({ play: 23 }), 'press'))
-    expect(isRefused(ask({ play: { a: { along: 20 }, b: { along: 2 } } }), 'press')).toBe(isRefused(ask({ play: 22 }), 'press'))
-    expect([22, 23].map(play => isRefused(ask({ play }), 'press'))).toEqual([true, false])
+    expect(isRefused(ask({ play: { a: { along: 20 }, b: { along: 3 } } }), 'press')).toBe(
+      isRefused(ask({ play: 23 }), 'press'),
+    )
+    expect(isRefused(ask({ play: { a: { along: 20 }, b: { along: 2 } } }), 'press')).toBe(
+      isRefused(ask({ play: 22 }), 'press'),
+    )
+    expect([22, 23].map((play) => isRefused(ask({ play }), 'press'))).toEqual([true, false])
   })
-  it.each([[{}], [{ a: {} }], [{ a: { along: null }, b: { along: 0 } }], [{ b: { along: 0, aside: 0 } }]])('what is not said, or null, is enough: %j', (play) => {
-    expect(isRefused(ask({ play }), 'press')).toBe(false)
-    expect(kinds(ask({ play }))).toContain('coupling')
-  })
+  it.each([[{}], [{ a: {} }], [{ a: { along: null }, b: { along: 0 } }], [{ b: { along: 0, aside: 0 } }]])(
+    'what is not said, or null, is enough: %j',
+    (play) => {
+      expect(isRefused(ask({ play }), 'press')).toBe(false)
+      expect(kinds(ask({ play }))).toContain('coupling')
+    },
+  )
   it('aside lets a part be put over an end, and never stands in for along', () => {
     const none = { along: 0 }
     const aside = ask({ play: { a: { ...none, aside: 12 }, b: { ...none, aside: 10 } } })
@@ -36,7 +44,8 @@ describe('how far each end moves', () => {
 })
 
 describe('a coupling without a stop', () => {
-  const slips = (conditions: Partial<Conditions>) => ask(conditions).ways.filter(({ parts }) => parts[0]!.kind === 'slip')
+  const slips = (conditions: Partial<Conditions>) =>
+    ask(conditions).ways.filter(({ parts }) => parts[0]!.kind === 'slip')
   it('has no depth of its own: held until its length and the gap are measured', () => {
     for (const conditions of [{ play: 0 }, { play: 0, gap: 20 }]) {
       expect(slips(conditions).length).toBeGreaterThan(0)
@@ -47,10 +56,21 @@ describe('a coupling without a stop', () => {
     }
     expect(slips({ play: 0, gap: 20 })[0]!.because.find(({ code }) => code === 'measure')!.text).toContain('less 10')
   })
-  const make = (length: number, gap: number) => makeJoint({ region: 'gb', orientation: 'horizontal', method: 'press', pipe: 'cu-en-x-22', slip: { length, gap } })
-  it.each([[80, 20, 30], [80, 0, 40], [100, 45, 27.5]])('of %s over a gap of %s is marked %s from each end', (length, gap, mark) => {
+  const make = (length: number, gap: number) =>
+    makeJoint({ region: 'gb', orientation: 'horizontal', method: 'press', pipe: 'cu-en-x-22', slip: { length, gap } })
+  it.each([
+    [80, 20, 30],
+    [80, 0, 40],
+    [100, 45, 27.5],
+  ])('of %s over a gap of %s is marked %s from each end', (length, gap, mark) => {
     const answer = make(length, gap)
-    expect(answer.ok && answer.value.marks[0]).toEqual({ what: 'half-coupling', fromEnd: mark, lo: mark, hi: mark, source: 'measured' })
+    expect(answer.ok && answer.value.marks[0]).toEqual({
+      what: 'half-coupling',
+      fromEnd: mark,
+      lo: mark,
+      hi: mark,
+      source: 'measured',
+    })
     expect(answer.ok && answer.value.steps.find(({ id }) => id === 'insert')!.do).toMatch(/wholly onto one pipe/)
   })
   it('that holds less than the least depth is impossible', () => {
@@ -68,22 +88,37 @@ describe('what the job likes best', () => {
   const first = (policy: Partial<Policy>, kit: Kit = {}) => ask({}, policy, kit).ways[0]!
   it('comes before the number of joints and the minutes, within one verdict', () => {
     expect(first({}).joints[0]!.method).toBe('push-fit')
-    for (const method of ['press', 'solder', 'compression'] as const) expect(first({ order: [method] }).joints.map(joint => joint.method)).toEqual([method, method])
-    const ranks = ask({}, { order: ['press', 'solder'] }).ways.map(({ verdict }) => ['fits', 'care', 'held'].indexOf(verdict))
+    for (const method of ['press', 'solder', 'compression'] as const)
+      expect(first({ order: [method] }).joints.map((joint) => joint.method)).toEqual([method, method])
+    const ranks = ask({}, { order: ['press', 'solder'] }).ways.map(({ verdict }) =>
+      ['fits', 'care', 'held'].indexOf(verdict),
+    )
     expect(ranks).toEqual([...ranks].sort())
   })
   it('an order of nothing changes nothing', () => expect(ask({}, { order: [] })).toEqual(ask({})))
 })
 
-describe('the user\'s own minutes and prices', () => {
+describe("the user's own minutes and prices", () => {
   const press = (kit: Kit) => ask({}, {}, kit).ways.find(({ parts }) => parts[0]!.name === 'press coupling')!
   it('win over ours, by size before by method', () => {
     expect(press({ minutes: [{ method: 'press', work: 7, wait: 1 }] }).minutes).toEqual({ work: 14, wait: 1 })
-    expect(press({ minutes: [{ method: 'press', work: 7, wait: 1 }, { method: 'press', nominal: '22', work: 5, wait: 0 }] }).minutes).toEqual({ work: 10, wait: 0 })
-    expect(press({ minutes: [{ method: 'press', nominal: '15', work: 7, wait: 1 }] }).minutes).toEqual(press({}).minutes)
+    expect(
+      press({
+        minutes: [
+          { method: 'press', work: 7, wait: 1 },
+          { method: 'press', nominal: '22', work: 5, wait: 0 },
+        ],
+      }).minutes,
+    ).toEqual({ work: 10, wait: 0 })
+    expect(press({ minutes: [{ method: 'press', nominal: '15', work: 7, wait: 1 }] }).minutes).toEqual(
+      press({}).minutes,
+    )
   })
   it('are the cost where every part has one', () => {
-    expect(press({ prices: [{ name: 'press coupling', size: '22', price: 6.5 }] }).cost).toEqual({ low: 6.5, high: 6.5 })
+    expect(press({ prices: [{ name: 'press coupling', size: '22', price: 6.5 }] }).cost).toEqual({
+      low: 6.5,
+      high: 6.5,
+    })
     expect(press({ prices: [{ name: 'press coupling', size: '15', price: 6.5 }] }).cost).toEqual(press({}).cost)
   })
 })

@@ -4,8 +4,13 @@ import { fillSituation, JOINT_METHODS, METHODS, refuse, toTube, type Conditions,
 import { ANSWERED_BY, refusalsOn } from './refuse'
 import { REFUSAL_CODES, type Offer } from './types'
 
-const on = (method: SocketMethod, pipe: string, conditions: Partial<Conditions> = {}, policy: Partial<Policy> = {}, region: 'us' | 'gb' | 'eu' = 'gb') =>
-  refuse(method, toTube({ pipe, pexType: 'a' }), fillSituation({ region, conditions, policy }))?.code ?? null
+const on = (
+  method: SocketMethod,
+  pipe: string,
+  conditions: Partial<Conditions> = {},
+  policy: Partial<Policy> = {},
+  region: 'us' | 'gb' | 'eu' = 'gb',
+) => refuse(method, toTube({ pipe, pexType: 'a' }), fillSituation({ region, conditions, policy }))?.code ?? null
 
 const tube = (pipe: string): Offer => ({ kind: 'tube', tube: toTube({ pipe }), on: 'a' })
 
@@ -52,7 +57,7 @@ const RULES: [SocketMethod, string, Partial<Conditions>, string | null, string][
   ['push-fit', 'ss-en-22', {}, 'family', 'the teeth do not grip'],
   ['compression', 'ss-en-22', {}, null, 'a light stainless tube takes an olive'],
   ['clamp', 'pex-cts-3_4', {}, null, 'over the same barbs as a crimp ring'],
-  ['clamp', 'pex-cts-3_4', { room: 'tight' }, 'room', 'the nose needs the ear\'s side'],
+  ['clamp', 'pex-cts-3_4', { room: 'tight' }, 'room', "the nose needs the ear's side"],
   ['clamp', 'pex-en-20', {}, 'size', 'barbs are made for copper tube sizes'],
   ['expansion', 'pex-cts-3_4', {}, null, 'PEX a shrinks back'],
   ['expansion', 'pert-cts-3_4', {}, 'family', 'PE-RT does not shrink back unless listed'],
@@ -81,7 +86,9 @@ const RULES: [SocketMethod, string, Partial<Conditions>, string | null, string][
 ]
 
 describe('refuse', () => {
-  it.each(RULES)('%s on %s with %j: %s, since %s', (method, pipe, conditions, code) => expect(on(method, pipe, conditions)).toBe(code))
+  it.each(RULES)('%s on %s with %j: %s, since %s', (method, pipe, conditions, code) =>
+    expect(on(method, pipe, conditions)).toBe(code),
+  )
 
   it('answers the first code that applies', () => {
     expect(on('solder', 'pex-cts-1_2', { wet: true, noFlame: true })).toBe('family')
@@ -94,10 +101,12 @@ describe('refuse', () => {
     expect(on('solder', 'cu-en-x-22', { service: 'buried' }, {}, 'gb')).toBeNull()
   })
 
-  it('follows the job\'s policies', () => {
+  it("follows the job's policies", () => {
     expect(on('push-fit', 'cu-en-x-22', { hidden: true }, { pushFitHidden: 'allowed' })).toBeNull()
     expect(on('compression', 'cu-en-x-22', { hidden: true }, { compressionHidden: 'allowed' })).toBeNull()
-    expect(on('compression', 'cu-en-x-22', { hidden: true, temporary: true }, { compressionHidden: 'never' })).toBe('hidden')
+    expect(on('compression', 'cu-en-x-22', { hidden: true, temporary: true }, { compressionHidden: 'never' })).toBe(
+      'hidden',
+    )
     expect(on('press', 'cu-m-3_4')).toBe('drinking')
     expect(on('press', 'cu-m-3_4', {}, { typeMDrinking: 'allowed' })).toBeNull()
     expect(on('press', 'cu-m-3_4', { service: 'buried' }, { typeMDrinking: 'allowed' })).toBe('service')
@@ -117,13 +126,15 @@ describe('refuse', () => {
   it('says for each method either why not, or nothing', () => {
     const refused = refusalsOn(tube('pe-en-25'), tube('cu-en-x-22'), 'b', fillSituation({ region: 'gb' }))
     expect(new Set(refused.map(({ method }) => method)).size).toBe(refused.length)
-    expect(METHODS.filter(method => !refused.some(one => one.method === method))).toEqual(['pe-compression'])
+    expect(METHODS.filter((method) => !refused.some((one) => one.method === method))).toEqual(['pe-compression'])
   })
 
   it('lets a fitting made for the old size answer the size, one without a stop the play, and nothing else', () => {
     const old = toTube({ pipe: 'cu-bs-imp-3_4' })
     expect(refuse('solder', old, fillSituation({ region: 'gb' }), ANSWERED_BY.converter)).toBeNull()
-    expect(refuse('solder', old, fillSituation({ region: 'gb', conditions: { wet: true } }), ANSWERED_BY.converter)).toMatchObject({ code: 'wet' })
+    expect(
+      refuse('solder', old, fillSituation({ region: 'gb', conditions: { wet: true } }), ANSWERED_BY.converter),
+    ).toMatchObject({ code: 'wet' })
     const fixed = fillSituation({ region: 'gb', conditions: { play: 0 } })
     expect(refuse('press', toTube({ pipe: 'cu-en-x-22' }), fixed)).toMatchObject({ code: 'play' })
     expect(refuse('press', toTube({ pipe: 'cu-en-x-22' }), fixed, ANSWERED_BY.slip)).toBeNull()
@@ -135,7 +146,26 @@ describe('methods', () => {
   it('each name what takes them apart', () => {
     for (const { id, undo, comesApart } of Object.values(JOINT_METHODS)) {
       expect(undo.length, id).toBeGreaterThan(3)
-      expect(comesApart, id).toBe(on(id, { 'solder': 'cu-en-x-22', 'press': 'cu-en-x-22', 'push-fit': 'cu-en-x-22', 'compression': 'cu-en-x-22', 'crimp': 'pex-cts-1_2', 'clamp': 'pex-cts-1_2', 'expansion': 'pex-cts-1_2', 'sliding-sleeve': 'pex-en-20', 'ml-press': 'ml-en-20', 'ml-compression': 'ml-en-20', 'solvent-cement': 'cpvc-cts-1_2', 'pe-compression': 'pe-en-25' }[id], { mustUndo: true }) === null)
+      expect(comesApart, id).toBe(
+        on(
+          id,
+          {
+            solder: 'cu-en-x-22',
+            press: 'cu-en-x-22',
+            'push-fit': 'cu-en-x-22',
+            compression: 'cu-en-x-22',
+            crimp: 'pex-cts-1_2',
+            clamp: 'pex-cts-1_2',
+            expansion: 'pex-cts-1_2',
+            'sliding-sleeve': 'pex-en-20',
+            'ml-press': 'ml-en-20',
+            'ml-compression': 'ml-en-20',
+            'solvent-cement': 'cpvc-cts-1_2',
+            'pe-compression': 'pe-en-25',
+          }[id],
+          { mustUndo: true },
+        ) === null,
+      )
     }
   })
 })

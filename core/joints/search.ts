@@ -1,5 +1,14 @@
 import { familiesOf, type SocketMethod } from '#core/catalogue'
-import { classOf, compressionBodyOf, fittingsBetween, isMouthOfOldSize, otherSchedule, type Fitting, type Mouth, type SizeClass } from './fittings'
+import {
+  classOf,
+  compressionBodyOf,
+  fittingsBetween,
+  isMouthOfOldSize,
+  otherSchedule,
+  type Fitting,
+  type Mouth,
+  type SizeClass,
+} from './fittings'
 import { ANSWERED_BY } from './refuse'
 import { refuse } from './rules/ask'
 import { isUnionRefused } from './rules/threads'
@@ -9,13 +18,24 @@ import type { Offer, Place, Situation, Thread, Tube } from './types'
 
 /** One meeting in a chain, from a to b. */
 export type Meeting =
-  | { kind: 'socket', method: SocketMethod, size: SizeClass, tube: Tube, on: Place }
-  | { kind: 'thread', method: 'thread' | 'union', form: Thread['form'], size: string, on: Place, gender: Thread['gender'], tube?: Tube }
+  | { kind: 'socket'; method: SocketMethod; size: SizeClass; tube: Tube; on: Place }
+  | {
+      kind: 'thread'
+      method: 'thread' | 'union'
+      form: Thread['form']
+      size: string
+      on: Place
+      gender: Thread['gender']
+      tube?: Tube
+    }
 
 /** A thing that is bought or cut; a tail names the meetings at its two ends. */
-export type Item = { kind: 'fitting', fitting: Fitting } | { kind: 'tail', tube: Tube, between: [number, number] }
+export type Item = { kind: 'fitting'; fitting: Fitting } | { kind: 'tail'; tube: Tube; between: [number, number] }
 
-export interface Chain { items: Item[], meetings: Meeting[] }
+export interface Chain {
+  items: Item[]
+  meetings: Meeting[]
+}
 
 /** Longest chain looked for (contract). */
 const MOST_FITTINGS = 3
@@ -24,17 +44,35 @@ const MOST_JOINTS = 6
 /** Whether a tube enters a socket of this class: its own, a metric body it is made to enter by compression, or PVC of the other schedule. */
 const enters = (tube: Tube, method: SocketMethod, size: SizeClass): boolean => {
   const own = classOf(tube.pipe)
-  return familiesOf(method).includes(tube.pipe.family) && (own === size || (method === 'compression' && compressionBodyOf(own) === size) || (method === 'solvent-cement' && otherSchedule(own) === size))
+  return (
+    familiesOf(method).includes(tube.pipe.family) &&
+    (own === size ||
+      (method === 'compression' && compressionBodyOf(own) === size) ||
+      (method === 'solvent-cement' && otherSchedule(own) === size))
+  )
 }
 
 /** Kinds of fitting by what they answer: those that answer nothing are as a coupling. */
 type Answers = 'converter' | 'slip' | 'coupling'
 
 /** The joint made where an offer meets a mouth, or null where they do not mate or a rule refuses it. */
-function meet(offer: Offer, mouth: Mouth, { kind }: Pick<Fitting, 'kind'>, situation: Situation, isRefused: (method: SocketMethod, tube: Tube, by: Answers) => boolean): Meeting | null {
+function meet(
+  offer: Offer,
+  mouth: Mouth,
+  { kind }: Pick<Fitting, 'kind'>,
+  situation: Situation,
+  isRefused: (method: SocketMethod, tube: Tube, by: Answers) => boolean,
+): Meeting | null {
   if (offer.kind === 'tube') {
     if (mouth.kind !== 'socket' || !enters(offer.tube, mouth.method, mouth.size)) return null
-    if (isRefused(mouth.method, offer.tube, isMouthOfOldSize(mouth.size) ? 'converter' : kind === 'slip' ? 'slip' : 'coupling')) return null
+    if (
+      isRefused(
+        mouth.method,
+        offer.tube,
+        isMouthOfOldSize(mouth.size) ? 'converter' : kind === 'slip' ? 'slip' : 'coupling',
+      )
+    )
+      return null
     return { kind: 'socket', method: mouth.method, size: mouth.size, tube: offer.tube, on: offer.on }
   }
   // An outlet elbow holds the outlet itself, not pipe and not another fitting.
@@ -43,9 +81,19 @@ function meet(offer: Offer, mouth: Mouth, { kind }: Pick<Fitting, 'kind'>, situa
   // A taper male in a parallel female is sound with sealant; the other way round is not.
   if ((mouth.isSwivel || offer.thread.isSwivel) && (mouth.form !== 'bspp' || offer.thread.form !== 'bspp')) return null
   if (kind === 'union' && isUnionRefused(situation)) return null
-  const same = mouth.form === offer.thread.form || (offer.thread.form === 'bspp' && offer.thread.gender === 'female' && mouth.form === 'bspt')
+  const same =
+    mouth.form === offer.thread.form ||
+    (offer.thread.form === 'bspp' && offer.thread.gender === 'female' && mouth.form === 'bspt')
   if (!same) return null
-  return { kind: 'thread', method: kind === 'union' && offer.on !== 'between' ? 'union' : 'thread', form: mouth.form, size: mouth.size, on: offer.on, gender: mouth.gender === 'male' ? 'female' : 'male', ...(offer.tube ? { tube: offer.tube } : {}) }
+  return {
+    kind: 'thread',
+    method: kind === 'union' && offer.on !== 'between' ? 'union' : 'thread',
+    form: mouth.form,
+    size: mouth.size,
+    on: offer.on,
+    gender: mouth.gender === 'male' ? 'female' : 'male',
+    ...(offer.tube ? { tube: offer.tube } : {}),
+  }
 }
 
 /** Copper tube for a tail of a class, where one is sold. */
@@ -69,7 +117,8 @@ function spigotTube(size: SizeClass): Tube {
 }
 
 /** A fitting stands once in a chain; a converter may stand at both ends. */
-const isSpent = (fitting: Fitting, used: readonly Fitting[]): boolean => fitting.kind !== 'converter' && used.includes(fitting)
+const isSpent = (fitting: Fitting, used: readonly Fitting[]): boolean =>
+  fitting.kind !== 'converter' && used.includes(fitting)
 
 /** Both mouths alike: turning it round gives the same chain. */
 const isSymmetric = ({ mouths: [first, second] }: Fitting): boolean =>
@@ -81,12 +130,15 @@ const isSymmetric = ({ mouths: [first, second] }: Fitting): boolean =>
  * the size of either end.
  */
 export function findChains(a: Offer, b: Offer, situation: Situation): Chain[] {
-  const ends = [a, b].flatMap(end => (end.kind === 'tube' ? [classOf(end.tube.pipe)] : []))
+  const ends = [a, b].flatMap((end) => (end.kind === 'tube' ? [classOf(end.tube.pipe)] : []))
   // A part without a stop is put over an end: drawn apart far enough, or moved aside by the larger diameter.
-  const thickest = Math.max(...[a, b].map(end => end.tube?.pipe.od ?? 0))
+  const thickest = Math.max(...[a, b].map((end) => end.tube?.pipe.od ?? 0))
   const isOver = (play: number | null, least: number) => play === null || play >= least
   const canPutOver = isOver(asideOf(situation.conditions), thickest) || alongOf(situation.conditions) === null
-  const fittings = fittingsBetween(ends, [a, b].flatMap(end => (end.kind === 'thread' ? [end.thread] : []))).filter(({ kind }) => kind !== 'slip' || canPutOver)
+  const fittings = fittingsBetween(
+    ends,
+    [a, b].flatMap((end) => (end.kind === 'thread' ? [end.thread] : [])),
+  ).filter(({ kind }) => kind !== 'slip' || canPutOver)
   const chains: Chain[] = []
   // The same few tubes meet the same methods over and over: each is asked once.
   const asked = new Map<Tube, Map<string, boolean>>()
@@ -109,7 +161,10 @@ export function findChains(a: Offer, b: Offer, situation: Situation): Chain[] {
 
   /** A fitting joined on by one mouth; the chain ends at its other mouth, or goes on from there. */
   const place = (fitting: Fitting, meeting: Meeting, far: Mouth, chain: Chain, used: readonly Fitting[]) => {
-    const next: Chain = { items: [...chain.items, { kind: 'fitting', fitting }], meetings: [...chain.meetings, meeting] }
+    const next: Chain = {
+      items: [...chain.items, { kind: 'fitting', fitting }],
+      meetings: [...chain.meetings, meeting],
+    }
     if (next.meetings.length >= MOST_JOINTS) return
     close(far, next, fitting)
     if (fitting.kind !== 'drop-ear') goOn(far, next, [...used, fitting])
@@ -129,15 +184,22 @@ export function findChains(a: Offer, b: Offer, situation: Situation): Chain[] {
   }
 
   const goOn = (open: Mouth, chain: Chain, used: readonly Fitting[]) => {
-    if (open.kind === 'thread') return extend({ kind: 'thread', thread: { ...open, material: 'brass' }, on: 'between' }, chain, used)
+    if (open.kind === 'thread')
+      return extend({ kind: 'thread', thread: { ...open, material: 'brass' }, on: 'between' }, chain, used)
     if (open.kind === 'spigot') return extend({ kind: 'tube', tube: spigotTube(open.size), on: 'between' }, chain, used)
     // A socket is followed by the spigot of another fitting, or by a tail of a size that neither end has.
     for (const fitting of fittings) {
       if (isSpent(fitting, used) || used.length === MOST_FITTINGS) continue
-      const at = fitting.mouths.findIndex(mouth => mouth.kind === 'spigot')
+      const at = fitting.mouths.findIndex((mouth) => mouth.kind === 'spigot')
       const spigot = fitting.mouths[at]
       if (!spigot || spigot.kind !== 'spigot') continue
-      const meeting = meet({ kind: 'tube', tube: spigotTube(spigot.size), on: 'between' }, open, fitting, situation, isRefused)
+      const meeting = meet(
+        { kind: 'tube', tube: spigotTube(spigot.size), on: 'between' },
+        open,
+        fitting,
+        situation,
+        isRefused,
+      )
       if (!meeting) continue
       place(fitting, meeting, fitting.mouths[1 - at]!, chain, used)
     }
@@ -145,7 +207,14 @@ export function findChains(a: Offer, b: Offer, situation: Situation): Chain[] {
     const into = tail && meet({ kind: 'tube', tube: tail, on: 'between' }, open, used.at(-1)!, situation, isRefused)
     if (!tail || !into) return
     const at = chain.meetings.length
-    extend({ kind: 'tube', tube: tail, on: 'between' }, { items: [...chain.items, { kind: 'tail', tube: tail, between: [at, at + 1] }], meetings: [...chain.meetings, into] }, used)
+    extend(
+      { kind: 'tube', tube: tail, on: 'between' },
+      {
+        items: [...chain.items, { kind: 'tail', tube: tail, between: [at, at + 1] }],
+        meetings: [...chain.meetings, into],
+      },
+      used,
+    )
   }
 
   extend(a, { items: [], meetings: [] }, [])

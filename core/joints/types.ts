@@ -1,7 +1,22 @@
 import type { Figure, Note, WorkingLine } from '#core/base'
 import type { EndFacts, PexType, Pipe, Region, SocketMethod, Temper, ThreadForm } from '#core/catalogue'
 
-export const METHODS = ['solder', 'press', 'push-fit', 'compression', 'crimp', 'clamp', 'expansion', 'sliding-sleeve', 'ml-press', 'ml-compression', 'solvent-cement', 'thread', 'pe-compression', 'union'] as const
+export const METHODS = [
+  'solder',
+  'press',
+  'push-fit',
+  'compression',
+  'crimp',
+  'clamp',
+  'expansion',
+  'sliding-sleeve',
+  'ml-press',
+  'ml-compression',
+  'solvent-cement',
+  'thread',
+  'pe-compression',
+  'union',
+] as const
 export type Method = (typeof METHODS)[number]
 
 /** Methods joints are offered by: those with a socket table, threads, and a union where an end's thread enters one. */
@@ -15,7 +30,12 @@ export const THREAD_MATERIALS = ['brass', 'steel', 'galvanised', 'stainless', 'p
 export type ThreadMaterial = (typeof THREAD_MATERIALS)[number]
 export type Gender = 'male' | 'female'
 
-export interface Thread { form: ThreadForm, size: string, gender: Gender, material: ThreadMaterial }
+export interface Thread {
+  form: ThreadForm
+  size: string
+  gender: Gender
+  material: ThreadMaterial
+}
 
 export interface PipeEnd extends EndFacts {
   pipe: string
@@ -25,8 +45,14 @@ export interface PipeEnd extends EndFacts {
 export type End = PipeEnd | { thread: Thread }
 
 /** How far one end moves, mm; null or not given is enough. */
-export interface EndPlay { along?: number | null, aside?: number | null }
-export interface Play { a?: EndPlay, b?: EndPlay }
+export interface EndPlay {
+  along?: number | null
+  aside?: number | null
+}
+export interface Play {
+  a?: EndPlay
+  b?: EndPlay
+}
 
 export interface Conditions {
   service: Service
@@ -62,13 +88,13 @@ export interface Policy {
 }
 
 export interface Kit {
-  tools?: readonly { method: Method, sizes?: readonly string[] }[]
-  parts?: readonly { name: string, size: string, quantity: number }[]
-  measured?: readonly { method: Method, nominal: string, fitting: string, insertion?: number, takeOut?: number }[]
+  tools?: readonly { method: Method; sizes?: readonly string[] }[]
+  parts?: readonly { name: string; size: string; quantity: number }[]
+  measured?: readonly { method: Method; nominal: string; fitting: string; insertion?: number; takeOut?: number }[]
   /** The user's own minutes at one end; they win over ours. */
-  minutes?: readonly { method: Method, nominal?: string, work: number, wait: number }[]
+  minutes?: readonly { method: Method; nominal?: string; work: number; wait: number }[]
   /** The user's own price of a part. */
-  prices?: readonly { name: string, size: string, price: number }[]
+  prices?: readonly { name: string; size: string; price: number }[]
 }
 
 export interface WaysQuestion {
@@ -90,9 +116,9 @@ export interface Tube extends Omit<EndFacts, 'temper' | 'pexType'> {
 
 /** What is offered to the next mouth of a chain. */
 export type Offer =
-  | { kind: 'tube', tube: Tube, on: Place }
+  | { kind: 'tube'; tube: Tube; on: Place }
   /** `tube`: steel pipe, which is met by the thread cut on it. */
-  | { kind: 'thread', thread: Thread & { isSwivel?: true }, on: Place, tube?: Tube }
+  | { kind: 'thread'; thread: Thread & { isSwivel?: true }; on: Place; tube?: Tube }
 
 /** Everything the rules of one question look at beside the tube. */
 export interface Situation {
@@ -102,10 +128,36 @@ export interface Situation {
   kit: Kit
 }
 
-export const REFUSAL_CODES = ['family', 'size', 'temper', 'surface', 'pex-type', 'system', 'rating', 'service', 'drinking', 'flame', 'wet', 'hidden', 'room', 'play', 'undo', 'tool', 'policy', 'thread', 'metals', 'no-figure'] as const
+export const REFUSAL_CODES = [
+  'family',
+  'size',
+  'temper',
+  'surface',
+  'pex-type',
+  'system',
+  'rating',
+  'service',
+  'drinking',
+  'flame',
+  'wet',
+  'hidden',
+  'room',
+  'play',
+  'undo',
+  'tool',
+  'policy',
+  'thread',
+  'metals',
+  'no-figure',
+] as const
 export type RefusalCode = (typeof REFUSAL_CODES)[number]
 
-export interface Refusal { method: Method, on: 'a' | 'b', code: RefusalCode, reason: string }
+export interface Refusal {
+  method: Method
+  on: 'a' | 'b'
+  code: RefusalCode
+  reason: string
+}
 export type Verdict = 'fits' | 'care' | 'held'
 export type Place = 'a' | 'b' | 'between'
 
@@ -113,12 +165,27 @@ export interface Joint {
   method: OfferedMethod
   on: Place
   pipe: string | null
-  thread?: { form: ThreadForm, size: string, gender: Gender }
+  thread?: { form: ThreadForm; size: string; gender: Gender }
   insertion: Figure
 }
 
 export interface Part {
-  kind: 'coupling' | 'slip' | 'reducer' | 'adaptor' | 'converter' | 'transition' | 'valve' | 'drop-ear' | 'union' | 'nipple' | 'bush' | 'tail' | 'ring' | 'liner' | 'olive'
+  kind:
+    | 'coupling'
+    | 'slip'
+    | 'reducer'
+    | 'adaptor'
+    | 'converter'
+    | 'transition'
+    | 'valve'
+    | 'drop-ear'
+    | 'union'
+    | 'nipple'
+    | 'bush'
+    | 'tail'
+    | 'ring'
+    | 'liner'
+    | 'olive'
   name: string
   size: string
   quantity: number
@@ -127,7 +194,8 @@ export interface Part {
 }
 
 /** Counted out beside the fittings, not a thing in the line. */
-export const isLoose = ({ kind }: Pick<Part, 'kind'>): boolean => kind === 'ring' || kind === 'liner' || kind === 'olive'
+export const isLoose = ({ kind }: Pick<Part, 'kind'>): boolean =>
+  kind === 'ring' || kind === 'liner' || kind === 'olive'
 
 export interface Way {
   id: string
@@ -135,13 +203,18 @@ export interface Way {
   because: Note[]
   joints: Joint[]
   parts: Part[]
-  minutes: { work: number, wait: number }
-  cost: { low: number, high: number }
+  minutes: { work: number; wait: number }
+  cost: { low: number; high: number }
   undo: string
-  margin: { bar: number | null, at: string }
+  margin: { bar: number | null; at: string }
   cautions: Note[]
   working: WorkingLine[]
 }
 
 /** `cautions`: pipe that is left alone, or not cut until one thing is known of it. */
-export interface WaysAnswer { ways: Way[], refused: Refusal[], cautions: Note[], instead?: string[] }
+export interface WaysAnswer {
+  ways: Way[]
+  refused: Refusal[]
+  cautions: Note[]
+  instead?: string[]
+}

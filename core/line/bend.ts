@@ -2,7 +2,7 @@ import { bendOf, type Pipe } from '#core/catalogue'
 import type { Figure } from '#core/base'
 import type { Bender } from './types'
 
-const toRadians = (degrees: number): number => degrees * Math.PI / 180
+const toRadians = (degrees: number): number => (degrees * Math.PI) / 180
 
 /** From the start of an arc to where the straight centre lines cross, mm: R tan(A/2). */
 export const tangentOf = (radius: number, angle: number): number => radius * Math.tan(toRadians(angle) / 2)
@@ -18,7 +18,7 @@ export function radiusOf(pipe: Pipe, bender: Bender | undefined): Figure | null 
 }
 
 /** Length of a bend's arc along the tube, mm: from its tangent R tan(A/2) the radius, and from that R A. */
-export function arcOfBend({ at, corner, angle }: { at: number, corner: number, angle: number }): number {
-  const radians = angle * Math.PI / 180
-  return (corner - at) / Math.tan(radians / 2) * radians
+export function arcOfBend({ at, corner, angle }: { at: number; corner: number; angle: number }): number {
+  const radians = (angle * Math.PI) / 180
+  return ((corner - at) / Math.tan(radians / 2)) * radians
 }

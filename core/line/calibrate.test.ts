@@ -26,20 +26,33 @@ describe('calibrateBender', () => {
     expect(calibrate({ error: 0.25 }).left.radius).toBeCloseTo(left.radius / 2, 9)
   })
   it('finds the bender that a test bend was made on, at any angle', () => {
-    fc.assert(fc.property(fc.double({ min: 30, max: 120, noNaN: true }), fc.double({ min: 0, max: 40, noNaN: true }), fc.integer({ min: 45, max: 120 }), (radius, grip, angle) => {
-      // A tube marked at 100 and 700, hook at 300, arc from there plus the grip: measured by the circle, not by the formula under test.
-      const half = angle * Math.PI / 360
-      const start = 300 + grip
-      const corner = start + radius * Math.sin(half) / Math.cos(half)
-      const straightAfter = 700 - (start + radius * 2 * half)
-      const measures = [corner - 100, straightAfter + radius * Math.sin(half) / Math.cos(half)] as const
-      const found = calibrate({ marks: [100, 700], hook: 300, measures, angle, pulled: angle + 2 })
-      expect(found.radius).toBeCloseTo(radius, 6)
-      expect(found.setback).toBeCloseTo(radius + grip, 6)
-    }))
+    fc.assert(
+      fc.property(
+        fc.double({ min: 30, max: 120, noNaN: true }),
+        fc.double({ min: 0, max: 40, noNaN: true }),
+        fc.integer({ min: 45, max: 120 }),
+        (radius, grip, angle) => {
+          // A tube marked at 100 and 700, hook at 300, arc from there plus the grip: measured by the circle, not by the formula under test.
+          const half = (angle * Math.PI) / 360
+          const start = 300 + grip
+          const corner = start + (radius * Math.sin(half)) / Math.cos(half)
+          const straightAfter = 700 - (start + radius * 2 * half)
+          const measures = [corner - 100, straightAfter + (radius * Math.sin(half)) / Math.cos(half)] as const
+          const found = calibrate({ marks: [100, 700], hook: 300, measures, angle, pulled: angle + 2 })
+          expect(found.radius).toBeCloseTo(radius, 6)
+          expect(found.setback).toBeCloseTo(radius + grip, 6)
+        },
+      ),
+    )
   })
   it.each([
-    ['a mark out of order', { marks: [500, 100] as const }, 'range', 'marks.1'], ['a hook beside the marks', { hook: 600 }, 'range', 'hook'], ['nothing gained', { measures: [200, 200] as const }, 'impossible', 'measures'],
-    ['a bend hardly made', { angle: 10 }, 'range', 'angle'], ['a pull short of the angle', { pulled: 80 }, 'range', 'pulled'], ['a measure of nought', { measures: [0, 433] as const }, 'range', 'measures.0'],
-  ])('refuses %s', (_, test, code, path) => expect(calibrateBender({ ...TEST, ...test })).toMatchObject({ ok: false, error: { code, path } }))
+    ['a mark out of order', { marks: [500, 100] as const }, 'range', 'marks.1'],
+    ['a hook beside the marks', { hook: 600 }, 'range', 'hook'],
+    ['nothing gained', { measures: [200, 200] as const }, 'impossible', 'measures'],
+    ['a bend hardly made', { angle: 10 }, 'range', 'angle'],
+    ['a pull short of the angle', { pulled: 80 }, 'range', 'pulled'],
+    ['a measure of nought', { measures: [0, 433] as const }, 'range', 'measures.0'],
+  ])('refuses %s', (_, test, code, path) =>
+    expect(calibrateBender({ ...TEST, ...test })).toMatchObject({ ok: false, error: { code, path } }),
+  )
 })

@@ -26,46 +26,85 @@ export interface Calibration {
   /** Degrees a right angle opens again. */
   springback: number
   /** Error that the readings leave, each way: mm of radius, of set-back, and of a cut with one right angle. */
-  left: { radius: number, setback: number, cut: number }
+  left: { radius: number; setback: number; cut: number }
   working: WorkingLine[]
 }
 
 /** A tape read by eye, each way, mm: ours. */
 const READING_ERROR_MM = 0.5
 
-const positive = (path: string, value: number) => (value > 0 ? null : fail('range', path, `${path}: more than 0 is accepted.`))
+const positive = (path: string, value: number) =>
+  value > 0 ? null : fail('range', path, `${path}: more than 0 is accepted.`)
 
 /**
  * Radius, set-back and springback of a bender from one bend: gain = both measures - marks apart, R = gain / (2 tan(A/2) - A).
  * Issues `range` at `marks`, `measures`, `hook`, `angle`, `pulled`; `impossible` at `measures` where nothing was gained.
  */
-export function calibrateBender({ marks, hook, measures, pulled, angle, error = READING_ERROR_MM }: TestBend): Result<Calibration> {
+export function calibrateBender({
+  marks,
+  hook,
+  measures,
+  pulled,
+  angle,
+  error = READING_ERROR_MM,
+}: TestBend): Result<Calibration> {
   const wrong = positive('measures.0', measures[0]) ?? positive('measures.1', measures[1]) ?? positive('error', error)
   if (wrong) return wrong
   const apart = marks[1] - marks[0]
   if (!(apart > 0)) return fail('range', 'marks.1', 'marks.1: it must lie beyond the first mark.')
-  if (!(hook > marks[0] && hook < marks[1])) return fail('range', 'hook', `hook: set between the marks, ${formatDecimal(marks[0], 1)} to ${formatDecimal(marks[1], 1)}.`)
-  if (!(angle >= 30 && angle <= 135)) return fail('range', 'angle', 'angle: 30 to 135 degrees are accepted; 90 tells most.')
-  if (!(pulled >= angle && pulled <= angle + 20)) return fail('range', 'pulled', `pulled: from the angle itself, ${formatDecimal(angle, 1)}, to 20 more is accepted.`)
+  if (!(hook > marks[0] && hook < marks[1]))
+    return fail(
+      'range',
+      'hook',
+      `hook: set between the marks, ${formatDecimal(marks[0], 1)} to ${formatDecimal(marks[1], 1)}.`,
+    )
+  if (!(angle >= 30 && angle <= 135))
+    return fail('range', 'angle', 'angle: 30 to 135 degrees are accepted; 90 tells most.')
+  if (!(pulled >= angle && pulled <= angle + 20))
+    return fail('range', 'pulled', `pulled: from the angle itself, ${formatDecimal(angle, 1)}, to 20 more is accepted.`)
   const gain = measures[0] + measures[1] - apart
   const factor = gainOf(1, angle)
-  if (gain <= error) return fail('impossible', 'measures', `measures: together they must be more than the ${formatDecimal(apart, 1)} between the marks; a bend gains. Measure to where the centre lines cross.`)
+  if (gain <= error)
+    return fail(
+      'impossible',
+      'measures',
+      `measures: together they must be more than the ${formatDecimal(apart, 1)} between the marks; a bend gains. Measure to where the centre lines cross.`,
+    )
   const radius = gain / factor
   // The hook edge stays where it was on the straight part; the corner of this bend is known from the first mark.
   const corner = marks[0] + measures[0]
   const setback = corner - hook - tangentOf(radius, angle) + radius
-  const springback = (pulled - angle) * 90 / angle
+  const springback = ((pulled - angle) * 90) / angle
   // Four readings go into the gain, each by itself.
   const gainError = 2 * error
   const radiusError = gainError / factor
   return ok({
-    gain, radius, setback, springback,
-    left: { radius: radiusError, setback: Math.hypot(Math.SQRT2 * error, radiusError * Math.abs(1 - tangentOf(1, angle))), cut: gainOf(radiusError, 90) },
+    gain,
+    radius,
+    setback,
+    springback,
+    left: {
+      radius: radiusError,
+      setback: Math.hypot(Math.SQRT2 * error, radiusError * Math.abs(1 - tangentOf(1, angle))),
+      cut: gainOf(radiusError, 90),
+    },
     working: [
-      { text: 'both measures to the corner', op: '+', value: measures[0] + measures[1], unit: 'mm', source: 'measured' },
+      {
+        text: 'both measures to the corner',
+        op: '+',
+        value: measures[0] + measures[1],
+        unit: 'mm',
+        source: 'measured',
+      },
       { text: 'between the marks', op: '-', value: apart, unit: 'mm', source: 'measured' },
       { text: `gain of a bend of ${formatDecimal(angle, 1)} degrees`, op: '=', value: gain, unit: 'mm' },
-      { text: `2 tan(A/2) less A, for ${formatDecimal(angle, 1)} degrees`, op: '/', value: factor, unit: '', source: 'geometry' },
+      {
+        text: `2 tan(A/2) less A, for ${formatDecimal(angle, 1)} degrees`,
+        op: '/',
+        value: factor,
+        unit: '',
+        source: 'geometry',
+      },
       { text: 'centreline radius', op: '=', value: radius, unit: 'mm' },
       { text: 'corner from the hook edge', op: '+', value: corner - hook, unit: 'mm', source: 'measured' },
       { text: `tangent of this bend`, op: '-', value: tangentOf(radius, angle), unit: 'mm' },

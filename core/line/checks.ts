@@ -10,25 +10,56 @@ import { distanceBetween, dot, add, scale, type Vector } from './vector'
 
 /** A length in a warning: bare mm, or inches with the mm beside in inch regions. */
 type Say = (mm: number) => string
-const sayIn = (region: Region): Say => (unitSystemOf(region) === 'inch' ? mm => formatLength(mm, 'inch') : mm => formatDecimal(mm, 1))
+const sayIn = (region: Region): Say =>
+  unitSystemOf(region) === 'inch' ? (mm) => formatLength(mm, 'inch') : (mm) => formatDecimal(mm, 1)
 
 /** Bends too near a joint, each other or the end that is gripped. */
 function bendWarnings(piece: Piece, pipe: Pipe, mm: Say): LineWarning[] {
-  const bends = piece.marks.filter(mark => mark.what === 'bend')
+  const bends = piece.marks.filter((mark) => mark.what === 'bend')
   if (bends.length === 0) return []
   const warnings: LineWarning[] = []
-  const nearest = (pipe.family === 'copper' || pipe.family === 'stainless' || pipe.family === 'steel' ? NEAR_JOINT_OD.metal : NEAR_JOINT_OD.plastic) * pipe.od
-  for (const [end, straight, leg] of [[piece.ends[0], piece.straights[0]!, piece.legs[0]!], [piece.ends[1], piece.straights.at(-1)!, piece.legs.at(-1)!]] as const) {
+  const nearest =
+    (pipe.family === 'copper' || pipe.family === 'stainless' || pipe.family === 'steel'
+      ? NEAR_JOINT_OD.metal
+      : NEAR_JOINT_OD.plastic) * pipe.od
+  for (const [end, straight, leg] of [
+    [piece.ends[0], piece.straights[0]!, piece.legs[0]!],
+    [piece.ends[1], piece.straights.at(-1)!, piece.legs.at(-1)!],
+  ] as const) {
     if (end.into === 'free' || end.insertion === null) continue
     const bare = straight - end.insertion
-    if (bare < 0) warnings.push({ code: 'bend-in-insertion', leg, piece: piece.id, text: `The bend begins ${mm(-bare)} inside the insertion: the tube will not go home there.` })
-    else if (bare < nearest) warnings.push({ code: 'bend-near-joint', leg, piece: piece.id, text: `Only ${mm(bare)} straight between joint and bend; ${mm(nearest)} or more keeps the end round and square (typical).` })
+    if (bare < 0)
+      warnings.push({
+        code: 'bend-in-insertion',
+        leg,
+        piece: piece.id,
+        text: `The bend begins ${mm(-bare)} inside the insertion: the tube will not go home there.`,
+      })
+    else if (bare < nearest)
+      warnings.push({
+        code: 'bend-near-joint',
+        leg,
+        piece: piece.id,
+        text: `Only ${mm(bare)} straight between joint and bend; ${mm(nearest)} or more keeps the end round and square (typical).`,
+      })
   }
   for (const [i, straight] of piece.straights.entries()) {
     const leg = piece.legs[i]!
     const isBetween = i > 0 && i < piece.straights.length - 1
-    if (isBetween && straight < LITTLE_STRAIGHT_MM) warnings.push({ code: 'little-straight', leg, piece: piece.id, text: `Bends only just fit: ${mm(straight)} straight between them. Try it on an offcut first.` })
-    else if (!isBetween && straight < GRIP_OD * pipe.od && piece.straights.length > 1) warnings.push({ code: 'leave-long', leg, piece: piece.id, text: `${mm(straight)} before the bend is short to hold: leave this end long, bend first, then trim.` })
+    if (isBetween && straight < LITTLE_STRAIGHT_MM)
+      warnings.push({
+        code: 'little-straight',
+        leg,
+        piece: piece.id,
+        text: `Bends only just fit: ${mm(straight)} straight between them. Try it on an offcut first.`,
+      })
+    else if (!isBetween && straight < GRIP_OD * pipe.od && piece.straights.length > 1)
+      warnings.push({
+        code: 'leave-long',
+        leg,
+        piece: piece.id,
+        text: `${mm(straight)} before the bend is short to hold: leave this end long, bend first, then trim.`,
+      })
   }
   return warnings
 }
@@ -36,55 +67,137 @@ function bendWarnings(piece: Piece, pipe: Pipe, mm: Say): LineWarning[] {
 /** Two joints too near each other for jaw, spanner or torch. */
 function jawWarnings(piece: Piece, mm: Say): LineWarning[] {
   const [a, b] = piece.ends
-  if (piece.straights.length > 1 || piece.cut === null || a.into === 'free' || b.into === 'free' || a.insertion === null || b.insertion === null) return []
+  if (
+    piece.straights.length > 1 ||
+    piece.cut === null ||
+    a.into === 'free' ||
+    b.into === 'free' ||
+    a.insertion === null ||
+    b.insertion === null
+  )
+    return []
   const bare = piece.cut - a.insertion - b.insertion
   const needs = Math.max(BARE_BETWEEN_MM[a.method] ?? 0, BARE_BETWEEN_MM[b.method] ?? 0)
-  if (bare < 0) return [{ code: 'joints-meet', leg: piece.legs[0]!, piece: piece.id, text: `The two fittings would overlap by ${mm(-bare)}: both depths need ${mm(a.insertion + b.insertion)} of the ${mm(piece.cut)} cut.` }]
-  return bare < needs ? [{ code: 'short-for-jaws', leg: piece.legs[0]!, piece: piece.id, text: `${mm(bare)} bare pipe between the joints; ${a.method} wants ${mm(needs)} or more (typical). Make both in one go, or lengthen the leg.` }] : []
+  if (bare < 0)
+    return [
+      {
+        code: 'joints-meet',
+        leg: piece.legs[0]!,
+        piece: piece.id,
+        text: `The two fittings would overlap by ${mm(-bare)}: both depths need ${mm(a.insertion + b.insertion)} of the ${mm(piece.cut)} cut.`,
+      },
+    ]
+  return bare < needs
+    ? [
+        {
+          code: 'short-for-jaws',
+          leg: piece.legs[0]!,
+          piece: piece.id,
+          text: `${mm(bare)} bare pipe between the joints; ${a.method} wants ${mm(needs)} or more (typical). Make both in one go, or lengthen the leg.`,
+        },
+      ]
+    : []
 }
 
 /** Marks that a clip would lie on, and clips on bends and joints. */
 function clipWarnings(piece: Piece, mm: Say): LineWarning[] {
-  const clips = piece.marks.filter(mark => mark.what === 'clip')
+  const clips = piece.marks.filter((mark) => mark.what === 'clip')
   return clips.flatMap((clip): LineWarning[] => {
     const at = `The clip at ${mm(clip.at)}`
-    const bend = piece.marks.find(mark => mark.what === 'bend' && clip.at > mark.at - HALF_CLIP_MM && clip.at < mark.at + arcOfBend(mark) + HALF_CLIP_MM)
-    if (bend) return [{ code: 'clip-on-bend', piece: piece.id, text: `${at} lies on the bend at ${mm(bend.at)}: set it past the throat.` }]
-    const ends = [piece.ends[0].insertion ?? 0, piece.cut === null ? Infinity : piece.cut - (piece.ends[1].insertion ?? 0)] as const
-    if (clip.at < ends[0] || clip.at > ends[1]) return [{ code: 'clip-on-joint', piece: piece.id, text: `${at} lies on a joint: keep it on bare pipe.` }]
-    return piece.marks.some(mark => mark.what === 'insertion' && Math.abs(mark.at - clip.at) < HALF_CLIP_MM) ? [{ code: 'mark-hidden', piece: piece.id, text: `${at} hides the insertion mark: it must stay seen. Move it ${mm(HALF_CLIP_MM)} or more.` }] : []
+    const bend = piece.marks.find(
+      (mark) =>
+        mark.what === 'bend' && clip.at > mark.at - HALF_CLIP_MM && clip.at < mark.at + arcOfBend(mark) + HALF_CLIP_MM,
+    )
+    if (bend)
+      return [
+        {
+          code: 'clip-on-bend',
+          piece: piece.id,
+          text: `${at} lies on the bend at ${mm(bend.at)}: set it past the throat.`,
+        },
+      ]
+    const ends = [
+      piece.ends[0].insertion ?? 0,
+      piece.cut === null ? Infinity : piece.cut - (piece.ends[1].insertion ?? 0),
+    ] as const
+    if (clip.at < ends[0] || clip.at > ends[1])
+      return [{ code: 'clip-on-joint', piece: piece.id, text: `${at} lies on a joint: keep it on bare pipe.` }]
+    return piece.marks.some((mark) => mark.what === 'insertion' && Math.abs(mark.at - clip.at) < HALF_CLIP_MM)
+      ? [
+          {
+            code: 'mark-hidden',
+            piece: piece.id,
+            text: `${at} hides the insertion mark: it must stay seen. Move it ${mm(HALF_CLIP_MM)} or more.`,
+          },
+        ]
+      : []
   })
 }
 
 /** What a take-out's range does to the cut, or that it has to be measured first. */
 function measureWarnings(piece: Piece, mm: Say): LineWarning[] {
   const leg = piece.legs[0]!
-  if (piece.cut === null) return [{ code: 'measure', leg, piece: piece.id, text: `No cut for ${piece.id}: measure its ${[...new Set(piece.ends.filter(({ into, takeOut, insertion }) => (into === 'face' ? insertion : takeOut) === null).map(({ into }) => MOUTH_WORDS[into]))].join(' and ')}, centre to stop.` }]
+  if (piece.cut === null)
+    return [
+      {
+        code: 'measure',
+        leg,
+        piece: piece.id,
+        text: `No cut for ${piece.id}: measure its ${[...new Set(piece.ends.filter(({ into, takeOut, insertion }) => (into === 'face' ? insertion : takeOut) === null).map(({ into }) => MOUTH_WORDS[into]))].join(' and ')}, centre to stop.`,
+      },
+    ]
   const spread = piece.cutHi! - piece.cutLo!
-  return spread > WORTH_MEASURING_MM ? [{ code: 'typical', leg, piece: piece.id, text: `${piece.id} comes out between ${mm(piece.cutLo!)} and ${mm(piece.cutHi!)} by typical fittings: measure yours before you cut.` }] : []
+  return spread > WORTH_MEASURING_MM
+    ? [
+        {
+          code: 'typical',
+          leg,
+          piece: piece.id,
+          text: `${piece.id} comes out between ${mm(piece.cutLo!)} and ${mm(piece.cutHi!)} by typical fittings: measure yours before you cut.`,
+        },
+      ]
+    : []
 }
 
 /** Places where a joint would end up inside a wall. */
 function wallWarnings(laid: readonly LaidLeg[], question: LineQuestion, mm: Say): LineWarning[] {
-  return (question.walls ?? []).flatMap(wall => laid.flatMap(({ index, begin, end, along, mouths }): LineWarning[] => {
-    const normal = vectorOf(wall.to)
-    const ends = [[mouths[0], begin, along], [mouths[1], end, scale(along, -1)]] as const
-    return ends.flatMap(([mouth, place, inward]): LineWarning[] => {
-      if (!mouth || mouth.kind === 'free') return []
-      const reach = mouth.kind === 'stop' || mouth.kind === 'face' ? 0 : (mouth.takeOut.value ?? 0) + (mouth.insertion.value ?? 0)
-      const [one, other] = [dot(place, normal), dot(add(place, scale(inward as Vector, reach)), normal)]
-      const inside = Math.max(one, other) > wall.at && Math.min(one, other) < wall.at + wall.thick
-      return inside ? [{ code: 'joint-in-wall', leg: index, text: `A joint of ${legName(question, index)} lies inside the wall ${mm(wall.at)} ${wall.to}: nobody can reach it, and many codes bar it. Move it clear.` }] : []
-    })
-  }))
+  return (question.walls ?? []).flatMap((wall) =>
+    laid.flatMap(({ index, begin, end, along, mouths }): LineWarning[] => {
+      const normal = vectorOf(wall.to)
+      const ends = [
+        [mouths[0], begin, along],
+        [mouths[1], end, scale(along, -1)],
+      ] as const
+      return ends.flatMap(([mouth, place, inward]): LineWarning[] => {
+        if (!mouth || mouth.kind === 'free') return []
+        const reach =
+          mouth.kind === 'stop' || mouth.kind === 'face' ? 0 : (mouth.takeOut.value ?? 0) + (mouth.insertion.value ?? 0)
+        const [one, other] = [dot(place, normal), dot(add(place, scale(inward as Vector, reach)), normal)]
+        const inside = Math.max(one, other) > wall.at && Math.min(one, other) < wall.at + wall.thick
+        return inside
+          ? [
+              {
+                code: 'joint-in-wall',
+                leg: index,
+                text: `A joint of ${legName(question, index)} lies inside the wall ${mm(wall.at)} ${wall.to}: nobody can reach it, and many codes bar it. Move it clear.`,
+              },
+            ]
+          : []
+      })
+    }),
+  )
 }
 
 /** Most legs whose crossings are looked for: each is held against each. */
 const MOST_CROSSED = 600
 
 /** Whether two stretches lie so far apart along one axis that they cannot meet. */
-const isFarApart = (one: LaidLeg, other: LaidLeg, within: number): boolean => [0, 1, 2].some(k =>
-  Math.min(one.begin[k]!, one.end[k]!) - Math.max(other.begin[k]!, other.end[k]!) > within || Math.min(other.begin[k]!, other.end[k]!) - Math.max(one.begin[k]!, one.end[k]!) > within)
+const isFarApart = (one: LaidLeg, other: LaidLeg, within: number): boolean =>
+  [0, 1, 2].some(
+    (k) =>
+      Math.min(one.begin[k]!, one.end[k]!) - Math.max(other.begin[k]!, other.end[k]!) > within ||
+      Math.min(other.begin[k]!, other.end[k]!) - Math.max(one.begin[k]!, one.end[k]!) > within,
+  )
 
 /** Pipes that would run through one another. */
 function crossingWarnings(laid: readonly LaidLeg[], question: LineQuestion, mm: Say): LineWarning[] {
@@ -96,7 +209,12 @@ function crossingWarnings(laid: readonly LaidLeg[], question: LineQuestion, mm: 
       const within = (one.pipe.od + other.pipe.od) / 2
       if (other.parent === one.index || other.parent === one.parent || isFarApart(one, other, within)) continue
       const gap = distanceBetween([one.begin, one.end], [other.begin, other.end]) - within
-      if (gap < 0) warnings.push({ code: 'crossing', leg: other.index, text: `${legName(question, other.index)} runs through ${legName(question, one.index)}: ${mm(-gap)} too near. Step one of them over.` })
+      if (gap < 0)
+        warnings.push({
+          code: 'crossing',
+          leg: other.index,
+          text: `${legName(question, other.index)} runs through ${legName(question, one.index)}: ${mm(-gap)} too near. Step one of them over.`,
+        })
     }
   }
   return warnings
@@ -105,13 +223,27 @@ function crossingWarnings(laid: readonly LaidLeg[], question: LineQuestion, mm: 
 /** Methods that do not take the pipe they are asked to join. */
 function methodWarnings(laid: readonly LaidLeg[], question: LineQuestion): LineWarning[] {
   const seen = new Set<string>()
-  return laid.flatMap(({ index, pipe, mouths }) => mouths.flatMap((mouth): LineWarning[] => {
-    if (!mouth || mouth.kind === 'free' || !(mouth.method in JOINT_METHODS) || familiesOf(mouth.method as SocketMethod).includes(pipe.family)) return []
-    const key = `${mouth.method} ${pipe.id}`
-    if (seen.has(key)) return []
-    seen.add(key)
-    return [{ code: 'method', leg: index, text: `${JOINT_METHODS[mouth.method as SocketMethod].words} joins ${JOINT_METHODS[mouth.method as SocketMethod].takes}; ${legName(question, index)} is ${pipe.label}.` }]
-  }))
+  return laid.flatMap(({ index, pipe, mouths }) =>
+    mouths.flatMap((mouth): LineWarning[] => {
+      if (
+        !mouth ||
+        mouth.kind === 'free' ||
+        !(mouth.method in JOINT_METHODS) ||
+        familiesOf(mouth.method as SocketMethod).includes(pipe.family)
+      )
+        return []
+      const key = `${mouth.method} ${pipe.id}`
+      if (seen.has(key)) return []
+      seen.add(key)
+      return [
+        {
+          code: 'method',
+          leg: index,
+          text: `${JOINT_METHODS[mouth.method as SocketMethod].words} joins ${JOINT_METHODS[mouth.method as SocketMethod].takes}; ${legName(question, index)} is ${pipe.label}.`,
+        },
+      ]
+    }),
+  )
 }
 
 /** All that is tight or has to be measured in a line, each with the leg or piece it belongs to. Distances are typical or ours. */
@@ -120,7 +252,12 @@ export function checkLine(question: LineQuestion, laid: readonly LaidLeg[], piec
   const pipes = new Map(laid.map(({ index, pipe }) => [index, pipe]))
   return [
     ...methodWarnings(laid, question),
-    ...pieces.flatMap(piece => [...measureWarnings(piece, mm), ...bendWarnings(piece, pipes.get(piece.legs[0]!)!, mm), ...jawWarnings(piece, mm), ...clipWarnings(piece, mm)]),
+    ...pieces.flatMap((piece) => [
+      ...measureWarnings(piece, mm),
+      ...bendWarnings(piece, pipes.get(piece.legs[0]!)!, mm),
+      ...jawWarnings(piece, mm),
+      ...clipWarnings(piece, mm),
+    ]),
     ...wallWarnings(laid, question, mm),
     ...crossingWarnings(laid, question, mm),
   ]

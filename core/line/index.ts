@@ -15,6 +15,22 @@ export type { Pull } from './order'
 export { MOUTH_WORDS } from './pieces'
 export type { OffsetAnswer, OffsetQuestion } from './offset'
 export { DIRECTIONS, MEASURED_TO } from './types'
-export type { Bender, Direction, LaidLeg, LineAnswer, LineEnd, LineLeg, LineQuestion, LineStart, LineWarning, MeasuredTo, Mouth, Piece, PieceEnd, PieceMark, Wall } from './types'
+export type {
+  Bender,
+  Direction,
+  LaidLeg,
+  LineAnswer,
+  LineEnd,
+  LineLeg,
+  LineQuestion,
+  LineStart,
+  LineWarning,
+  MeasuredTo,
+  Mouth,
+  Piece,
+  PieceEnd,
+  PieceMark,
+  Wall,
+} from './types'
 export { add, angleBetween, dot, pointAlong, scale } from './vector'
 export type { Vector } from './vector'

@@ -5,7 +5,15 @@ import { planPiece, runsOf } from './pieces'
 import type { LaidLeg, LineAnswer, LineQuestion, LineWarning, Piece } from './types'
 
 /** Names fittings are ordered by; a tee is run x run x branch. */
-const NAMES = { 'elbow-90': 'elbow 90', 'elbow-45': 'elbow 45', 'tee-run': 'tee', 'tee-branch': 'tee', 'coupling': 'coupling', 'reducer': 'reducer', 'valve': 'valve' } as const
+const NAMES = {
+  'elbow-90': 'elbow 90',
+  'elbow-45': 'elbow 45',
+  'tee-run': 'tee',
+  'tee-branch': 'tee',
+  coupling: 'coupling',
+  reducer: 'reducer',
+  valve: 'valve',
+} as const
 
 /** Fittings of a line counted by name and size; by name, then size. */
 function fittingsOf(question: LineQuestion, laid: readonly LaidLeg[]): LineAnswer['fittings'] {
@@ -15,18 +23,31 @@ function fittingsOf(question: LineQuestion, laid: readonly LaidLeg[]): LineAnswe
     counted.set(key, { name, nominal, quantity: (counted.get(key)?.quantity ?? 0) + 1 })
   }
   const { start } = question
-  if (start.kind === 'fitting') count(`${start.method ?? laid[0]!.method} ${NAMES[start.fitting]}`, laid[0]!.pipe.nominal)
+  if (start.kind === 'fitting')
+    count(`${start.method ?? laid[0]!.method} ${NAMES[start.fitting]}`, laid[0]!.pipe.nominal)
   for (const leg of laid) {
     const end = question.legs[leg.index]!.end
     if (end.kind === 'fitting') count(`${end.method ?? leg.method} ${NAMES[end.fitting]}`, leg.sizes)
   }
-  return [...counted.values()].sort((a, b) => (a.name < b.name ? -1 : a.name > b.name ? 1 : a.nominal < b.nominal ? -1 : 1))
+  return [...counted.values()].sort((a, b) =>
+    a.name < b.name ? -1 : a.name > b.name ? 1 : a.nominal < b.nominal ? -1 : 1,
+  )
 }
 
 function checkClips({ clips = [] }: LineQuestion, laid: readonly LaidLeg[]): Result<null> {
   for (const [i, { leg, at }] of clips.entries()) {
-    if (leg >= laid.length) return fail('range', `clips.${i}.leg`, `clips.${i}.leg: there is no leg ${leg}; 0 to ${laid.length - 1} accepted.`)
-    if (at > laid[leg]!.length) return fail('range', `clips.${i}.at`, `clips.${i}.at: the leg is ${Math.round(laid[leg]!.length)} long; at most that is accepted.`)
+    if (leg >= laid.length)
+      return fail(
+        'range',
+        `clips.${i}.leg`,
+        `clips.${i}.leg: there is no leg ${leg}; 0 to ${laid.length - 1} accepted.`,
+      )
+    if (at > laid[leg]!.length)
+      return fail(
+        'range',
+        `clips.${i}.at`,
+        `clips.${i}.at: the leg is ${Math.round(laid[leg]!.length)} long; at most that is accepted.`,
+      )
   }
   return ok(null)
 }
@@ -34,7 +55,7 @@ function checkClips({ clips = [] }: LineQuestion, laid: readonly LaidLeg[]): Res
 /** A line as far as it can be worked out: every tube is there, with its piece or why it cannot be made. */
 export interface Survey {
   laid: LaidLeg[]
-  runs: { legs: number[], piece: Result<Piece> }[]
+  runs: { legs: number[]; piece: Result<Piece> }[]
   fittings: LineAnswer['fittings']
   warnings: LineWarning[]
 }
@@ -46,11 +67,27 @@ export function surveyLine(question: LineQuestion): Result<Survey> {
   const laid = read.value
   const clips = checkClips(question, laid)
   if (!clips.ok) return clips
-  const runs = runsOf(laid, question).map((run, i) => ({ legs: run.map(({ index }) => index), piece: planPiece(run, i + 1, question) }))
+  const runs = runsOf(laid, question).map((run, i) => ({
+    legs: run.map(({ index }) => index),
+    piece: planPiece(run, i + 1, question),
+  }))
   const pieces = runs.flatMap(({ piece }) => (piece.ok ? [piece.value] : []))
   const hasBends = runs.some(({ legs }) => legs.length > 1)
-  const typical: LineWarning[] = hasBends && !question.bender ? [{ code: 'bender-typical', text: 'Bends are worked out for a typical radius. Calibrate your bender before you mark.' }] : []
-  return ok({ laid, runs, fittings: fittingsOf(question, laid), warnings: [...typical, ...checkLine(question, laid, pieces)] })
+  const typical: LineWarning[] =
+    hasBends && !question.bender
+      ? [
+          {
+            code: 'bender-typical',
+            text: 'Bends are worked out for a typical radius. Calibrate your bender before you mark.',
+          },
+        ]
+      : []
+  return ok({
+    laid,
+    runs,
+    fittings: fittingsOf(question, laid),
+    warnings: [...typical, ...checkLine(question, laid, pieces)],
+  })
 }
 
 /**
@@ -68,7 +105,9 @@ export function planLine(question: LineQuestion): Result<LineAnswer> {
     pieces.push(piece.value)
   }
   return ok({
-    pieces, fittings, warnings,
+    pieces,
+    fittings,
+    warnings,
     total: pieces.every(({ cut }) => cut !== null) ? pieces.reduce((sum, { cut }) => sum + cut!, 0) : null,
     points: [[0, 0, 0], ...laid.map(({ end }) => end)],
   })

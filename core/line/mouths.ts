@@ -10,17 +10,28 @@ const isSocketMethod = (method: Method): method is SocketMethod => method in JOI
 
 /** Names of fittings in a kit by the mouths they are measured for. */
 const KIT_NAMES: Readonly<Record<LineFitting, readonly string[]>> = {
-  'elbow-90': ['elbow-90', 'elbow 90', 'elbow'], 'elbow-45': ['elbow-45', 'elbow 45'],
-  'tee-run': ['tee-run', 'tee, run', 'tee'], 'tee-branch': ['tee-branch', 'tee, branch', 'tee'],
-  'coupling': ['coupling'], 'reducer': ['reducer'], 'valve': ['valve'],
+  'elbow-90': ['elbow-90', 'elbow 90', 'elbow'],
+  'elbow-45': ['elbow-45', 'elbow 45'],
+  'tee-run': ['tee-run', 'tee, run', 'tee'],
+  'tee-branch': ['tee-branch', 'tee, branch', 'tee'],
+  coupling: ['coupling'],
+  reducer: ['reducer'],
+  valve: ['valve'],
 }
 
 /** A size as it is written on a fitting: "22", or "22 x 22 x 15". */
 const written = (nominal: string): string => nominal.replace(/\s*[x\u00d7]\s*/gi, ' x ').trim()
 
 function measuredOf({ kit, method, pipe, fitting, sizes }: MouthQuestion): Given {
-  const nominals = sizes.includes(' x ') ? [sizes] : [sizes, (isSocketMethod(method) ? findSocket(method, pipe)?.fittingNominal : undefined) ?? sizes]
-  return kit?.measured?.find(one => one.method === method && nominals.includes(written(one.nominal)) && KIT_NAMES[fitting].includes(one.fitting)) ?? {}
+  const nominals = sizes.includes(' x ')
+    ? [sizes]
+    : [sizes, (isSocketMethod(method) ? findSocket(method, pipe)?.fittingNominal : undefined) ?? sizes]
+  return (
+    kit?.measured?.find(
+      (one) =>
+        one.method === method && nominals.includes(written(one.nominal)) && KIT_NAMES[fitting].includes(one.fitting),
+    ) ?? {}
+  )
 }
 
 const insertionOf = (given: Given, measured: Given, method: Method, pipe: Pipe): Figure => {
@@ -47,12 +58,24 @@ export function fittingMouth(question: MouthQuestion): Mouth {
   const { fitting, given, method, pipe, isReducing } = question
   const measured = measuredOf(question)
   const takeOut = given.takeOut ?? measured.takeOut
-  const table = takeOut === undefined && !isReducing && isSocketMethod(method) ? findTakeOut(method, pipe, fitting) : null
-  return { kind: fitting, method, takeOut: takeOut === undefined ? table ?? MEASURE : exact(takeOut), insertion: insertionOf(given, measured, method, pipe) }
+  const table =
+    takeOut === undefined && !isReducing && isSocketMethod(method) ? findTakeOut(method, pipe, fitting) : null
+  return {
+    kind: fitting,
+    method,
+    takeOut: takeOut === undefined ? (table ?? MEASURE) : exact(takeOut),
+    insertion: insertionOf(given, measured, method, pipe),
+  }
 }
 
 /** What a tube enters where no fitting of the line stands: nothing, a stop, or something behind its face. */
-export function plainMouth(end: Exclude<LineEnd | LineStart, { kind: 'fitting' | 'bend' }>, method: Method, pipe: Pipe): Mouth {
+export function plainMouth(
+  end: Exclude<LineEnd | LineStart, { kind: 'fitting' | 'bend' }>,
+  method: Method,
+  pipe: Pipe,
+): Mouth {
   const none = { kind: end.kind, method, takeOut: exact(0, 'measured to the tube itself') }
-  return end.kind === 'free' ? { ...none, insertion: exact(0, 'free end') } : { ...none, insertion: insertionOf(end, {}, method, pipe) }
+  return end.kind === 'free'
+    ? { ...none, insertion: exact(0, 'free end') }
+    : { ...none, insertion: insertionOf(end, {}, method, pipe) }
 }

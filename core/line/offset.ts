@@ -3,7 +3,12 @@ import { formatDecimal } from '#core/units'
 import { LITTLE_STRAIGHT_MM } from './ours'
 
 /** An offset: how far the pipe moves aside (mm), at what angle (degrees), how far it rolls (mm), and the bends' centreline radius (mm). */
-export interface OffsetQuestion { set: number, angle: number, roll?: number, radius?: number }
+export interface OffsetQuestion {
+  set: number
+  angle: number
+  roll?: number
+  radius?: number
+}
 
 export interface OffsetAnswer {
   /** Set and roll together, mm. */
@@ -24,22 +29,53 @@ export interface OffsetAnswer {
  * 2R tan(A/2) - R A. Issue `impossible` at `radius` where the arcs would overlap.
  */
 export function planOffset({ set, angle, roll = 0, radius }: OffsetQuestion): Result<OffsetAnswer> {
-  const radians = angle * Math.PI / 180
+  const radians = (angle * Math.PI) / 180
   const trueSet = Math.hypot(set, roll)
   const travel = trueSet / Math.sin(radians)
   const shrink = trueSet * Math.tan(radians / 2)
   const tangent = radius === undefined ? 0 : radius * Math.tan(radians / 2)
   const straight = travel - 2 * tangent
-  if (straight < -1e-9) return fail('impossible', 'radius', `radius: two bends of ${formatDecimal(radius!, 1)} mm at ${formatDecimal(angle, 1)} degrees need ${formatDecimal(2 * tangent, 1)} mm of travel; there are ${formatDecimal(travel, 1)}. A smaller angle, a smaller radius or a larger set is accepted.`)
+  if (straight < -1e-9)
+    return fail(
+      'impossible',
+      'radius',
+      `radius: two bends of ${formatDecimal(radius!, 1)} mm at ${formatDecimal(angle, 1)} degrees need ${formatDecimal(2 * tangent, 1)} mm of travel; there are ${formatDecimal(travel, 1)}. A smaller angle, a smaller radius or a larger set is accepted.`,
+    )
   const gain = radius === undefined ? 0 : 2 * tangent - radius * radians
   const markSpacing = travel - gain
   const working: WorkingLine[] = [
-    ...(roll > 0 ? [{ text: `root of ${formatDecimal(set, 1)} squared and ${formatDecimal(roll, 1)} squared: true set`, op: '=' as const, value: trueSet, unit: 'mm' }] : [{ text: 'set', op: '+' as const, value: set, unit: 'mm' }]),
-    { text: `one over the sine of ${formatDecimal(angle, 1)} degrees`, op: 'x', value: 1 / Math.sin(radians), unit: '' },
+    ...(roll > 0
+      ? [
+          {
+            text: `root of ${formatDecimal(set, 1)} squared and ${formatDecimal(roll, 1)} squared: true set`,
+            op: '=' as const,
+            value: trueSet,
+            unit: 'mm',
+          },
+        ]
+      : [{ text: 'set', op: '+' as const, value: set, unit: 'mm' }]),
+    {
+      text: `one over the sine of ${formatDecimal(angle, 1)} degrees`,
+      op: 'x',
+      value: 1 / Math.sin(radians),
+      unit: '',
+    },
     { text: 'travel', op: '=', value: travel, unit: 'mm' },
-    ...(radius === undefined ? [] : [{ text: `gain of one bend of radius ${formatDecimal(radius, 1)}`, op: '-' as const, value: gain, unit: 'mm' }]),
+    ...(radius === undefined
+      ? []
+      : [
+          { text: `gain of one bend of radius ${formatDecimal(radius, 1)}`, op: '-' as const, value: gain, unit: 'mm' },
+        ]),
     { text: 'marks apart', op: '=', value: markSpacing, unit: 'mm' },
   ]
-  const warnings: Note[] = radius !== undefined && straight < LITTLE_STRAIGHT_MM ? [{ code: 'little-straight', text: `Only ${formatDecimal(straight, 1)} mm stay straight between the bends: try it on an offcut first.` }] : []
+  const warnings: Note[] =
+    radius !== undefined && straight < LITTLE_STRAIGHT_MM
+      ? [
+          {
+            code: 'little-straight',
+            text: `Only ${formatDecimal(straight, 1)} mm stay straight between the bends: try it on an offcut first.`,
+          },
+        ]
+      : []
   return ok({ trueSet, travel, shrink, angle, markSpacing, working, warnings })
 }

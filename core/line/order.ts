@@ -19,7 +19,7 @@ export interface Pull {
  * grip needed is ours, two outside diameters (`od`, mm).
  */
 export function orderBends({ marks, straights, cut }: Piece, od: number): Pull[] {
-  const bends = marks.filter(mark => mark.what === 'bend')
+  const bends = marks.filter((mark) => mark.what === 'bend')
   const needs = GRIP_OD * od
   const isForward = straights[0]! <= straights.at(-1)!
   const order = isForward ? bends.map((_, i) => i) : bends.map((_, i) => bends.length - 1 - i)
@@ -31,6 +31,8 @@ export function orderBends({ marks, straights, cut }: Piece, od: number): Pull[]
     const left = isForward && turn > 0 ? straights[index]! : bend.at
     const right = !isForward && turn > 0 ? straights[index + 1]! : (cut ?? Infinity) - bend.at - arc
     const holdsLeft = isForward ? left >= needs || left >= right : right < needs && left > right
-    return holdsLeft ? { bend: index + 1, holds: 'left', hook: bend.hook, straight: left, needs } : { bend: index + 1, holds: 'right', hook: bend.at + arc + lead, straight: right, needs }
+    return holdsLeft
+      ? { bend: index + 1, holds: 'left', hook: bend.hook, straight: left, needs }
+      : { bend: index + 1, holds: 'right', hook: bend.at + arc + lead, straight: right, needs }
   })
 }

@@ -6,25 +6,51 @@ import type { LaidLeg, LineQuestion, Mouth, Piece, PieceEnd, PieceMark } from '.
 import { angleBetween, squareTo, turnAbout, type Vector, scale } from './vector'
 
 /** What a leg is called. */
-export const legName = (question: LineQuestion, index: number): string => question.legs[index]!.name?.trim() || `leg ${index + 1}`
+export const legName = (question: LineQuestion, index: number): string =>
+  question.legs[index]!.name?.trim() || `leg ${index + 1}`
 
 /** What a tube enters, in words. */
-export const MOUTH_WORDS: Readonly<Record<Mouth['kind'], string>> = { 'elbow-90': 'elbow', 'elbow-45': '45 elbow', 'tee-run': 'tee', 'tee-branch': 'tee branch', 'coupling': 'coupling', 'reducer': 'reducer', 'valve': 'valve', 'stop': 'stop', 'face': 'face', 'free': 'free end' }
+export const MOUTH_WORDS: Readonly<Record<Mouth['kind'], string>> = {
+  'elbow-90': 'elbow',
+  'elbow-45': '45 elbow',
+  'tee-run': 'tee',
+  'tee-branch': 'tee branch',
+  coupling: 'coupling',
+  reducer: 'reducer',
+  valve: 'valve',
+  stop: 'stop',
+  face: 'face',
+  free: 'free end',
+}
 
 /** Rounding left over where lengths only just meet, mm. */
 const TOUCHING = 1e-9
 
 /** One corner of a piece: leg `before` bends into the next. */
-interface Corner { before: LaidLeg, after: LaidLeg, angle: number, turn: number, tangent: number, arc: number, gain: number, gainLo: number, gainHi: number, radius: number, source: string }
+interface Corner {
+  before: LaidLeg
+  after: LaidLeg
+  angle: number
+  turn: number
+  tangent: number
+  arc: number
+  gain: number
+  gainLo: number
+  gainHi: number
+  radius: number
+  source: string
+}
 
 /** The legs of each piece, from the start: a tube runs on through bends and ends at fittings. */
 export function runsOf(laid: readonly LaidLeg[], question: LineQuestion): LaidLeg[][] {
   const isBend = (leg: LaidLeg) => question.legs[leg.index]!.end.kind === 'bend'
-  return laid.filter(({ parent }) => parent === null || !isBend(laid[parent]!)).map((first) => {
-    const run = [first]
-    while (isBend(run.at(-1)!)) run.push(laid[run.at(-1)!.children[0]!]!)
-    return run
-  })
+  return laid
+    .filter(({ parent }) => parent === null || !isBend(laid[parent]!))
+    .map((first) => {
+      const run = [first]
+      while (isBend(run.at(-1)!)) run.push(laid[run.at(-1)!.children[0]!]!)
+      return run
+    })
 }
 
 /** Which way the second of two bends turns: its plane against the first's, clockwise looking along the tube between them. */
@@ -38,43 +64,88 @@ function cornersOf(run: readonly LaidLeg[], question: LineQuestion): Result<Corn
   for (let i = 0; i + 1 < run.length; i++) {
     const [before, after] = [run[i]!, run[i + 1]!]
     const radius = radiusOf(before.pipe, question.bender)
-    if (radius?.value == null) return fail('impossible', `legs.${before.index}`, `legs.${before.index}: ${before.pipe.label} is not bent on site. Put an elbow there.`)
+    if (radius?.value == null)
+      return fail(
+        'impossible',
+        `legs.${before.index}`,
+        `legs.${before.index}: ${before.pipe.label} is not bent on site. Put an elbow there.`,
+      )
     const angle = angleBetween(before.along, after.along)
     corners.push({
-      before, after, angle, radius: radius.value, source: radius.source,
+      before,
+      after,
+      angle,
+      radius: radius.value,
+      source: radius.source,
       turn: i === 0 ? 0 : turnOf(run[i - 1]!.along, before.along, after.along),
-      tangent: tangentOf(radius.value, angle), arc: arcOf(radius.value, angle),
-      gain: gainOf(radius.value, angle), gainLo: gainOf(radius.lo!, angle), gainHi: gainOf(radius.hi!, angle),
+      tangent: tangentOf(radius.value, angle),
+      arc: arcOf(radius.value, angle),
+      gain: gainOf(radius.value, angle),
+      gainLo: gainOf(radius.lo!, angle),
+      gainHi: gainOf(radius.hi!, angle),
     })
   }
   return ok(corners)
 }
 
 /** What an end of a piece adds to its cut for the way its leg was measured; its range beside. Insertion counts only from a face. */
-function endTerm(mouth: Mouth, measured: 'centre' | 'stop' | 'face' | undefined): { value: number | null, lo: number, hi: number, line: Omit<WorkingLine, 'value' | 'unit'> | null } {
+function endTerm(
+  mouth: Mouth,
+  measured: 'centre' | 'stop' | 'face' | undefined,
+): { value: number | null; lo: number; hi: number; line: Omit<WorkingLine, 'value' | 'unit'> | null } {
   const of = (figure: Figure, op: '+' | '-', text: string) => {
     const sign = op === '+' ? 1 : -1
     const [one, other] = [sign * (figure.lo ?? 0), sign * (figure.hi ?? 0)]
-    return { value: figure.value === null ? null : sign * figure.value, lo: Math.min(one, other), hi: Math.max(one, other), line: { op, text, source: figure.source } }
+    return {
+      value: figure.value === null ? null : sign * figure.value,
+      lo: Math.min(one, other),
+      hi: Math.max(one, other),
+      line: { op, text, source: figure.source },
+    }
   }
   if (mouth.kind === 'face') return of(mouth.insertion, '+', 'insertion behind the face')
-  if (mouth.kind === 'free' || mouth.kind === 'stop' || measured === 'stop') return { value: 0, lo: 0, hi: 0, line: null }
-  return measured === 'face' ? of(mouth.insertion, '+', `insertion into the ${MOUTH_WORDS[mouth.kind]}`) : of(mouth.takeOut, '-', `take-out of the ${MOUTH_WORDS[mouth.kind]}`)
+  if (mouth.kind === 'free' || mouth.kind === 'stop' || measured === 'stop')
+    return { value: 0, lo: 0, hi: 0, line: null }
+  return measured === 'face'
+    ? of(mouth.insertion, '+', `insertion into the ${MOUTH_WORDS[mouth.kind]}`)
+    : of(mouth.takeOut, '-', `take-out of the ${MOUTH_WORDS[mouth.kind]}`)
 }
 
-const pieceEnd = (mouth: Mouth): PieceEnd => ({ insertion: mouth.insertion.value, takeOut: mouth.takeOut.value, lo: mouth.insertion.lo, hi: mouth.insertion.hi, source: mouth.insertion.source, method: mouth.method, into: mouth.kind })
+const pieceEnd = (mouth: Mouth): PieceEnd => ({
+  insertion: mouth.insertion.value,
+  takeOut: mouth.takeOut.value,
+  lo: mouth.insertion.lo,
+  hi: mouth.insertion.hi,
+  source: mouth.insertion.source,
+  method: mouth.method,
+  into: mouth.kind,
+})
 
 /** Where the cut end lies from the leg's point, into the leg, mm: the stop inside a fitting, or behind a face. */
-const inset = (mouth: Mouth): number | null => (mouth.kind === 'face' ? (mouth.insertion.value === null ? null : -mouth.insertion.value) : mouth.takeOut.value)
+const inset = (mouth: Mouth): number | null =>
+  mouth.kind === 'face' ? (mouth.insertion.value === null ? null : -mouth.insertion.value) : mouth.takeOut.value
 
 /** Edge of a ring nearer the end, mm from it; null where the joint has none there or no figure is held. */
-const ringOf = ({ method, kind }: Mouth, nominal: string): number | null => ((method === 'crimp' || method === 'clamp') && kind !== 'free' ? ringPosition(nominal, method)?.value ?? null : null)
+const ringOf = ({ method, kind }: Mouth, nominal: string): number | null =>
+  (method === 'crimp' || method === 'clamp') && kind !== 'free' ? (ringPosition(nominal, method)?.value ?? null) : null
 
-interface Measures { run: readonly LaidLeg[], corners: readonly Corner[], first: Mouth, last: Mouth, cut: number | null, question: LineQuestion }
+interface Measures {
+  run: readonly LaidLeg[]
+  corners: readonly Corner[]
+  first: Mouth
+  last: Mouth
+  cut: number | null
+  question: LineQuestion
+}
 
 /** Straight lengths between ends and bends, mm; an end whose take-out is not known counts as none there. */
 function straightsOf({ run, corners, first, last }: Pick<Measures, 'run' | 'corners' | 'first' | 'last'>): number[] {
-  return run.map(({ length }, i) => length - (i === 0 ? inset(first) ?? 0 : corners[i - 1]!.tangent) - (i === run.length - 1 ? inset(last) ?? 0 : corners[i]!.tangent))
+  return run.map(
+    ({ length }, i) =>
+      length -
+      (i === 0 ? (inset(first) ?? 0) : corners[i - 1]!.tangent) -
+      (i === run.length - 1 ? (inset(last) ?? 0) : corners[i]!.tangent),
+  )
 }
 
 function marksOf({ run, corners, first, last, cut, question }: Measures, straights: readonly number[]): PieceMark[] {
@@ -101,7 +172,15 @@ function marksOf({ run, corners, first, last, cut, question }: Measures, straigh
     if (!corner) return
     const { bender } = question
     const hook = bender?.setback === undefined ? at : at - (bender.setback - bender.radius)
-    marks.push({ what: 'bend', at, corner: at + corner.tangent, hook, angle: corner.angle, turn: corner.turn, ...(bender?.springback === undefined ? {} : { pull: corner.angle + bender.springback * corner.angle / 90 }) })
+    marks.push({
+      what: 'bend',
+      at,
+      corner: at + corner.tangent,
+      hook,
+      angle: corner.angle,
+      turn: corner.turn,
+      ...(bender?.springback === undefined ? {} : { pull: corner.angle + (bender.springback * corner.angle) / 90 }),
+    })
     at += corner.arc
   })
   return marks.sort((a, b) => a.at - b.at)
@@ -114,15 +193,29 @@ const legWords = (leg: LaidLeg, question: LineQuestion): string => {
 
 /** Whether the legs leave room for the bends. Issue `impossible` at the leg that is short, with the shortfall. */
 function checkRoom({ run, corners, first, last }: Measures, straights: readonly number[]): Result<null> {
-  const short = straights.findIndex(straight => (run.length === 1 ? straight <= TOUCHING : straight < -TOUCHING))
+  const short = straights.findIndex((straight) => (run.length === 1 ? straight <= TOUCHING : straight < -TOUCHING))
   if (short < 0) return ok(null)
   const { index, length } = run[short]!
   const by = formatDecimal(-straights[short]!, 1)
   const at = `legs.${index}`
-  if (run.length === 1) return fail('impossible', at, `${at}: nothing is left to cut: ${formatDecimal(length, 1)} less its take-outs is ${formatDecimal(straights[short]!, 1)} mm. A length over ${formatDecimal(length - straights[short]!, 1)} is accepted.`)
+  if (run.length === 1)
+    return fail(
+      'impossible',
+      at,
+      `${at}: nothing is left to cut: ${formatDecimal(length, 1)} less its take-outs is ${formatDecimal(straights[short]!, 1)} mm. A length over ${formatDecimal(length - straights[short]!, 1)} is accepted.`,
+    )
   const [before, after] = [corners[short - 1], corners[short]]
-  if (before && after) return fail('impossible', at, `${at}: the bends overlap by ${by} mm. They take ${formatDecimal(before.tangent + after.tangent, 1)} of its ${formatDecimal(length, 1)}. A longer leg, a smaller radius or a smaller angle is accepted.`)
-  return fail('impossible', at, `${at}: the bend takes ${formatDecimal((before ?? after)!.tangent, 1)} and the ${(before ? last : first).kind === 'free' ? 'end' : 'fitting'} its take-out: ${by} mm more than its ${formatDecimal(length, 1)}. A longer leg or a smaller radius is accepted.`)
+  if (before && after)
+    return fail(
+      'impossible',
+      at,
+      `${at}: the bends overlap by ${by} mm. They take ${formatDecimal(before.tangent + after.tangent, 1)} of its ${formatDecimal(length, 1)}. A longer leg, a smaller radius or a smaller angle is accepted.`,
+    )
+  return fail(
+    'impossible',
+    at,
+    `${at}: the bend takes ${formatDecimal((before ?? after)!.tangent, 1)} and the ${(before ? last : first).kind === 'free' ? 'end' : 'fitting'} its take-out: ${by} mm more than its ${formatDecimal(length, 1)}. A longer leg or a smaller radius is accepted.`,
+  )
 }
 
 /** One tube of the line: its cut, its marks and the sum that gave it. Issue `impossible` at the leg that is too short. */
@@ -137,7 +230,13 @@ export function planPiece(run: readonly LaidLeg[], number: number, question: Lin
   const gain = corners.reduce((sum, one) => sum + one.gain, 0)
   const isKnown = terms.every(({ value }) => value !== null)
   const cut = isKnown ? terms.reduce((sum, { value }) => sum + value!, typed - gain) : null
-  const range = (side: 'lo' | 'hi') => (isKnown ? terms.reduce((sum, term) => sum + term[side], typed - corners.reduce((sum, one) => sum + (side === 'lo' ? one.gainHi : one.gainLo), 0)) : null)
+  const range = (side: 'lo' | 'hi') =>
+    isKnown
+      ? terms.reduce(
+          (sum, term) => sum + term[side],
+          typed - corners.reduce((sum, one) => sum + (side === 'lo' ? one.gainHi : one.gainLo), 0),
+        )
+      : null
   const measures: Measures = { run, corners, first, last, cut, question }
   const straights = straightsOf(measures)
   const room = checkRoom(measures, straights)
@@ -145,13 +244,29 @@ export function planPiece(run: readonly LaidLeg[], number: number, question: Lin
   return ok({
     id: `p${number}`,
     pipe: run[0]!.pipe.id,
-    cut, cutLo: range('lo'), cutHi: range('hi'),
+    cut,
+    cutLo: range('lo'),
+    cutHi: range('hi'),
     ends: [pieceEnd(first), pieceEnd(last)],
     marks: marksOf(measures, straights),
     working: [
-      ...run.map((leg): WorkingLine => ({ text: legWords(leg, question), op: '+', value: question.legs[leg.index]!.length, unit: 'mm', source: 'measured' })),
-      ...terms.flatMap(({ value, line }): WorkingLine[] => (line && value !== null ? [{ ...line, value: Math.abs(value), unit: 'mm' }] : [])),
-      ...corners.map(({ angle, radius, gain: one, source }): WorkingLine => ({ text: `gain of the bend, ${formatDecimal(angle, 1)} degrees at radius ${formatDecimal(radius, 1)}`, op: '-', value: one, unit: 'mm', source })),
+      ...run.map((leg): WorkingLine => ({
+        text: legWords(leg, question),
+        op: '+',
+        value: question.legs[leg.index]!.length,
+        unit: 'mm',
+        source: 'measured',
+      })),
+      ...terms.flatMap(({ value, line }): WorkingLine[] =>
+        line && value !== null ? [{ ...line, value: Math.abs(value), unit: 'mm' }] : [],
+      ),
+      ...corners.map(({ angle, radius, gain: one, source }): WorkingLine => ({
+        text: `gain of the bend, ${formatDecimal(angle, 1)} degrees at radius ${formatDecimal(radius, 1)}`,
+        op: '-',
+        value: one,
+        unit: 'mm',
+        source,
+      })),
       ...(cut === null ? [] : [{ text: 'cut', op: '=' as const, value: cut, unit: 'mm' }]),
     ],
     legs: run.map(({ index }) => index),

@@ -11,15 +11,18 @@ export type Direction = (typeof DIRECTIONS)[number]
 export const MEASURED_TO = ['centre', 'stop', 'face'] as const
 export type MeasuredTo = (typeof MEASURED_TO)[number]
 
-export interface Given { takeOut?: number, insertion?: number }
+export interface Given {
+  takeOut?: number
+  insertion?: number
+}
 
 /** What stands at the end of a leg. mm; given figures win over the tables. */
 export type LineEnd =
-  | { kind: 'fitting', fitting: LineFitting, takeOut?: number, insertion?: number, next?: Given, method?: Method }
+  | { kind: 'fitting'; fitting: LineFitting; takeOut?: number; insertion?: number; next?: Given; method?: Method }
   | { kind: 'bend' }
   | { kind: 'free' }
-  | { kind: 'stop', insertion?: number }
-  | { kind: 'face', insertion?: number }
+  | { kind: 'stop'; insertion?: number }
+  | { kind: 'face'; insertion?: number }
 export type LineStart = Exclude<LineEnd, { kind: 'bend' }>
 
 export interface LineLeg {
@@ -36,14 +39,22 @@ export interface LineLeg {
   /** What it is called in sums and warnings, such as "C to D". */
   name?: string
   /** What the length was measured between, where not centre to centre. */
-  measured?: { begin?: MeasuredTo, end?: MeasuredTo }
+  measured?: { begin?: MeasuredTo; end?: MeasuredTo }
 }
 
 /** A bender: centreline radius and set-back (hook edge to the corner of a right angle), mm; springback of a right angle, degrees. */
-export interface Bender { radius: number, setback?: number, springback?: number }
+export interface Bender {
+  radius: number
+  setback?: number
+  springback?: number
+}
 
 /** A wall the line passes: the direction square to it, the distance of its near face from the start, its thickness, mm. */
-export interface Wall { to: Direction, at: number, thick: number }
+export interface Wall {
+  to: Direction
+  at: number
+  thick: number
+}
 
 export interface LineQuestion {
   region: Region
@@ -54,7 +65,7 @@ export interface LineQuestion {
   bender?: Bender
   start: LineStart
   legs: readonly LineLeg[]
-  clips?: readonly { leg: number, at: number }[]
+  clips?: readonly { leg: number; at: number }[]
   walls?: readonly Wall[]
   kit?: Kit
 }
@@ -88,23 +99,28 @@ export interface LaidLeg {
 
 /** Marks along a piece, mm from the cut end nearer the start. */
 export type PieceMark =
-  | { what: 'insertion' | 'ring' | 'clip', at: number }
+  | { what: 'insertion' | 'ring' | 'clip'; at: number }
   | {
-    what: 'bend'
-    /** Start of the arc. */
-    at: number
-    /** Where the straight centre lines cross. */
-    corner: number
-    /** Where the former's hook edge goes. */
-    hook: number
-    angle: number
-    turn: number
-    /** Angle to pull to so that it springs back to `angle`; only with a bender whose springback is known. */
-    pull?: number
-  }
+      what: 'bend'
+      /** Start of the arc. */
+      at: number
+      /** Where the straight centre lines cross. */
+      corner: number
+      /** Where the former's hook edge goes. */
+      hook: number
+      angle: number
+      turn: number
+      /** Angle to pull to so that it springs back to `angle`; only with a bender whose springback is known. */
+      pull?: number
+    }
 
 /** `takeOut` is centre to stop, mm; null has to be measured. */
-export interface PieceEnd extends Omit<Figure, 'value'> { insertion: number | null, takeOut: number | null, method: Method, into: Mouth['kind'] }
+export interface PieceEnd extends Omit<Figure, 'value'> {
+  insertion: number | null
+  takeOut: number | null
+  method: Method
+  into: Mouth['kind']
+}
 
 export interface Piece {
   id: string
@@ -122,11 +138,15 @@ export interface Piece {
   straights: number[]
 }
 
-export interface LineWarning extends Note { code: LineCode, leg?: number, piece?: string }
+export interface LineWarning extends Note {
+  code: LineCode
+  leg?: number
+  piece?: string
+}
 
 export interface LineAnswer {
   pieces: Piece[]
-  fittings: { name: string, nominal: string, quantity: number }[]
+  fittings: { name: string; nominal: string; quantity: number }[]
   /** Length of all pieces, mm; null while one is not known. */
   total: number | null
   warnings: LineWarning[]

@@ -3,7 +3,8 @@ import { getPipe, PIPES } from '#core/catalogue'
 import { METHODS, type Method } from '#core/joints'
 import { figuresOf, makeJoint, MADE_METHODS, stepAtPlace, type MakeAnswer, type MakeQuestion } from '#core/making'
 
-const ask = (question: Partial<MakeQuestion> & Pick<MakeQuestion, 'method'>) => makeJoint({ region: 'gb', orientation: 'horizontal', ...question })
+const ask = (question: Partial<MakeQuestion> & Pick<MakeQuestion, 'method'>) =>
+  makeJoint({ region: 'gb', orientation: 'horizontal', ...question })
 const card = (question: Parameters<typeof ask>[0]): MakeAnswer => {
   const answer = ask(question)
   if (!answer.ok) throw new Error(answer.error.message)
@@ -22,13 +23,25 @@ describe('a card asks the rules of ways', () => {
     ['cement on a wet pipe', { method: 'solvent-cement', pipe: 'cpvc-cts-3_4', conditions: { wet: true } }, 'wet'],
     ['PVC for hot', { method: 'solvent-cement', pipe: 'pvc-40-3_4', conditions: { service: 'hot' } }, 'service'],
     ['compression out of sight', { method: 'compression', pipe: 'cu-en-x-22', conditions: { hidden: true } }, 'hidden'],
-    ['carbon press for drinking', { method: 'press', pipe: 'cs-en-22', conditions: { service: 'heating', drinking: true } }, 'drinking'],
-    ['solder below ground in the US', { method: 'solder', pipe: 'cu-l-1_2', region: 'us', conditions: { service: 'buried' } }, 'service'],
+    [
+      'carbon press for drinking',
+      { method: 'press', pipe: 'cs-en-22', conditions: { service: 'heating', drinking: true } },
+      'drinking',
+    ],
+    [
+      'solder below ground in the US',
+      { method: 'solder', pipe: 'cu-l-1_2', region: 'us', conditions: { service: 'buried' } },
+      'service',
+    ],
     ['type M for drinking', { method: 'press', pipe: 'cu-m-3_4', region: 'us' }, 'drinking'],
     ['expansion on PEX nobody named', { method: 'expansion', pipe: 'pex-cts-3_4', region: 'us' }, 'pex-type'],
     ['press on a scored end', { method: 'press', pipe: 'cu-en-x-22', surface: 'scored' }, 'surface'],
     ['solder that has to come apart', { method: 'solder', pipe: 'cu-en-x-22', conditions: { mustUndo: true } }, 'undo'],
-    ['more pressure than it takes', { method: 'compression', pipe: 'cu-en-x-22', conditions: { pressure: 20 } }, 'rating'],
+    [
+      'more pressure than it takes',
+      { method: 'compression', pipe: 'cu-en-x-22', conditions: { pressure: 20 } },
+      'rating',
+    ],
     ['press on lead', { method: 'press', pipe: 'lead-1_2' }, 'family'],
     ['press on threaded steel', { method: 'press', pipe: 'st-en-3_4' }, 'family'],
     ['a thread on thin tube', { method: 'thread', pipe: 'cu-en-x-22', nominal: '3/4' }, 'family'],
@@ -38,9 +51,10 @@ describe('a card asks the rules of ways', () => {
     expect(refusal(question)!.message).toMatch(new RegExp(`^${code}: [A-Z]`))
   })
   it('what the other end, the room and the van decide is not asked of one end', () => {
-    for (const conditions of [{ play: 0 }, { room: 'tight' as const }]) expect(card({ method: 'press', pipe: 'cu-en-x-22', conditions }).steps.length).toBeGreaterThan(3)
+    for (const conditions of [{ play: 0 }, { room: 'tight' as const }])
+      expect(card({ method: 'press', pipe: 'cu-en-x-22', conditions }).steps.length).toBeGreaterThan(3)
   })
-  it('a thread of steel pipe has the pipe\'s own size and form', () => {
+  it("a thread of steel pipe has the pipe's own size and form", () => {
     const npt = card({ method: 'thread', pipe: 'st-40-3_4' })
     expect(npt.marks[0]!.source).toContain('B1.20.1')
     expect(card({ method: 'thread', pipe: 'st-en-3_4', region: 'us' }).marks[0]!.source).toContain('10226')
@@ -53,26 +67,56 @@ describe('what has to stop says stop', () => {
     ['a thread of pipe nobody traced', { method: 'thread', pipe: 'st-en-3_4', traced: 'unknown' }, 'gas'],
     ['copper nobody flexed, pushed', { method: 'push-fit', pipe: 'cu-en-x-22', temper: 'unknown' }, 'unknown-temper'],
     ['PEX nobody read, expanded', { method: 'expansion', pipe: 'pex-cts-3_4', pexType: 'unknown' }, 'unknown-pex-type'],
-    ['plastic on heating nobody read', { method: 'crimp', pipe: 'pex-cts-3_4', conditions: { service: 'heating' } }, 'unknown-barrier'],
+    [
+      'plastic on heating nobody read',
+      { method: 'crimp', pipe: 'pex-cts-3_4', conditions: { service: 'heating' } },
+      'unknown-barrier',
+    ],
     ['a depth nobody holds', { method: 'compression', pipe: 'cu-en-x-35' }, 'measure'],
   ])('%s', (_, question, code) => {
     const { verdict, stop, cautions } = card(question)
-    expect([verdict, stop.map(one => one.code)]).toEqual(['held', [code]])
-    expect(cautions.map(one => one.code)).toContain(code)
+    expect([verdict, stop.map((one) => one.code)]).toEqual(['held', [code]])
+    expect(cautions.map((one) => one.code)).toContain(code)
   })
   it('what wants care does not, and what fits asks for nothing', () => {
-    expect(card({ method: 'press', pipe: 'cu-en-x-22', surface: 'painted' })).toMatchObject({ verdict: 'care', stop: [] })
+    expect(card({ method: 'press', pipe: 'cu-en-x-22', surface: 'painted' })).toMatchObject({
+      verdict: 'care',
+      stop: [],
+    })
     expect(card({ method: 'press', pipe: 'cu-en-x-22' })).toMatchObject({ verdict: 'fits', stop: [] })
   })
 })
 
 describe('cold expansion', () => {
-  const at = (ambient: number, leastAmbient?: number) => ({ method: 'expansion' as const, pipe: 'pex-cts-3_4', pexType: 'a' as const, ambient, ...(leastAmbient === undefined ? {} : { leastAmbient }) })
-  it.each([[-5, -10, true], [-10, -10, true], [-10.1, -10, false], [4.9, 5, false], [5, 5, true]])('at %s degC with a tool that works from %s: %s', (ambient, least, isMade) => {
-    if (isMade) expect(card(at(ambient, least)).cautions.map(({ code }) => code)).not.toContain('cold')
-    else expect(refusal(at(ambient, least))).toMatchObject({ code: 'range', path: 'ambient', message: expect.stringContaining(String(least)) })
+  const at = (ambient: number, leastAmbient?: number) => ({
+    method: 'expansion' as const,
+    pipe: 'pex-cts-3_4',
+    pexType: 'a' as const,
+    ambient,
+    ...(leastAmbient === undefined ? {} : { leastAmbient }),
   })
-  it.each([[0, 'fits'], [-0.1, 'held'], [-20, 'held']])('at %s degC with a tool nobody read: %s', (ambient, verdict) => expect(card(at(ambient))).toMatchObject({ verdict }))
+  it.each([
+    [-5, -10, true],
+    [-10, -10, true],
+    [-10.1, -10, false],
+    [4.9, 5, false],
+    [5, 5, true],
+  ])('at %s degC with a tool that works from %s: %s', (ambient, least, isMade) => {
+    if (isMade) expect(card(at(ambient, least)).cautions.map(({ code }) => code)).not.toContain('cold')
+    else
+      expect(refusal(at(ambient, least))).toMatchObject({
+        code: 'range',
+        path: 'ambient',
+        message: expect.stringContaining(String(least)),
+      })
+  })
+  it.each([
+    [0, 'fits'],
+    [-0.1, 'held'],
+    [-20, 'held'],
+  ])('at %s degC with a tool nobody read: %s', (ambient, verdict) =>
+    expect(card(at(ambient))).toMatchObject({ verdict }),
+  )
   it('says what to read on the tool, and no hours where nobody has a figure', () => {
     const { stop, steps, seconds } = card(at(-20))
     expect(stop).toEqual([{ code: 'cold', text: expect.stringMatching(/Read on the tool/) }])
@@ -84,38 +128,72 @@ describe('cold expansion', () => {
 
 /** Pipes a method can be made on by itself, with what lets it be. */
 const PIPE_OF: Readonly<Record<Method, string | undefined>> = {
-  'solder': 'cu-en-x-22', 'press': 'cu-en-x-22', 'push-fit': 'pex-cts-1_2', 'compression': 'bs7291-15', 'crimp': 'pex-cts-1_2', 'clamp': 'pex-cts-1_2', 'expansion': 'pex-cts-3_4', 'sliding-sleeve': 'pex-en-20', 'ml-press': 'ml-en-20', 'ml-compression': 'ml-en-20',
-  'solvent-cement': 'cpvc-cts-3_4', 'thread': undefined, 'pe-compression': 'pe-en-25', 'union': undefined,
+  solder: 'cu-en-x-22',
+  press: 'cu-en-x-22',
+  'push-fit': 'pex-cts-1_2',
+  compression: 'bs7291-15',
+  crimp: 'pex-cts-1_2',
+  clamp: 'pex-cts-1_2',
+  expansion: 'pex-cts-3_4',
+  'sliding-sleeve': 'pex-en-20',
+  'ml-press': 'ml-en-20',
+  'ml-compression': 'ml-en-20',
+  'solvent-cement': 'cpvc-cts-3_4',
+  thread: undefined,
+  'pe-compression': 'pe-en-25',
+  union: undefined,
 }
-const made = (method: Method, policy = {}) => card({ method, pipe: PIPE_OF[method], nominal: '3/4', pexType: 'a', policy })
+const made = (method: Method, policy = {}) =>
+  card({ method, pipe: PIPE_OF[method], nominal: '3/4', pexType: 'a', policy })
 
 describe('the ids of steps', () => {
   // What is on record of half-made joints goes by these: one may be added, none changed or taken away.
   const IDS: Readonly<Record<Method, string>> = {
-    'solder': 'cut ream deburr clean mark flux assemble protect heat feed hold wait wipe flush', 'press': 'cut ream deburr clean mark insert press check', 'push-fit': 'cut deburr clean liner mark insert lock tug',
-    'compression': 'cut deburr clean nut olive liner mark insert tighten check', 'crimp': 'cut clean ring mark insert assemble press gauge', 'clamp': 'cut clean ring mark insert assemble press check', 'expansion': 'cut clean ring mark expand insert hold wait check',
-    'sliding-sleeve': 'cut clean ring mark expand insert press check', 'ml-press': 'cut deburr clean mark insert press check', 'ml-compression': 'cut deburr nut mark insert assemble tighten check', 'solvent-cement': 'cut deburr clean check mark prime cement insert hold wipe cure',
-    'thread': 'clean tape paste assemble tighten', 'pe-compression': 'cut deburr clean nut liner mark insert tighten check', 'union': 'clean tape paste assemble tighten check tighten-2',
+    solder: 'cut ream deburr clean mark flux assemble protect heat feed hold wait wipe flush',
+    press: 'cut ream deburr clean mark insert press check',
+    'push-fit': 'cut deburr clean liner mark insert lock tug',
+    compression: 'cut deburr clean nut olive liner mark insert tighten check',
+    crimp: 'cut clean ring mark insert assemble press gauge',
+    clamp: 'cut clean ring mark insert assemble press check',
+    expansion: 'cut clean ring mark expand insert hold wait check',
+    'sliding-sleeve': 'cut clean ring mark expand insert press check',
+    'ml-press': 'cut deburr clean mark insert press check',
+    'ml-compression': 'cut deburr nut mark insert assemble tighten check',
+    'solvent-cement': 'cut deburr clean check mark prime cement insert hold wipe cure',
+    thread: 'clean tape paste assemble tighten',
+    'pe-compression': 'cut deburr clean nut liner mark insert tighten check',
+    union: 'clean tape paste assemble tighten check tighten-2',
   }
   it.each(METHODS)('of %s stand, each once, each its code or its code numbered', (method) => {
     const ids = made(method).steps.map(({ id }) => id)
     expect(ids).toEqual(expect.arrayContaining(IDS[method].split(' ')))
     expect(new Set(ids).size).toBe(ids.length)
-    for (const { id, code } of made(method).steps) expect(id === code || new RegExp(`^${code}-\\d+$`).test(id)).toBe(true)
+    for (const { id, code } of made(method).steps)
+      expect(id === code || new RegExp(`^${code}-\\d+$`).test(id)).toBe(true)
   })
   it('do not move when the job seals its threads otherwise', () => {
     for (const threadSeal of ['tape', 'paste', 'both'] as const) {
-      for (const { id, code, do: words } of made('union', { threadSeal }).steps) expect([threadSeal, code === 'tighten' ? [id, words.startsWith('Hold the fitting')] : id]).toEqual([threadSeal, code === 'tighten' ? [id, id === 'tighten'] : code])
+      for (const { id, code, do: words } of made('union', { threadSeal }).steps)
+        expect([threadSeal, code === 'tighten' ? [id, words.startsWith('Hold the fitting')] : id]).toEqual([
+          threadSeal,
+          code === 'tighten' ? [id, id === 'tighten'] : code,
+        ])
     }
   })
   it('stand at the places that records of an earlier version name, over every method, pipe and school', () => {
     for (const method of MADE_METHODS) {
       for (const threadSeal of ['tape', 'paste', 'both'] as const) {
-        for (const id of method === 'thread' || method === 'union' ? [null] : PIPES.map(pipe => pipe.id)) {
-          const answer = ask({ method, ...(id === null ? { nominal: '3/4' } : { pipe: id }), pexType: 'a', policy: { threadSeal, typeMDrinking: 'allowed' }, conditions: id?.startsWith('cs-en') ? { service: 'heating' } : {} })
+        for (const id of method === 'thread' || method === 'union' ? [null] : PIPES.map((pipe) => pipe.id)) {
+          const answer = ask({
+            method,
+            ...(id === null ? { nominal: '3/4' } : { pipe: id }),
+            pexType: 'a',
+            policy: { threadSeal, typeMDrinking: 'allowed' },
+            conditions: id?.startsWith('cs-en') ? { service: 'heating' } : {},
+          })
           if (!answer.ok) continue
           const old = answer.value.steps.map((_, place) => stepAtPlace(method, id, threadSeal, place))
-          expect([method, id, old]).toEqual([method, id, answer.value.steps.map(one => one.id)])
+          expect([method, id, old]).toEqual([method, id, answer.value.steps.map((one) => one.id)])
           expect(stepAtPlace(method, id, threadSeal, old.length)).toBeNull()
         }
       }
@@ -130,8 +208,16 @@ describe('the ids of steps', () => {
 })
 
 describe('old copper in a metric body', () => {
-  it.each([['3/4', 'converter olive 22 x 3/4 in'], ['1/2', 'olive 15'], ['1', 'olive 28']])('old %s in takes %s, counted as that', (nominal, item) => {
+  it.each([
+    ['3/4', 'converter olive 22 x 3/4 in'],
+    ['1/2', 'olive 15'],
+    ['1', 'olive 28'],
+  ])('old %s in takes %s, counted as that', (nominal, item) => {
     expect(getPipe(`cu-bs-imp-${nominal.replace('/', '_')}`).nominal).toBe(nominal)
-    expect(card({ method: 'compression', pipe: `cu-bs-imp-${nominal.replace('/', '_')}` }).consumables.filter(one => one.item.includes('olive'))).toEqual([{ item, quantity: 1, unit: 'piece' }])
+    expect(
+      card({ method: 'compression', pipe: `cu-bs-imp-${nominal.replace('/', '_')}` }).consumables.filter((one) =>
+        one.item.includes('olive'),
+      ),
+    ).toEqual([{ item, quantity: 1, unit: 'piece' }])
   })
 })

@@ -8,4 +8,5 @@ export function judgeReading({ lo, hi }: Pick<Ask, 'lo' | 'hi'>, reading: number
 }
 
 /** What is accepted, in words, such as "3.2 to 6.4 mm". */
-export const rangeWords = ({ lo, hi, unit }: Ask): string => `${lo === hi ? formatDecimal(lo, 2) : `${formatDecimal(lo, 2)} to ${formatDecimal(hi, 2)}`}${unit === 'count' ? '' : ` ${unit}`}`
+export const rangeWords = ({ lo, hi, unit }: Ask): string =>
+  `${lo === hi ? formatDecimal(lo, 2) : `${formatDecimal(lo, 2)} to ${formatDecimal(hi, 2)}`}${unit === 'count' ? '' : ` ${unit}`}`

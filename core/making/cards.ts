@@ -1,6 +1,15 @@
 import { ok, type Result } from '#core/base'
 import { getPipe, type EndFacts, type Family, type Region } from '#core/catalogue'
-import { factsIn, type Conditions, type End, type Joint, type Method, type Part, type PipeEnd, type Policy } from '#core/joints'
+import {
+  factsIn,
+  type Conditions,
+  type End,
+  type Joint,
+  type Method,
+  type Part,
+  type PipeEnd,
+  type Policy,
+} from '#core/joints'
 import { makeJoint } from './make'
 import type { MakeAnswer, MakeQuestion, Near } from './types'
 
@@ -31,20 +40,49 @@ export interface CardsQuestion {
 
 /** Place of a method among those made at one fitting: flame first, then threads, cement, presses, what has a seal, nuts last. */
 const MAKING_ORDER: Readonly<Record<Method, number>> = {
-  'solder': 0, 'thread': 1, 'union': 2, 'solvent-cement': 3, 'press': 4, 'ml-press': 5, 'sliding-sleeve': 6, 'expansion': 7, 'crimp': 8, 'clamp': 9, 'push-fit': 10, 'ml-compression': 11, 'pe-compression': 12, 'compression': 13,
+  solder: 0,
+  thread: 1,
+  union: 2,
+  'solvent-cement': 3,
+  press: 4,
+  'ml-press': 5,
+  'sliding-sleeve': 6,
+  expansion: 7,
+  crimp: 8,
+  clamp: 9,
+  'push-fit': 10,
+  'ml-compression': 11,
+  'pe-compression': 12,
+  compression: 13,
 }
 
 /** Methods whose finished ends are ticked with a pen. */
 const TICKED: ReadonlySet<Method> = new Set<Method>(['press', 'ml-press', 'clamp', 'expansion', 'sliding-sleeve'])
-const PLASTICS: ReadonlySet<Family> = new Set<Family>(['pex', 'pert', 'bs7291', 'pb', 'multilayer', 'cpvc', 'pvc', 'pp-r', 'pe'])
-const SEALED: ReadonlySet<Method> = new Set<Method>(['press', 'push-fit', 'ml-press', 'ml-compression', 'pe-compression'])
+const PLASTICS: ReadonlySet<Family> = new Set<Family>([
+  'pex',
+  'pert',
+  'bs7291',
+  'pb',
+  'multilayer',
+  'cpvc',
+  'pvc',
+  'pp-r',
+  'pe',
+])
+const SEALED: ReadonlySet<Method> = new Set<Method>([
+  'press',
+  'push-fit',
+  'ml-press',
+  'ml-compression',
+  'pe-compression',
+])
 
 function nearOf(joint: Joint, joints: readonly Joint[], parts: readonly Part[]): Near[] {
-  const others = joints.filter(one => one !== joint)
+  const others = joints.filter((one) => one !== joint)
   const isPlastic = (one: Joint) => one.pipe !== null && PLASTICS.has(getPipe(one.pipe).family)
   return [
     ...(parts.some(({ kind }) => kind === 'valve') ? ['valve' as const] : []),
-    ...(others.some(one => SEALED.has(one.method)) ? ['seal' as const] : []),
+    ...(others.some((one) => SEALED.has(one.method)) ? ['seal' as const] : []),
     ...(others.some(isPlastic) ? ['plastic' as const] : []),
     ...(others.some(({ method }) => method === 'solder') ? ['solder' as const] : []),
   ]
@@ -57,7 +95,10 @@ function pipeEndOf({ on }: Joint, { a, b }: Pick<CardsQuestion, 'a' | 'b'>): Pip
 }
 
 /** What a card is asked of an entry: its pipe, or its thread and the pipe that has it, with what is known of that end. */
-function askedOf(joint: Joint, question: Pick<CardsQuestion, 'a' | 'b'>): Pick<MakeQuestion, 'pipe' | 'nominal' | 'wall'> & EndFacts {
+function askedOf(
+  joint: Joint,
+  question: Pick<CardsQuestion, 'a' | 'b'>,
+): Pick<MakeQuestion, 'pipe' | 'nominal' | 'wall'> & EndFacts {
   const end = pipeEndOf(joint, question)
   return {
     ...(joint.pipe === null ? { nominal: joint.thread!.size, pipe: end?.pipe } : { pipe: joint.pipe }),
@@ -70,13 +111,23 @@ function askTicks(answer: Result<MakeAnswer>, ticked: number): Result<MakeAnswer
   if (!answer.ok) return answer
   const { steps } = answer.value
   const at = steps.findLastIndex(({ code }) => code === 'check')
-  const ask = { what: 'ticks', words: 'Pen ticks on this joint', lo: ticked, hi: ticked, unit: 'count', source: 'the ends of this way', isFirm: true } as const
+  const ask = {
+    what: 'ticks',
+    words: 'Pen ticks on this joint',
+    lo: ticked,
+    hi: ticked,
+    unit: 'count',
+    source: 'the ends of this way',
+    isFirm: true,
+  } as const
   return ok({ ...answer.value, steps: steps.map((step, i) => (i === at && !step.ask ? { ...step, ask } : step)) })
 }
 
 /** Cards in the order they are made in: an adaptor is soldered before plastic goes on it. */
 export const inMakingOrder = (cards: readonly MakeCard[]): MakeCard[] =>
-  [...cards].sort((one, other) => MAKING_ORDER[one.joint.method] - MAKING_ORDER[other.joint.method] || one.entry - other.entry)
+  [...cards].sort(
+    (one, other) => MAKING_ORDER[one.joint.method] - MAKING_ORDER[other.joint.method] || one.entry - other.entry,
+  )
 
 /** One card for each entry of a way, in order from end a to end b. */
 export function makeCards(question: CardsQuestion): MakeCard[] {
@@ -84,20 +135,25 @@ export function makeCards(question: CardsQuestion): MakeCard[] {
   const cards = joints.map((joint, entry): MakeCard => ({
     entry,
     joint,
-    answer: makeJoint({
-      method: joint.method,
-      ...askedOf(joint, question),
-      // A thread's own form decides its tape and depth, whatever country the job is in.
-      region: joint.thread ? (joint.thread.form === 'npt' ? 'us' : 'gb') : region,
-      orientation,
-      conditions,
-      policy,
-      near: nearOf(joint, joints, parts),
-      ambient: ambient ?? undefined,
-      torch: torch ?? undefined,
-      leastAmbient: question.leastAmbient ?? undefined,
-    }, joint.pipe === null ? undefined : joint.insertion),
+    answer: makeJoint(
+      {
+        method: joint.method,
+        ...askedOf(joint, question),
+        // A thread's own form decides its tape and depth, whatever country the job is in.
+        region: joint.thread ? (joint.thread.form === 'npt' ? 'us' : 'gb') : region,
+        orientation,
+        conditions,
+        policy,
+        near: nearOf(joint, joints, parts),
+        ambient: ambient ?? undefined,
+        torch: torch ?? undefined,
+        leastAmbient: question.leastAmbient ?? undefined,
+      },
+      joint.pipe === null ? undefined : joint.insertion,
+    ),
   }))
   const ticked = inMakingOrder(cards).filter(({ joint }) => TICKED.has(joint.method))
-  return cards.map(card => (card === ticked.at(-1) ? { ...card, answer: askTicks(card.answer, ticked.length) } : card))
+  return cards.map((card) =>
+    card === ticked.at(-1) ? { ...card, answer: askTicks(card.answer, ticked.length) } : card,
+  )
 }

@@ -1,7 +1,7 @@
 /** Figures of practice used in the steps. All are typical with their range unless a standard is named. */
 
 /** Turns past hand tight on a new metal joint by body size, mm. Trade practice; makers differ. */
-export function nutTurns(metricNominal: number): { lo: number, hi: number } {
+export function nutTurns(metricNominal: number): { lo: number; hi: number } {
   if (metricNominal <= 15) return { lo: 0.75, hi: 1.25 }
   if (metricNominal <= 22) return { lo: 0.75, hi: 1 }
   if (metricNominal <= 28) return { lo: 0.5, hi: 1 }
@@ -16,10 +16,18 @@ export const SOLDER_SET_SECONDS = 30
 export const SOLDER_COOL_SECONDS = 300
 
 /** Wraps of thin tape by thread size. NPT by two lists of practice; BSP by British practice, half as many of thick tape. */
-export function tapeTurns(form: 'npt' | 'bspt', nominal: string): { lo: number, hi: number } {
+export function tapeTurns(form: 'npt' | 'bspt', nominal: string): { lo: number; hi: number } {
   if (form === 'bspt') return { lo: 6, hi: 15 }
   const NPT: Readonly<Record<string, readonly [number, number]>> = {
-    '1/8': [2, 5], '1/4': [2, 5], '3/8': [2, 5], '1/2': [3, 6], '3/4': [3, 7], '1': [4, 8], '1-1/4': [4, 8], '1-1/2': [4, 9], '2': [4, 10],
+    '1/8': [2, 5],
+    '1/4': [2, 5],
+    '3/8': [2, 5],
+    '1/2': [3, 6],
+    '3/4': [3, 7],
+    '1': [4, 8],
+    '1-1/4': [4, 8],
+    '1-1/2': [4, 9],
+    '2': [4, 10],
   }
   const [lo, hi] = NPT[nominal] ?? [2, 10]
   return { lo, hi }
@@ -38,7 +46,7 @@ const SOLDER_SPARE = 2
 /** Wire by the volume of the gap round a tube in a cup, mm, of the wire its country sells. */
 export function solderByVolume(odMm: number, depthMm: number, system: 'metric' | 'inch'): number {
   const volume = Math.PI * odMm * SOLDER_GAP_MM.value * depthMm
-  return SOLDER_SPARE * volume / (Math.PI / 4 * WIRE_MM[system] ** 2)
+  return (SOLDER_SPARE * volume) / ((Math.PI / 4) * WIRE_MM[system] ** 2)
 }
 
 /** Expansion fitting: held until it grips, s; makers say 3 to 5 when warm, 15 and more in the cold. */
@@ -59,7 +67,12 @@ export function expansionShrink(ambientC: number): number | null {
 }
 
 /** Strokes of the expander by size, turned between them. Makers differ; larger sizes by the tool's own paper. */
-export const EXPANSION_STROKES: Readonly<Record<string, { lo: number, hi: number }>> = { '3/8': { lo: 4, hi: 6 }, '1/2': { lo: 4, hi: 7 }, '3/4': { lo: 5, hi: 11 }, '1': { lo: 6, hi: 16 } }
+export const EXPANSION_STROKES: Readonly<Record<string, { lo: number; hi: number }>> = {
+  '3/8': { lo: 4, hi: 6 },
+  '1/2': { lo: 4, hi: 7 },
+  '3/4': { lo: 5, hi: 11 },
+  '1': { lo: 6, hi: 16 },
+}
 
 /** How far the ring of an expansion fitting may reach over the tube's end, mm. ASTM F1960. */
 export const RING_OVER_END_MM = 1.6

@@ -1,6 +1,32 @@
 import { fail, ok, type Figure, type Note, type Result } from '#core/base'
-import { findSocket, ringGauge, ringPosition, socketDepth, threadMadeUp, unitSystemOf, type ThreadForm } from '#core/catalogue'
-import { concernsOfPipe, concernsOn, factsIn, fillSituation, isByThread, JOINT_METHODS, MINUTES, readEnd, REFUSAL_CODES, refuse, refuseMethod, type Concern, type Offer, type RefusalCode, type Refused, type Situation, type ThreadMethod } from '#core/joints'
+import {
+  findSocket,
+  ringGauge,
+  ringPosition,
+  socketDepth,
+  threadMadeUp,
+  unitSystemOf,
+  type ThreadForm,
+} from '#core/catalogue'
+import {
+  concernsOfPipe,
+  concernsOn,
+  factsIn,
+  fillSituation,
+  isByThread,
+  JOINT_METHODS,
+  MINUTES,
+  readEnd,
+  REFUSAL_CODES,
+  refuse,
+  refuseMethod,
+  type Concern,
+  type Offer,
+  type RefusalCode,
+  type Refused,
+  type Situation,
+  type ThreadMethod,
+} from '#core/joints'
 import { formatLength } from '#core/units'
 import { CEMENT_AIR_C, EXPANSION_FROST_C, solderWire } from './facts'
 import { MAKE_RULES, type MakeCode } from './rules'
@@ -16,19 +42,26 @@ const ANSWERED = {
 } as const
 
 /** Refusals a card is asked for, in the order of ways. */
-export const ASKED_REFUSALS: readonly RefusalCode[] = REFUSAL_CODES.filter(code => !OF_THE_WAY.includes(code))
+export const ASKED_REFUSALS: readonly RefusalCode[] = REFUSAL_CODES.filter((code) => !OF_THE_WAY.includes(code))
 
 /** Steps as they are recorded: with their ids, and without what is not said. */
-const finish = (steps: readonly DraftStep[]): Step[] => steps.map((step) => {
-  const said = Object.fromEntries(Object.entries(step).filter(([, value]) => value !== undefined)) as unknown as DraftStep
-  return { ...said, id: step.id ?? step.code }
-})
+const finish = (steps: readonly DraftStep[]): Step[] =>
+  steps.map((step) => {
+    const said = Object.fromEntries(
+      Object.entries(step).filter(([, value]) => value !== undefined),
+    ) as unknown as DraftStep
+    return { ...said, id: step.id ?? step.code }
+  })
 
 const waitOf = (steps: readonly Step[]): number => steps.reduce((sum, { seconds }) => sum + (seconds ?? 0), 0)
 
 const refused = ({ code, reason }: Refused) => fail('impossible', 'method', `${code}: ${reason}`)
 
-const say = (code: MakeCode, verdict: Concern['verdict'] = 'note', text: string = MAKE_RULES[code].because): Concern => ({ code, text, verdict })
+const say = (
+  code: MakeCode,
+  verdict: Concern['verdict'] = 'note',
+  text: string = MAKE_RULES[code].because,
+): Concern => ({ code, text, verdict })
 
 /** What a card carries of its concerns: all of them in words, the verdict of the gravest, and what is seen to first. */
 function carry(concerns: readonly Concern[]): Pick<MakeAnswer, 'verdict' | 'stop' | 'cautions'> {
@@ -43,13 +76,19 @@ function consumablesFor({ question: { method }, pipe, tube, fittingNominal }: Ca
   if (isByThread(method)) return items
   if (method === 'solder') items.push({ item: 'lead-free solder wire', quantity: solderWire(pipe.od), unit: 'mm' })
   const loose = JOINT_METHODS[method].looseParts(tube)
-  for (const { kind, name, size, quantity } of loose) if (kind === 'ring') items.push({ item: `${name} ${size}`, quantity, unit: 'piece' })
+  for (const { kind, name, size, quantity } of loose)
+    if (kind === 'ring') items.push({ item: `${name} ${size}`, quantity, unit: 'piece' })
   if (method === 'compression') {
     const own = loose.find(({ kind }) => kind === 'olive')
     items.push({ item: own ? `${own.name} ${own.size}` : `olive ${fittingNominal}`, quantity: 1, unit: 'piece' })
   }
-  if (method === 'ml-compression') items.push({ item: `cone and insert ${pipe.nominal}`, quantity: 1, unit: 'set' }, { item: `O-ring for insert ${pipe.nominal}`, quantity: 2, unit: 'piece' })
-  if (method === 'solvent-cement') items.push({ item: pipe.family === 'cpvc' ? 'cement for CPVC' : 'cement for PVC', quantity: 1, unit: 'tin' })
+  if (method === 'ml-compression')
+    items.push(
+      { item: `cone and insert ${pipe.nominal}`, quantity: 1, unit: 'set' },
+      { item: `O-ring for insert ${pipe.nominal}`, quantity: 2, unit: 'piece' },
+    )
+  if (method === 'solvent-cement')
+    items.push({ item: pipe.family === 'cpvc' ? 'cement for CPVC' : 'cement for PVC', quantity: 1, unit: 'tin' })
   if (needsLiner(method, tube)) items.push({ item: `liner for ${pipe.label}`, quantity: 1, unit: 'piece' })
   return items
 }
@@ -66,7 +105,9 @@ function concernsOfNear({ method, near = [] }: MakeQuestion): Concern[] {
 
 function concernsOfAir({ method, ambient = AMBIENT_C, leastAmbient }: MakeQuestion): Concern[] {
   if (method === 'expansion' && leastAmbient === undefined && ambient < EXPANSION_FROST_C) return [say('cold', 'held')]
-  return method === 'solvent-cement' && (ambient < CEMENT_AIR_C.lo || ambient > CEMENT_AIR_C.hi) ? [say('cement-air', 'care')] : []
+  return method === 'solvent-cement' && (ambient < CEMENT_AIR_C.lo || ambient > CEMENT_AIR_C.hi)
+    ? [say('cement-air', 'care')]
+    : []
 }
 
 function concernsOfCard(card: Card, situation: Situation): Concern[] {
@@ -85,7 +126,12 @@ function concernsOfCard(card: Card, situation: Situation): Concern[] {
 /** Where the edge of a coupling without a stop stands on each pipe: half of its length less the gap. Issue `impossible` at `slip` where it would hold too little. */
 function slipMark({ length, gap }: NonNullable<MakeQuestion['slip']>, { lo }: Figure): Result<Mark> {
   const fromEnd = (length - gap) / 2
-  if (fromEnd < (lo ?? 0) || fromEnd <= 0) return fail('impossible', 'slip', `slip: a coupling of ${length} mm over a gap of ${gap} holds ${fromEnd} mm of each pipe; ${lo ?? 'more than 0'} is the least. A longer coupling or a smaller gap is accepted.`)
+  if (fromEnd < (lo ?? 0) || fromEnd <= 0)
+    return fail(
+      'impossible',
+      'slip',
+      `slip: a coupling of ${length} mm over a gap of ${gap} holds ${fromEnd} mm of each pipe; ${lo ?? 'more than 0'} is the least. A longer coupling or a smaller gap is accepted.`,
+    )
   return ok({ what: 'half-coupling', fromEnd, lo: fromEnd, hi: fromEnd, source: 'measured' })
 }
 
@@ -107,9 +153,17 @@ function makeThread(question: MakeQuestion & { method: ThreadMethod }): Result<M
   const refusal = refuseMethod(method, offer, null, situation, () => null)
   if (refusal) return refused(refusal)
   const { thread } = offer as Extract<Offer, { kind: 'thread' }>
-  const [form, nominal] = [thread.form === 'npt' ? 'npt' as const : 'bspt' as const, question.nominal ?? thread.size]
+  const [form, nominal] = [
+    thread.form === 'npt' ? ('npt' as const) : ('bspt' as const),
+    question.nominal ?? thread.size,
+  ]
   const depth = threadMadeUp(form, nominal)
-  if (!depth) return fail('unknown-id', 'nominal', `nominal: no thread "${nominal.slice(0, 20)}" in the tables. Accepted: 1/8, 1/4, 3/8, 1/2, 3/4, 1, 1-1/4, 1-1/2, 2.`)
+  if (!depth)
+    return fail(
+      'unknown-id',
+      'nominal',
+      `nominal: no thread "${nominal.slice(0, 20)}" in the tables. Accepted: 1/8, 1/4, 3/8, 1/2, 3/4, 1, 1-1/4, 1-1/2, 2.`,
+    )
   const { policy } = situation
   return ok({
     ...carry([...(offer.tube ? concernsOfPipe(offer.tube, situation) : []), say('second-wrench')]),
@@ -138,11 +192,17 @@ export function makeJoint(question: MakeQuestion, mouth?: Figure): Result<MakeAn
   if (!read.ok) return read
   const offer = read.value
   const situation = fillSituation(question)
-  const refusal = refuseMethod(method, offer, null, situation, own => refuse(own, offer.tube!, situation, ANSWERED[mouth === undefined ? 'table' : 'mouth']))
+  const refusal = refuseMethod(method, offer, null, situation, (own) =>
+    refuse(own, offer.tube!, situation, ANSWERED[mouth === undefined ? 'table' : 'mouth']),
+  )
   if (refusal) return refused(refusal)
   const { ambient = AMBIENT_C, leastAmbient } = question
   if (method === 'expansion' && leastAmbient !== undefined && ambient < leastAmbient) {
-    return fail('range', 'ambient', `ambient: ${ambient} degC is under ${leastAmbient} degC, the least this tool works at. Warm the place and the tube, or take another method.`)
+    return fail(
+      'range',
+      'ambient',
+      `ambient: ${ambient} degC is under ${leastAmbient} degC, the least this tool works at. Warm the place and the tube, or take another method.`,
+    )
   }
   const tube = offer.tube!
   const { pipe } = tube
@@ -151,15 +211,35 @@ export function makeJoint(question: MakeQuestion, mouth?: Figure): Result<MakeAn
 
   const slipped = question.slip === undefined ? null : slipMark(question.slip, depth)
   if (slipped && !slipped.ok) return slipped
-  const insertion: Mark = slipped?.value ?? { what: 'insertion', fromEnd: depth.value, lo: depth.lo, hi: depth.hi, source: depth.source }
-  const card: Card = { pipe, tube, insertion, fittingNominal: socket?.fittingNominal ?? pipe.nominal, situation, question }
+  const insertion: Mark = slipped?.value ?? {
+    what: 'insertion',
+    fromEnd: depth.value,
+    lo: depth.lo,
+    hi: depth.hi,
+    source: depth.source,
+  }
+  const card: Card = {
+    pipe,
+    tube,
+    insertion,
+    fittingNominal: socket?.fittingNominal ?? pipe.nominal,
+    situation,
+    question,
+  }
   const drafts = STEPS[method](card)
-  const steps = finish(question.slip === undefined ? drafts : slidOver(drafts, formatLength(insertion.fromEnd!, unitSystemOf(question.region))))
+  const steps = finish(
+    question.slip === undefined
+      ? drafts
+      : slidOver(drafts, formatLength(insertion.fromEnd!, unitSystemOf(question.region))),
+  )
   const ring = method === 'crimp' || method === 'clamp' ? ringPosition(pipe.nominal, method) : null
   const gauge = method === 'crimp' ? ringGauge(pipe.nominal) : null
   return ok({
     ...carry(concernsOfCard(card, situation)),
-    marks: [insertion, ...(ring ? [{ what: 'ring' as const, fromEnd: ring.value, lo: ring.lo, hi: ring.hi, source: ring.source }] : [])],
+    marks: [
+      insertion,
+      ...(ring ? [{ what: 'ring' as const, fromEnd: ring.value, lo: ring.lo, hi: ring.hi, source: ring.source }] : []),
+    ],
     steps,
     consumables: consumablesFor(card),
     seconds: { work: MINUTES[method].work * 60, wait: waitOf(steps) },

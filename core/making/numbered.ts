@@ -11,13 +11,28 @@ const END = ['insert', 'tighten', 'check']
 const RING = ['cut', 'clean', 'ring', 'mark']
 
 const PLACES: Readonly<Record<SocketMethod, readonly string[]>> = {
-  'solder': ['cut', 'ream', 'deburr', 'clean', 'mark', 'flux', 'assemble', 'protect', 'heat', 'feed', 'hold', 'wait', 'wipe', 'flush'],
-  'press': ['cut', 'ream', 'deburr', 'clean', 'mark', 'insert', 'press', 'check'],
+  solder: [
+    'cut',
+    'ream',
+    'deburr',
+    'clean',
+    'mark',
+    'flux',
+    'assemble',
+    'protect',
+    'heat',
+    'feed',
+    'hold',
+    'wait',
+    'wipe',
+    'flush',
+  ],
+  press: ['cut', 'ream', 'deburr', 'clean', 'mark', 'insert', 'press', 'check'],
   'push-fit': ['cut', 'ream?', 'deburr', 'clean', 'liner?', 'mark', 'insert', 'lock', 'tug'],
-  'compression': ['cut', 'ream?', 'deburr', 'clean', 'nut', 'olive', 'liner?', 'mark', ...END],
-  'crimp': ['cut', 'clean', 'ring', 'mark', 'insert', 'assemble', 'press', 'gauge'],
-  'clamp': ['cut', 'clean', 'ring', 'mark', 'insert', 'assemble', 'press', 'check'],
-  'expansion': [...RING, 'expand', 'insert', 'hold', 'wait', 'check'],
+  compression: ['cut', 'ream?', 'deburr', 'clean', 'nut', 'olive', 'liner?', 'mark', ...END],
+  crimp: ['cut', 'clean', 'ring', 'mark', 'insert', 'assemble', 'press', 'gauge'],
+  clamp: ['cut', 'clean', 'ring', 'mark', 'insert', 'assemble', 'press', 'check'],
+  expansion: [...RING, 'expand', 'insert', 'hold', 'wait', 'check'],
   'sliding-sleeve': [...RING, 'expand', 'insert', 'press', 'check'],
   'ml-press': ['cut', 'deburr', 'clean', 'mark', 'insert', 'press', 'check'],
   'ml-compression': ['cut', 'deburr', 'nut', 'mark', 'insert', 'assemble', 'tighten', 'check'],
@@ -27,9 +42,21 @@ const PLACES: Readonly<Record<SocketMethod, readonly string[]>> = {
 const UNION_END = ['check', 'tighten-2']
 
 /** Id of the step that stood at a place (0 is the first); null where there was none. */
-export function stepAtPlace(method: Method, pipe: string | null, threadSeal: Policy['threadSeal'], place: number): string | null {
+export function stepAtPlace(
+  method: Method,
+  pipe: string | null,
+  threadSeal: Policy['threadSeal'],
+  place: number,
+): string | null {
   if (isByThread(method)) {
-    const ids = ['clean', ...(threadSeal === 'paste' ? [] : ['tape']), ...(threadSeal === 'tape' ? [] : ['paste']), 'assemble', 'tighten', ...(method === 'union' ? UNION_END : [])]
+    const ids = [
+      'clean',
+      ...(threadSeal === 'paste' ? [] : ['tape']),
+      ...(threadSeal === 'tape' ? [] : ['paste']),
+      'assemble',
+      'tighten',
+      ...(method === 'union' ? UNION_END : []),
+    ]
     return ids[place] ?? null
   }
   if (pipe === null) return null

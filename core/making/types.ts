@@ -2,7 +2,39 @@ import type { Note } from '#core/base'
 import type { EndFacts, Region } from '#core/catalogue'
 import { METHODS, type Conditions, type Method, type Policy, type Verdict } from '#core/joints'
 
-export const STEP_CODES = ['cut', 'ream', 'deburr', 'clean', 'ring', 'nut', 'olive', 'liner', 'mark', 'flux', 'protect', 'assemble', 'heat', 'feed', 'wait', 'wipe', 'insert', 'press', 'expand', 'hold', 'lock', 'tug', 'tape', 'paste', 'tighten', 'prime', 'cement', 'cure', 'gauge', 'check', 'flush'] as const
+export const STEP_CODES = [
+  'cut',
+  'ream',
+  'deburr',
+  'clean',
+  'ring',
+  'nut',
+  'olive',
+  'liner',
+  'mark',
+  'flux',
+  'protect',
+  'assemble',
+  'heat',
+  'feed',
+  'wait',
+  'wipe',
+  'insert',
+  'press',
+  'expand',
+  'hold',
+  'lock',
+  'tug',
+  'tape',
+  'paste',
+  'tighten',
+  'prime',
+  'cement',
+  'cure',
+  'gauge',
+  'check',
+  'flush',
+] as const
 export type StepCode = (typeof STEP_CODES)[number]
 
 /** Methods that can be made step by step. */
@@ -29,7 +61,7 @@ export interface MakeQuestion extends EndFacts {
   /** Least temperature the expander works at by its own paper, degC. */
   leastAmbient?: number
   /** A coupling without a stop: its length and the gap between the pipe ends, mm. */
-  slip?: { length: number, gap: number }
+  slip?: { length: number; gap: number }
   /** What is joined to the same fitting, or lies so near that heat reaches it. */
   near?: readonly Near[]
 }
@@ -73,7 +105,11 @@ export interface Step {
   caution?: string
 }
 
-export interface Consumable { item: string, quantity: number, unit: string }
+export interface Consumable {
+  item: string
+  quantity: number
+  unit: string
+}
 
 export interface MakeAnswer {
   /** `held`: what stands in `stop` is seen to before anything is cut. */
@@ -82,8 +118,8 @@ export interface MakeAnswer {
   marks: Mark[]
   steps: Step[]
   consumables: Consumable[]
-  seconds: { work: number, wait: number }
+  seconds: { work: number; wait: number }
   /** Outside diameter of a finished ring, mm. */
-  gauge?: { go: number, noGo: number }
+  gauge?: { go: number; noGo: number }
   cautions: Note[]
 }

@@ -20,7 +20,13 @@ export const countBody = z.strictObject({
 export type CountRecord = z.output<typeof countBody>
 
 /** What the joints of a job take of one item, made and open. */
-export interface Need { item: string, unit: string, made: number, open: number, joints: { joint: JointRecord, quantity: number }[] }
+export interface Need {
+  item: string
+  unit: string
+  made: number
+  open: number
+  joints: { joint: JointRecord; quantity: number }[]
+}
 
 type CountRules = CardRules & Pick<JobRecord, 'joints'>
 
@@ -33,7 +39,7 @@ export function needsOf(job: CountRules): Need[] {
       for (const { item, quantity, unit } of answer.value.consumables) {
         const need = needs.get(item) ?? { item, unit, made: 0, open: 0, joints: [] }
         need[isMade(joint) ? 'made' : 'open'] += quantity
-        const own = need.joints.find(one => one.joint.id === joint.id)
+        const own = need.joints.find((one) => one.joint.id === joint.id)
         if (own) own.quantity += quantity
         else need.joints.push({ joint, quantity })
         needs.set(item, need)
@@ -44,7 +50,13 @@ export function needsOf(job: CountRules): Need[] {
 }
 
 /** How a count stands: fewer back is what was spoilt; more back than can be is what joints may lack. */
-export interface CountState { need: Need, count: CountRecord | null, spoilt: number, over: number, doubted: JointRecord[] }
+export interface CountState {
+  need: Need
+  count: CountRecord | null
+  spoilt: number
+  over: number
+  doubted: JointRecord[]
+}
 
 /** Cement and tape are used by eye; what is taken by the piece tells of a joint, and so does wire that nobody fed. */
 const isCounted = ({ unit }: Pick<Need, 'unit'>): boolean => unit === 'piece' || unit === 'set' || unit === 'mm'
@@ -53,7 +65,7 @@ const isCounted = ({ unit }: Pick<Need, 'unit'>): boolean => unit === 'piece' ||
 export const LEAST_WIRE = 0.5
 
 /** How many too many came back, and how many too few, of what made joints took. */
-function tally({ unit, made }: Need, count: CountRecord | null): { over: number, spoilt: number } {
+function tally({ unit, made }: Need, count: CountRecord | null): { over: number; spoilt: number } {
   if (count === null || count.back === null) return { over: 0, spoilt: 0 }
   const used = count.out - count.back
   if (unit === 'mm') return { over: used < made * LEAST_WIRE ? made - used : 0, spoilt: 0 }
@@ -62,13 +74,26 @@ function tally({ unit, made }: Need, count: CountRecord | null): { over: number,
 
 /** Every item that can be counted, with what its count tells. */
 export function countStates(job: CountRules & Pick<JobRecord, 'counts'>): CountState[] {
-  return needsOf(job).filter(isCounted).map((need): CountState => {
-    const count = job.counts.find(({ item }) => item === need.item) ?? null
-    const { over, spoilt } = tally(need, count)
-    return { need, count, over, spoilt, doubted: over > 0 ? need.joints.filter(({ joint }) => isMade(joint) && !count!.seen.includes(joint.id)).map(({ joint }) => joint) : [] }
-  })
+  return needsOf(job)
+    .filter(isCounted)
+    .map((need): CountState => {
+      const count = job.counts.find(({ item }) => item === need.item) ?? null
+      const { over, spoilt } = tally(need, count)
+      return {
+        need,
+        count,
+        over,
+        spoilt,
+        doubted:
+          over > 0
+            ? need.joints
+                .filter(({ joint }) => isMade(joint) && !count!.seen.includes(joint.id))
+                .map(({ joint }) => joint)
+            : [],
+      }
+    })
 }
 
 /** The items a made joint may lack, by the counts. */
 export const doubtsOf = (job: CountRules & Pick<JobRecord, 'counts'>, joint: Pick<JointRecord, 'id'>): CountState[] =>
-  (job.counts.length === 0 ? [] : countStates(job).filter(({ doubted }) => doubted.some(({ id }) => id === joint.id)))
+  job.counts.length === 0 ? [] : countStates(job).filter(({ doubted }) => doubted.some(({ id }) => id === joint.id))

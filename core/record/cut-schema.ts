@@ -20,7 +20,16 @@ export const cutBody = z.strictObject({
   /** Lines whose pieces of this pipe are cut here, of this job or another. */
   sources: z.array(z.strictObject({ job: id, line: id })).max(40),
   /** Pieces typed at the bench, lengths as typed. */
-  extras: z.array(z.strictObject({ id, name: z.string().trim().max(40), length: typed, quantity: z.number().int().min(1).max(MOST_CUT_PIECES) })).max(400),
+  extras: z
+    .array(
+      z.strictObject({
+        id,
+        name: z.string().trim().max(40),
+        length: typed,
+        quantity: z.number().int().min(1).max(MOST_CUT_PIECES),
+      }),
+    )
+    .max(400),
   cutter: z.enum(CUTTERS),
   /** As typed; empty: what is typical of the cutter. */
   kerf: typed,
@@ -30,7 +39,16 @@ export const cutBody = z.strictObject({
   spare: typed,
   prefer: z.enum(['longest-left', 'least-waste']),
   /** Lengths on hand or to be bought; `quantity` null: as many as are wanted. Price of one, in the job's money. */
-  stock: z.array(z.strictObject({ id, length: typed, quantity: z.number().int().min(0).max(10_000).nullable(), price: z.number().min(0).max(100_000).nullable() })).max(MOST_STOCK_ROWS),
+  stock: z
+    .array(
+      z.strictObject({
+        id,
+        length: typed,
+        quantity: z.number().int().min(0).max(10_000).nullable(),
+        price: z.number().min(0).max(100_000).nullable(),
+      }),
+    )
+    .max(MOST_STOCK_ROWS),
   /** Offcuts that stay on the rack. */
   leave: z.array(id).max(500),
 })
@@ -40,8 +58,31 @@ const sum = z.strictObject({ taken: total, pieces: total, kept: total, scrap: to
 
 export const planBody = z.strictObject({
   id,
-  pieces: z.array(z.strictObject({ key, name: z.string().max(80), length: mm.positive(), left: mm.nullable(), right: mm.nullable(), bends: z.array(mm).max(40), line: id.nullable(), job: id.nullable() })).max(MOST_CUT_PIECES),
-  bars: z.array(z.strictObject({ id, from: z.enum(['new', 'rack', 'slip']), stock: id, length: mm.positive(), pieces: z.array(key).max(MOST_CUT_PIECES) })).max(MOST_CUT_PIECES),
+  pieces: z
+    .array(
+      z.strictObject({
+        key,
+        name: z.string().max(80),
+        length: mm.positive(),
+        left: mm.nullable(),
+        right: mm.nullable(),
+        bends: z.array(mm).max(40),
+        line: id.nullable(),
+        job: id.nullable(),
+      }),
+    )
+    .max(MOST_CUT_PIECES),
+  bars: z
+    .array(
+      z.strictObject({
+        id,
+        from: z.enum(['new', 'rack', 'slip']),
+        stock: id,
+        length: mm.positive(),
+        pieces: z.array(key).max(MOST_CUT_PIECES),
+      }),
+    )
+    .max(MOST_CUT_PIECES),
   kerf: mm.max(50),
   keep: mm,
   used: z.number().int().min(0),
@@ -59,9 +100,17 @@ export const cutPatch = cutBody.partial().extend({ version: z.number().int().min
 export const doneCutBody = z.strictObject({ id: ownId, bar: id, piece: key, length: mm.positive() })
 export const undoneCutBody = z.strictObject({ id: ownId })
 /** What lies there when the work stops and goes to the rack: the rest of a bar or a wrong cut, by its id, mm as measured. */
-export const finishBody = z.strictObject({ kept: z.array(z.strictObject({ id: ownId, rest: id, length: mm.positive(), place: z.string().trim().max(80) })).max(MOST_CUT_PIECES) })
+export const finishBody = z.strictObject({
+  kept: z
+    .array(z.strictObject({ id: ownId, rest: id, length: mm.positive(), place: z.string().trim().max(80) }))
+    .max(MOST_CUT_PIECES),
+})
 /** An offcut put on the rack by hand. */
-export const offcutBody = z.strictObject({ pipe: z.string().max(60), length: mm.positive(), place: z.string().trim().max(80) })
+export const offcutBody = z.strictObject({
+  pipe: z.string().max(60),
+  length: mm.positive(),
+  place: z.string().trim().max(80),
+})
 
 export type CutBody = z.output<typeof cutBody>
 export type DoneCutBody = z.output<typeof doneCutBody>

@@ -1,6 +1,20 @@
 import { fail, issue, ok, type Issue, type Result } from '#core/base'
 import { findPipe, getPipe, soldAs, unitSystemOf } from '#core/catalogue'
-import { CUTTER_KERF, findPlanFault, isRight, openPieces, restOf, restsOf, slipsOf, trueSum, type BenchPiece, type BenchPlan, type BenchSettings, type DoneCut, type StockRow } from '#core/cutting'
+import {
+  CUTTER_KERF,
+  findPlanFault,
+  isRight,
+  openPieces,
+  restOf,
+  restsOf,
+  slipsOf,
+  trueSum,
+  type BenchPiece,
+  type BenchPlan,
+  type BenchSettings,
+  type DoneCut,
+  type StockRow,
+} from '#core/cutting'
 import { fillPolicy } from '#core/joints'
 import { piecesOf, plainMessage } from '#core/run'
 import { formatDecimal, formatLength, parseLength, type UnitSystem } from '#core/units'
@@ -12,19 +26,39 @@ import type { CutRecord, JobRecord, OffcutRecord } from './types'
 /* What each piece of work makes of a cut sheet and of the rack, asked on the tablet and by the server alike: see `work.ts`. */
 
 /** Why a finished sheet is not changed. */
-export const FINISHED: Issue = issue('impossible', 'cut', 'This sheet is finished and its rests are on the rack. Begin another for what is still to cut.')
+export const FINISHED: Issue = issue(
+  'impossible',
+  'cut',
+  'This sheet is finished and its rests are on the rack. Begin another for what is still to cut.',
+)
 /** Why a cut of one plan is not counted for another. */
-export const OTHER_PLAN: Issue = issue('impossible', 'plan', 'The rest was planned anew meanwhile. Look at the bars as they are now, then enter that cut.')
+export const OTHER_PLAN: Issue = issue(
+  'impossible',
+  'plan',
+  'The rest was planned anew meanwhile. Look at the bars as they are now, then enter that cut.',
+)
 
 /** Most offcuts of the rack. */
 export const MOST_OFFCUTS = 500
 /** Most cut sheets of one job. */
 const MOST_CUTS = 100
-export const tooManyCuts = (count: number): Result<null> => (count < MOST_CUTS ? ok(null) : fail('too-many', 'cuts', `cuts: ${MOST_CUTS} cut sheets are on this job. Use one of them.`))
+export const tooManyCuts = (count: number): Result<null> =>
+  count < MOST_CUTS
+    ? ok(null)
+    : fail('too-many', 'cuts', `cuts: ${MOST_CUTS} cut sheets are on this job. Use one of them.`)
 
 /** A piece that cannot be cut yet, and why. */
-export interface WaitingPiece { name: string, why: string, line: string | null }
-export interface SheetPieces { pieces: BenchPiece[], waiting: WaitingPiece[], issues: Issue[], others: string[] }
+export interface WaitingPiece {
+  name: string
+  why: string
+  line: string | null
+}
+export interface SheetPieces {
+  pieces: BenchPiece[]
+  waiting: WaitingPiece[]
+  issues: Issue[]
+  others: string[]
+}
 
 /** A length as it was typed that may be left empty. */
 function readTyped(text: string, system: UnitSystem, path: string, usual: number): Result<number> {
@@ -38,24 +72,36 @@ function readTyped(text: string, system: UnitSystem, path: string, usual: number
  * The pieces of a sheet: of its lines as they are now, and typed ones. What has no length yet waits, with the reason;
  * `others` are pipes of those lines that want a sheet of their own.
  */
-export function piecesFor(job: JobRecord, sheet: Pick<CutBody, 'pipe' | 'sources' | 'extras' | 'spare'>, jobs: readonly JobRecord[]): SheetPieces {
+export function piecesFor(
+  job: JobRecord,
+  sheet: Pick<CutBody, 'pipe' | 'sources' | 'extras' | 'spare'>,
+  jobs: readonly JobRecord[],
+): SheetPieces {
   const system = unitSystemOf(job.region)
   const found: SheetPieces = { pieces: [], waiting: [], issues: [], others: [] }
   const spare = readTyped(sheet.spare, system, 'spare', 0)
   if (!spare.ok) found.issues.push(spare.error)
   sheet.sources.forEach(({ job: id, line: lineId }, i) => {
-    const from = id === job.id ? job : jobs.find(one => one.id === id)
-    const line = from?.lines.find(one => one.id === lineId)
+    const from = id === job.id ? job : jobs.find((one) => one.id === id)
+    const line = from?.lines.find((one) => one.id === lineId)
     if (!from || !line) {
-      found.issues.push(issue('unknown-id', `sources.${i}`, `sources.${i}: this line is not there any more, or its job is not on this tablet. Take it off the sheet, or open its job once.`))
+      found.issues.push(
+        issue(
+          'unknown-id',
+          `sources.${i}`,
+          `sources.${i}: this line is not there any more, or its job is not on this tablet. Take it off the sheet, or open its job once.`,
+        ),
+      )
       return
     }
     const isHook = fillPolicy(from.policy).bendMark === 'hook'
     const prefix = from === job ? `L${line.number}` : `${from.name.split(' ')[0]} L${line.number}`
     const { draft, survey } = surveyed(from, line)
-    for (const wrong of [...draft.issues, ...draft.rows.flatMap(row => (row.issue ? [row.issue] : []))].slice(0, 1)) found.waiting.push({ name: prefix, why: plainMessage(wrong), line: line.id })
+    for (const wrong of [...draft.issues, ...draft.rows.flatMap((row) => (row.issue ? [row.issue] : []))].slice(0, 1))
+      found.waiting.push({ name: prefix, why: plainMessage(wrong), line: line.id })
     if (!survey) return
-    for (const { piece } of survey.runs) if (!piece.ok) found.waiting.push({ name: prefix, why: plainMessage(piece.error), line: line.id })
+    for (const { piece } of survey.runs)
+      if (!piece.ok) found.waiting.push({ name: prefix, why: plainMessage(piece.error), line: line.id })
     for (const { piece } of piecesOf(draft, survey)) {
       if (piece.pipe !== sheet.pipe) {
         if (!found.others.includes(piece.pipe)) found.others.push(piece.pipe)
@@ -63,12 +109,21 @@ export function piecesFor(job: JobRecord, sheet: Pick<CutBody, 'pipe' | 'sources
       }
       const name = `${prefix} ${piece.id}`
       if (piece.cut === null) {
-        found.waiting.push({ name, why: 'a fitting\'s take-out has to be measured first', line: line.id })
+        found.waiting.push({ name, why: "a fitting's take-out has to be measured first", line: line.id })
         continue
       }
-      const bends = piece.marks.flatMap(mark => (mark.what === 'bend' ? [isHook ? mark.hook : mark.corner] : []))
+      const bends = piece.marks.flatMap((mark) => (mark.what === 'bend' ? [isHook ? mark.hook : mark.corner] : []))
       const depth = (end: 0 | 1) => (piece.ends[end].into === 'free' ? null : piece.ends[end].insertion)
-      found.pieces.push({ key: `${line.id}:${piece.id}`, name, length: piece.cut + (bends.length > 0 && spare.ok ? spare.value : 0), left: depth(0), right: depth(1), bends, line: line.id, job: from.id })
+      found.pieces.push({
+        key: `${line.id}:${piece.id}`,
+        name,
+        length: piece.cut + (bends.length > 0 && spare.ok ? spare.value : 0),
+        left: depth(0),
+        right: depth(1),
+        bends,
+        line: line.id,
+        job: from.id,
+      })
     }
   })
   sheet.extras.forEach((extra, i) => {
@@ -77,7 +132,17 @@ export function piecesFor(job: JobRecord, sheet: Pick<CutBody, 'pipe' | 'sources
       found.issues.push(read.error)
       return
     }
-    for (let n = 1; n <= extra.quantity; n++) found.pieces.push({ key: `${extra.id}:${n}`, name: `${extra.name || 'piece'}${extra.quantity > 1 ? ` ${n}` : ''}`, length: read.value.mm, left: null, right: null, bends: [], line: null, job: null })
+    for (let n = 1; n <= extra.quantity; n++)
+      found.pieces.push({
+        key: `${extra.id}:${n}`,
+        name: `${extra.name || 'piece'}${extra.quantity > 1 ? ` ${n}` : ''}`,
+        length: read.value.mm,
+        left: null,
+        right: null,
+        bends: [],
+        line: null,
+        job: null,
+      })
   })
   return found
 }
@@ -86,7 +151,10 @@ export function piecesFor(job: JobRecord, sheet: Pick<CutBody, 'pipe' | 'sources
 export const USUAL_KEEP_MM = 300
 
 /** A sheet's figures as typed, read; the first that cannot be read is named. */
-export function readSheet(job: Pick<JobRecord, 'region'>, sheet: Pick<CutBody, 'cutter' | 'kerf' | 'keep' | 'prefer' | 'stock'>): Result<BenchSettings & { stock: (StockRow & { price: number | null })[] }> {
+export function readSheet(
+  job: Pick<JobRecord, 'region'>,
+  sheet: Pick<CutBody, 'cutter' | 'kerf' | 'keep' | 'prefer' | 'stock'>,
+): Result<BenchSettings & { stock: (StockRow & { price: number | null })[] }> {
   const system = unitSystemOf(job.region)
   const kerf = readTyped(sheet.kerf, system, 'kerf', CUTTER_KERF[sheet.cutter].value!)
   if (!kerf.ok) return kerf
@@ -97,28 +165,47 @@ export function readSheet(job: Pick<JobRecord, 'region'>, sheet: Pick<CutBody, '
   for (const [i, row] of sheet.stock.entries()) {
     const length = parseLength(row.length, system, `stock.${i}.length`)
     if (!length.ok) return length
-    if (length.value.mm > 100_000) return fail('range', `stock.${i}.length`, `stock.${i}.length: up to ${formatLength(100_000, system)} in one length.`)
+    if (length.value.mm > 100_000)
+      return fail(
+        'range',
+        `stock.${i}.length`,
+        `stock.${i}.length: up to ${formatLength(100_000, system)} in one length.`,
+      )
     stock.push({ id: row.id, length: length.value.mm, quantity: row.quantity, price: row.price })
   }
   return ok({ kerf: kerf.value, keep: keep.value, prefer: sheet.prefer, stock })
 }
 
 /** Offcuts a sheet may be cut from: of its pipe, not promised elsewhere, not left alone. */
-export const rackFor = ({ rack }: Pick<JobRecord, 'rack'>, sheet: Pick<CutRecord, 'id' | 'pipe' | 'leave'>): OffcutRecord[] =>
-  rack.filter(({ id, pipe, promised }) => pipe === sheet.pipe && (promised === null || promised.cut === sheet.id) && !sheet.leave.includes(id))
+export const rackFor = (
+  { rack }: Pick<JobRecord, 'rack'>,
+  sheet: Pick<CutRecord, 'id' | 'pipe' | 'leave'>,
+): OffcutRecord[] =>
+  rack.filter(
+    ({ id, pipe, promised }) =>
+      pipe === sheet.pipe && (promised === null || promised.cut === sheet.id) && !sheet.leave.includes(id),
+  )
 
 /** The stock a sheet of a pipe begins with: that of the last sheet of the same pipe, else the length it is most often sold in. */
-export function usualStock(job: Pick<JobRecord, 'region' | 'cuts'>, pipe: string, newId: () => string): CutBody['stock'] {
-  const last = job.cuts.findLast(cut => cut.pipe === pipe && cut.stock.length > 0)
-  if (last) return last.stock.map(row => ({ ...row }))
+export function usualStock(
+  job: Pick<JobRecord, 'region' | 'cuts'>,
+  pipe: string,
+  newId: () => string,
+): CutBody['stock'] {
+  const last = job.cuts.findLast((cut) => cut.pipe === pipe && cut.stock.length > 0)
+  if (last) return last.stock.map((row) => ({ ...row }))
   const { length } = soldAs(getPipe(pipe), job.region)
-  const typed = job.region === 'us' ? `${Math.round(length.value! / 304.8)} ft` : `${formatDecimal(length.value! / 1000, 2)} m`
+  const typed =
+    job.region === 'us' ? `${Math.round(length.value! / 304.8)} ft` : `${formatDecimal(length.value! / 1000, 2)} m`
   return [{ id: newId(), length: typed, quantity: null, price: null }]
 }
 
 /** A cut sheet as it is begun, at version 1. */
 export const beginCut = (id: string, number: number, body: CutBody, { at, by }: Hand): Result<CutRecord> =>
-  changeCut({ ...body, id, number, plan: null, done: [], result: null, version: 1, updatedAt: at, updatedBy: by }, { pipe: body.pipe })
+  changeCut(
+    { ...body, id, number, plan: null, done: [], result: null, version: 1, updatedAt: at, updatedBy: by },
+    { pipe: body.pipe },
+  )
 
 /** A sheet with some fields changed; what is wrong in them is kept as typed. Fails once it is finished, and where another pipe is asked of one that is being cut. */
 export function changeCut(sheet: CutRecord, changes: Partial<CutBody>): Result<CutRecord> {
@@ -126,16 +213,25 @@ export function changeCut(sheet: CutRecord, changes: Partial<CutBody>): Result<C
   if (changes.pipe !== undefined) {
     const found = findPipe(changes.pipe, 'pipe')
     if (!found.ok) return found
-    if (changes.pipe !== sheet.pipe && sheet.done.length > 0) return fail('impossible', 'pipe', 'pipe: pieces of this sheet are cut already. Begin another sheet for another pipe.')
+    if (changes.pipe !== sheet.pipe && sheet.done.length > 0)
+      return fail(
+        'impossible',
+        'pipe',
+        'pipe: pieces of this sheet are cut already. Begin another sheet for another pipe.',
+      )
   }
-  return ok({ ...sheet, ...changes, ...(changes.pipe !== undefined && changes.pipe !== sheet.pipe ? { plan: null } : {}) })
+  return ok({
+    ...sheet,
+    ...changes,
+    ...(changes.pipe !== undefined && changes.pipe !== sheet.pipe ? { plan: null } : {}),
+  })
 }
 
 /** A plan taken for a sheet. Fails with `OTHER_PLAN` where bars that were begun are not in it, and where it does not hold or an offcut is promised elsewhere. */
 export function planCut({ rack }: Pick<JobRecord, 'rack'>, sheet: CutRecord, plan: BenchPlan): Result<CutRecord> {
   if (sheet.result) return { ok: false, error: FINISHED }
   const isThere = (bar: string) => {
-    const [was, now] = [sheet.plan, plan].map(one => one?.bars.find(({ id }) => id === bar))
+    const [was, now] = [sheet.plan, plan].map((one) => one?.bars.find(({ id }) => id === bar))
     return was && now && was.from === now.from && was.stock === now.stock && was.length === now.length
   }
   if (sheet.done.some(({ bar }) => !isThere(bar))) return { ok: false, error: OTHER_PLAN }
@@ -143,95 +239,178 @@ export function planCut({ rack }: Pick<JobRecord, 'rack'>, sheet: CutRecord, pla
   if (fault) return fail('impossible', 'plan', `plan: it does not hold, ${fault}.`)
   for (const [i, { from, stock, length, id }] of plan.bars.entries()) {
     if (from !== 'rack' || sheet.done.some(({ bar }) => bar === id)) continue
-    const offcut = rack.find(one => one.id === stock)
+    const offcut = rack.find((one) => one.id === stock)
     const path = `plan.bars.${i}.stock`
-    if (!offcut) return fail('impossible', path, `An offcut of ${formatDecimal(length, 1)} mm is not on the rack any more. Plan again without it.`)
-    if (offcut.promised && offcut.promised.cut !== sheet.id) return fail('impossible', path, `The offcut of ${formatDecimal(length, 1)} mm is promised to ${offcut.promised.name}, sheet C${offcut.promised.number}. Plan again without it.`)
-    if (Math.abs(offcut.length - length) > 0.01) return fail('impossible', path, `The offcut of ${formatDecimal(length, 1)} mm is ${formatDecimal(offcut.length, 1)} mm by now. Plan again.`)
+    if (!offcut)
+      return fail(
+        'impossible',
+        path,
+        `An offcut of ${formatDecimal(length, 1)} mm is not on the rack any more. Plan again without it.`,
+      )
+    if (offcut.promised && offcut.promised.cut !== sheet.id)
+      return fail(
+        'impossible',
+        path,
+        `The offcut of ${formatDecimal(length, 1)} mm is promised to ${offcut.promised.name}, sheet C${offcut.promised.number}. Plan again without it.`,
+      )
+    if (Math.abs(offcut.length - length) > 0.01)
+      return fail(
+        'impossible',
+        path,
+        `The offcut of ${formatDecimal(length, 1)} mm is ${formatDecimal(offcut.length, 1)} mm by now. Plan again.`,
+      )
   }
   return ok({ ...sheet, plan })
 }
 
 /** A cut that was made, right or wrong. Entering one twice changes nothing. */
-export function enterCut(sheet: CutRecord, { id, bar, piece, length }: DoneCutBody, { at, by }: Hand): Result<CutRecord> {
-  if (sheet.done.some(cut => cut.id === id)) return ok(sheet)
+export function enterCut(
+  sheet: CutRecord,
+  { id, bar, piece, length }: DoneCutBody,
+  { at, by }: Hand,
+): Result<CutRecord> {
+  if (sheet.done.some((cut) => cut.id === id)) return ok(sheet)
   if (sheet.result) return { ok: false, error: FINISHED }
-  const [on, wanted] = [sheet.plan?.bars.find(one => one.id === bar), sheet.plan?.pieces.find(one => one.key === piece)]
+  const [on, wanted] = [
+    sheet.plan?.bars.find((one) => one.id === bar),
+    sheet.plan?.pieces.find((one) => one.key === piece),
+  ]
   if (!sheet.plan || !on || !wanted) return { ok: false, error: OTHER_PLAN }
   // Two hands at one bench: the piece is there, another of it is not wanted.
-  if (sheet.done.some(cut => cut.piece === piece && isRight(sheet.plan!.pieces, cut))) return fail('impossible', 'piece', `piece: ${wanted.name} is cut already.`)
+  if (sheet.done.some((cut) => cut.piece === piece && isRight(sheet.plan!.pieces, cut)))
+    return fail('impossible', 'piece', `piece: ${wanted.name} is cut already.`)
   const rest = restOf(on, sheet.done, sheet.plan.kerf)
-  if (length > rest + 1) return fail('range', 'length', `length: ${formatDecimal(length, 1)} mm is longer than what is left of this bar, ${formatDecimal(rest, 1)} mm.`)
+  if (length > rest + 1)
+    return fail(
+      'range',
+      'length',
+      `length: ${formatDecimal(length, 1)} mm is longer than what is left of this bar, ${formatDecimal(rest, 1)} mm.`,
+    )
   return ok({ ...sheet, done: [...sheet.done, { id, bar, piece, length, at, by }] })
 }
 
 /** The last cut taken back: it was entered by mistake. One whose rest is planned already stays. */
 export function takeBackCut(sheet: CutRecord, id: string): Result<CutRecord> {
-  const cut = sheet.done.find(one => one.id === id)
+  const cut = sheet.done.find((one) => one.id === id)
   if (!cut) return ok(sheet)
   if (sheet.result) return { ok: false, error: FINISHED }
-  if (sheet.plan?.slips.includes(id)) return fail('impossible', 'cut', 'The rest is planned from that cut. It stays as it was entered.')
-  return ok({ ...sheet, done: sheet.done.filter(one => one.id !== id) })
+  if (sheet.plan?.slips.includes(id))
+    return fail('impossible', 'cut', 'The rest is planned from that cut. It stays as it was entered.')
+  return ok({ ...sheet, done: sheet.done.filter((one) => one.id !== id) })
 }
 
 /** The sheet closed: what was taken, what went to the rack, what is scrap, beside what was planned. */
 export function finishCut(sheet: CutRecord, { kept }: FinishBody, { at, by }: Hand): Result<CutRecord> {
   if (sheet.result) return ok(sheet)
   const { plan, done } = sheet
-  if (!plan || done.length === 0) return fail('missing', 'done', 'Nothing is cut yet. Tick a cut first, or take the sheet out.')
+  if (!plan || done.length === 0)
+    return fail('missing', 'done', 'Nothing is cut yet. Tick a cut first, or take the sheet out.')
   const rests = restsOf(plan, done)
   for (const [i, { rest, length }] of kept.entries()) {
-    const found = rests.find(one => one.id === rest)
+    const found = rests.find((one) => one.id === rest)
     if (!found) return fail('unknown-id', `kept.${i}.rest`, `kept.${i}.rest: there is no such rest on this bench.`)
-    if (length > found.length + 10) return fail('range', `kept.${i}.length`, `kept.${i}.length: no more than ${formatDecimal(found.length, 1)} mm can be left there. Measure it again.`)
+    if (length > found.length + 10)
+      return fail(
+        'range',
+        `kept.${i}.length`,
+        `kept.${i}.length: no more than ${formatDecimal(found.length, 1)} mm can be left there. Measure it again.`,
+      )
   }
-  const sum = trueSum(plan, done, kept.reduce((all, { length }) => all + length, 0))
+  const sum = trueSum(
+    plan,
+    done,
+    kept.reduce((all, { length }) => all + length, 0),
+  )
   return ok({ ...sheet, result: { at, by, sum, first: plan.first, kept, uncut: openPieces(plan.pieces, done).length } })
 }
 
 /** The rack once a sheet stands as it does: what its plan takes is promised to it; when it is finished, what was begun is gone and what was kept is there. */
-export function rackAfter(rack: readonly OffcutRecord[], job: Pick<JobRecord, 'id' | 'name'>, sheet: CutRecord | null, cut: string): OffcutRecord[] {
+export function rackAfter(
+  rack: readonly OffcutRecord[],
+  job: Pick<JobRecord, 'id' | 'name'>,
+  sheet: CutRecord | null,
+  cut: string,
+): OffcutRecord[] {
   const bars = sheet?.plan?.bars.filter(({ from }) => from === 'rack') ?? []
   const begun = new Set(bars.filter(({ id }) => sheet!.done.some(({ bar }) => bar === id)).map(({ stock }) => stock))
   const isWanted = (id: string) => !sheet?.result && bars.some(({ stock }) => stock === id)
-  const after = rack.filter(({ id }) => !(sheet?.result && begun.has(id))).map((offcut): OffcutRecord => {
-    if (isWanted(offcut.id)) return { ...offcut, promised: { job: job.id, name: job.name, cut, number: sheet!.number } }
-    return offcut.promised?.cut === cut ? { ...offcut, promised: null } : offcut
-  })
-  for (const { id, length, place } of sheet?.result?.kept ?? []) if (!rack.some(one => one.id === id)) after.push({ id, pipe: sheet!.pipe, length, place, job: job.id, from: `${job.name}, C${sheet!.number}`, at: sheet!.result!.at, by: sheet!.result!.by, promised: null })
+  const after = rack
+    .filter(({ id }) => !(sheet?.result && begun.has(id)))
+    .map((offcut): OffcutRecord => {
+      if (isWanted(offcut.id))
+        return { ...offcut, promised: { job: job.id, name: job.name, cut, number: sheet!.number } }
+      return offcut.promised?.cut === cut ? { ...offcut, promised: null } : offcut
+    })
+  for (const { id, length, place } of sheet?.result?.kept ?? [])
+    if (!rack.some((one) => one.id === id))
+      after.push({
+        id,
+        pipe: sheet!.pipe,
+        length,
+        place,
+        job: job.id,
+        from: `${job.name}, C${sheet!.number}`,
+        at: sheet!.result!.at,
+        by: sheet!.result!.by,
+        promised: null,
+      })
   return after
 }
 
 /** An offcut put on the rack, or set right there. Fails where it is promised and would change its length, and where the rack is full. */
-export function putOffcut(job: Pick<JobRecord, 'id' | 'name' | 'rack'>, id: string, body: OffcutBody, { at, by }: Hand): Result<OffcutRecord> {
+export function putOffcut(
+  job: Pick<JobRecord, 'id' | 'name' | 'rack'>,
+  id: string,
+  body: OffcutBody,
+  { at, by }: Hand,
+): Result<OffcutRecord> {
   const found = findPipe(body.pipe, 'pipe')
   if (!found.ok) return found
-  const before = job.rack.find(one => one.id === id)
-  if (!before && job.rack.length >= MOST_OFFCUTS) return fail('too-many', 'rack', `rack: ${MOST_OFFCUTS} offcuts are on it. Take some off that are gone.`)
-  if (before?.promised && (before.length !== body.length || before.pipe !== body.pipe)) return fail('impossible', 'length', `length: this offcut is promised to ${before.promised.name}, sheet C${before.promised.number}. Leave it out there first.`)
+  const before = job.rack.find((one) => one.id === id)
+  if (!before && job.rack.length >= MOST_OFFCUTS)
+    return fail('too-many', 'rack', `rack: ${MOST_OFFCUTS} offcuts are on it. Take some off that are gone.`)
+  if (before?.promised && (before.length !== body.length || before.pipe !== body.pipe))
+    return fail(
+      'impossible',
+      'length',
+      `length: this offcut is promised to ${before.promised.name}, sheet C${before.promised.number}. Leave it out there first.`,
+    )
   return ok(before ? { ...before, ...body } : { id, ...body, job: job.id, from: job.name, at, by, promised: null })
 }
 
 /** Whether an offcut may be taken off the rack. */
 export const offRack = (offcut: OffcutRecord): Result<null> =>
-  (offcut.promised ? fail('impossible', 'offcut', `This offcut is promised to ${offcut.promised.name}, sheet C${offcut.promised.number}. Leave it out there first.`) : ok(null))
+  offcut.promised
+    ? fail(
+        'impossible',
+        'offcut',
+        `This offcut is promised to ${offcut.promised.name}, sheet C${offcut.promised.number}. Leave it out there first.`,
+      )
+    : ok(null)
 
 /** How far a sheet is: cuts made of cuts there are; null while it has no plan. */
-export const progressOf = ({ plan, done }: Pick<CutRecord, 'plan' | 'done'>): { made: number, of: number } | null =>
+export const progressOf = ({ plan, done }: Pick<CutRecord, 'plan' | 'done'>): { made: number; of: number } | null =>
   plan && { made: plan.pieces.length - openPieces(plan.pieces, done).length, of: plan.pieces.length }
 
 /** What a plan no longer fits, in words: pieces whose length has changed, that are new or gone, and a wrong cut not planned around. */
-export function staleness(plan: BenchPlan, pieces: readonly BenchPiece[], done: readonly DoneCut[], settings: Pick<BenchSettings, 'kerf' | 'keep'> | null): string[] {
-  const now = new Map(pieces.map(piece => [piece.key, piece]))
-  const was = new Map(plan.pieces.map(piece => [piece.key, piece]))
+export function staleness(
+  plan: BenchPlan,
+  pieces: readonly BenchPiece[],
+  done: readonly DoneCut[],
+  settings: Pick<BenchSettings, 'kerf' | 'keep'> | null,
+): string[] {
+  const now = new Map(pieces.map((piece) => [piece.key, piece]))
+  const was = new Map(plan.pieces.map((piece) => [piece.key, piece]))
   const words: string[] = []
   for (const piece of pieces) {
     const before = was.get(piece.key)
     if (!before) words.push(`${piece.name} is new`)
-    else if (Math.abs(before.length - piece.length) > 0.05) words.push(`${piece.name} is ${formatDecimal(piece.length, 1)} now, was ${formatDecimal(before.length, 1)}`)
+    else if (Math.abs(before.length - piece.length) > 0.05)
+      words.push(`${piece.name} is ${formatDecimal(piece.length, 1)} now, was ${formatDecimal(before.length, 1)}`)
   }
   for (const piece of plan.pieces) if (!now.has(piece.key)) words.push(`${piece.name} is not wanted any more`)
-  if (settings && settings.kerf !== plan.kerf) words.push(`a cut takes ${formatDecimal(settings.kerf, 1)} now, was ${formatDecimal(plan.kerf, 1)}`)
+  if (settings && settings.kerf !== plan.kerf)
+    words.push(`a cut takes ${formatDecimal(settings.kerf, 1)} now, was ${formatDecimal(plan.kerf, 1)}`)
   if (settings && settings.keep !== plan.keep) words.push('the shortest rest to keep has changed')
   if (slipsOf(plan, done).some(({ id }) => !plan.slips.includes(id))) words.push('a cut came out wrong')
   return words

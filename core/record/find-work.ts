@@ -12,36 +12,59 @@ import type { FindRecord, JobRecord, PhotoRecord } from './types'
 export type FindRules = Pick<JobRecord, 'region' | 'year'>
 
 /** Who did something, and when, ISO 8601. */
-export interface Hand { at: string, by: string }
+export interface Hand {
+  at: string
+  by: string
+}
 
 /** A find with some fields changed; another pipe than before is a verdict of its own. Fails at `pipe` where the catalogue has no such pipe. */
-export function changeFind(rules: FindRules, find: FindRecord, changes: Partial<FindBody>, hand: Hand): Result<FindRecord> {
+export function changeFind(
+  rules: FindRules,
+  find: FindRecord,
+  changes: Partial<FindBody>,
+  hand: Hand,
+): Result<FindRecord> {
   if (changes.pipe) {
     const found = findPipe(changes.pipe, 'pipe')
     if (!found.ok) return found
   }
   const after: FindRecord = { ...find, ...changes }
   if (after.pipe === find.pipe) return ok(after)
-  return ok({ ...after, verdicts: [...find.verdicts, { pipe: after.pipe, probability: after.pipe === null ? null : probabilityOf(rules, after, after.pipe), ...hand }] })
+  return ok({
+    ...after,
+    verdicts: [
+      ...find.verdicts,
+      { pipe: after.pipe, probability: after.pipe === null ? null : probabilityOf(rules, after, after.pipe), ...hand },
+    ],
+  })
 }
 
 /** A find as it is begun, at version 1. */
 export const beginFind = (rules: FindRules, id: string, body: FindBody, hand: Hand): Result<FindRecord> =>
-  changeFind(rules, { ...body, pipe: null, id, version: 1, photos: [], verdicts: [], updatedAt: hand.at, updatedBy: hand.by }, body, hand)
+  changeFind(
+    rules,
+    { ...body, pipe: null, id, version: 1, photos: [], verdicts: [], updatedAt: hand.at, updatedBy: hand.by },
+    body,
+    hand,
+  )
 
 /** How likely a find is a pipe, by all that was checked at it; null where its checks cannot be weighed together. */
 function probabilityOf({ region, year }: FindRules, find: FindRecord, pipe: string): number | null {
   const { checks } = readFind(find, region)
   const answer = identifyPipe({ region, ...(year === null ? {} : { year }), checks })
-  return answer.ok ? answer.value.candidates.find(candidate => candidate.pipe === pipe)?.probability ?? 0 : null
+  return answer.ok ? (answer.value.candidates.find((candidate) => candidate.pipe === pipe)?.probability ?? 0) : null
 }
 
 /** A photo put to a find. Twice the same changes nothing; over `MOST_PHOTOS` is `too-many`. */
 export function addPhoto(find: FindRecord, photo: PhotoRecord): Result<FindRecord> {
   if (find.photos.some(({ id }) => id === photo.id)) return ok(find)
-  if (find.photos.length >= MOST_PHOTOS) return fail('too-many', 'photo', `photo: ${MOST_PHOTOS} are on this find. Take one off first.`)
+  if (find.photos.length >= MOST_PHOTOS)
+    return fail('too-many', 'photo', `photo: ${MOST_PHOTOS} are on this find. Take one off first.`)
   return ok({ ...find, photos: [...find.photos, photo] })
 }
 
 /** A photo taken off a find. */
-export const dropPhoto = (find: FindRecord, id: string): FindRecord => ({ ...find, photos: find.photos.filter(photo => photo.id !== id) })
+export const dropPhoto = (find: FindRecord, id: string): FindRecord => ({
+  ...find,
+  photos: find.photos.filter((photo) => photo.id !== id),
+})

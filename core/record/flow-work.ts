@@ -11,20 +11,27 @@ import type { LineRecord } from './types'
 /** Methods whose fitting goes into the tube and narrows it. */
 const INSERTS: ReadonlySet<Method> = new Set<Method>(['crimp', 'clamp', 'sliding-sleeve', 'ml-press', 'ml-compression'])
 /** Whether a tube end has an insert pushed into it. */
-const hasInsert = (mouth: LaidLeg['mouths'][number]): boolean => mouth !== null && mouth.kind !== 'free' && INSERTS.has(mouth.method)
+const hasInsert = (mouth: LaidLeg['mouths'][number]): boolean =>
+  mouth !== null && mouth.kind !== 'free' && INSERTS.has(mouth.method)
 const isFitting = (kind: string): kind is LineFitting => (LINE_FITTINGS as readonly string[]).includes(kind)
 
 /** One leg of the way the water takes: what it loses, and how fast it runs. */
-export interface FlowLeg { leg: number, from: number, to: number, name: string, answer: FlowAnswer }
+export interface FlowLeg {
+  leg: number
+  from: number
+  to: number
+  name: string
+  answer: FlowAnswer
+}
 export interface LineFlow {
   /** l/s */
   flow: number
   /** From the start to the farthest end, mm along it. */
   legs: FlowLeg[]
   /** Pressure lost up to a place: steps stand at fittings. mm and bar. */
-  lost: { at: number, bar: number }[]
+  lost: { at: number; bar: number }[]
   /** Narrow places: inserts at tube ends. */
-  inserts: { at: number, bore: number, velocity: number, limit: number }[]
+  inserts: { at: number; bore: number; velocity: number; limit: number }[]
   drop: number
   isOver: boolean
 }
@@ -32,7 +39,7 @@ export interface LineFlow {
 /** The way from the start to the end that is farthest along the tube. */
 function longestWay(laid: readonly LaidLeg[]): LaidLeg[] {
   const reach = (leg: LaidLeg): LaidLeg[] => {
-    const ways = leg.children.map(child => reach(laid[child]!))
+    const ways = leg.children.map((child) => reach(laid[child]!))
     const length = (way: readonly LaidLeg[]) => way.reduce((sum, one) => sum + one.length, 0)
     return [leg, ...(ways.sort((a, b) => length(b) - length(a))[0] ?? [])]
   }
@@ -44,7 +51,11 @@ function longestWay(laid: readonly LaidLeg[]): LaidLeg[] {
 function fittingsOf({ mouths: [begin, end] }: LaidLeg): NonNullable<FlowQuestion['fittings']>[number][] {
   const inserts = [begin, end].filter(hasInsert).length
   return [
-    ...(end === null ? [{ fitting: 'bend' as const, quantity: 1 }] : isFitting(end.kind) ? [{ fitting: end.kind, quantity: 1 }] : []),
+    ...(end === null
+      ? [{ fitting: 'bend' as const, quantity: 1 }]
+      : isFitting(end.kind)
+        ? [{ fitting: end.kind, quantity: 1 }]
+        : []),
     ...(inserts > 0 ? [{ fitting: 'insert' as const, quantity: inserts }] : []),
   ]
 }
@@ -72,10 +83,24 @@ export function lineFlow(job: LineRules, line: LineRecord): Result<LineFlow | nu
     const [begin, end] = leg.mouths
     if (answer.insert && hasInsert(begin)) inserts.push({ at, ...answer.insert, limit: answer.limit })
     if (answer.insert && hasInsert(end)) inserts.push({ at: at + leg.length, ...answer.insert, limit: answer.limit })
-    legs.push({ leg: leg.index, from: at, to: at + leg.length, name: draft.question.legs[leg.index]?.name ?? `leg ${leg.index + 1}`, answer })
+    legs.push({
+      leg: leg.index,
+      from: at,
+      to: at + leg.length,
+      name: draft.question.legs[leg.index]?.name ?? `leg ${leg.index + 1}`,
+      answer,
+    })
     at += leg.length
     lost.push({ at, bar: bar + straight.value.drop }, { at, bar: bar + answer.drop })
     bar += answer.drop
   }
-  return ok({ flow: flow.value, legs, lost, inserts, drop: bar, isOver: legs.some(({ answer }) => answer.verdict === 'over') || inserts.some(({ velocity, limit }) => velocity > limit) })
+  return ok({
+    flow: flow.value,
+    legs,
+    lost,
+    inserts,
+    drop: bar,
+    isOver:
+      legs.some(({ answer }) => answer.verdict === 'over') || inserts.some(({ velocity, limit }) => velocity > limit),
+  })
 }

@@ -10,9 +10,39 @@ export { instrumentOf, LENGTH_ANSWERS, MEANS, readDiameter, readFind, readLength
 export type { FindReading, LengthAnswer, LengthReading, Means, Reading } from './reading'
 export { restingOn, shiftedEnds } from './rests'
 export type { Shifted } from './rests'
-export { beginCut, changeCut, enterCut, finishCut, FINISHED, MOST_OFFCUTS, offRack, OTHER_PLAN, piecesFor, planCut, progressOf, putOffcut, rackAfter, rackFor, readSheet, staleness, takeBackCut, tooManyCuts, USUAL_KEEP_MM, usualStock } from './cut-work'
+export {
+  beginCut,
+  changeCut,
+  enterCut,
+  finishCut,
+  FINISHED,
+  MOST_OFFCUTS,
+  offRack,
+  OTHER_PLAN,
+  piecesFor,
+  planCut,
+  progressOf,
+  putOffcut,
+  rackAfter,
+  rackFor,
+  readSheet,
+  staleness,
+  takeBackCut,
+  tooManyCuts,
+  USUAL_KEEP_MM,
+  usualStock,
+} from './cut-work'
 export type { SheetPieces, WaitingPiece } from './cut-work'
-export { cutPatch, doneCutBody, finishBody, MOST_CUT_PIECES, newCut, offcutBody, planBody, undoneCutBody } from './cut-schema'
+export {
+  cutPatch,
+  doneCutBody,
+  finishBody,
+  MOST_CUT_PIECES,
+  newCut,
+  offcutBody,
+  planBody,
+  undoneCutBody,
+} from './cut-schema'
 export type { CutBody, DoneCutBody, FinishBody, OffcutBody } from './cut-schema'
 export { fixLine, fixProgress, fixSettings, setSupport, supportOrder, USUAL_INSTALLED_C } from './fix-work'
 export type { FixedLine, FixGroup, FixSettings, LineSupport, SupportOrder } from './fix-work'
@@ -23,15 +53,63 @@ export type { BentPiece } from './bend-work'
 export { beginLine, changeLine, draftLine, isLineRight, MOST_LINES, surveyed, tooManyLines, tubesOf } from './line-work'
 export type { LineRules } from './line-work'
 export { LINE_FILE_VERSION, lineFileSchema, readLineFile, writeLineFile } from './line-file'
-export { clashBody, faultBody, findPatch, jointPatch, linePatch, newFind, newJob, newJoint, newLine, newPhoto, signoffBody, reopenBody, stepPlace, tickBody } from './schema'
-export type { ClashBody, FaultBody, FindBody, JobBody, JointBody, JointInput, LineBody, LineInput, PhotoBody, ReopenBody, SignoffBody, StepPlace, TickBody } from './schema'
+export {
+  clashBody,
+  faultBody,
+  findPatch,
+  jointPatch,
+  linePatch,
+  newFind,
+  newJob,
+  newJoint,
+  newLine,
+  newPhoto,
+  signoffBody,
+  reopenBody,
+  stepPlace,
+  tickBody,
+} from './schema'
+export type {
+  ClashBody,
+  FaultBody,
+  FindBody,
+  JobBody,
+  JointBody,
+  JointInput,
+  LineBody,
+  LineInput,
+  PhotoBody,
+  ReopenBody,
+  SignoffBody,
+  StepPlace,
+  TickBody,
+} from './schema'
 export { comingBack, dayWords } from './come-back'
 export type { ComingBack } from './come-back'
 export { countStates, doubtsOf, needsOf } from './counts'
 export type { CountRecord, CountState, Need } from './counts'
 export { isMade, standingSignoff, statusOf } from './types'
 export { cardsOf } from './cards'
-export type { AsideRecord, ClashRecord, CutRecord, CutResult, FaultRecord, FindRecord, JobRecord, JointRecord, JointStatus, LineRecord, MarkRecord, OffcutRecord, PhotoRecord, ReopeningRecord, SignoffRecord, TickRecord, TimerRecord, VerdictRecord } from './types'
+export type {
+  AsideRecord,
+  ClashRecord,
+  CutRecord,
+  CutResult,
+  FaultRecord,
+  FindRecord,
+  JobRecord,
+  JointRecord,
+  JointStatus,
+  LineRecord,
+  MarkRecord,
+  OffcutRecord,
+  PhotoRecord,
+  ReopeningRecord,
+  SignoffRecord,
+  TickRecord,
+  TimerRecord,
+  VerdictRecord,
+} from './types'
 export { BLANK_FIND, completeJob, idByCode } from './upgrade'
 export { addPhoto, beginFind, changeFind, dropPhoto } from './find-work'
 export type { FindRules, Hand } from './find-work'
@@ -39,7 +117,19 @@ export { LEFT_CODES } from './left'
 export type { LeftCode } from './left'
 export { leftToSign, reopenJoint, signJoint, WATCH_SECONDS } from './sign'
 export type { Left } from './sign'
-export { cuttingStep, failStep, heldStep, isAt, OTHER_WAY, reusesOf, runTimer, SIGNED, stateOfStep, tickStep, UNDONE } from './steps'
+export {
+  cuttingStep,
+  failStep,
+  heldStep,
+  isAt,
+  OTHER_WAY,
+  reusesOf,
+  runTimer,
+  SIGNED,
+  stateOfStep,
+  tickStep,
+  UNDONE,
+} from './steps'
 export type { At, StepState } from './steps'
 export { endsNow, factsOfFind, suspectsOf } from './suspects'
 export type { DoubtedFind, Suspect, SuspectRules } from './suspects'

@@ -43,7 +43,13 @@ export const benderBody = z.strictObject({
   setback: z.number().positive().max(5000),
   springback: z.number().min(0).max(30),
   /** The test bend it came from. */
-  test: z.strictObject({ marks: z.tuple([z.number(), z.number()]), hook: z.number(), measures: z.tuple([z.number(), z.number()]), pulled: z.number(), angle: z.number() }),
+  test: z.strictObject({
+    marks: z.tuple([z.number(), z.number()]),
+    hook: z.number(),
+    measures: z.tuple([z.number(), z.number()]),
+    pulled: z.number(),
+    angle: z.number(),
+  }),
   /** Day it was made. */
   at: day,
 })
@@ -66,31 +72,50 @@ export type KitBody = z.output<typeof kitBody>
 
 /** The kit of a job as the rules of joints read it. */
 export const kitOf = ({ tools, fittings }: Pick<JobRecord, 'tools' | 'fittings'>): Kit => ({
-  ...(tools === null ? {} : { tools: tools.map(({ method, sizes }) => ({ method, ...(sizes.length > 0 ? { sizes } : {}) })) }),
-  measured: fittings.map(({ method, nominal, fitting, insertion, takeOut }) => ({ method, nominal, fitting, ...(insertion === null ? {} : { insertion }), ...(takeOut === null ? {} : { takeOut }) })),
+  ...(tools === null
+    ? {}
+    : { tools: tools.map(({ method, sizes }) => ({ method, ...(sizes.length > 0 ? { sizes } : {}) })) }),
+  measured: fittings.map(({ method, nominal, fitting, insertion, takeOut }) => ({
+    method,
+    nominal,
+    fitting,
+    ...(insertion === null ? {} : { insertion }),
+    ...(takeOut === null ? {} : { takeOut }),
+  })),
 })
 
 /** The bender of a job for a pipe, by its outside diameter: a former fits every wall of one size. */
 export function benderFor({ benders }: Pick<JobRecord, 'benders'>, pipe: string): Bender | undefined {
   const { od } = getPipe(pipe)
-  const found = benders.find(one => getPipe(one.pipe).od === od)
+  const found = benders.find((one) => getPipe(one.pipe).od === od)
   return found && { radius: found.radius, setback: found.setback, springback: found.springback }
 }
 
 /** Tools whose check is over on a day. */
-export const overdue = (tools: readonly ToolRecord[] | null, today: string): ToolRecord[] => (tools ?? []).filter(({ due }) => due !== null && due < today)
+export const overdue = (tools: readonly ToolRecord[] | null, today: string): ToolRecord[] =>
+  (tools ?? []).filter(({ due }) => due !== null && due < today)
 
 /** A job with some of its kit changed. Fails where one tool or one fitting is named twice. */
 export function changeKit(job: JobRecord, changes: Partial<KitBody>): Result<JobRecord> {
   const twice = (keys: readonly string[]) => keys.find((key, i) => keys.indexOf(key) !== i)
   const tool = twice((changes.tools ?? []).map(({ method }) => method))
   if (tool !== undefined) return fail('impossible', 'tools', `tools: ${tool} is named twice. Put its sizes on one.`)
-  const fitting = twice((changes.fittings ?? []).map(one => `${one.fitting} ${one.nominal}, ${one.method}`))
-  if (fitting !== undefined) return fail('impossible', 'fittings', `fittings: ${fitting} is there already. Change its figures, or name it differently.`)
+  const fitting = twice((changes.fittings ?? []).map((one) => `${one.fitting} ${one.nominal}, ${one.method}`))
+  if (fitting !== undefined)
+    return fail(
+      'impossible',
+      'fittings',
+      `fittings: ${fitting} is there already. Change its figures, or name it differently.`,
+    )
   const count = twice((changes.counts ?? []).map(({ item }) => item))
   if (count !== undefined) return fail('impossible', 'counts', `counts: ${count} is counted twice. Put it on one.`)
   for (const [i, { item, out, back }] of (changes.counts ?? []).entries()) {
-    if (back !== null && back > out) return fail('range', `counts.${i}.back`, `counts.${i}.back: ${back} of ${item} came back, ${out} went out. Count again.`)
+    if (back !== null && back > out)
+      return fail(
+        'range',
+        `counts.${i}.back`,
+        `counts.${i}.back: ${back} of ${item} came back, ${out} went out. Count again.`,
+      )
   }
   for (const [i, { pipe, test }] of (changes.benders ?? []).entries()) {
     const found = findPipe(pipe, `benders.${i}.pipe`)
@@ -99,6 +124,11 @@ export function changeKit(job: JobRecord, changes: Partial<KitBody>): Result<Job
     if (!bend.ok) return fail(bend.error.code, `benders.${i}.test.${bend.error.path}`, bend.error.message)
   }
   const bender = twice((changes.benders ?? []).map(({ pipe }) => getPipe(pipe).label))
-  if (bender !== undefined) return fail('impossible', 'benders', `benders: one for ${bender} is there already. A new test bend takes its place.`)
+  if (bender !== undefined)
+    return fail(
+      'impossible',
+      'benders',
+      `benders: one for ${bender} is there already. A new test bend takes its place.`,
+    )
   return ok({ ...job, ...changes })
 }

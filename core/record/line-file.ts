@@ -24,7 +24,13 @@ export const lineFileSchema = (): unknown => z.toJSONSchema(lineFile)
 /** A line as a file, with what it came to beside. */
 export function writeLineFile({ region }: Pick<JobRecord, 'region'>, line: LineRecord, worked: unknown) {
   const { name, pipe, method, corners, start, walls, legs } = line
-  return { format: 'jolvet-line' as const, version: LINE_FILE_VERSION, region, line: { name, pipe, method, corners, start, walls, legs }, worked }
+  return {
+    format: 'jolvet-line' as const,
+    version: LINE_FILE_VERSION,
+    region,
+    line: { name, pipe, method, corners, start, walls, legs },
+    worked,
+  }
 }
 
 /**
@@ -38,12 +44,23 @@ export function readLineFile(text: string, region: Region): Result<LineInput> {
   } catch {
     return fail('json', '', 'This file is not readable JSON. A line given out by Jolvet is accepted.')
   }
-  const head = typeof given === 'object' && given !== null ? given as { format?: unknown, version?: unknown } : {}
-  if (head.format !== 'jolvet-line') return fail('type', 'format', 'format: this is no line of Jolvet. A file with "format": "jolvet-line" is accepted.')
-  if (typeof head.version === 'number' && head.version > LINE_FILE_VERSION) return fail('range', 'version', `version: this file is version ${head.version}, from a newer Jolvet; up to ${LINE_FILE_VERSION} is accepted. Update this one, or give the line out as CSV there.`)
+  const head = typeof given === 'object' && given !== null ? (given as { format?: unknown; version?: unknown }) : {}
+  if (head.format !== 'jolvet-line')
+    return fail('type', 'format', 'format: this is no line of Jolvet. A file with "format": "jolvet-line" is accepted.')
+  if (typeof head.version === 'number' && head.version > LINE_FILE_VERSION)
+    return fail(
+      'range',
+      'version',
+      `version: this file is version ${head.version}, from a newer Jolvet; up to ${LINE_FILE_VERSION} is accepted. Update this one, or give the line out as CSV there.`,
+    )
   const parsed = lineFile.safeParse(given)
   if (!parsed.success) return { ok: false, error: toIssue(parsed.error.issues[0]!, given) }
   const { line, region: from } = parsed.data
-  if (unitSystemOf(from) !== unitSystemOf(region)) return fail('impossible', 'region', `region: its bare numbers are ${from === 'us' ? 'inches' : 'mm'}, this job's are ${region === 'us' ? 'inches' : 'mm'}. Import it into a job of its own country.`)
+  if (unitSystemOf(from) !== unitSystemOf(region))
+    return fail(
+      'impossible',
+      'region',
+      `region: its bare numbers are ${from === 'us' ? 'inches' : 'mm'}, this job's are ${region === 'us' ? 'inches' : 'mm'}. Import it into a job of its own country.`,
+    )
   return ok(line)
 }

@@ -22,10 +22,11 @@ export const beginLine = (id: string, number: number, body: LineBody, updatedAt:
   changeLine({ ...body, id, number, version: 1, updatedAt, updatedBy: '' }, { pipe: body.pipe })
 
 /** A line of a job as the line verb is asked about it: with the job's bender and measured fittings. */
-export const draftLine = (rules: LineRules, line: LineInput): RunDraft => draftRun({ ...line, region: rules.region }, line.legs, { bender: benderFor(rules, line.pipe), kit: kitOf(rules) })
+export const draftLine = (rules: LineRules, line: LineInput): RunDraft =>
+  draftRun({ ...line, region: rules.region }, line.legs, { bender: benderFor(rules, line.pipe), kit: kitOf(rules) })
 
 /** A line of a job as it was drafted, and as far as it can be laid; `survey` null where no leg can be. */
-export function surveyed(rules: LineRules, line: LineInput): { draft: RunDraft, survey: Survey | null } {
+export function surveyed(rules: LineRules, line: LineInput): { draft: RunDraft; survey: Survey | null } {
   const draft = draftLine(rules, line)
   const survey = draft.question ? surveyLine(draft.question) : null
   return { draft, survey: survey?.ok ? survey.value : null }
@@ -46,4 +47,7 @@ export function isLineRight(rules: LineRules, line: LineInput): boolean {
 /** Most lines of one job. */
 export const MOST_LINES = 100
 /** Why no more lines are begun on a job. */
-export const tooManyLines = (count: number): Result<null> => (count < MOST_LINES ? ok(null) : fail('too-many', 'lines', `lines: ${MOST_LINES} lines are on this job. Use one of them, or begin another job.`))
+export const tooManyLines = (count: number): Result<null> =>
+  count < MOST_LINES
+    ? ok(null)
+    : fail('too-many', 'lines', `lines: ${MOST_LINES} lines are on this job. Use one of them, or begin another job.`)

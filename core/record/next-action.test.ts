@@ -5,7 +5,8 @@ import { aFind, aJob, aJoint, aSignoff, aTick } from '../../tests/records'
 
 const answer = findWays({ region: 'gb', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-15' } })
 const way = answer.ok ? answer.value.ways.find(({ parts }) => parts[0]!.name.startsWith('solder'))! : null!
-const joint = (changes: Partial<JointRecord> = {}) => aJoint({ place: 'riser', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-15' }, ...changes })
+const joint = (changes: Partial<JointRecord> = {}) =>
+  aJoint({ place: 'riser', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-15' }, ...changes })
 const job = aJob
 const signed = aSignoff()
 
@@ -30,13 +31,23 @@ describe('nextAction', () => {
     expect(nextAction(job({ joints: [marked] })).mm).toBe(10.6)
   })
   it('ends with handing over', () => {
-    expect(nextAction(job({ joints: [joint({ way, signoffs: [signed] })] }))).toMatchObject({ station: 'handover', done: false })
-    expect(nextAction(job({ handedOver: '2026-11-19T16:30:00.000Z' }))).toMatchObject({ done: true, words: 'Handed over 19 Nov.' })
+    expect(nextAction(job({ joints: [joint({ way, signoffs: [signed] })] }))).toMatchObject({
+      station: 'handover',
+      done: false,
+    })
+    expect(nextAction(job({ handedOver: '2026-11-19T16:30:00.000Z' }))).toMatchObject({
+      done: true,
+      words: 'Handed over 19 Nov.',
+    })
   })
 })
 
 describe('statusOf', () => {
   it('goes from planned over begun to made', () => {
-    expect([joint(), joint({ ticks: [aTick()] }), joint({ signoffs: [signed] })].map(statusOf)).toEqual(['planned', 'dry-fitted', 'made'])
+    expect([joint(), joint({ ticks: [aTick()] }), joint({ signoffs: [signed] })].map(statusOf)).toEqual([
+      'planned',
+      'dry-fitted',
+      'made',
+    ])
   })
 })

@@ -12,7 +12,13 @@ const said = (picture: Uint8Array, name: string) => {
 }
 
 describe('readPhotoKind', () => {
-  it.each([[JPEG, 'a.jpg', 'jpeg'], [JPEG, 'A.JPEG', 'jpeg'], [PNG, 'stub.png', 'png'], [WEBP, 'x.webp', 'webp'], [PNG, 'no ending', 'png']])('knows a picture by its first bytes', (picture, name, kind) => {
+  it.each([
+    [JPEG, 'a.jpg', 'jpeg'],
+    [JPEG, 'A.JPEG', 'jpeg'],
+    [PNG, 'stub.png', 'png'],
+    [WEBP, 'x.webp', 'webp'],
+    [PNG, 'no ending', 'png'],
+  ])('knows a picture by its first bytes', (picture, name, kind) => {
     expect(said(picture, name)).toBe(kind)
   })
 
@@ -22,7 +28,10 @@ describe('readPhotoKind', () => {
   })
 
   it.each([
-    [bytes(0x25, 0x50, 0x44, 0x46), 'a PDF'], [bytes(0, 0, 0, 24, 0x66, 0x74, 0x79, 0x70, 0x68, 0x65, 0x69, 0x63), 'HEIC'], [bytes(0x4d, 0x5a), 'no picture'], [new Uint8Array(), 'empty'],
+    [bytes(0x25, 0x50, 0x44, 0x46), 'a PDF'],
+    [bytes(0, 0, 0, 24, 0x66, 0x74, 0x79, 0x70, 0x68, 0x65, 0x69, 0x63), 'HEIC'],
+    [bytes(0x4d, 0x5a), 'no picture'],
+    [new Uint8Array(), 'empty'],
   ])('names what is no photo', (file, word) => {
     expect(said(file, 'p.jpg')).toContain(word)
   })
@@ -37,9 +46,11 @@ describe('readPhotoKind', () => {
   })
 
   it('takes no bytes for a picture by chance', () => {
-    fc.assert(fc.property(fc.uint8Array({ maxLength: 40 }), (file) => {
-      const result = readPhotoKind(file, 'p.jpg')
-      if (result.ok) expect([...file.slice(0, 3)]).toEqual([0xff, 0xd8, 0xff])
-    }))
+    fc.assert(
+      fc.property(fc.uint8Array({ maxLength: 40 }), (file) => {
+        const result = readPhotoKind(file, 'p.jpg')
+        if (result.ok) expect([...file.slice(0, 3)]).toEqual([0xff, 0xd8, 0xff])
+      }),
+    )
   })
 })

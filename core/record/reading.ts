@@ -15,36 +15,70 @@ const girthToDiameter = (girthMm: number): number => girthMm / Math.PI
 /** What the typed diameter comes to: mm, or what is wrong with it and what it could have been. */
 export type Reading =
   | { state: 'empty' }
-  | { state: 'read', mm: number, working: string | null }
-  | { state: 'wrong', message: string, guess?: { typed: string, by?: Means, words: string } }
+  | { state: 'read'; mm: number; working: string | null }
+  | { state: 'wrong'; message: string; guess?: { typed: string; by?: Means; words: string } }
 
 /** A wall or bore as typed: mm, or what is wrong with it. */
-export type LengthReading = { state: 'empty' } | { state: 'read', mm: number } | { state: 'wrong', message: string }
+export type LengthReading = { state: 'empty' } | { state: 'read'; mm: number } | { state: 'wrong'; message: string }
 
 /** Reads a wall or bore; it lies within the outside diameter where that is known. */
-export function readLength(name: 'wall' | 'bore', typed: string | undefined, region: Region, outsideMm: number | null): LengthReading {
+export function readLength(
+  name: 'wall' | 'bore',
+  typed: string | undefined,
+  region: Region,
+  outsideMm: number | null,
+): LengthReading {
   if (!typed?.trim()) return { state: 'empty' }
   const parsed = parseLength(typed, unitSystemOf(region), name)
   if (!parsed.ok) return { state: 'wrong', message: parsed.error.message }
   const { mm } = parsed.value
   const most = outsideMm === null ? null : name === 'wall' ? outsideMm / 2 : outsideMm
-  if (most !== null && mm >= most) return { state: 'wrong', message: `A ${name} of ${formatDecimal(mm, 2)} mm does not go into ${formatDecimal(outsideMm!, 2)} mm outside.` }
+  if (most !== null && mm >= most)
+    return {
+      state: 'wrong',
+      message: `A ${name} of ${formatDecimal(mm, 2)} mm does not go into ${formatDecimal(outsideMm!, 2)} mm outside.`,
+    }
   return { state: 'read', mm }
 }
 
 /** Reads a find's diameter by the job's own unit and instrument; a figure that no pipe has is questioned with what it could have been. */
-export function readDiameter(find: { typed: string, by: Means }, region: Region): Reading {
+export function readDiameter(find: { typed: string; by: Means }, region: Region): Reading {
   if (find.typed.trim() === '') return { state: 'empty' }
   const parsed = parseLength(find.typed, unitSystemOf(region), 'outside diameter')
   if (!parsed.ok) return { state: 'wrong', message: parsed.error.message }
   const girth = find.by === 'tape-round'
   const mm = girth ? girthToDiameter(parsed.value.mm) : parsed.value.mm
-  if (mm >= DIAMETER_RANGE.lo && mm <= DIAMETER_RANGE.hi) return { state: 'read', mm, working: girth ? `${formatDecimal(parsed.value.mm, 1)} round it \u00f7 3.1416 = ${formatDecimal(mm, 2)}` : null }
+  if (mm >= DIAMETER_RANGE.lo && mm <= DIAMETER_RANGE.hi)
+    return {
+      state: 'read',
+      mm,
+      working: girth ? `${formatDecimal(parsed.value.mm, 1)} round it \u00f7 3.1416 = ${formatDecimal(mm, 2)}` : null,
+    }
   const inches = parsed.value.mm * MM_PER_INCH
-  if (mm < 4 && parsed.value.unit === 'mm' && inches >= 4 && inches <= 120) return { state: 'wrong', message: `${formatDecimal(mm, 3)} mm is thinner than any pipe.`, guess: { typed: `${find.typed.trim().replace(/\s*mm$/, '')} in`, words: `${formatDecimal(parsed.value.mm, 3)} in is ${formatDecimal(inches, 2)} mm` } }
+  if (mm < 4 && parsed.value.unit === 'mm' && inches >= 4 && inches <= 120)
+    return {
+      state: 'wrong',
+      message: `${formatDecimal(mm, 3)} mm is thinner than any pipe.`,
+      guess: {
+        typed: `${find.typed.trim().replace(/\s*mm$/, '')} in`,
+        words: `${formatDecimal(parsed.value.mm, 3)} in is ${formatDecimal(inches, 2)} mm`,
+      },
+    }
   const across = girthToDiameter(mm)
-  if (mm > 120 && across <= 120 && !girth) return { state: 'wrong', message: `No supply pipe is ${formatDecimal(mm, 0)} across. 4 to 120 mm is accepted.`, guess: { typed: find.typed, by: 'tape-round', words: `${formatDecimal(mm, 1)} round it is ${formatDecimal(across, 2)} across` } }
-  return { state: 'wrong', message: `${formatDecimal(mm, 2)} mm is outside what supply pipe measures. 4 to 120 mm (5/32 to 4 3/4 in) is accepted.` }
+  if (mm > 120 && across <= 120 && !girth)
+    return {
+      state: 'wrong',
+      message: `No supply pipe is ${formatDecimal(mm, 0)} across. 4 to 120 mm is accepted.`,
+      guess: {
+        typed: find.typed,
+        by: 'tape-round',
+        words: `${formatDecimal(mm, 1)} round it is ${formatDecimal(across, 2)} across`,
+      },
+    }
+  return {
+    state: 'wrong',
+    message: `${formatDecimal(mm, 2)} mm is outside what supply pipe measures. 4 to 120 mm (5/32 to 4 3/4 in) is accepted.`,
+  }
 }
 
 /** Lengths of a find that are typed. */
@@ -52,18 +86,35 @@ export const LENGTH_ANSWERS = ['wall', 'bore'] as const
 export type LengthAnswer = (typeof LENGTH_ANSWERS)[number]
 
 /** A find as it is read: each length, and all that can be asked of `identify`. */
-export interface FindReading { diameter: Reading, lengths: Readonly<Record<LengthAnswer, LengthReading>>, checks: Check[] }
+export interface FindReading {
+  diameter: Reading
+  lengths: Readonly<Record<LengthAnswer, LengthReading>>
+  checks: Check[]
+}
 
 /** What was typed and answered at a find, as checks; what cannot be read is left out of them. */
-export function readFind(find: { typed: string, by: Means, answers: Readonly<Record<string, unknown>> }, region: Region): FindReading {
+export function readFind(
+  find: { typed: string; by: Means; answers: Readonly<Record<string, unknown>> },
+  region: Region,
+): FindReading {
   const diameter = readDiameter(find, region)
   const outside = diameter.state === 'read' ? diameter.mm : null
   const typed = (name: LengthAnswer) => (typeof find.answers[name] === 'string' ? find.answers[name] : undefined)
-  const lengths = { wall: readLength('wall', typed('wall'), region, outside), bore: readLength('bore', typed('bore'), region, outside) }
-  const checks: Check[] = diameter.state === 'read' ? [{ check: 'outside-diameter', value: diameter.mm, by: instrumentOf(find.by) }] : []
+  const lengths = {
+    wall: readLength('wall', typed('wall'), region, outside),
+    bore: readLength('bore', typed('bore'), region, outside),
+  }
+  const checks: Check[] =
+    diameter.state === 'read' ? [{ check: 'outside-diameter', value: diameter.mm, by: instrumentOf(find.by) }] : []
   if (typeof find.answers.print === 'string') checks.push({ check: 'print', text: find.answers.print })
   for (const [check, value] of Object.entries(find.answers)) {
-    if (value !== undefined && check !== 'print' && check !== 'ruled-out' && !LENGTH_ANSWERS.some(name => name === check)) checks.push({ check, value } as Check)
+    if (
+      value !== undefined &&
+      check !== 'print' &&
+      check !== 'ruled-out' &&
+      !LENGTH_ANSWERS.some((name) => name === check)
+    )
+      checks.push({ check, value } as Check)
   }
   for (const name of LENGTH_ANSWERS) {
     const length = lengths[name]

@@ -1,12 +1,25 @@
 import type { FindRecord, JobRecord, JointRecord } from './types'
 
 /** An end that came from a find which is kept as something else by now; `now` null where the find is open again. */
-export interface Shifted { on: 'a' | 'b', find: FindRecord, was: string, now: string | null }
+export interface Shifted {
+  on: 'a' | 'b'
+  find: FindRecord
+  was: string
+  now: string | null
+}
 
 /** The ends of a joint whose finds were corrected after it was begun. */
-export function shiftedEnds(job: Pick<JobRecord, 'finds'>, joint: Pick<JointRecord, 'a' | 'b' | 'findA' | 'findB'>): Shifted[] {
-  return ([['a', joint.findA], ['b', joint.findB]] as const).flatMap(([on, id]): Shifted[] => {
-    const [end, find] = [joint[on], job.finds.find(one => one.id === id)]
+export function shiftedEnds(
+  job: Pick<JobRecord, 'finds'>,
+  joint: Pick<JointRecord, 'a' | 'b' | 'findA' | 'findB'>,
+): Shifted[] {
+  return (
+    [
+      ['a', joint.findA],
+      ['b', joint.findB],
+    ] as const
+  ).flatMap(([on, id]): Shifted[] => {
+    const [end, find] = [joint[on], job.finds.find((one) => one.id === id)]
     return find && end && 'pipe' in end && end.pipe !== find.pipe ? [{ on, find, was: end.pipe, now: find.pipe }] : []
   })
 }

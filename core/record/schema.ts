@@ -17,21 +17,24 @@ const line = (longest: number) => z.string().trim().min(1).max(longest)
 /** Checks answered at the pipe beside its diameter, by their names. */
 const answers = z.strictObject({
   /** The print line as it was found, worn letters as `?`. */
-  'print': z.string().max(300).optional(),
+  print: z.string().max(300).optional(),
   /** Wall and bore at a cut end, as typed. */
-  'wall': z.string().max(40).optional(),
-  'bore': z.string().max(40).optional(),
-  'colour': z.string().max(30).optional(),
-  'stripe': z.string().max(30).optional(),
-  'flex': z.string().max(30).optional(),
-  'magnet': z.boolean().optional(),
-  'scratch': z.string().max(30).optional(),
+  wall: z.string().max(40).optional(),
+  bore: z.string().max(40).optional(),
+  colour: z.string().max(30).optional(),
+  stripe: z.string().max(30).optional(),
+  flex: z.string().max(30).optional(),
+  magnet: z.boolean().optional(),
+  scratch: z.string().max(30).optional(),
   'held-by': z.string().max(30).optional(),
-  'lagging': z.string().max(30).optional(),
-  'warm': z.boolean().optional(),
-  'traced': z.enum(['water', 'unknown']).optional(),
+  lagging: z.string().max(30).optional(),
+  warm: z.boolean().optional(),
+  traced: z.enum(['water', 'unknown']).optional(),
   /** What it might have been, and was looked at and is not. */
-  'ruled-out': z.array(z.enum(['lead', 'polybutylene'])).max(2).optional(),
+  'ruled-out': z
+    .array(z.enum(['lead', 'polybutylene']))
+    .max(2)
+    .optional(),
 })
 
 export const findBody = z.strictObject({
@@ -62,7 +65,11 @@ export const jointBody = z.strictObject({
   /** Id of the way taken; null while none is. */
   wayId: z.string().max(400).nullable(),
   /** Day a temporary joint is come back to; null where none is booked, or once it was. */
-  comeBack: z.string().regex(/^\d{4}-\d{2}-\d{2}$/, 'a day such as 2026-12-03').refine(text => !Number.isNaN(Date.parse(text)), 'a day that there is').nullable(),
+  comeBack: z
+    .string()
+    .regex(/^\d{4}-\d{2}-\d{2}$/, 'a day such as 2026-12-03')
+    .refine((text) => !Number.isNaN(Date.parse(text)), 'a day that there is')
+    .nullable(),
   /** Depths the user measured, as typed, by entry of the way. */
   depths: z.record(z.string().regex(/^\d{1,2}$/), z.string().max(40)),
 })
@@ -79,16 +86,28 @@ export const lineBody = z.strictObject({
   walls: z.array(z.string().max(80)).max(20),
   legs: z.array(z.string().max(200)).max(MOST_RUN_LEGS),
   /** How it is held: what it comes to and came from, degC, whose distances, and its flow as typed; what is not said is usual. */
-  fix: z.strictObject({
-    service: z.enum(SERVICES), temperature: z.number().finite().min(-60).max(150), installedAt: z.number().finite().min(-60).max(60),
-    code: z.enum(SUPPORT_CODES), flow: z.string().max(40),
-    /** The maker's own greatest distances, mm; they win over the code's. */
-    across: z.number().finite().positive().max(100_000), up: z.number().finite().positive().max(100_000),
-  }).partial(),
+  fix: z
+    .strictObject({
+      service: z.enum(SERVICES),
+      temperature: z.number().finite().min(-60).max(150),
+      installedAt: z.number().finite().min(-60).max(60),
+      code: z.enum(SUPPORT_CODES),
+      flow: z.string().max(40),
+      /** The maker's own greatest distances, mm; they win over the code's. */
+      across: z.number().finite().positive().max(100_000),
+      up: z.number().finite().positive().max(100_000),
+    })
+    .partial(),
   /** Supports moved by hand or fixed, by leg and number: mm along the leg, and when it was fixed. */
-  clips: z.record(z.string().regex(/^\d{1,4}:\d{1,3}$/), z.strictObject({ mm: z.number().finite().min(0).max(100_000), at: z.string().max(30).nullable() })),
+  clips: z.record(
+    z.string().regex(/^\d{1,4}:\d{1,3}$/),
+    z.strictObject({ mm: z.number().finite().min(0).max(100_000), at: z.string().max(30).nullable() }),
+  ),
   /** Steps of its bends done, by piece and step: when, and the marks they were done to. */
-  pulled: z.record(z.string().regex(/^p\d{1,3}:\d{1,3}$/), z.strictObject({ at: z.string().max(30), marks: z.string().max(600) })),
+  pulled: z.record(
+    z.string().regex(/^p\d{1,3}:\d{1,3}$/),
+    z.strictObject({ at: z.string().max(30), marks: z.string().max(600) }),
+  ),
 })
 
 export const jobBody = z.strictObject({
@@ -99,12 +118,32 @@ export const jobBody = z.strictObject({
 })
 
 /** Id a tablet gives a record it begins, so that it can go on with it before the server has heard of it. */
-const ownId = { id: z.string().regex(/^[\w-]{8,40}$/, 'id: 8 to 40 letters, digits, _ or -').optional() }
+const ownId = {
+  id: z
+    .string()
+    .regex(/^[\w-]{8,40}$/, 'id: 8 to 40 letters, digits, _ or -')
+    .optional(),
+}
 export const newJob = jobBody.extend(ownId)
 // What a tablet with an earlier version kept has not these fields yet.
-export const newFind = findBody.extend({ ...ownId, notes: findBody.shape.notes.default(''), cannot: findBody.shape.cannot.default([]) })
-export const newLine = lineBody.extend({ ...ownId, pulled: lineBody.shape.pulled.default({}), fix: lineBody.shape.fix.default({}), clips: lineBody.shape.clips.default({}) })
-export const newJoint = jointBody.extend({ ...ownId, findB: jointBody.shape.findB.default(null), comeBack: jointBody.shape.comeBack.default(null), ambient: jointBody.shape.ambient.default(null), torch: jointBody.shape.torch.default(null) })
+export const newFind = findBody.extend({
+  ...ownId,
+  notes: findBody.shape.notes.default(''),
+  cannot: findBody.shape.cannot.default([]),
+})
+export const newLine = lineBody.extend({
+  ...ownId,
+  pulled: lineBody.shape.pulled.default({}),
+  fix: lineBody.shape.fix.default({}),
+  clips: lineBody.shape.clips.default({}),
+})
+export const newJoint = jointBody.extend({
+  ...ownId,
+  findB: jointBody.shape.findB.default(null),
+  comeBack: jointBody.shape.comeBack.default(null),
+  ambient: jointBody.shape.ambient.default(null),
+  torch: jointBody.shape.torch.default(null),
+})
 
 /** A photo of a find: the file's name, and the file itself in base64 (RFC 4648). Over 8 MB is refused by its bytes. */
 export const newPhoto = z.strictObject({ ...ownId, name: z.string().max(200), data: z.string().max(16_000_000) })
@@ -113,14 +152,24 @@ export const findPatch = findBody.partial().extend({ version: z.number().int().m
 export const linePatch = lineBody.partial().extend({ version: z.number().int().min(1) })
 export const jointPatch = jointBody.partial().extend({ version: z.number().int().min(1) })
 /** Id of a step; entries that an earlier version kept name it by its place. */
-const stepId = z.union([z.string().regex(/^[a-z]{2,20}(?:-\d{1,2})?$/, 'step: the id of a step, such as cut or tighten-2'), z.number().int().min(0).max(60)])
+const stepId = z.union([
+  z.string().regex(/^[a-z]{2,20}(?:-\d{1,2})?$/, 'step: the id of a step, such as cut or tighten-2'),
+  z.number().int().min(0).max(60),
+])
 /** A step of one entry of a way; `way` is the id of the way it was read from. */
-export const stepPlace = z.strictObject({ entry: z.number().int().min(0).max(20), step: stepId, way: z.string().max(400).optional() })
+export const stepPlace = z.strictObject({
+  entry: z.number().int().min(0).max(20),
+  step: stepId,
+  way: z.string().max(400).optional(),
+})
 /** What was read off the work at a step, in the unit its card asks in. */
 const reading = z.number().finite().min(0).max(100_000).nullable().optional()
 export const tickBody = stepPlace.extend({ reading })
 /** A check that failed at a step; the id is the sender's, so that it is entered once. */
-export const faultBody = stepPlace.extend({ reading, id: z.string().regex(/^[\w-]{8,40}$/, 'id: 8 to 40 letters, digits, _ or -') })
+export const faultBody = stepPlace.extend({
+  reading,
+  id: z.string().regex(/^[\w-]{8,40}$/, 'id: 8 to 40 letters, digits, _ or -'),
+})
 export const signoffBody = z.strictObject({
   ...ownId,
   initials: z.string().trim().min(1).max(8),
@@ -134,7 +183,13 @@ export const signoffBody = z.strictObject({
 })
 
 /** A signed joint opened again, and the step that is to be done again, where it is one. */
-export const reopenBody = z.strictObject({ id: faultBody.shape.id, signoff: id, reason: line(200), entry: stepPlace.shape.entry.optional(), step: stepPlace.shape.step.optional() })
+export const reopenBody = z.strictObject({
+  id: faultBody.shape.id,
+  signoff: id,
+  reason: line(200),
+  entry: stepPlace.shape.entry.optional(),
+  step: stepPlace.shape.step.optional(),
+})
 
 const clashSide = z.strictObject({ by: z.string().max(40), at: z.string().max(30), value: z.unknown() })
 /** Two entries for one field that met, and whose was kept. Both stay on record. */
@@ -142,7 +197,10 @@ export const clashBody = z.strictObject({
   ...ownId,
   kind: z.enum(['jobs', 'finds', 'lines', 'cuts', 'joints']),
   record: id,
-  fields: z.array(z.strictObject({ path: z.string().max(80), mine: clashSide, theirs: clashSide })).min(1).max(40),
+  fields: z
+    .array(z.strictObject({ path: z.string().max(80), mine: clashSide, theirs: clashSide }))
+    .min(1)
+    .max(40),
   kept: z.enum(['mine', 'theirs']),
 })
 

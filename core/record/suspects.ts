@@ -12,11 +12,19 @@ import type { FindRecord, JobRecord, JointRecord } from './types'
 
 /** What of a find its doubts are read from. */
 export type DoubtedFind = Pick<FindRecord, 'id' | 'typed' | 'by' | 'answers' | 'pipe'>
-export interface SuspectRules extends Pick<JobRecord, 'region' | 'year'> { finds: readonly DoubtedFind[] }
+export interface SuspectRules extends Pick<JobRecord, 'region' | 'year'> {
+  finds: readonly DoubtedFind[]
+}
 
 /** A find is weighed once for as long as nobody changes it. */
-const WEIGHED = new WeakMap<DoubtedFind, { region: JobRecord['region'], year: number | null, said: ReturnType<typeof factsOfChecks> }>()
-function weighed({ region, year }: Pick<JobRecord, 'region' | 'year'>, find: DoubtedFind): ReturnType<typeof factsOfChecks> {
+const WEIGHED = new WeakMap<
+  DoubtedFind,
+  { region: JobRecord['region']; year: number | null; said: ReturnType<typeof factsOfChecks> }
+>()
+function weighed(
+  { region, year }: Pick<JobRecord, 'region' | 'year'>,
+  find: DoubtedFind,
+): ReturnType<typeof factsOfChecks> {
   const known = WEIGHED.get(find)
   if (known && known.region === region && known.year === year) return known.said
   const said = factsOfChecks({ region, ...(year === null ? {} : { year }), checks: readFind(find, region).checks })
@@ -25,11 +33,16 @@ function weighed({ region, year }: Pick<JobRecord, 'region' | 'year'>, find: Dou
 }
 
 /** What a find says of its pipe end, in the fields a way takes; nothing where its checks do not go together. */
-export const factsOfFind = (rules: Pick<JobRecord, 'region' | 'year'>, find: DoubtedFind): EndFacts => weighed(rules, find)?.facts ?? {}
+export const factsOfFind = (rules: Pick<JobRecord, 'region' | 'year'>, find: DoubtedFind): EndFacts =>
+  weighed(rules, find)?.facts ?? {}
 
-const findOf = (rules: Pick<SuspectRules, 'finds'>, joint: Pick<JointRecord, 'findA' | 'findB'>, on: 'a' | 'b'): DoubtedFind | undefined => {
+const findOf = (
+  rules: Pick<SuspectRules, 'finds'>,
+  joint: Pick<JointRecord, 'findA' | 'findB'>,
+  on: 'a' | 'b',
+): DoubtedFind | undefined => {
   const id = on === 'a' ? joint.findA : joint.findB
-  return id === null ? undefined : rules.finds.find(find => find.id === id)
+  return id === null ? undefined : rules.finds.find((find) => find.id === id)
 }
 
 type Ends = Pick<JointRecord, 'a' | 'b' | 'findA' | 'findB'>
@@ -43,16 +56,26 @@ function endNow(rules: SuspectRules, joint: Ends, on: 'a' | 'b'): End | null {
   const { traced } = factsOfFind(rules, find)
   return traced === undefined ? rest : { ...rest, traced }
 }
-export const endsNow = (rules: SuspectRules, joint: Ends): { a: End | null, b: End | null } => ({ a: endNow(rules, joint, 'a'), b: endNow(rules, joint, 'b') })
+export const endsNow = (rules: SuspectRules, joint: Ends): { a: End | null; b: End | null } => ({
+  a: endNow(rules, joint, 'a'),
+  b: endNow(rules, joint, 'b'),
+})
 
 /** A pipe of a joint that is not cut until its doubt is answered, and the find it came from. */
-export interface Suspect { on: 'a' | 'b', code: HazardCode, text: string, find: string | null }
+export interface Suspect {
+  on: 'a' | 'b'
+  code: HazardCode
+  text: string
+  find: string | null
+}
 
 /** What a find may still be beside what it was kept as: its checks leave it in doubt, and nobody has ruled it out. */
 function doubtsOf(rules: SuspectRules, find: DoubtedFind | undefined): HazardCode[] {
-  const cautions = find ? weighed(rules, find)?.cautions ?? [] : []
+  const cautions = find ? (weighed(rules, find)?.cautions ?? []) : []
   const ruledOut: readonly string[] = find?.answers['ruled-out'] ?? []
-  return (['lead', 'polybutylene'] as const).filter(code => !ruledOut.includes(code) && cautions.some(caution => caution.code === code))
+  return (['lead', 'polybutylene'] as const).filter(
+    (code) => !ruledOut.includes(code) && cautions.some((caution) => caution.code === code),
+  )
 }
 
 /** The ends of a joint that are held: nothing is cut there until it is answered. */
@@ -62,9 +85,10 @@ export function suspectsOf(rules: SuspectRules, joint: Ends): Suspect[] {
     const [end, find] = [ends[on], findOf(rules, joint, on)]
     if (!end || !('pipe' in end)) return []
     const codes: HazardCode[] = [...(end.traced === 'unknown' ? ['gas' as const] : []), ...doubtsOf(rules, find)]
-    return codes.map(code => ({ on, code, text: HAZARDS[code].text, find: find?.id ?? null }))
+    return codes.map((code) => ({ on, code, text: HAZARDS[code].text, find: find?.id ?? null }))
   })
 }
 
 /** What is in doubt at an end, said on every card that rests on it. */
-export const doubtNotes = (rules: SuspectRules, joint: Ends, on: 'a' | 'b'): Note[] => doubtsOf(rules, findOf(rules, joint, on)).map(hazardNote)
+export const doubtNotes = (rules: SuspectRules, joint: Ends, on: 'a' | 'b'): Note[] =>
+  doubtsOf(rules, findOf(rules, joint, on)).map(hazardNote)

@@ -4,7 +4,15 @@ import type { FindBody } from './schema'
 import type { FindRecord, JobRecord, JointRecord, LineRecord, SignoffRecord, TickRecord, TimerRecord } from './types'
 
 /** A find before anything is known of it. */
-export const BLANK_FIND: FindBody = { place: '', notes: '', typed: '', by: 'calliper', answers: {}, cannot: [], pipe: null }
+export const BLANK_FIND: FindBody = {
+  place: '',
+  notes: '',
+  typed: '',
+  by: 'calliper',
+  answers: {},
+  cannot: [],
+  pipe: null,
+}
 
 /** Where an earlier version named a step by its place on the card. */
 type Numbered<T extends { step: string }> = Omit<T, 'step'> & { step: string | number }
@@ -13,10 +21,14 @@ type Numbered<T extends { step: string }> = Omit<T, 'step'> & { step: string | n
 const SECOND_TIGHTEN = 5
 
 /** Id of a step that is on record by its code and its place: the code says what was ticked, whatever stood there since. */
-export const idByCode = (code: string, place: number): string => (code === 'tighten' && place >= SECOND_TIGHTEN ? 'tighten-2' : code)
+export const idByCode = (code: string, place: number): string =>
+  code === 'tighten' && place >= SECOND_TIGHTEN ? 'tighten-2' : code
 
-function withId<T extends { step: string, code: string }>(one: Numbered<T>): T {
-  return { ...one, step: typeof one.step === 'number' ? idByCode((one as { code: string }).code, one.step) : one.step } as T
+function withId<T extends { step: string; code: string }>(one: Numbered<T>): T {
+  return {
+    ...one,
+    step: typeof one.step === 'number' ? idByCode((one as { code: string }).code, one.step) : one.step,
+  } as T
 }
 
 function timerWithId(policy: Partial<Policy>, way: Way | null, timer: Numbered<TimerRecord>): TimerRecord[] {
@@ -31,18 +43,28 @@ function completeJoint(policy: Partial<Policy>, joint: JointRecord): JointRecord
   return {
     ...{ findB: null, comeBack: null, reopenings: [], ambient: null, torch: null, aside: [] },
     ...joint,
-    ticks: joint.ticks.map(tick => ({ ...{ by: '', reading: null, did: null }, ...withId<TickRecord>(tick) })),
-    faults: (joint.faults ?? []).map(fault => withId(fault)),
-    timers: joint.timers.flatMap(timer => timerWithId(policy, joint.way, timer)),
+    ticks: joint.ticks.map((tick) => ({ ...{ by: '', reading: null, did: null }, ...withId<TickRecord>(tick) })),
+    faults: (joint.faults ?? []).map((fault) => withId(fault)),
+    timers: joint.timers.flatMap((timer) => timerWithId(policy, joint.way, timer)),
     signoffs: joint.signoffs.map((signoff): SignoffRecord => ({ ...{ remarks: [] }, ...signoff })),
   }
 }
 
 /** A job as an earlier version kept it on a tablet, with the fields it did not have yet and its steps by their ids. */
 export const completeJob = (job: JobRecord): JobRecord => ({
-  ...{ tools: null, fittings: [], benders: [], counts: [], lines: [], cuts: [], rack: [], updatedAt: '', updatedBy: '' },
+  ...{
+    tools: null,
+    fittings: [],
+    benders: [],
+    counts: [],
+    lines: [],
+    cuts: [],
+    rack: [],
+    updatedAt: '',
+    updatedBy: '',
+  },
   ...job,
   lines: (job.lines ?? []).map((line): LineRecord => ({ ...{ pulled: {}, fix: {}, clips: {} }, ...line })),
   finds: job.finds.map((find): FindRecord => ({ ...{ notes: '', cannot: [], photos: [], verdicts: [] }, ...find })),
-  joints: job.joints.map(joint => completeJoint(job.policy, joint)),
+  joints: job.joints.map((joint) => completeJoint(job.policy, joint)),
 })

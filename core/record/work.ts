@@ -34,19 +34,48 @@ function takeWay(rules: JobRules, joint: Chosen): Result<Way | null> {
   if (joint.wayId === null) return ok(null)
   const { a, b } = endsNow(rules, joint)
   if (!a || !b) return fail('missing', a ? 'b' : 'a', 'Both ends are needed before a way is taken.')
-  const answer = findWays({ region: rules.region, a, b, conditions: joint.conditions, policy: rules.policy, kit: kitOf(rules) })
+  const answer = findWays({
+    region: rules.region,
+    a,
+    b,
+    conditions: joint.conditions,
+    policy: rules.policy,
+    kit: kitOf(rules),
+  })
   if (!answer.ok) return answer
   const way = answer.value.ways.find(({ id }) => id === joint.wayId)
-  return way ? ok(way) : fail('impossible', 'wayId', 'wayId: that way is refused under these conditions. Take one from the list.')
+  return way
+    ? ok(way)
+    : fail('impossible', 'wayId', 'wayId: that way is refused under these conditions. Take one from the list.')
 }
 
 /** A joint as it is begun, at version 1. `number` and `updatedAt` are the caller's. */
-export function beginJoint(rules: JobRules, id: string, number: number, body: JointBody, updatedAt: string): Result<JointRecord> {
+export function beginJoint(
+  rules: JobRules,
+  id: string,
+  number: number,
+  body: JointBody,
+  updatedAt: string,
+): Result<JointRecord> {
   const wrong = checkEnds(body)
   if (wrong) return { ok: false, error: wrong }
   const way = takeWay(rules, body)
   if (!way.ok) return way
-  return ok({ ...body, id, number, way: way.value, version: 1, updatedAt, updatedBy: '', ticks: [], faults: [], timers: [], reopenings: [], signoffs: [], aside: [] })
+  return ok({
+    ...body,
+    id,
+    number,
+    way: way.value,
+    version: 1,
+    updatedAt,
+    updatedBy: '',
+    ticks: [],
+    faults: [],
+    timers: [],
+    reopenings: [],
+    signoffs: [],
+    aside: [],
+  })
 }
 
 /** A change to any of these makes another joint of it, so steps done for the old way no longer count. */
@@ -65,15 +94,21 @@ export function changeJoint(rules: JobRules, joint: JointRecord, changes: Partia
   const wrong = checkEnds(changes)
   if (wrong) return { ok: false, error: wrong }
   // When it is come back to is no part of what was signed.
-  if (isMade(joint) && Object.keys(changes).some(field => field !== 'comeBack')) return { ok: false, error: SIGNED }
+  if (isMade(joint) && Object.keys(changes).some((field) => field !== 'comeBack')) return { ok: false, error: SIGNED }
   const after: JointRecord = { ...joint, ...changes }
-  if (!REMAKES.some(field => field in changes && !isEqual(changes[field], joint[field]))) return ok(after)
+  if (!REMAKES.some((field) => field in changes && !isEqual(changes[field], joint[field]))) return ok(after)
   const way = takeWay(rules, after)
   if (!way.ok && 'wayId' in changes) return way
   after.way = way.ok ? way.value : null
   after.wayId = after.way?.id ?? null
   if (after.way?.id === joint.way?.id) return ok(after)
-  return ok({ ...after, ticks: [], timers: [], depths: changes.depths ?? {}, aside: [...putAside(joint), ...joint.aside] })
+  return ok({
+    ...after,
+    ticks: [],
+    timers: [],
+    depths: changes.depths ?? {},
+    aside: [...putAside(joint), ...joint.aside],
+  })
 }
 
 /** How many ticked steps a change puts aside; 0 where it cannot be made. */

@@ -14,11 +14,21 @@ import type { VerbRule } from './types'
 /* Every refusal, caution and school, by the verbs that can carry it: made from the rules themselves. */
 
 export type { VerbRule } from './types'
-export interface RulesQuestion { verb?: string, code?: string }
+export interface RulesQuestion {
+  verb?: string
+  code?: string
+}
 
-const hazards: RuleRow[] = HAZARD_CODES.map(code => ({ code, kind: 'caution', when: HAZARDS[code].when, because: HAZARDS[code].text, source: HAZARDS[code].source }))
+const hazards: RuleRow[] = HAZARD_CODES.map((code) => ({
+  code,
+  kind: 'caution',
+  when: HAZARDS[code].when,
+  because: HAZARDS[code].text,
+  source: HAZARDS[code].source,
+}))
 const { refusals, ofEnds, ofWays } = JOINT_RULES
-const among = (rows: readonly RuleRow[], codes: readonly string[]): RuleRow[] => rows.filter(({ code }) => codes.includes(code))
+const among = (rows: readonly RuleRow[], codes: readonly string[]): RuleRow[] =>
+  rows.filter(({ code }) => codes.includes(code))
 
 const OWN: Readonly<Record<string, readonly RuleRow[]>> = {
   identify: rowsOf(IDENTIFY_RULES),
@@ -33,7 +43,10 @@ const OWN: Readonly<Record<string, readonly RuleRow[]>> = {
 }
 /** Verbs that a line of shorthand can ask: its answer holds theirs. */
 const ASKED_BY_LINE = ['identify', 'ways', 'make', 'offset', 'fix', 'flow'] as const
-const BY_VERB: Readonly<Record<string, readonly RuleRow[]>> = { ...OWN, ask: ASKED_BY_LINE.flatMap(verb => OWN[verb]!) }
+const BY_VERB: Readonly<Record<string, readonly RuleRow[]>> = {
+  ...OWN,
+  ask: ASKED_BY_LINE.flatMap((verb) => OWN[verb]!),
+}
 
 const compare = (x: string, y: string): number => (x < y ? -1 : x > y ? 1 : 0)
 
@@ -52,7 +65,17 @@ const CODES: ReadonlySet<string> = new Set(RULES.map(({ code }) => code))
  * names that are known. Issue `unknown-id` at a verb or code that there is none of.
  */
 export function listRules({ verb, code }: RulesQuestion, verbs: readonly string[]): Result<{ rules: VerbRule[] }> {
-  if (verb !== undefined && !verbs.includes(verb)) return fail('unknown-id', 'verb', `verb: there is no verb "${verb.slice(0, 40)}". Accepted: ${verbs.join(', ')}.`)
-  if (code !== undefined && !CODES.has(code)) return fail('unknown-id', 'code', `code: no rule has the code "${code.slice(0, 40)}". Ask without a code for all of them.`)
-  return ok({ rules: RULES.filter(rule => (verb === undefined || rule.verb === verb) && (code === undefined || rule.code === code)) })
+  if (verb !== undefined && !verbs.includes(verb))
+    return fail('unknown-id', 'verb', `verb: there is no verb "${verb.slice(0, 40)}". Accepted: ${verbs.join(', ')}.`)
+  if (code !== undefined && !CODES.has(code))
+    return fail(
+      'unknown-id',
+      'code',
+      `code: no rule has the code "${code.slice(0, 40)}". Ask without a code for all of them.`,
+    )
+  return ok({
+    rules: RULES.filter(
+      (rule) => (verb === undefined || rule.verb === verb) && (code === undefined || rule.code === code),
+    ),
+  })
 }

@@ -25,9 +25,28 @@ function grouped(rules: readonly VerbRule[]): (Omit<VerbRule, 'verb'> & { verbs:
 /** Every rule as a page of Markdown, made from the rules: what `ask` carries is said where it comes from. */
 export function writePage(rules: readonly VerbRule[]): string {
   const own = rules.filter(({ verb }) => verb !== 'ask')
-  const sections = (Object.keys(TITLES) as RuleKind[]).flatMap(kind => [
-    `## ${TITLES[kind]}`, '', INTRO[kind], '', '| code | said by | when | because | source |', '|---|---|---|---|---|',
-    ...grouped(own.filter(rule => rule.kind === kind)).map(({ code, verbs, when, because, source }) => `| \`${code}\` | ${verbs.join(', ')} | ${cell(when)} | ${cell(because)} | ${cell(source)} |`), '',
+  const sections = (Object.keys(TITLES) as RuleKind[]).flatMap((kind) => [
+    `## ${TITLES[kind]}`,
+    '',
+    INTRO[kind],
+    '',
+    '| code | said by | when | because | source |',
+    '|---|---|---|---|---|',
+    ...grouped(own.filter((rule) => rule.kind === kind)).map(
+      ({ code, verbs, when, because, source }) =>
+        `| \`${code}\` | ${verbs.join(', ')} | ${cell(when)} | ${cell(because)} | ${cell(source)} |`,
+    ),
+    '',
   ])
-  return ['# Verdicts', '', 'Every rule that an answer can carry, made from the rules by `npm run docs:verdicts`; the verb `rules` gives the same as JSON. A source that begins "typical" or names practice is no standard\'s: local code and the fitting\'s own paper come first.', '', ...sections].join('\n').trimEnd() + '\n'
+  return (
+    [
+      '# Verdicts',
+      '',
+      'Every rule that an answer can carry, made from the rules by `npm run docs:verdicts`; the verb `rules` gives the same as JSON. A source that begins "typical" or names practice is no standard\'s: local code and the fitting\'s own paper come first.',
+      '',
+      ...sections,
+    ]
+      .join('\n')
+      .trimEnd() + '\n'
+  )
 }

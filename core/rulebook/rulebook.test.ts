@@ -13,10 +13,12 @@ describe('rules', () => {
   it('are one row for each verb and code, by verb, then code', () => {
     const keys = RULES.map(({ verb, code }) => `${verb} ${code}`)
     expect(new Set(keys).size).toBe(keys.length)
-    expect(list().map(({ verb, code }) => `${verb} ${code}`)).toEqual([...keys].sort((x, y) => {
-      const [[v, c], [w, d]] = [x.split(' ') as [string, string], y.split(' ') as [string, string]]
-      return v < w ? -1 : v > w ? 1 : c < d ? -1 : 1
-    }))
+    expect(list().map(({ verb, code }) => `${verb} ${code}`)).toEqual(
+      [...keys].sort((x, y) => {
+        const [[v, c], [w, d]] = [x.split(' ') as [string, string], y.split(' ') as [string, string]]
+        return v < w ? -1 : v > w ? 1 : c < d ? -1 : 1
+      }),
+    )
   })
   it('say when, why and by what', () => {
     for (const { verb, code, kind, when, because, source } of RULES) {
@@ -27,7 +29,9 @@ describe('rules', () => {
   it('are listed by verb, by code, or both', () => {
     expect(new Set(list({ verb: 'make' }).map(({ verb }) => verb))).toEqual(new Set(['make']))
     expect(list({ code: 'gas' }).map(({ verb }) => verb)).toEqual(['ask', 'identify', 'inspect', 'make', 'ways'])
-    expect(list({ verb: 'ways', code: 'temper' })).toMatchObject([{ kind: 'refusal', source: expect.stringContaining('EN 1057') }])
+    expect(list({ verb: 'ways', code: 'temper' })).toMatchObject([
+      { kind: 'refusal', source: expect.stringContaining('EN 1057') },
+    ])
     expect(list({ verb: 'cut' })).toEqual([])
     expect(list({ verb: 'make', code: 'play' })).toEqual([])
   })
@@ -37,7 +41,15 @@ describe('rules', () => {
   })
   it('tell refusals, cautions and schools apart', () => {
     const kindOf = (verb: string, code: string) => list({ verb, code })[0]!.kind
-    expect([kindOf('ways', 'hidden'), kindOf('ways', 'gas'), kindOf('ways', 'thread-seal'), kindOf('fix', 'habit'), kindOf('inspect', 'leak'), kindOf('inspect', 'support')]).toEqual(['refusal', 'caution', 'school', 'school', 'refusal', 'caution'])
+    expect([
+      kindOf('ways', 'hidden'),
+      kindOf('ways', 'gas'),
+      kindOf('ways', 'thread-seal'),
+      kindOf('fix', 'habit'),
+      kindOf('inspect', 'leak'),
+      kindOf('inspect', 'support'),
+    ]).toEqual(['refusal', 'caution', 'school', 'school', 'refusal', 'caution'])
   })
-  it('are what docs/verdicts.md says', () => expect(readFileSync(new URL('../../docs/verdicts.md', import.meta.url), 'utf8')).toBe(verdictsPage()))
+  it('are what docs/verdicts.md says', () =>
+    expect(readFileSync(new URL('../../docs/verdicts.md', import.meta.url), 'utf8')).toBe(verdictsPage()))
 })

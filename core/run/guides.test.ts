@@ -5,8 +5,12 @@ import { draftRun, GUIDES, readFields, type GuideAnswer, type GuideContext } fro
 
 const GB: GuideContext = { region: 'gb', pipe: getPipe('cu-en-x-22'), method: 'solder', bender: { radius: 77 } }
 const work = (id: string, typed: Record<string, string>, context: GuideContext = GB) => {
-  const guide = GUIDES.find(one => one.id === id)!
-  const values = readFields(guide, { ...Object.fromEntries(guide.fields.map(field => [field.name, field.usual(context)])), ...typed }, context)
+  const guide = GUIDES.find((one) => one.id === id)!
+  const values = readFields(
+    guide,
+    { ...Object.fromEntries(guide.fields.map((field) => [field.name, field.usual(context)])), ...typed },
+    context,
+  )
   return values.ok ? guide.work(values.value, context) : values
 }
 const answer = (id: string, typed: Record<string, string> = {}, context: GuideContext = GB): GuideAnswer => {
@@ -14,7 +18,7 @@ const answer = (id: string, typed: Record<string, string> = {}, context: GuideCo
   if (!worked.ok) throw new Error(worked.error.message)
   return worked.value
 }
-const figure = (given: GuideAnswer, words: string) => given.figures.find(one => one.words.includes(words))!.value
+const figure = (given: GuideAnswer, words: string) => given.figures.find((one) => one.words.includes(words))!.value
 
 describe('a tee into a fixed line', () => {
   // 22 solder: take-out 13, depth 15.4. With play: 26 out. Without: slip 30.8, stub 15.4 + 10 + 15.4 = 40.8, out 26 + 40.8 + 1.
@@ -30,23 +34,40 @@ describe('a tee into a fixed line', () => {
     const open = answer('tee-in', {}, { ...GB, pipe: getPipe('ml-en-20'), method: 'ml-press' })
     expect(open.figures).toEqual([])
     expect(open.cautions[0]!.code).toBe('measure')
-    const kit = { measured: [{ method: 'ml-press' as const, nominal: '20', fitting: 'tee', insertion: 22, takeOut: 18 }] }
-    expect(figure(answer('tee-in', { play: '30' }, { ...GB, pipe: getPipe('ml-en-20'), method: 'ml-press', kit }), 'cut out')).toBe(36)
+    const kit = {
+      measured: [{ method: 'ml-press' as const, nominal: '20', fitting: 'tee', insertion: 22, takeOut: 18 }],
+    }
+    expect(
+      figure(
+        answer('tee-in', { play: '30' }, { ...GB, pipe: getPipe('ml-en-20'), method: 'ml-press', kit }),
+        'cut out',
+      ),
+    ).toBe(36)
   })
 })
 
 describe('the other guides, by hand', () => {
   it('repair: 100 out, piece 98, half marks 15.4', () => {
     const repair = answer('repair', { bad: '100' })
-    expect([figure(repair, 'cut out'), figure(repair, 'new piece'), figure(repair, 'half marks')]).toEqual([100, 98, expect.closeTo(15.4, 9)])
+    expect([figure(repair, 'cut out'), figure(repair, 'new piece'), figure(repair, 'half marks')]).toEqual([
+      100,
+      98,
+      expect.closeTo(15.4, 9),
+    ])
     // A bad spot shorter than two couplings is cut out as long as they need.
     expect(figure(answer('repair', { bad: '10' }), 'cut out')).toBeCloseTo(40.8, 9)
   })
   it('outdoor tap: 110 + 50 + 110 and 50 into the warm is 320; falls 10.7', () => {
     const tap = answer('outdoor-tap')
-    expect([figure(tap, 'stem'), figure(tap, 'hole'), figure(tap, 'outside lower')]).toEqual([320, 30, expect.closeTo(10.667, 3)])
+    expect([figure(tap, 'stem'), figure(tap, 'hole'), figure(tap, 'outside lower')]).toEqual([
+      320,
+      30,
+      expect.closeTo(10.667, 3),
+    ])
     expect(tap.cautions.find(({ code }) => code === 'backflow')!.text).toContain('double check')
-    expect(answer('outdoor-tap', {}, { ...GB, region: 'us', pipe: getPipe('cu-l-1_2') }).cautions[0]!.text).toContain('ASSE 1011')
+    expect(answer('outdoor-tap', {}, { ...GB, region: 'us', pipe: getPipe('cu-l-1_2') }).cautions[0]!.text).toContain(
+      'ASSE 1011',
+    )
   })
   it('rough-in: centre 900, 150 apart: 825 and 975; a guard where nails reach', () => {
     const rough = answer('rough-in')
@@ -59,7 +80,10 @@ describe('the other guides, by hand', () => {
     const entry = answer('pe-entry', {}, pe)
     expect(figure(entry, 'radius')).toBe(625)
     expect(figure(entry, 'pipe along')).toBeCloseTo(6781.75, 2)
-    expect(work('pe-entry', { cover: '300', up: '100' }, pe)).toMatchObject({ ok: false, error: { code: 'impossible', path: 'cover' } })
+    expect(work('pe-entry', { cover: '300', up: '100' }, pe)).toMatchObject({
+      ok: false,
+      error: { code: 'impossible', path: 'cover' },
+    })
   })
   it('obstacle: 60 + 10 + 11 - 25 is a set of 56; corner 600 - 56 - 31.9 before it', () => {
     const clear = answer('clear')
@@ -76,29 +100,54 @@ describe('the other guides, by hand', () => {
   })
   it('wall fitting: 250 aside less two radii of 77 leaves 96', () => {
     expect(figure(answer('wall-fitting'), 'straight')).toBe(96)
-    expect(work('wall-fitting', { aside: '150' })).toMatchObject({ ok: false, error: { code: 'impossible', path: 'aside' } })
+    expect(work('wall-fitting', { aside: '150' })).toMatchObject({
+      ok: false,
+      error: { code: 'impossible', path: 'aside' },
+    })
   })
 })
 
 describe('every guide', () => {
-  const CONTEXTS: GuideContext[] = [GB, { region: 'us', pipe: getPipe('pex-cts-1_2'), method: 'crimp' }, { region: 'eu', pipe: getPipe('pe-en-25'), method: 'pe-compression' }]
-  it.each(GUIDES.map(guide => [guide.id]))('%s answers or says why with its usual values, and its line can be drawn', (id) => {
-    for (const context of CONTEXTS) {
-      const worked = work(id, {}, context)
-      if (!worked.ok) {
-        expect(worked.error.message.length).toBeGreaterThan(20)
-        continue
+  const CONTEXTS: GuideContext[] = [
+    GB,
+    { region: 'us', pipe: getPipe('pex-cts-1_2'), method: 'crimp' },
+    { region: 'eu', pipe: getPipe('pe-en-25'), method: 'pe-compression' },
+  ]
+  it.each(GUIDES.map((guide) => [guide.id]))(
+    '%s answers or says why with its usual values, and its line can be drawn',
+    (id) => {
+      for (const context of CONTEXTS) {
+        const worked = work(id, {}, context)
+        if (!worked.ok) {
+          expect(worked.error.message.length).toBeGreaterThan(20)
+          continue
+        }
+        for (const { working, value } of worked.value.figures)
+          if (value !== null) expect(working.at(-1)).toMatchObject({ op: '=', value })
+        const { line } = worked.value
+        if (!line) continue
+        const draft = draftRun(
+          {
+            region: context.region,
+            pipe: context.pipe.id,
+            method: context.method,
+            corners: line.corners,
+            start: line.start,
+            walls: [],
+          },
+          line.legs,
+          { bender: context.bender },
+        )
+        expect(draft.rows.map(({ issue }) => issue)).toEqual(line.legs.map(() => null))
+        expect(draft.issues).toEqual([])
+        expect(planLine(draft.question!).ok).toBe(true)
       }
-      for (const { working, value } of worked.value.figures) if (value !== null) expect(working.at(-1)).toMatchObject({ op: '=', value })
-      const { line } = worked.value
-      if (!line) continue
-      const draft = draftRun({ region: context.region, pipe: context.pipe.id, method: context.method, corners: line.corners, start: line.start, walls: [] }, line.legs, { bender: context.bender })
-      expect(draft.rows.map(({ issue }) => issue)).toEqual(line.legs.map(() => null))
-      expect(draft.issues).toEqual([])
-      expect(planLine(draft.question!).ok).toBe(true)
-    }
-  })
-  it.each(GUIDES.map(guide => [guide.id, guide.fields[0]!.name] as const))('%s names the field it cannot read', (id, field) => {
-    expect(work(id, { [field]: 'a few' })).toMatchObject({ ok: false, error: { path: field } })
-  })
+    },
+  )
+  it.each(GUIDES.map((guide) => [guide.id, guide.fields[0]!.name] as const))(
+    '%s names the field it cannot read',
+    (id, field) => {
+      expect(work(id, { [field]: 'a few' })).toMatchObject({ ok: false, error: { path: field } })
+    },
+  )
 })

@@ -1,6 +1,17 @@
 export { LEG_SHAPES, readLeg, readStart, splitLegs } from './leg'
 export { draftRun, MOST_RUN_LEGS, plainMessage, pointLetter } from './run'
-export type { EndWord, RunDraft, RunHead, RunRow, RunSurroundings, TypedDirection, TypedLeg, TypedLength, TypedOffset, TypedOver } from './types'
+export type {
+  EndWord,
+  RunDraft,
+  RunHead,
+  RunRow,
+  RunSurroundings,
+  TypedDirection,
+  TypedLeg,
+  TypedLength,
+  TypedOffset,
+  TypedOver,
+} from './types'
 export { insertLeg, removeLeg, typeLength, withLength } from './write'
 export { findWaysOut } from './ways-out'
 export type { WayOut } from './ways-out'

@@ -6,18 +6,52 @@ import { formatDecimal, parseLength } from '#core/units'
 import type { EndWord, TypedDirection, TypedLeg, TypedLength, TypedOffset, TypedOver } from './types'
 
 /** How legs are said, as shapes to follow. */
-export const LEG_SHAPES = ['e 640', 'u 480 elbow', 'e 1140 offset s 50 @ 45 at 420', 'd 820 on 15 = sink 1', 'from c n 300 tee', 'e 900 over u 22 at 400', 'e 600 f-c'] as const
+export const LEG_SHAPES = [
+  'e 640',
+  'u 480 elbow',
+  'e 1140 offset s 50 @ 45 at 420',
+  'd 820 on 15 = sink 1',
+  'from c n 300 tee',
+  'e 900 over u 22 at 400',
+  'e 600 f-c',
+] as const
 
-const LETTERS: Readonly<Record<string, Direction>> = { e: 'right', w: 'left', n: 'away', s: 'toward', u: 'up', d: 'down' }
-const DIRECTION_WORDS: readonly { name: string, letter: string }[] = [
-  { name: 'right', letter: 'e' }, { name: 'left', letter: 'w' }, { name: 'away', letter: 'n' }, { name: 'toward', letter: 's' }, { name: 'up', letter: 'u' }, { name: 'down', letter: 'd' },
-  { name: 'east', letter: 'e' }, { name: 'west', letter: 'w' }, { name: 'north', letter: 'n' }, { name: 'south', letter: 's' },
+const LETTERS: Readonly<Record<string, Direction>> = {
+  e: 'right',
+  w: 'left',
+  n: 'away',
+  s: 'toward',
+  u: 'up',
+  d: 'down',
+}
+const DIRECTION_WORDS: readonly { name: string; letter: string }[] = [
+  { name: 'right', letter: 'e' },
+  { name: 'left', letter: 'w' },
+  { name: 'away', letter: 'n' },
+  { name: 'toward', letter: 's' },
+  { name: 'up', letter: 'u' },
+  { name: 'down', letter: 'd' },
+  { name: 'east', letter: 'e' },
+  { name: 'west', letter: 'w' },
+  { name: 'north', letter: 'n' },
+  { name: 'south', letter: 's' },
 ]
 
-const END_WORDS: readonly { name: string, end: EndWord }[] = [
-  { name: 'elbow 45', end: 'elbow-45' }, { name: 'elbow-45', end: 'elbow-45' }, { name: 'elbow 90', end: 'elbow-90' }, { name: 'elbow-90', end: 'elbow-90' }, { name: 'elbow', end: 'elbow-90' }, { name: 'bend', end: 'bend' },
-  { name: 'tee', end: 'tee-run' }, { name: 'branch', end: 'tee-branch' }, { name: 'coupling', end: 'coupling' }, { name: 'reducer', end: 'reducer' }, { name: 'valve', end: 'valve' },
-  { name: 'free', end: 'free' }, { name: 'stop', end: 'stop' }, { name: 'face', end: 'face' },
+const END_WORDS: readonly { name: string; end: EndWord }[] = [
+  { name: 'elbow 45', end: 'elbow-45' },
+  { name: 'elbow-45', end: 'elbow-45' },
+  { name: 'elbow 90', end: 'elbow-90' },
+  { name: 'elbow-90', end: 'elbow-90' },
+  { name: 'elbow', end: 'elbow-90' },
+  { name: 'bend', end: 'bend' },
+  { name: 'tee', end: 'tee-run' },
+  { name: 'branch', end: 'tee-branch' },
+  { name: 'coupling', end: 'coupling' },
+  { name: 'reducer', end: 'reducer' },
+  { name: 'valve', end: 'valve' },
+  { name: 'free', end: 'free' },
+  { name: 'stop', end: 'stop' },
+  { name: 'face', end: 'face' },
 ]
 const MEASURED: Readonly<Record<string, MeasuredTo | 'wall'>> = { c: 'centre', e: 'stop', f: 'face', w: 'wall' }
 /** Angles that "at" is taken for where no @ was typed. */
@@ -32,24 +66,28 @@ function readDirection(reader: Reader): TypedDirection | null {
   const found = reader.match(/^([nsewud]{1,3})(?=[\s\d.,]|$)/, 'which way')
   const letters = found?.[1] ?? reader.word(DIRECTION_WORDS, ({ letter }) => letter)?.letter
   if (!letters) return null
-  const sum = [...letters].reduce<Vector>((all, letter) => {
-    const one = vectorOf(LETTERS[letter]!)
-    return [all[0] + one[0], all[1] + one[1], all[2] + one[2]]
-  }, [0, 0, 0])
-  if (sum.filter(x => x !== 0).length !== letters.length) expected(`letters of different ways, not "${letters}"`)
+  const sum = [...letters].reduce<Vector>(
+    (all, letter) => {
+      const one = vectorOf(LETTERS[letter]!)
+      return [all[0] + one[0], all[1] + one[1], all[2] + one[2]]
+    },
+    [0, 0, 0],
+  )
+  if (sum.filter((x) => x !== 0).length !== letters.length) expected(`letters of different ways, not "${letters}"`)
   return { letters, vector: vectorOf(sum) }
 }
 
 function readLength(reader: Reader, what: string): TypedLength | null {
   const from = reader.position
   const before = reader.words.length
-  const mm = reader.length(value => `${what} ${formatDecimal(value, 1)} mm`)
+  const mm = reader.length((value) => `${what} ${formatDecimal(value, 1)} mm`)
   if (mm === null) return null
   if (mm > 100_000) expected(`${what} up to 100 m`)
   return { mm, from, to: from + reader.words[before]!.text.length }
 }
 
-const needLength = (reader: Reader, what: string, like = '640'): TypedLength => readLength(reader, what) ?? expected(`${what}, such as ${like}`)
+const needLength = (reader: Reader, what: string, like = '640'): TypedLength =>
+  readLength(reader, what) ?? expected(`${what}, such as ${like}`)
 
 function readMeasured(reader: Reader): Pick<TypedLeg, 'measured' | 'wall'> {
   const found = reader.match(/^([cefw])([\d.,/]*)-([cefw])([\d.,/]*)(?=[\s,]|$)/, 'measured between')
@@ -73,7 +111,7 @@ function readAngle(reader: Reader): number {
 }
 
 /** Angle and place of a step aside or a crossover, in either order. */
-function readAngleAndPlace(reader: Reader, usual: number): { angle: number, at: TypedLength | null } {
+function readAngleAndPlace(reader: Reader, usual: number): { angle: number; at: TypedLength | null } {
   let [angle, at]: [number | null, TypedLength | null] = [null, null]
   for (;;) {
     if (angle === null && reader.sign(/^@/, 'at an angle of')) angle = readAngle(reader)
@@ -89,10 +127,16 @@ function readAngleAndPlace(reader: Reader, usual: number): { angle: number, at: 
 function readOffset(reader: Reader): TypedOffset {
   const to = readDirection(reader)
   const set = needLength(reader, 'set', '60')
-  const roll = reader.sign(/^roll\b/, 'rolling') ? { to: readDirection(reader) ?? expected('which way it rolls, such as roll u 40'), mm: needLength(reader, 'roll', '40').mm } : null
+  const roll = reader.sign(/^roll\b/, 'rolling')
+    ? {
+        to: readDirection(reader) ?? expected('which way it rolls, such as roll u 40'),
+        mm: needLength(reader, 'roll', '40').mm,
+      }
+    : null
   const place = readAngleAndPlace(reader, 45)
   const by = reader.sign(/^elbows\b/, 'made with elbows') ? 'elbows' : 'bends'
-  if (by === 'elbows' && place.angle !== 45 && place.angle !== 90) expected('45 or 90 degrees with elbows; another angle is bent')
+  if (by === 'elbows' && place.angle !== 45 && place.angle !== 90)
+    expected('45 or 90 degrees with elbows; another angle is bent')
   return { to, set, roll, ...place, by }
 }
 
@@ -101,18 +145,21 @@ function readOver(reader: Reader): TypedOver {
   return { to, height: needLength(reader, 'height', '40'), ...readAngleAndPlace(reader, 22.5) }
 }
 
-function readPipe(reader: Reader): { pipe: string | null, nominal: string } {
+function readPipe(reader: Reader): { pipe: string | null; nominal: string } {
   const size = reader.nominal() ?? expected('a size after on, such as 15 or 3/4')
   reader.takeNominal(size)
   const material = startsWith(reader.rest, MATERIAL_NAMES)
   if (!material) return { pipe: null, nominal: size.nominal }
-  const pipe = pipesNamed(size.nominal, material.name, reader.region)[0] ?? expected(`a size that ${material.name} is made in; ${size.nominal} is none`)
+  const pipe =
+    pipesNamed(size.nominal, material.name, reader.region)[0] ??
+    expected(`a size that ${material.name} is made in; ${size.nominal} is none`)
   reader.takeAs(material.name.length, pipe)
   return { pipe, nominal: size.nominal }
 }
 
 /** The name of the point a leg runs to, after =: the rest of the line. */
-const readName = (reader: Reader): string | null => (reader.match(/^=\s*\S.{0,40}$/, 'called') ? reader.words.at(-1)!.text.replace(/^=\s*/, '').trim() : null)
+const readName = (reader: Reader): string | null =>
+  reader.match(/^=\s*\S.{0,40}$/, 'called') ? reader.words.at(-1)!.text.replace(/^=\s*/, '').trim() : null
 
 /** A pipe of another size of the same series as the run's. */
 export type SizeOfRun = (nominal: string) => string | null
@@ -126,14 +173,25 @@ function readRest(reader: Reader, leg: TypedLeg, sizeOfRun: SizeOfRun) {
       for (let next = readLength(reader, 'clip'); next; next = readLength(reader, 'clip')) leg.clips.push(next)
     } else if (reader.sign(/^on\b/, 'in')) {
       const { pipe, nominal } = readPipe(reader)
-      leg.pipe = pipe ?? sizeOfRun(nominal) ?? expected(`a size this pipe is made in, or its material too, such as on ${nominal} copper`)
-    } else if (reader.sign(/^by\b/, 'joined by')) leg.method = (reader.word(METHOD_NAMES, ({ method }) => method) ?? expected('a method after by, such as press or solder')).method
+      leg.pipe =
+        pipe ??
+        sizeOfRun(nominal) ??
+        expected(`a size this pipe is made in, or its material too, such as on ${nominal} copper`)
+    } else if (reader.sign(/^by\b/, 'joined by'))
+      leg.method = (
+        reader.word(METHOD_NAMES, ({ method }) => method) ?? expected('a method after by, such as press or solder')
+      ).method
     else if (reader.sign(/^(?:take-?out|takeout)\b/, 'take-out')) leg.takeOut = needLength(reader, 'take-out', '13').mm
     else if (reader.sign(/^depth\b/, 'depth')) leg.depth = needLength(reader, 'depth', '16').mm
     else {
       const end = reader.word(END_WORDS, ({ end: word }) => word)
       if (end) leg.end = end.end
-      else leg.name = readName(reader) ?? expected('an end (elbow, bend, tee, branch, coupling, reducer, valve, free, stop, face), offset, over, clip, on, by, take-out, depth or = a name')
+      else
+        leg.name =
+          readName(reader) ??
+          expected(
+            'an end (elbow, bend, tee, branch, coupling, reducer, valve, free, stop, face), offset, over, clip, on, by, take-out, depth or = a name',
+          )
     }
   }
 }
@@ -149,21 +207,43 @@ export function readLeg(text: string, region: Region, path: string, sizeOfRun: S
     const from = reader.match(/^from ([a-z]{1,2})\b/, 'from the point')?.[1]?.toUpperCase() ?? null
     const to = readDirection(reader) ?? expected('which way: e w n s u d')
     const length = needLength(reader, `a length after ${to.letters}`)
-    const leg: TypedLeg = { from, to, length, ...readMeasured(reader), offset: null, over: null, clips: [], pipe: null, method: null, end: null, takeOut: null, depth: null, name: null, words: reader.words }
+    const leg: TypedLeg = {
+      from,
+      to,
+      length,
+      ...readMeasured(reader),
+      offset: null,
+      over: null,
+      clips: [],
+      pipe: null,
+      method: null,
+      end: null,
+      takeOut: null,
+      depth: null,
+      name: null,
+      words: reader.words,
+    }
     readRest(reader, leg, sizeOfRun)
     if (leg.offset && leg.over) expected('one of offset and over; put the other on a leg of its own')
     return ok(leg)
   } catch (error) {
     if (!(error instanceof Unread)) throw error
-    const understood = reader.words.map(word => word.text).join(' ')
-    const failure = fail('not-understood', path, `${reader.isDone ? '' : `"${reader.typed.slice(0, 24).trim()}" is not understood${understood ? ` after "${understood}"` : ''}. `}Accepted there: ${error.message}.`)
+    const understood = reader.words.map((word) => word.text).join(' ')
+    const failure = fail(
+      'not-understood',
+      path,
+      `${reader.isDone ? '' : `"${reader.typed.slice(0, 24).trim()}" is not understood${understood ? ` after "${understood}"` : ''}. `}Accepted there: ${error.message}.`,
+    )
     return { ...failure, error: { ...failure.error, accepted: [...LEG_SHAPES], words: reader.words } }
   }
 }
 
 /** A list typed in one go, as its legs: parted by commas, semicolons or lines. A step aside goes with the leg before it. */
 export function splitLegs(text: string): string[] {
-  const parts = text.split(/[;\n]|,(?=\s|[a-z])/i).map(part => part.trim()).filter(Boolean)
+  const parts = text
+    .split(/[;\n]|,(?=\s|[a-z])/i)
+    .map((part) => part.trim())
+    .filter(Boolean)
   return parts.reduce<string[]>((legs, part) => {
     const joins = /^(?:offset|off|set|over|clips?|on|by)\b/i.test(part) && legs.length > 0
     return joins ? [...legs.slice(0, -1), `${legs.at(-1)} ${part}`] : [...legs, part]
@@ -173,20 +253,33 @@ export function splitLegs(text: string): string[] {
 /** Reads what a run begins at: free, stop, face or a fitting, each with a depth or take-out of its own. */
 export function readStart(text: string, region: Region): Result<Pick<TypedLeg, 'end' | 'takeOut' | 'depth' | 'name'>> {
   const reader = new Reader(text.slice(0, 100), region)
-  const start: Pick<TypedLeg, 'end' | 'takeOut' | 'depth' | 'name'> = { end: null, takeOut: null, depth: null, name: null }
+  const start: Pick<TypedLeg, 'end' | 'takeOut' | 'depth' | 'name'> = {
+    end: null,
+    takeOut: null,
+    depth: null,
+    name: null,
+  }
   try {
     while (!reader.isDone) {
       if (reader.sign(/^(?:take-?out)\b/, 'take-out')) start.takeOut = needLength(reader, 'take-out', '13').mm
       else if (reader.sign(/^depth\b/, 'depth')) start.depth = needLength(reader, 'depth', '16').mm
       else {
-        const end = reader.word(END_WORDS.filter(one => one.end !== 'bend'), one => one.end)
+        const end = reader.word(
+          END_WORDS.filter((one) => one.end !== 'bend'),
+          (one) => one.end,
+        )
         if (end) start.end = end.end
-        else start.name = readName(reader) ?? expected('free, stop, face, elbow, tee, branch, coupling, valve or = a name')
+        else
+          start.name = readName(reader) ?? expected('free, stop, face, elbow, tee, branch, coupling, valve or = a name')
       }
     }
     return ok(start)
   } catch (error) {
     if (!(error instanceof Unread)) throw error
-    return fail('not-understood', 'start', `The start: ${error.message} is accepted, not "${reader.typed.slice(0, 24).trim()}".`)
+    return fail(
+      'not-understood',
+      'start',
+      `The start: ${error.message} is accepted, not "${reader.typed.slice(0, 24).trim()}".`,
+    )
   }
 }

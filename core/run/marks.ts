@@ -4,7 +4,11 @@ import { rowsAlong } from './rows'
 import type { RunDraft } from './types'
 
 /** A tube of a run with the points it runs between, by their letters. */
-export interface RunPiece { piece: Piece, from: string, to: string }
+export interface RunPiece {
+  piece: Piece
+  from: string
+  to: string
+}
 
 /** Every tube of a run that can be made, in order, with its points. */
 export function piecesOf({ rows }: RunDraft, { runs }: Survey): RunPiece[] {
@@ -38,10 +42,41 @@ export function markRows(pieces: readonly RunPiece[]): MarkRow[] {
     const none = { hook: null, corner: null, angle: null, turn: null }
     const endAt = (at: number) => piece.ends[piece.cut !== null && at > piece.cut / 2 ? 1 : 0]
     return [
-      ...piece.marks.map((mark): MarkRow => (mark.what === 'bend'
-        ? { ...base, what: 'bend', at: mark.at, hook: mark.hook, corner: mark.corner, angle: mark.angle, turn: mark.turn, note: mark.pull === undefined ? '' : `pull to ${Math.round(mark.pull * 10) / 10} degrees` }
-        : { ...base, ...none, what: mark.what, at: mark.at, note: mark.what === 'insertion' ? `into the ${MOUTH_WORDS[endAt(mark.at).into]}, ${endAt(mark.at).method}` : '' })),
-      { ...base, ...none, what: 'cut', at: piece.cut, note: piece.cut === null ? 'measure the fitting first' : piece.cutLo === piece.cutHi ? '' : `${piece.cutLo!.toFixed(1)} to ${piece.cutHi!.toFixed(1)} by typical fittings` },
+      ...piece.marks.map((mark): MarkRow =>
+        mark.what === 'bend'
+          ? {
+              ...base,
+              what: 'bend',
+              at: mark.at,
+              hook: mark.hook,
+              corner: mark.corner,
+              angle: mark.angle,
+              turn: mark.turn,
+              note: mark.pull === undefined ? '' : `pull to ${Math.round(mark.pull * 10) / 10} degrees`,
+            }
+          : {
+              ...base,
+              ...none,
+              what: mark.what,
+              at: mark.at,
+              note:
+                mark.what === 'insertion'
+                  ? `into the ${MOUTH_WORDS[endAt(mark.at).into]}, ${endAt(mark.at).method}`
+                  : '',
+            },
+      ),
+      {
+        ...base,
+        ...none,
+        what: 'cut',
+        at: piece.cut,
+        note:
+          piece.cut === null
+            ? 'measure the fitting first'
+            : piece.cutLo === piece.cutHi
+              ? ''
+              : `${piece.cutLo!.toFixed(1)} to ${piece.cutHi!.toFixed(1)} by typical fittings`,
+      },
     ]
   })
 }

@@ -2,4 +2,4 @@ import type { RunRow } from './types'
 
 /** Indexes of the rows that became any of some legs of the question, in order. */
 export const rowsAlong = (rows: readonly RunRow[], legs: readonly number[]): number[] =>
-  rows.flatMap(({ legs: own }, i) => (own && legs.some(leg => leg >= own[0] && leg <= own[1]) ? [i] : []))
+  rows.flatMap(({ legs: own }, i) => (own && legs.some((leg) => leg >= own[0] && leg <= own[1]) ? [i] : []))

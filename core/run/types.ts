@@ -5,16 +5,35 @@ import type { Bender, LineQuestion, MeasuredTo, Vector } from '#core/line'
 import type { Word } from '#core/shorthand'
 
 /** A length in a typed leg: mm, and where its letters stand, so that dragging can write another. */
-export interface TypedLength { mm: number, from: number, to: number }
+export interface TypedLength {
+  mm: number
+  from: number
+  to: number
+}
 
 /** A direction as typed: its letters and the unit vector. */
-export interface TypedDirection { letters: string, vector: Vector }
+export interface TypedDirection {
+  letters: string
+  vector: Vector
+}
 
 /** A step aside within a leg: how far, at what angle (degrees), from where along the leg (mm); in the middle where not said. */
-export interface TypedOffset { to: TypedDirection | null, set: TypedLength, roll: { to: TypedDirection, mm: number } | null, angle: number, at: TypedLength | null, by: 'bends' | 'elbows' }
+export interface TypedOffset {
+  to: TypedDirection | null
+  set: TypedLength
+  roll: { to: TypedDirection; mm: number } | null
+  angle: number
+  at: TypedLength | null
+  by: 'bends' | 'elbows'
+}
 
 /** A crossover within a leg: how high at its peak, the outer bends' angle, where along the leg its peak lies. */
-export interface TypedOver { to: TypedDirection | null, height: TypedLength, angle: number, at: TypedLength | null }
+export interface TypedOver {
+  to: TypedDirection | null
+  height: TypedLength
+  angle: number
+  at: TypedLength | null
+}
 
 export type EndWord = LineFitting | 'bend' | 'free' | 'stop' | 'face'
 
@@ -24,9 +43,9 @@ export interface TypedLeg {
   from: string | null
   to: TypedDirection
   length: TypedLength
-  measured: { begin: MeasuredTo, end: MeasuredTo }
+  measured: { begin: MeasuredTo; end: MeasuredTo }
   /** How far the centre line stands off a wall that the length was measured to, mm; null is no wall. */
-  wall: { begin: number | null, end: number | null }
+  wall: { begin: number | null; end: number | null }
   offset: TypedOffset | null
   over: TypedOver | null
   clips: TypedLength[]
@@ -73,4 +92,7 @@ export interface RunDraft {
   issues: Issue[]
 }
 
-export interface RunSurroundings { bender?: Bender, kit?: Kit }
+export interface RunSurroundings {
+  bender?: Bender
+  kit?: Kit
+}

@@ -6,7 +6,13 @@ import type { RunHead, RunSurroundings, TypedLeg } from './types'
 import { withLength } from './write'
 
 /** A change that makes a leg possible again, with what it comes to. */
-export interface WayOut { name: string, text: string, legs: string[], cut: number | null, straight: number | null }
+export interface WayOut {
+  name: string
+  text: string
+  legs: string[]
+  cut: number | null
+  straight: number | null
+}
 
 /** Angles that benders are marked with, steepest first; degrees. */
 const ANGLES = [60, 45, 30, 22.5, 15] as const
@@ -23,7 +29,8 @@ function withAngle(text: string, leg: TypedLeg, angle: number): string {
   return `${text.slice(0, after)} @ ${angle}${text.slice(after)}`
 }
 
-const withElbow = (text: string, leg: TypedLeg): string => (leg.offset && (leg.offset.angle === 45 || leg.offset.angle === 90) ? `${text} elbows` : text)
+const withElbow = (text: string, leg: TypedLeg): string =>
+  leg.offset && (leg.offset.angle === 45 || leg.offset.angle === 90) ? `${text} elbows` : text
 
 /**
  * Ways out for a row whose bends do not fit: another angle of its step, elbows for bends, a longer leg; each tried on the
@@ -38,28 +45,60 @@ export function findWaysOut(head: RunHead, texts: readonly string[], row: number
     const { rows, question } = draftRun(head, legs, around)
     const at = rows[row]?.legs?.[0]
     const survey = question && at !== undefined ? surveyLine(question) : null
-    const run = survey?.ok ? survey.value.runs.find(one => one.legs.includes(at!)) : undefined
+    const run = survey?.ok ? survey.value.runs.find((one) => one.legs.includes(at!)) : undefined
     return run?.piece.ok ? run.piece.value : null
   }
   const ways: WayOut[] = []
   const offer = (name: string, text: string, words: (piece: Piece) => string) => {
     const piece = text === texts[row] ? null : tryText(text)
-    if (piece) ways.push({ name, text: words(piece), legs: texts.map((one, i) => (i === row ? text : one)), cut: piece.cut, straight: piece.straights.length > 2 ? Math.min(...piece.straights.slice(1, -1)) : null })
+    if (piece)
+      ways.push({
+        name,
+        text: words(piece),
+        legs: texts.map((one, i) => (i === row ? text : one)),
+        cut: piece.cut,
+        straight: piece.straights.length > 2 ? Math.min(...piece.straights.slice(1, -1)) : null,
+      })
     return piece !== null
   }
-  const straightWords = ({ straights }: Piece) => (straights.length > 2 ? `${formatDecimal(Math.min(...straights.slice(1, -1)), 1)} stays straight between the bends.` : 'It fits.')
+  const straightWords = ({ straights }: Piece) =>
+    straights.length > 2
+      ? `${formatDecimal(Math.min(...straights.slice(1, -1)), 1)} stays straight between the bends.`
+      : 'It fits.'
   const step = leg.offset ?? leg.over
   if (step) {
-    for (const angle of [...ANGLES].filter(one => one !== step.angle).sort((a, b) => Math.abs(a - step.angle) - Math.abs(b - step.angle))) {
+    for (const angle of [...ANGLES]
+      .filter((one) => one !== step.angle)
+      .sort((a, b) => Math.abs(a - step.angle) - Math.abs(b - step.angle))) {
       if (offer(`Bends of ${angle}\u00b0`, withAngle(texts[row]!, leg, angle), straightWords)) break
     }
     if (leg.offset) offer('Elbows, not bends', withElbow(texts[row]!, leg), () => 'Two fittings, no bends.')
     // A larger set leaves more between the bends; the smallest that fits.
     const length = leg.offset?.set ?? leg.over!.height
-    for (let more = STEP_MM; more <= 200; more += STEP_MM) if (offer(leg.offset ? 'A larger set' : 'A higher peak', withLength(texts[row]!, length, Math.ceil(length.mm / STEP_MM) * STEP_MM + more - STEP_MM, system), straightWords)) break
+    for (let more = STEP_MM; more <= 200; more += STEP_MM)
+      if (
+        offer(
+          leg.offset ? 'A larger set' : 'A higher peak',
+          withLength(texts[row]!, length, Math.ceil(length.mm / STEP_MM) * STEP_MM + more - STEP_MM, system),
+          straightWords,
+        )
+      )
+        break
   } else {
-    offer('Elbows, not a bend', leg.end === 'bend' ? texts[row]!.replace(/\bbend\b/i, 'elbow') : `${texts[row]!} elbow`, () => 'A fitting at the corner.')
-    for (let more = STEP_MM; more <= 1000; more += STEP_MM) if (offer('A longer leg', withLength(texts[row]!, leg.length, Math.ceil(leg.length.mm / STEP_MM) * STEP_MM + more - STEP_MM, system), straightWords)) break
+    offer(
+      'Elbows, not a bend',
+      leg.end === 'bend' ? texts[row]!.replace(/\bbend\b/i, 'elbow') : `${texts[row]!} elbow`,
+      () => 'A fitting at the corner.',
+    )
+    for (let more = STEP_MM; more <= 1000; more += STEP_MM)
+      if (
+        offer(
+          'A longer leg',
+          withLength(texts[row]!, leg.length, Math.ceil(leg.length.mm / STEP_MM) * STEP_MM + more - STEP_MM, system),
+          straightWords,
+        )
+      )
+        break
   }
   return ways
 }

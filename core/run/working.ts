@@ -4,15 +4,28 @@ import { formatDecimal } from '#core/units'
 import { rowsAlong } from './rows'
 import type { RunDraft, RunRow } from './types'
 
-const line = (text: string, op: WorkingLine['op'], value: number, source: string): WorkingLine => ({ text, op, value, unit: 'mm', source })
+const line = (text: string, op: WorkingLine['op'], value: number, source: string): WorkingLine => ({
+  text,
+  op,
+  value,
+  unit: 'mm',
+  source,
+})
 
 /** What a row adds to a piece: its length as measured, less what it stands off walls. */
 function lengthLines({ leg, from, to }: RunRow): WorkingLine[] {
   const { length, measured, wall } = leg!
   const words = { centre: 'centre', stop: 'stop', face: 'face' } as const
   return [
-    line(`${from} to ${to}, ${wall.begin === null ? words[measured.begin] : 'wall'} to ${wall.end === null ? words[measured.end] : 'wall'}`, '+', length.mm, 'measured'),
-    ...[wall.begin, wall.end].flatMap(off => (off === null ? [] : [line('centre line stands off the wall', '-', off, 'measured')])),
+    line(
+      `${from} to ${to}, ${wall.begin === null ? words[measured.begin] : 'wall'} to ${wall.end === null ? words[measured.end] : 'wall'}`,
+      '+',
+      length.mm,
+      'measured',
+    ),
+    ...[wall.begin, wall.end].flatMap((off) =>
+      off === null ? [] : [line('centre line stands off the wall', '-', off, 'measured')],
+    ),
   ]
 }
 
@@ -21,19 +34,29 @@ function stepLines({ leg }: RunRow): WorkingLine[] {
   if (leg?.offset) {
     const { angle, set, roll } = leg.offset
     const trueSet = Math.hypot(set.mm, roll?.mm ?? 0)
-    const radians = angle * Math.PI / 180
+    const radians = (angle * Math.PI) / 180
     const covers = angle === 90 ? 0 : trueSet / Math.tan(radians)
     return [
-      line(`travel, ${formatDecimal(trueSet, 1)} ÷ sin ${formatDecimal(angle, 1)}°`, '+', trueSet / Math.sin(radians), 'the step aside'),
+      line(
+        `travel, ${formatDecimal(trueSet, 1)} ÷ sin ${formatDecimal(angle, 1)}°`,
+        '+',
+        trueSet / Math.sin(radians),
+        'the step aside',
+      ),
       ...(covers > 0 ? [line('the run it covers', '-', covers, 'in the length above')] : []),
     ]
   }
   if (!leg?.over) return []
   const { angle, height } = leg.over
-  const radians = angle * Math.PI / 180
+  const radians = (angle * Math.PI) / 180
   return [
-    line(`two slopes, 2 × ${formatDecimal(height.mm, 1)} ÷ sin ${formatDecimal(angle, 1)}°`, '+', 2 * height.mm / Math.sin(radians), 'the crossover'),
-    line('the run they cover', '-', 2 * height.mm / Math.tan(radians), 'in the length above'),
+    line(
+      `two slopes, 2 × ${formatDecimal(height.mm, 1)} ÷ sin ${formatDecimal(angle, 1)}°`,
+      '+',
+      (2 * height.mm) / Math.sin(radians),
+      'the crossover',
+    ),
+    line('the run they cover', '-', (2 * height.mm) / Math.tan(radians), 'in the length above'),
   ]
 }
 
@@ -42,21 +65,33 @@ function stepLines({ leg }: RunRow): WorkingLine[] {
  * covers, gains of the bends, cut. Adds up to the piece's own cut. A row of more than one piece keeps the piece's own sum.
  */
 export function workPiece({ rows }: RunDraft, piece: Piece): WorkingLine[] {
-  const own = rowsAlong(rows, piece.legs).map(i => rows[i]!)
+  const own = rowsAlong(rows, piece.legs).map((i) => rows[i]!)
   const isWhole = own.every(({ legs }) => piece.legs.includes(legs![0]) && piece.legs.includes(legs![1]))
   if (!isWhole || own.some(({ leg }) => leg === null)) return piece.working
-  const [ends, rest] = [piece.working.slice(piece.legs.length).filter(({ op, text }) => op !== '=' && !text.startsWith('gain')), piece.working.filter(({ op, text }) => op === '=' || text.startsWith('gain'))]
+  const [ends, rest] = [
+    piece.working.slice(piece.legs.length).filter(({ op, text }) => op !== '=' && !text.startsWith('gain')),
+    piece.working.filter(({ op, text }) => op === '=' || text.startsWith('gain')),
+  ]
   const gains = rest.filter(({ op }) => op === '-')
   // Bends alike are one line of the sum.
-  const grouped = gains.reduce<{ of: WorkingLine, count: number }[]>((groups, one) => {
+  const grouped = gains.reduce<{ of: WorkingLine; count: number }[]>((groups, one) => {
     const same = groups.find(({ of }) => of.text === one.text)
     if (same) same.count += 1
     else groups.push({ of: one, count: 1 })
     return groups
   }, [])
   return [
-    ...own.flatMap(lengthLines), ...ends, ...own.flatMap(stepLines),
-    ...grouped.map(({ of, count }) => ({ ...of, text: of.text.replace('gain of the bend', count === 1 ? 'bend gain' : `bend gain, ${count} × ${formatDecimal(of.value, 1)}`).replace(/ at radius .*$/, ''), value: of.value * count, source: `${/at (radius .*)$/.exec(of.text)?.[1] ?? ''}: ${of.source?.replace('measured: the bender', 'your test bend') ?? ''}` })),
+    ...own.flatMap(lengthLines),
+    ...ends,
+    ...own.flatMap(stepLines),
+    ...grouped.map(({ of, count }) => ({
+      ...of,
+      text: of.text
+        .replace('gain of the bend', count === 1 ? 'bend gain' : `bend gain, ${count} × ${formatDecimal(of.value, 1)}`)
+        .replace(/ at radius .*$/, ''),
+      value: of.value * count,
+      source: `${/at (radius .*)$/.exec(of.text)?.[1] ?? ''}: ${of.source?.replace('measured: the bender', 'your test bend') ?? ''}`,
+    })),
     ...rest.filter(({ op }) => op === '='),
   ]
 }

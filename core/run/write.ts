@@ -3,10 +3,12 @@ import { pointLetter } from './run'
 import type { TypedLength } from './types'
 
 /** A length as it is typed in a leg: mm to a tenth, or whole inches and a fraction to the nearest sixteenth. */
-export const typeLength = (mm: number, system: UnitSystem): string => (system === 'metric' ? formatDecimal(mm, 1) : formatTape(mm))
+export const typeLength = (mm: number, system: UnitSystem): string =>
+  system === 'metric' ? formatDecimal(mm, 1) : formatTape(mm)
 
 /** A leg's text with one of its lengths typed anew; the rest stays as it was typed. */
-export const withLength = (text: string, length: TypedLength, mm: number, system: UnitSystem): string => `${text.slice(0, length.from)}${typeLength(mm, system)}${text.slice(length.to)}`
+export const withLength = (text: string, length: TypedLength, mm: number, system: UnitSystem): string =>
+  `${text.slice(0, length.from)}${typeLength(mm, system)}${text.slice(length.to)}`
 
 const FROM = /^\s*from ([a-z]{1,2})\b/i
 
@@ -17,7 +19,10 @@ const fromOf = (text: string, count: number): number | null => {
   const at = Array.from({ length: count }, (_, i) => pointLetter(i + 1)).indexOf(letter)
   return at < 0 ? null : at
 }
-const withFrom = (text: string, index: number): string => (FROM.test(text) ? text.replace(FROM, `from ${pointLetter(index + 1).toLowerCase()}`) : `from ${pointLetter(index + 1).toLowerCase()} ${text}`)
+const withFrom = (text: string, index: number): string =>
+  FROM.test(text)
+    ? text.replace(FROM, `from ${pointLetter(index + 1).toLowerCase()}`)
+    : `from ${pointLetter(index + 1).toLowerCase()} ${text}`
 
 /** Legs with one put in before place `at`; what began from a later point still does. */
 export function insertLeg(texts: readonly string[], at: number, text: string): string[] {

@@ -11,9 +11,24 @@ export interface Word {
 }
 
 /** Letters as they are compared; same length as the text. */
-const plainOf = (text: string): string => [...text].map(char => (char === '\u00d7' ? 'x' : char === '\u2033' || char === '\u201d' || char === '\u201c' ? '"' : char === '\u2032' || char === '\u2019' ? '\'' : char.length === 1 ? char.toLowerCase() : '?')).map(char => (char.length === 1 ? char : '?')).join('')
+const plainOf = (text: string): string =>
+  [...text]
+    .map((char) =>
+      char === '\u00d7'
+        ? 'x'
+        : char === '\u2033' || char === '\u201d' || char === '\u201c'
+          ? '"'
+          : char === '\u2032' || char === '\u2019'
+            ? "'"
+            : char.length === 1
+              ? char.toLowerCase()
+              : '?',
+    )
+    .map((char) => (char.length === 1 ? char : '?'))
+    .join('')
 
-const LENGTH = /^(?:\d+' ?(?:\d+[- ])?\d*(?:\/\d+)?(?:"|''| ?in)?|(?:\d+[- ])?\d+\/\d+(?: ?(?:"|''|in(?:ch(?:es)?)?\b))?|\d+(?:[.,]\d+)?(?: ?(?:mm|cm|m|in(?:ch(?:es)?)?|ft|"|')(?![a-z]))?)/
+const LENGTH =
+  /^(?:\d+' ?(?:\d+[- ])?\d*(?:\/\d+)?(?:"|''| ?in)?|(?:\d+[- ])?\d+\/\d+(?: ?(?:"|''|in(?:ch(?:es)?)?\b))?|\d+(?:[.,]\d+)?(?: ?(?:mm|cm|m|in(?:ch(?:es)?)?|ft|"|')(?![a-z]))?)/
 
 /** A line being read from left to right, with what was understood of it so far. */
 export class Reader {
@@ -21,7 +36,10 @@ export class Reader {
   readonly words: Word[] = []
   private readonly plain: string
 
-  constructor(private readonly text: string, readonly region: Region) {
+  constructor(
+    private readonly text: string,
+    readonly region: Region,
+  ) {
     this.plain = plainOf(text)
     this.skip()
   }
@@ -90,14 +108,16 @@ export class Reader {
   }
 
   /** A size as pipe is called: `22`, `22 mm`, `3/4`, `1 1/4 in`. */
-  nominal(): { nominal: string, length: number } | null {
-    const found = /^(?:(\d+)[- ])?(\d+)\/(\d+)(?: ?(?:"|in(?:ch)?\b))?|^(\d+) ?(mm|"|in(?:ch)?\b)?(?![\d.,/])/.exec(this.rest)
+  nominal(): { nominal: string; length: number } | null {
+    const found = /^(?:(\d+)[- ])?(\d+)\/(\d+)(?: ?(?:"|in(?:ch)?\b))?|^(\d+) ?(mm|"|in(?:ch)?\b)?(?![\d.,/])/.exec(
+      this.rest,
+    )
     if (!found) return null
     const [all, whole, over, under, plain] = found
     return { nominal: plain ?? (whole ? `${whole}-${over}/${under}` : `${over}/${under}`), length: all.length }
   }
 
-  takeNominal(size: { nominal: string, length: number }) {
+  takeNominal(size: { nominal: string; length: number }) {
     this.take(size.length, `size ${size.nominal}`)
   }
 

@@ -5,7 +5,7 @@ import type { Method } from '#core/joints'
  * Series a material's name stands for, by region, the likeliest first. Copper is EN 1057 in metric countries and the old
  * kind sized by bore where an inch size is named; type L in inch countries (contract).
  */
-const MATERIALS: readonly { names: readonly string[], us: readonly string[], gb: readonly string[] }[] = [
+const MATERIALS: readonly { names: readonly string[]; us: readonly string[]; gb: readonly string[] }[] = [
   { names: ['old copper', 'imperial copper', 'imperial'], us: ['cu-bs-imp'], gb: ['cu-bs-imp'] },
   { names: ['type k', 'k copper'], us: ['cu-k'], gb: ['cu-k'] },
   { names: ['type l', 'l copper'], us: ['cu-l'], gb: ['cu-l'] },
@@ -29,12 +29,27 @@ const MATERIALS: readonly { names: readonly string[], us: readonly string[], gb:
 ]
 
 /** Names longest first, so that "old copper" is not read as "old" and "copper". */
-export const longestFirst = <T extends { name: string }>(words: readonly T[]): T[] => [...words].sort((a, b) => b.name.length - a.name.length)
-export const MATERIAL_NAMES = longestFirst(MATERIALS.flatMap(material => material.names.map(name => ({ name, material }))))
+export const longestFirst = <T extends { name: string }>(words: readonly T[]): T[] =>
+  [...words].sort((a, b) => b.name.length - a.name.length)
+export const MATERIAL_NAMES = longestFirst(
+  MATERIALS.flatMap((material) => material.names.map((name) => ({ name, material }))),
+)
 
-export const METHOD_NAMES: readonly { name: string, method: Method }[] = longestFirst([
-  { name: 'solder', method: 'solder' }, { name: 'soldered', method: 'solder' }, { name: 'press', method: 'press' }, { name: 'push-fit', method: 'push-fit' }, { name: 'pushfit', method: 'push-fit' }, { name: 'push', method: 'push-fit' }, { name: 'compression', method: 'compression' }, { name: 'comp', method: 'compression' },
-  { name: 'crimp', method: 'crimp' }, { name: 'clamp', method: 'clamp' }, { name: 'expansion', method: 'expansion' }, { name: 'sleeve', method: 'sliding-sleeve' }, { name: 'cement', method: 'solvent-cement' }, { name: 'thread', method: 'thread' },
+export const METHOD_NAMES: readonly { name: string; method: Method }[] = longestFirst([
+  { name: 'solder', method: 'solder' },
+  { name: 'soldered', method: 'solder' },
+  { name: 'press', method: 'press' },
+  { name: 'push-fit', method: 'push-fit' },
+  { name: 'pushfit', method: 'push-fit' },
+  { name: 'push', method: 'push-fit' },
+  { name: 'compression', method: 'compression' },
+  { name: 'comp', method: 'compression' },
+  { name: 'crimp', method: 'crimp' },
+  { name: 'clamp', method: 'clamp' },
+  { name: 'expansion', method: 'expansion' },
+  { name: 'sleeve', method: 'sliding-sleeve' },
+  { name: 'cement', method: 'solvent-cement' },
+  { name: 'thread', method: 'thread' },
 ] as const)
 
 /** The word of a list that a text begins with, whole. */
@@ -46,7 +61,7 @@ export function startsWith<T extends { name: string }>(text: string, words: read
 export function pipesNamed(nominal: string, name: string, region: Region): string[] {
   const material = MATERIALS.find(({ names }) => names.includes(name))
   const series = material?.[region === 'us' ? 'us' : 'gb'] ?? []
-  return series.map(id => `${id}-${nominal.replace('/', '_')}`).filter(id => findPipe(id, '').ok)
+  return series.map((id) => `${id}-${nominal.replace('/', '_')}`).filter((id) => findPipe(id, '').ok)
 }
 
 /** A name that reads back as this very pipe in this region, for what could stand in a word's place; none where no short name does. */

@@ -1,7 +1,16 @@
 import { fail, ok, type Result } from '#core/base'
 import { bendOf, findPipe, spacingOf, supportCodeOf, type Pipe, type Spacing } from '#core/catalogue'
 import { formatDecimal } from '#core/units'
-import { ARM_CONSTANT, CLEAR_OD, EXPANSION, LEAST_GROWTH_MM, LOOP_SHARE, SWEPT_OD, LEAST_SPACING_MM, MOST_SUPPORTS } from './ours'
+import {
+  ARM_CONSTANT,
+  CLEAR_OD,
+  EXPANSION,
+  LEAST_GROWTH_MM,
+  LOOP_SHARE,
+  SWEPT_OD,
+  LEAST_SPACING_MM,
+  MOST_SUPPORTS,
+} from './ours'
 import { placeOnLeg, type Interval } from './place'
 import { adviceOf } from './rules'
 import type { Expansion, FixAnswer, FixQuestion, FixAdvice, Support } from './types'
@@ -18,11 +27,22 @@ export interface FixContext {
 function checkGiven({ given, legs }: FixQuestion): Result<null> {
   for (const run of ['horizontal', 'vertical'] as const) {
     const mm = given?.[run]
-    if (mm !== undefined && mm < LEAST_SPACING_MM) return fail('range', `given.${run}`, `given.${run}: at least ${LEAST_SPACING_MM} mm between supports is accepted.`)
+    if (mm !== undefined && mm < LEAST_SPACING_MM)
+      return fail(
+        'range',
+        `given.${run}`,
+        `given.${run}: at least ${LEAST_SPACING_MM} mm between supports is accepted.`,
+      )
   }
   const least = Math.min(given?.horizontal ?? Infinity, given?.vertical ?? Infinity)
   const count = legs.reduce((sum, { length }) => sum + length, 0) / least
-  return count > MOST_SUPPORTS ? fail('too-many', 'legs', `legs: ${Math.ceil(count)} supports at that distance. At most ${MOST_SUPPORTS} are worked out at once.`) : ok(null)
+  return count > MOST_SUPPORTS
+    ? fail(
+        'too-many',
+        'legs',
+        `legs: ${Math.ceil(count)} supports at that distance. At most ${MOST_SUPPORTS} are worked out at once.`,
+      )
+    : ok(null)
 }
 
 /** A question with its pipe and its code's row. Issues: `unknown-id` at `pipe`, `range` at a given distance, `too-many` at `legs`. */
@@ -34,21 +54,31 @@ export function fixContext(question: FixQuestion): Result<FixContext> {
   if (!checked.ok) return checked
   const row = spacingOf(question.code ?? supportCodeOf(question.region), pipe)
   const { given } = question
-  const spacing: Spacing | null = given?.horizontal === undefined && given?.vertical === undefined
-    ? row
-    : { midStorey: row?.midStorey ?? false, byStorey: given.vertical === undefined && (row?.byStorey ?? false), horizontal: given.horizontal ?? row?.horizontal ?? null, vertical: given.vertical ?? row?.vertical ?? null, source: `measured: the maker's sheet${row ? `; else ${row.source}` : ''}` }
+  const spacing: Spacing | null =
+    given?.horizontal === undefined && given?.vertical === undefined
+      ? row
+      : {
+          midStorey: row?.midStorey ?? false,
+          byStorey: given.vertical === undefined && (row?.byStorey ?? false),
+          horizontal: given.horizontal ?? row?.horizontal ?? null,
+          vertical: given.vertical ?? row?.vertical ?? null,
+          source: `measured: the maker's sheet${row ? `; else ${row.source}` : ''}`,
+        }
   return ok({ question, pipe, spacing, clear: CLEAR_OD * pipe.od })
 }
 
 /** Where no support may stand on a leg: about its joints and its bends' arcs. */
-export function blocksOf({ question: { legs }, pipe, clear }: FixContext, index: number): { interval: Interval, of: 'joint' | 'bend' }[] {
+export function blocksOf(
+  { question: { legs }, pipe, clear }: FixContext,
+  index: number,
+): { interval: Interval; of: 'joint' | 'bend' }[] {
   const { joints = [], bends = [] } = legs[index]!
   // The tightest radius it is met with on site, whose arc is the shortest; a swept pipe is clipped along its sweep.
   const radius = bendOf(pipe)?.radius.lo ?? 0
   const tangent = radius >= SWEPT_OD * pipe.od ? 0 : radius
   return [
-    ...joints.map(at => ({ interval: [at - clear, at + clear] as const, of: 'joint' as const })),
-    ...bends.map(at => ({ interval: [at - tangent - clear, at + tangent + clear] as const, of: 'bend' as const })),
+    ...joints.map((at) => ({ interval: [at - clear, at + clear] as const, of: 'joint' as const })),
+    ...bends.map((at) => ({ interval: [at - tangent - clear, at + tangent + clear] as const, of: 'bend' as const })),
   ]
 }
 
@@ -61,22 +91,37 @@ export function stepOf({ question: { legs }, spacing }: FixContext, index: numbe
 }
 
 /** What each leg grows between the two temperatures, and the free arm across its ends. */
-export function expansionOf({ question: { legs, temperature, installedAt }, pipe }: Pick<FixContext, 'question' | 'pipe'>): Expansion[] {
+export function expansionOf({
+  question: { legs, temperature, installedAt },
+  pipe,
+}: Pick<FixContext, 'question' | 'pipe'>): Expansion[] {
   const alpha = EXPANSION[pipe.family]
   const constant = ARM_CONSTANT[pipe.family]
   const warmer = temperature - installedAt
   return legs.map(({ length }, leg): Expansion => {
-    const grow = (by: number) => by * length / 1000 * warmer
+    const grow = (by: number) => ((by * length) / 1000) * warmer
     const change = grow(alpha.value)
     const [changeLo, changeHi] = [grow(alpha.lo), grow(alpha.hi)].sort((a, b) => a - b) as [number, number]
     const arm = (c: number, by: number) => c * Math.sqrt(pipe.od * Math.abs(by))
-    const [least, most] = [Math.min(Math.abs(changeLo), Math.abs(changeHi)), Math.max(Math.abs(changeLo), Math.abs(changeHi))]
-    return { leg, change, changeLo, changeHi, arm: constant ? arm(constant.value, change) : null, lo: constant ? arm(constant.lo, least) : null, hi: constant ? arm(constant.hi, most) : null }
+    const [least, most] = [
+      Math.min(Math.abs(changeLo), Math.abs(changeHi)),
+      Math.max(Math.abs(changeLo), Math.abs(changeHi)),
+    ]
+    return {
+      leg,
+      change,
+      changeLo,
+      changeHi,
+      arm: constant ? arm(constant.value, change) : null,
+      lo: constant ? arm(constant.lo, least) : null,
+      hi: constant ? arm(constant.hi, most) : null,
+    }
   })
 }
 
 /** What a leg is called. */
-export const nameOf = ({ question: { legs } }: Pick<FixContext, 'question'>, index: number): string => legs[index]!.name?.trim() || `leg ${index + 1}`
+export const nameOf = ({ question: { legs } }: Pick<FixContext, 'question'>, index: number): string =>
+  legs[index]!.name?.trim() || `leg ${index + 1}`
 const titled = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 
 const round = (mm: number): string => formatDecimal(mm, 0)
@@ -91,7 +136,9 @@ function byStorey(context: FixContext, index: number): number[] {
     const place = block ? (end === 0 ? block[1] : block[0]) : end
     return place > 0 && place < length ? [place] : end === 0 || end === length ? [end] : []
   })
-  return [...new Set([ends[0]!, ...at, ends.at(-1)!])].filter(place => !blocks.some(([from, to]) => place > from + 1e-9 && place < to - 1e-9)).sort((a, b) => a - b)
+  return [...new Set([ends[0]!, ...at, ends.at(-1)!])]
+    .filter((place) => !blocks.some(([from, to]) => place > from + 1e-9 && place < to - 1e-9))
+    .sort((a, b) => a - b)
 }
 
 /**
@@ -106,12 +153,15 @@ export function fixPipe(question: FixQuestion): Result<FixAnswer> {
 }
 
 export function answerFix(context: FixContext): FixAnswer {
-  const { question: { legs }, spacing } = context
+  const {
+    question: { legs },
+    spacing,
+  } = context
   const expansion = expansionOf(context)
   const supports: Support[] = []
   const rules: FixAdvice[] = []
   const isMoving = (leg: number) => Math.abs(expansion[leg]?.change ?? 0) >= LEAST_GROWTH_MM
-  const armFor = (leg: number) => (isMoving(leg) ? expansion[leg]?.arm ?? 0 : 0)
+  const armFor = (leg: number) => (isMoving(leg) ? (expansion[leg]?.arm ?? 0) : 0)
   legs.forEach((leg, index) => {
     const step = stepOf(context, index)
     const blocks = blocksOf(context, index).map(({ interval }) => interval)
@@ -121,13 +171,40 @@ export function answerFix(context: FixContext): FixAnswer {
       at = byStorey(context, index)
     } else {
       // A neighbour's growth bends this leg: its first support stands beyond the arm where that is allowed.
-      const placed = placeOnLeg(leg.length, step, blocks, [index > 0 ? armFor(index - 1) : 0, index < legs.length - 1 ? armFor(index + 1) : 0])
+      const placed = placeOnLeg(leg.length, step, blocks, [
+        index > 0 ? armFor(index - 1) : 0,
+        index < legs.length - 1 ? armFor(index + 1) : 0,
+      ])
       at = placed.at
-      if (at.length === 0) rules.push({ code: 'too-short', text: `${titled(nameOf(context, index))} is ${round(leg.length)} long: no place on it is ${round(context.clear)} clear of its joints and bends. Its neighbours carry it; a valve or outlet on it has its own bracket.`, leg: index })
-      else for (const gap of placed.gaps) rules.push({ code: 'no-room', text: `${titled(nameOf(context, index))}: ${round(gap.to - gap.from)} from ${round(gap.from)} to ${round(gap.to)}, at most ${round(gap.most)}: joints and bends leave no nearer place. Bracket a fitting's body there, or move a joint.`, leg: index, at: gap.to })
+      if (at.length === 0)
+        rules.push({
+          code: 'too-short',
+          text: `${titled(nameOf(context, index))} is ${round(leg.length)} long: no place on it is ${round(context.clear)} clear of its joints and bends. Its neighbours carry it; a valve or outlet on it has its own bracket.`,
+          leg: index,
+        })
+      else
+        for (const gap of placed.gaps)
+          rules.push({
+            code: 'no-room',
+            text: `${titled(nameOf(context, index))}: ${round(gap.to - gap.from)} from ${round(gap.from)} to ${round(gap.to)}, at most ${round(gap.most)}: joints and bends leave no nearer place. Bracket a fitting's body there, or move a joint.`,
+            leg: index,
+            at: gap.to,
+          })
     }
     const middle = Math.floor((at.length - 1) / 2)
-    at.forEach((place, i) => supports.push({ leg: index, at: place, kind: isMoving(index) ? (i === middle && at.length > 1 ? 'anchor' : 'guide') : spacing?.midStorey && leg.run === 'vertical' && i % 2 === 1 ? 'guide' : 'clip' }))
+    at.forEach((place, i) =>
+      supports.push({
+        leg: index,
+        at: place,
+        kind: isMoving(index)
+          ? i === middle && at.length > 1
+            ? 'anchor'
+            : 'guide'
+          : spacing?.midStorey && leg.run === 'vertical' && i % 2 === 1
+            ? 'guide'
+            : 'clip',
+      }),
+    )
   })
   return {
     spacing: { horizontal: spacing?.horizontal ?? null, vertical: spacing?.vertical ?? null },
@@ -139,23 +216,34 @@ export function answerFix(context: FixContext): FixAnswer {
 }
 
 /** The free arm of each leg's end across it, by where the first support of its neighbour stands, mm. */
-export interface Arm { leg: number, end: 'start' | 'end', across: number, grows: number, needs: number, has: number }
+export interface Arm {
+  leg: number
+  end: 'start' | 'end'
+  across: number
+  grows: number
+  needs: number
+  has: number
+}
 
 /**
  * Every corner twice: what a leg pushes there, the arm that needs along its neighbour, and the arm the neighbour has up
  * to its first support. A leg with an anchor pushes with its length from there, else with all of it.
  */
-export function armsOf({ question: { legs } }: Pick<FixContext, 'question'>, supports: readonly Support[], expansion: readonly Expansion[]): Arm[] {
+export function armsOf(
+  { question: { legs } }: Pick<FixContext, 'question'>,
+  supports: readonly Support[],
+  expansion: readonly Expansion[],
+): Arm[] {
   return expansion.flatMap(({ leg, change, arm }): Arm[] => {
     if (arm === null || Math.abs(change) < LEAST_GROWTH_MM) return []
     const { length } = legs[leg]!
-    const anchor = supports.find(support => support.leg === leg && support.kind === 'anchor')?.at
+    const anchor = supports.find((support) => support.leg === leg && support.kind === 'anchor')?.at
     return (['start', 'end'] as const).flatMap((end): Arm[] => {
       const across = end === 'start' ? leg - 1 : leg + 1
       const other = legs[across]
       if (!other) return []
       const share = anchor === undefined ? 1 : (end === 'start' ? anchor : length - anchor) / length
-      const on = supports.filter(support => support.leg === across).map(({ at }) => at)
+      const on = supports.filter((support) => support.leg === across).map(({ at }) => at)
       const has = on.length === 0 ? other.length : end === 'start' ? other.length - Math.max(...on) : Math.min(...on)
       return [{ leg, end, across, grows: change * share, needs: arm * Math.sqrt(share), has }]
     })
@@ -163,9 +251,11 @@ export function armsOf({ question: { legs } }: Pick<FixContext, 'question'>, sup
 }
 
 function armRules(context: FixContext, supports: readonly Support[], expansion: readonly Expansion[]): FixAdvice[] {
-  return armsOf(context, supports, expansion).filter(({ needs, has }) => has < needs - 1e-6).map(({ leg, end, across, grows, needs, has }): FixAdvice => ({
-    code: 'arm-short',
-    leg: across,
-    text: `${titled(nameOf(context, leg))} ${grows < 0 ? 'shortens' : 'grows'} ${formatDecimal(Math.abs(grows), 1)} at its ${end}: ${nameOf(context, across)} wants ${round(needs)} free there and has ${round(has)}. Move its clip away, let that one slide and lift, or put a loop into ${nameOf(context, leg)}, its legs about ${round(LOOP_SHARE.value * needs)}.`,
-  }))
+  return armsOf(context, supports, expansion)
+    .filter(({ needs, has }) => has < needs - 1e-6)
+    .map(({ leg, end, across, grows, needs, has }): FixAdvice => ({
+      code: 'arm-short',
+      leg: across,
+      text: `${titled(nameOf(context, leg))} ${grows < 0 ? 'shortens' : 'grows'} ${formatDecimal(Math.abs(grows), 1)} at its ${end}: ${nameOf(context, across)} wants ${round(needs)} free there and has ${round(has)}. Move its clip away, let that one slide and lift, or put a loop into ${nameOf(context, leg)}, its legs about ${round(LOOP_SHARE.value * needs)}.`,
+    }))
 }

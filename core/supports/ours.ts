@@ -2,24 +2,29 @@ import type { Family } from '#core/catalogue'
 
 /* Figures of expansion, each with the range it is met in; and our own clearances. */
 
-interface Range { value: number, lo: number, hi: number, source: string }
+interface Range {
+  value: number
+  lo: number
+  hi: number
+  source: string
+}
 
 /** Mean linear expansion, mm/(m K). Handbooks; plastics differ by make. */
 export const EXPANSION: Readonly<Record<Family, Range>> = {
-  'copper': { value: 0.0168, lo: 0.0165, hi: 0.017, source: 'handbooks' },
-  'pex': { value: 0.18, lo: 0.14, hi: 0.2, source: 'typical, handbooks' },
-  'pert': { value: 0.18, lo: 0.17, hi: 0.2, source: 'typical, handbooks' },
+  copper: { value: 0.0168, lo: 0.0165, hi: 0.017, source: 'handbooks' },
+  pex: { value: 0.18, lo: 0.14, hi: 0.2, source: 'typical, handbooks' },
+  pert: { value: 0.18, lo: 0.17, hi: 0.2, source: 'typical, handbooks' },
   // British plastic plumbing pipe is PEX or PB by its print.
-  'bs7291': { value: 0.18, lo: 0.12, hi: 0.2, source: 'typical, handbooks: PEX; PB is less' },
-  'multilayer': { value: 0.025, lo: 0.023, hi: 0.03, source: 'typical, handbooks' },
-  'pb': { value: 0.13, lo: 0.12, hi: 0.15, source: 'typical, handbooks' },
-  'cpvc': { value: 0.065, lo: 0.06, hi: 0.07, source: 'typical, handbooks' },
-  'pvc': { value: 0.054, lo: 0.052, hi: 0.08, source: 'typical, handbooks' },
+  bs7291: { value: 0.18, lo: 0.12, hi: 0.2, source: 'typical, handbooks: PEX; PB is less' },
+  multilayer: { value: 0.025, lo: 0.023, hi: 0.03, source: 'typical, handbooks' },
+  pb: { value: 0.13, lo: 0.12, hi: 0.15, source: 'typical, handbooks' },
+  cpvc: { value: 0.065, lo: 0.06, hi: 0.07, source: 'typical, handbooks' },
+  pvc: { value: 0.054, lo: 0.052, hi: 0.08, source: 'typical, handbooks' },
   'pp-r': { value: 0.15, lo: 0.15, hi: 0.18, source: 'typical, handbooks; with fibre or aluminium 0.03 to 0.05' },
-  'pe': { value: 0.18, lo: 0.13, hi: 0.2, source: 'typical, handbooks' },
-  'steel': { value: 0.012, lo: 0.011, hi: 0.0125, source: 'handbooks' },
-  'stainless': { value: 0.0165, lo: 0.016, hi: 0.0175, source: 'handbooks, austenitic; ferritic 0.0105' },
-  'lead': { value: 0.029, lo: 0.028, hi: 0.0295, source: 'handbooks' },
+  pe: { value: 0.18, lo: 0.13, hi: 0.2, source: 'typical, handbooks' },
+  steel: { value: 0.012, lo: 0.011, hi: 0.0125, source: 'handbooks' },
+  stainless: { value: 0.0165, lo: 0.016, hi: 0.0175, source: 'handbooks, austenitic; ferritic 0.0105' },
+  lead: { value: 0.029, lo: 0.028, hi: 0.0295, source: 'handbooks' },
 }
 
 /** C of a free cantilever arm, L = C sqrt(OD x change), all mm. Guides of EN 806-4 practice; makers differ. */

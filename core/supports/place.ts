@@ -16,7 +16,8 @@ export function joinForbidden(intervals: readonly Interval[]): Interval[] {
 }
 
 const EDGE = 1e-9
-const blockAt = (forbidden: readonly Interval[], at: number): Interval | undefined => forbidden.find(([from, to]) => at > from + EDGE && at < to - EDGE)
+const blockAt = (forbidden: readonly Interval[], at: number): Interval | undefined =>
+  forbidden.find(([from, to]) => at > from + EDGE && at < to - EDGE)
 
 /** The last place at or before a point where a support may stand; null where there is none after `from`. */
 function lastBy(forbidden: readonly Interval[], at: number, from: number): number | null {
@@ -41,7 +42,7 @@ function nearest(forbidden: readonly Interval[], target: number, lo: number, hi:
 export interface Placement {
   at: number[]
   /** Stretches longer than the spacing that no place could shorten. */
-  gaps: { from: number, to: number, most: number }[]
+  gaps: { from: number; to: number; most: number }[]
 }
 
 /**
@@ -49,7 +50,12 @@ export interface Placement {
  * few as that takes; where it cannot be, the nearest places and the gaps that are left. `arms` are the stretches at its
  * ends that should stay free, where that costs no support and breaks no distance.
  */
-export function placeOnLeg(length: number, spacing: number, forbidden: readonly Interval[], arms: readonly [number, number] = [0, 0]): Placement {
+export function placeOnLeg(
+  length: number,
+  spacing: number,
+  forbidden: readonly Interval[],
+  arms: readonly [number, number] = [0, 0],
+): Placement {
   const blocks = joinForbidden(forbidden)
   const gaps: Placement['gaps'] = []
   const inside = (at: number) => Math.min(Math.max(at, 0), length)
@@ -91,7 +97,14 @@ export function placeOnLeg(length: number, spacing: number, forbidden: readonly 
   const last = length - Math.max(length / n / 2, Math.min(arms[1], spacing / 2))
   const at: number[] = []
   for (let i = 0; i < n; i++) {
-    const target = n === 1 ? (arms[0] > 0 && arms[1] <= 0 ? Math.max(length / 2, first) : arms[1] > 0 && arms[0] <= 0 ? Math.min(length / 2, last) : length / 2) : first + (last - first) * i / (n - 1)
+    const target =
+      n === 1
+        ? arms[0] > 0 && arms[1] <= 0
+          ? Math.max(length / 2, first)
+          : arms[1] > 0 && arms[0] <= 0
+            ? Math.min(length / 2, last)
+            : length / 2
+        : first + ((last - first) * i) / (n - 1)
     const hi = i === 0 ? Math.min(spacing / 2, length) : Math.min(at[i - 1]! + spacing, length)
     at.push(nearest(blocks, target, Math.max(earliest[i]!, i === 0 ? 0 : at[i - 1]!), hi))
   }

@@ -25,21 +25,38 @@ export interface FixQuestion {
   installedAt: number
   legs: readonly FixLeg[]
   /** The maker's own distances, mm: they win over the code's. */
-  given?: { horizontal?: number, vertical?: number }
+  given?: { horizontal?: number; vertical?: number }
 }
 
 /** `guide` holds the pipe to its line and lets it slide; `anchor` holds it still. */
-export interface Support { leg: number, at: number, kind: 'clip' | 'guide' | 'anchor' }
+export interface Support {
+  leg: number
+  at: number
+  kind: 'clip' | 'guide' | 'anchor'
+}
 
 /** What a leg grows (shortens where negative), and the free arm its ends need across it, mm; null where no constant is held. */
-export interface Expansion { leg: number, change: number, changeLo: number, changeHi: number, arm: number | null, lo: number | null, hi: number | null }
+export interface Expansion {
+  leg: number
+  change: number
+  changeLo: number
+  changeHi: number
+  arm: number | null
+  lo: number | null
+  hi: number | null
+}
 
-export interface FixRule extends Note { leg?: number, at?: number }
+export interface FixRule extends Note {
+  leg?: number
+  at?: number
+}
 /** One of the verb's own. */
-export interface FixAdvice extends FixRule { code: FixCode }
+export interface FixAdvice extends FixRule {
+  code: FixCode
+}
 
 export interface FixAnswer {
-  spacing: { horizontal: number | null, vertical: number | null }
+  spacing: { horizontal: number | null; vertical: number | null }
   source: string
   supports: Support[]
   expansion: Expansion[]

@@ -20,7 +20,7 @@ export const formatMm = (mm: number): string => formatDecimal(mm, Math.abs(mm) >
 
 /** Inches as the tape reads them, rounded to the nearest 1/16. */
 export function toTape(mm: number): TapeReading {
-  const sixteenths = Math.round(Math.abs(mm) / MM_PER_INCH * 16)
+  const sixteenths = Math.round((Math.abs(mm) / MM_PER_INCH) * 16)
   let over = sixteenths % 16
   let under = 16
   while (over > 0 && over % 2 === 0) {
@@ -33,7 +33,9 @@ export function toTape(mm: number): TapeReading {
 /** Inches as they are written on one line, to the nearest 1/16: `35 3/8`, `5/8`, `0`. */
 export function formatTape(mm: number): string {
   const { whole, over, under } = toTape(mm)
-  return [whole > 0 || over === 0 ? whole : null, over > 0 ? `${over}/${under}` : null].filter(part => part !== null).join(' ')
+  return [whole > 0 || over === 0 ? whole : null, over > 0 ? `${over}/${under}` : null]
+    .filter((part) => part !== null)
+    .join(' ')
 }
 
 /** One line for a list or a file: `25 mm`, or `1 1/8 in` with the mm beside. */

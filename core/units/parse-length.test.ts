@@ -10,7 +10,18 @@ const mm = (text: string, system: 'metric' | 'inch' = 'metric') => {
 describe('parseLength', () => {
   // One inch is 25.4 mm exactly, so each of these is a hand sum.
   it.each([
-    ['21.5', 21.5], ['21,5 mm', 21.5], ['7/8 in', 22.225], ['7/8"', 22.225], ['1 1/8 in', 28.575], ['1-1/8', 28.575], ['2\' 3-1/2"', 698.5], ['2.4 m', 2400], ['22', 22], ['1.05 in', 26.67], ['2 ft', 609.6], ['2,5 cm', 25],
+    ['21.5', 21.5],
+    ['21,5 mm', 21.5],
+    ['7/8 in', 22.225],
+    ['7/8"', 22.225],
+    ['1 1/8 in', 28.575],
+    ['1-1/8', 28.575],
+    ['2\' 3-1/2"', 698.5],
+    ['2.4 m', 2400],
+    ['22', 22],
+    ['1.05 in', 26.67],
+    ['2 ft', 609.6],
+    ['2,5 cm', 25],
   ])('reads %s in a metric job as %f mm', (text, expected) => expect(mm(text)).toBeCloseTo(expected, 9))
 
   it('reads a bare number in an inch job as inches', () => {
@@ -18,7 +29,17 @@ describe('parseLength', () => {
     expect(mm('22 mm', 'inch')).toBe(22)
   })
 
-  it.each([['', 'missing'], ['   ', 'missing'], ['abc', 'not-understood'], ['-3', 'range'], ['0', 'range'], ['1/0', 'not-understood'], ['1e9', 'not-understood'], ['22 mm mm', 'not-understood'], ['9'.repeat(2_000_000), 'not-understood']])('refuses %.12s', (text, code) => {
+  it.each([
+    ['', 'missing'],
+    ['   ', 'missing'],
+    ['abc', 'not-understood'],
+    ['-3', 'range'],
+    ['0', 'range'],
+    ['1/0', 'not-understood'],
+    ['1e9', 'not-understood'],
+    ['22 mm mm', 'not-understood'],
+    ['9'.repeat(2_000_000), 'not-understood'],
+  ])('refuses %.12s', (text, code) => {
     expect(mm(text)).toBe(code)
   })
 
@@ -30,11 +51,13 @@ describe('parseLength', () => {
   })
 
   it('reads back any sixteenth it wrote', () => {
-    fc.assert(fc.property(fc.integer({ min: 1, max: 16 * 200 }), (sixteenths) => {
-      const { whole, over, under } = toTape(sixteenths / 16 * 25.4)
-      const text = [whole > 0 ? String(whole) : '', over > 0 ? `${over}/${under}` : ''].filter(Boolean).join(' ')
-      expect(mm(`${text} in`)).toBeCloseTo(sixteenths / 16 * 25.4, 6)
-    }))
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 16 * 200 }), (sixteenths) => {
+        const { whole, over, under } = toTape((sixteenths / 16) * 25.4)
+        const text = [whole > 0 ? String(whole) : '', over > 0 ? `${over}/${under}` : ''].filter(Boolean).join(' ')
+        expect(mm(`${text} in`)).toBeCloseTo((sixteenths / 16) * 25.4, 6)
+      }),
+    )
   })
 })
 

@@ -40,8 +40,9 @@ function readInches(text: string): number | null {
 export function parseLength(text: string, system: UnitSystem, path = 'value'): Result<ParsedLength> {
   const typed = text.trim()
   if (typed === '') return fail('missing', path, `Nothing typed. ${ACCEPTED}`)
-  if (typed.length > LONGEST) return fail('not-understood', path, `That is ${typed.length} characters, too long for a length. ${ACCEPTED}`)
-  const tidy = typed.toLowerCase().replace(/[″“”]/g, '"').replace(/[′’]/g, '\'').replace(/\s+/g, ' ')
+  if (typed.length > LONGEST)
+    return fail('not-understood', path, `That is ${typed.length} characters, too long for a length. ${ACCEPTED}`)
+  const tidy = typed.toLowerCase().replace(/[″“”]/g, '"').replace(/[′’]/g, "'").replace(/\s+/g, ' ')
   if (/^[-−]/.test(tidy)) return fail('range', path, `A length is more than 0. ${ACCEPTED}`)
 
   const read = (): Omit<ParsedLength, 'typed'> | null => {
@@ -51,7 +52,10 @@ export function parseLength(text: string, system: UnitSystem, path = 'value'): R
       return { mm: toNumber(metric[1]!) * { mm: 1, cm: 10, m: 1000 }[unit], unit }
     }
     const bare = BARE.exec(tidy)
-    if (bare) return system === 'inch' ? { mm: toNumber(bare[1]!) * MM_PER_INCH, unit: 'in' } : { mm: toNumber(bare[1]!), unit: 'mm' }
+    if (bare)
+      return system === 'inch'
+        ? { mm: toNumber(bare[1]!) * MM_PER_INCH, unit: 'in' }
+        : { mm: toNumber(bare[1]!), unit: 'mm' }
     const feet = FEET.exec(tidy)
     if (feet) {
       const rest = feet[2] === undefined ? 0 : (readInches(feet[2]) ?? (BARE.test(feet[2]) ? toNumber(feet[2]) : null))
@@ -62,7 +66,8 @@ export function parseLength(text: string, system: UnitSystem, path = 'value'): R
   }
 
   const length = read()
-  if (!length || !Number.isFinite(length.mm)) return fail('not-understood', path, `"${typed.slice(0, 20)}" is not a length. ${ACCEPTED}`)
+  if (!length || !Number.isFinite(length.mm))
+    return fail('not-understood', path, `"${typed.slice(0, 20)}" is not a length. ${ACCEPTED}`)
   if (length.mm <= 0) return fail('range', path, `A length is more than 0. ${ACCEPTED}`)
   return ok({ ...length, typed })
 }

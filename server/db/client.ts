@@ -28,8 +28,15 @@ function usePool(): Pool {
   if (pool) return pool
   const url = process.env.DATABASE_URL
   if (!url) throw new Error('DATABASE_URL is not set; npm start sets it')
-  pool = mysql.createPool({ uri: url, connectionLimit: CONNECTIONS, queueLimit: MOST_WAITING, connectTimeout: CONNECT_WITHIN_MS, timezone: 'Z', charset: 'utf8mb4' })
-  pool.pool.on('connection', connection => connection.query(SESSION, () => undefined))
+  pool = mysql.createPool({
+    uri: url,
+    connectionLimit: CONNECTIONS,
+    queueLimit: MOST_WAITING,
+    connectTimeout: CONNECT_WITHIN_MS,
+    timezone: 'Z',
+    charset: 'utf8mb4',
+  })
+  pool.pool.on('connection', (connection) => connection.query(SESSION, () => undefined))
   return pool
 }
 
@@ -43,7 +50,10 @@ async function within<T>(ms: number, work: Promise<T>, late: (value: T) => void 
       reject(new DatabaseBusy(`no answer within ${ms} ms`))
     }, ms)
   })
-  work.then(value => isLate && late(value), () => undefined)
+  work.then(
+    (value) => isLate && late(value),
+    () => undefined,
+  )
   try {
     return await Promise.race([work, timeUp])
   } finally {
@@ -52,10 +62,11 @@ async function within<T>(ms: number, work: Promise<T>, late: (value: T) => void 
 }
 
 // MariaDB has no lateral joins, which the default mode writes.
-const onConnection = (connection: PoolConnection): Database => drizzle(connection, { schema, mode: 'planetscale' }) as unknown as Database
+const onConnection = (connection: PoolConnection): Database =>
+  drizzle(connection, { schema, mode: 'planetscale' }) as unknown as Database
 
 async function withConnection<T>(work: (db: Database) => Promise<T>): Promise<T> {
-  const connection = await within(CONNECT_WITHIN_MS, usePool().getConnection(), late => late.release())
+  const connection = await within(CONNECT_WITHIN_MS, usePool().getConnection(), (late) => late.release())
   try {
     const value = await within(WORK_WITHIN_MS, work(onConnection(connection)))
     connection.release()
@@ -75,4 +86,4 @@ export const reading = <T>(work: (db: Database) => Promise<T>): Promise<T> => wi
  * waiting for a row's lock, the snapshot that the default level keeps would still be the one from before the wait.
  */
 export const inTransaction = <T>(work: (tx: Transaction) => Promise<T>): Promise<T> =>
-  withConnection(db => db.transaction(work, { isolationLevel: 'read committed' }))
+  withConnection((db) => db.transaction(work, { isolationLevel: 'read committed' }))

@@ -6,15 +6,34 @@ import type { ComingBack } from '#core/record'
 export function comeBackCalendar(list: readonly ComingBack[]): string {
   // A calendar may be empty; the package wants an event.
   if (list.length === 0) return 'BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:jolvet\r\nEND:VCALENDAR\r\n'
-  const { value, error } = createEvents(list.map(({ job, joint, on }) => {
-    const [year, month, day] = on.split('-').map(Number) as [number, number, number]
-    const pipes = [joint.a, joint.b].flatMap(end => (end && 'pipe' in end ? [getPipe(end.pipe).label] : []))
-    return {
-      uid: `${joint.id}@jolvet`, title: `Come back to J${joint.number}, ${job.name}`, start: [year, month, day] as [number, number, number], duration: { days: 1 }, location: job.place || undefined,
-      description: [`Temporary joint: ${joint.place || 'no place noted'}.`, pipes.join(' to '), joint.way?.parts[0]?.name ?? ''].filter(Boolean).join('\n'),
-      alarms: [{ action: 'display' as const, description: `Tomorrow: J${joint.number}, ${job.name}`, trigger: { before: true, days: 1 } }],
-    }
-  }), { productId: 'jolvet', calName: 'Jolvet: joints to come back to' })
+  const { value, error } = createEvents(
+    list.map(({ job, joint, on }) => {
+      const [year, month, day] = on.split('-').map(Number) as [number, number, number]
+      const pipes = [joint.a, joint.b].flatMap((end) => (end && 'pipe' in end ? [getPipe(end.pipe).label] : []))
+      return {
+        uid: `${joint.id}@jolvet`,
+        title: `Come back to J${joint.number}, ${job.name}`,
+        start: [year, month, day] as [number, number, number],
+        duration: { days: 1 },
+        location: job.place || undefined,
+        description: [
+          `Temporary joint: ${joint.place || 'no place noted'}.`,
+          pipes.join(' to '),
+          joint.way?.parts[0]?.name ?? '',
+        ]
+          .filter(Boolean)
+          .join('\n'),
+        alarms: [
+          {
+            action: 'display' as const,
+            description: `Tomorrow: J${joint.number}, ${job.name}`,
+            trigger: { before: true, days: 1 },
+          },
+        ],
+      }
+    }),
+    { productId: 'jolvet', calName: 'Jolvet: joints to come back to' },
+  )
   if (!value) throw error ?? new Error('no calendar')
   return value
 }

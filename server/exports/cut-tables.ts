@@ -1,13 +1,49 @@
 import type { BenchBar, CutRow } from '#core/cutting'
 import { csv } from './csv'
 
-interface CutLine { number: number, bar: string, barLength: number, piece: string, cut: number, from: number, to: number, left: number | '', right: number | '', bends: string, state: 'to cut' | 'cut' | 'wrong' }
-const COLUMNS: readonly (keyof CutLine)[] = ['number', 'bar', 'barLength', 'piece', 'cut', 'from', 'to', 'left', 'right', 'bends', 'state']
+interface CutLine {
+  number: number
+  bar: string
+  barLength: number
+  piece: string
+  cut: number
+  from: number
+  to: number
+  left: number | ''
+  right: number | ''
+  bends: string
+  state: 'to cut' | 'cut' | 'wrong'
+}
+const COLUMNS: readonly (keyof CutLine)[] = [
+  'number',
+  'bar',
+  'barLength',
+  'piece',
+  'cut',
+  'from',
+  'to',
+  'left',
+  'right',
+  'bends',
+  'state',
+]
 const tenth = (mm: number) => Math.round(mm * 10) / 10
 
 /** The cuts in order as CSV, mm from each bar's and each piece's left end, to a tenth. */
 export const cutsCsv = (rows: readonly CutRow[], wordsOf: (bar: BenchBar) => string): string =>
-  csv(COLUMNS, rows.map(({ number, bar, piece, length, from, to, done, isSlip }): CutLine => ({
-    number, bar: wordsOf(bar), barLength: tenth(bar.length), piece: piece.name, cut: tenth(length), from: tenth(from), to: tenth(to),
-    left: piece.left === null ? '' : tenth(piece.left), right: piece.right === null ? '' : tenth(piece.right), bends: piece.bends.map(tenth).join(' '), state: isSlip ? 'wrong' : done ? 'cut' : 'to cut',
-  })))
+  csv(
+    COLUMNS,
+    rows.map(({ number, bar, piece, length, from, to, done, isSlip }): CutLine => ({
+      number,
+      bar: wordsOf(bar),
+      barLength: tenth(bar.length),
+      piece: piece.name,
+      cut: tenth(length),
+      from: tenth(from),
+      to: tenth(to),
+      left: piece.left === null ? '' : tenth(piece.left),
+      right: piece.right === null ? '' : tenth(piece.right),
+      bends: piece.bends.map(tenth).join(' '),
+      state: isSlip ? 'wrong' : done ? 'cut' : 'to cut',
+    })),
+  )

@@ -18,7 +18,12 @@ export async function readText(event: H3Event, most = MOST_BYTES): Promise<strin
     if (bytes <= most) chunks.push(chunk)
     else if (bytes > MOST_DROPPED) break
   }
-  if (bytes > most) throw new Problem(413, { code: 'too-many', path: '', message: `That is more than ${Math.round(most / 1024)} kB. Send less at once.` })
+  if (bytes > most)
+    throw new Problem(413, {
+      code: 'too-many',
+      path: '',
+      message: `That is more than ${Math.round(most / 1024)} kB. Send less at once.`,
+    })
   return Buffer.concat(chunks).toString('utf8')
 }
 

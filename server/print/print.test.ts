@@ -7,22 +7,35 @@ import type { Fonts } from './sheet'
 import { wrapStripPdf } from './wrap-strip'
 
 const face = (name: string) => readFileSync(`node_modules/@expo-google-fonts/atkinson-hyperlegible-next/${name}.ttf`)
-const fonts: Fonts = { regular: face('400Regular/AtkinsonHyperlegibleNext_400Regular'), bold: face('700Bold/AtkinsonHyperlegibleNext_700Bold') }
-const middleOf = (page: ReadPage, text: string) => page.words.filter(word => word.text === text).map(({ x, width }) => x + width / 2)
+const fonts: Fonts = {
+  regular: face('400Regular/AtkinsonHyperlegibleNext_400Regular'),
+  bold: face('700Bold/AtkinsonHyperlegibleNext_700Bold'),
+}
+const middleOf = (page: ReadPage, text: string) =>
+  page.words.filter((word) => word.text === text).map(({ x, width }) => x + width / 2)
 /** The line that says of itself how long it is. */
-const checkLine = (page: ReadPage) => page.lines.filter(({ x1, y1, x2, y2 }) => Math.abs(y1 - y2) < 0.001 && Math.abs(Math.abs(x2 - x1) - 50) < 0.01 && y1 > page.height - 20)
+const checkLine = (page: ReadPage) =>
+  page.lines.filter(
+    ({ x1, y1, x2, y2 }) =>
+      Math.abs(y1 - y2) < 0.001 && Math.abs(Math.abs(x2 - x1) - 50) < 0.01 && y1 > page.height - 20,
+  )
 
 describe('the wrap strip on paper', () => {
-  it.each([['gb', 297, 210], ['us', 279.4, 215.9]] as const)('is at true size for %s, by another reader', async (region, width, height) => {
+  it.each([
+    ['gb', 297, 210],
+    ['us', 279.4, 215.9],
+  ] as const)('is at true size for %s, by another reader', async (region, width, height) => {
     const [page, ...more] = await readPdf(await wrapStripPdf(region, fonts))
     expect(more).toEqual([])
     expect([page!.width, page!.height]).toEqual([expect.closeTo(width, 2), expect.closeTo(height, 2)])
     expect(checkLine(page!)).toHaveLength(1)
     // From the arrow, 12 mm from the margin of 10: 22 mm round, with 0.1 mm of paper, is 69.43 mm along; 7/8 in is 70.13.
-    expect(middleOf(page!, '22').some(x => Math.abs(x - (22 + 69.429)) < 0.05)).toBe(true)
-    expect(middleOf(page!, '7/8').some(x => Math.abs(x - (22 + 70.135)) < 0.05)).toBe(true)
+    expect(middleOf(page!, '22').some((x) => Math.abs(x - (22 + 69.429)) < 0.05)).toBe(true)
+    expect(middleOf(page!, '7/8').some((x) => Math.abs(x - (22 + 70.135)) < 0.05)).toBe(true)
     // The tick of 22 mm stands there too, across the lower edge.
-    expect(page!.lines.filter(({ x1, x2 }) => Math.abs(x1 - 91.429) < 0.01 && Math.abs(x2 - x1) < 0.001).length).toBeGreaterThan(0)
+    expect(
+      page!.lines.filter(({ x1, x2 }) => Math.abs(x1 - 91.429) < 0.01 && Math.abs(x2 - x1) < 0.001).length,
+    ).toBeGreaterThan(0)
   })
 })
 
@@ -31,9 +44,17 @@ describe('diameter cards on paper', () => {
     const pages = await readPdf(await diameterCardsPdf(PIPES, 'gb', 'All of them', fonts))
     expect(pages.length).toBeGreaterThan(5)
     for (const page of pages) expect(checkLine(page)).toHaveLength(1)
-    const words = pages.flatMap(page => page.words.map(({ text }) => text))
+    const words = pages.flatMap((page) => page.words.map(({ text }) => text))
     for (const { label } of PIPES) expect(words).toContain(label)
-    const one = (await readPdf(await diameterCardsPdf([getPipe('cu-bs-imp-3_4')], 'gb', 'North wall', fonts)))[0]!.words.map(({ text }) => text)
-    expect(one).toEqual(expect.arrayContaining(['3/4 in old copper, sized by bore', 'outside 21.49, wall 1.22, bore 19.05', 'typical, BS 659']))
+    const one = (
+      await readPdf(await diameterCardsPdf([getPipe('cu-bs-imp-3_4')], 'gb', 'North wall', fonts))
+    )[0]!.words.map(({ text }) => text)
+    expect(one).toEqual(
+      expect.arrayContaining([
+        '3/4 in old copper, sized by bore',
+        'outside 21.49, wall 1.22, bore 19.05',
+        'typical, BS 659',
+      ]),
+    )
   })
 })

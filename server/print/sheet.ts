@@ -7,9 +7,16 @@ export const TOP_MM = 12
 export const FOOT_MM = 12
 
 /** The face of the screen, regular and bold, as TrueType. */
-export interface Fonts { regular: Buffer, bold: Buffer }
+export interface Fonts {
+  regular: Buffer
+  bold: Buffer
+}
 
-export interface SheetWords { title: string, about: string, how: string }
+export interface SheetWords {
+  title: string
+  about: string
+  how: string
+}
 
 /** A drawing board in mm from the sheet's top left corner; black on white. */
 export interface Board {
@@ -18,7 +25,12 @@ export interface Board {
   outline: (points: readonly (readonly [number, number])[], width?: number) => void
   circle: (x: number, y: number, radius: number, width?: number, isDashed?: boolean) => void
   /** One line of text, its baseline at y; mm high. With `isOver` it stands on white, over lines drawn before. */
-  text: (text: string, x: number, y: number, options?: { size?: number, bold?: boolean, align?: 'left' | 'middle' | 'right', isOver?: boolean }) => void
+  text: (
+    text: string,
+    x: number,
+    y: number,
+    options?: { size?: number; bold?: boolean; align?: 'left' | 'middle' | 'right'; isOver?: boolean },
+  ) => void
   /** Width of a line of text, mm. */
   widthOf: (text: string, size: number, bold?: boolean) => number
 }
@@ -28,7 +40,9 @@ function boardOf(doc: PDFKit.PDFDocument): Board {
   const stroked = (width: number) => doc.lineWidth(width).strokeColor('#000')
   const widthOf = (text: string, size: number, bold = false) => face(size, bold).widthOfString(text)
   return {
-    line: (x1, y1, x2, y2, width = 0.2) => { stroked(width).moveTo(x1, y1).lineTo(x2, y2).stroke() },
+    line: (x1, y1, x2, y2, width = 0.2) => {
+      stroked(width).moveTo(x1, y1).lineTo(x2, y2).stroke()
+    },
     outline: ([first, ...rest], width = 0.2) => {
       stroked(width).moveTo(...first!)
       for (const [x, y] of rest) doc.lineTo(x, y)
@@ -61,12 +75,27 @@ function drawFrame(board: Board, paper: Paper, words: SheetWords, at: string) {
   const y = height - margin - 4
   board.line(margin, y, margin + CHECK_LINE_MM, y, 0.4)
   for (const x of [margin, margin + CHECK_LINE_MM]) board.line(x - 1.5, y + 1.5, x + 1.5, y - 1.5, 0.5)
-  board.text(`${CHECK_LINE_MM} mm: measure me. If not ${CHECK_LINE_MM}, this sheet is off scale: print it at 100 %, not fitted to the page.`, margin + CHECK_LINE_MM + 5, y + 1.1, { size: 3.2 })
+  board.text(
+    `${CHECK_LINE_MM} mm: measure me. If not ${CHECK_LINE_MM}, this sheet is off scale: print it at 100 %, not fitted to the page.`,
+    margin + CHECK_LINE_MM + 5,
+    y + 1.1,
+    { size: 3.2 },
+  )
 }
 
 /** Sheets at true size as one PDF: each drawn by its own function on a board in mm, inside a common frame. */
-export async function printSheets(paper: Paper, words: SheetWords, fonts: Fonts, sheets: readonly ((board: Board) => void)[]): Promise<Buffer> {
-  const doc = new PDFDocument({ autoFirstPage: false, margin: 0, font: fonts.regular as unknown as string, info: { Title: words.title, Creator: 'Jolvet' } })
+export async function printSheets(
+  paper: Paper,
+  words: SheetWords,
+  fonts: Fonts,
+  sheets: readonly ((board: Board) => void)[],
+): Promise<Buffer> {
+  const doc = new PDFDocument({
+    autoFirstPage: false,
+    margin: 0,
+    font: fonts.regular as unknown as string,
+    info: { Title: words.title, Creator: 'Jolvet' },
+  })
   const chunks: Buffer[] = []
   doc.on('data', (chunk: Buffer) => chunks.push(chunk))
   const ended = new Promise<void>((resolve, reject) => doc.on('end', resolve).on('error', reject))

@@ -12,31 +12,65 @@ type Say = (mm: number) => string
 const ROW = { height: 46, pipe: 24, tape: 9 } as const
 const LINE_MM = 5
 /** Columns of the marks table, mm from the margin. */
-const COLUMNS = { piece: 0, points: 14, what: 38, at: 66, hook: 96, corner: 122, angle: 148, turn: 168, note: 188 } as const
+const COLUMNS = {
+  piece: 0,
+  points: 14,
+  what: 38,
+  at: 66,
+  hook: 96,
+  corner: 122,
+  angle: 148,
+  turn: 168,
+  note: 188,
+} as const
 
 /** The largest of 1:1, 1:2, 1:5, 1:10, 1:20 at which a length fits, mm. */
-const stateScale = (length: number, room: number): number => [1, 2, 5, 10, 20, 50, 100].find(part => length / part <= room) ?? 200
+const stateScale = (length: number, room: number): number =>
+  [1, 2, 5, 10, 20, 50, 100].find((part) => length / part <= room) ?? 200
 
 /** One piece to scale: pipe, marks right across, tape below with each 10 and 100 mm. */
 function drawStrip(board: Board, { piece, from, to }: RunPiece, y: number, paper: Paper, region: Region, say: Say) {
   const pipe = getPipe(piece.pipe)
   const left = paper.margin
   if (piece.cut === null) {
-    board.text(`${piece.id}, ${from} to ${to}, ${pipe.label}: no cut until its fitting is measured`, left, y + 6, { size: 3.6 })
+    board.text(`${piece.id}, ${from} to ${to}, ${pipe.label}: no cut until its fitting is measured`, left, y + 6, {
+      size: 3.6,
+    })
     return
   }
   const part = stateScale(piece.cut, paper.width - 2 * paper.margin)
   const x = (mm: number) => left + mm / part
   const half = Math.min(ROW.pipe, pipe.od / part) / 2
   const cy = y + 14 + half
-  board.text(`${piece.id}, ${from} to ${to}, ${pipe.label}, cut ${formatLength(piece.cut, unitSystemOf(region))}`, left, y + 4, { size: 3.6, bold: true })
-  board.text(part === 1 ? 'true size: cut out, lay along the pipe' : `1:${part}`, paper.width - paper.margin, y + 4, { size: 3, align: 'right' })
-  board.outline([[x(0), cy - half], [x(piece.cut), cy - half], [x(piece.cut), cy + half], [x(0), cy + half]], 0.4)
+  board.text(
+    `${piece.id}, ${from} to ${to}, ${pipe.label}, cut ${formatLength(piece.cut, unitSystemOf(region))}`,
+    left,
+    y + 4,
+    { size: 3.6, bold: true },
+  )
+  board.text(part === 1 ? 'true size: cut out, lay along the pipe' : `1:${part}`, paper.width - paper.margin, y + 4, {
+    size: 3,
+    align: 'right',
+  })
+  board.outline(
+    [
+      [x(0), cy - half],
+      [x(piece.cut), cy - half],
+      [x(piece.cut), cy + half],
+      [x(0), cy + half],
+    ],
+    0.4,
+  )
   piece.marks.forEach((mark, i) => {
     const at = mark.what === 'bend' ? mark.hook : mark.at
     board.line(x(at), cy - half - 3, x(at), cy + half + 2, mark.what === 'clip' ? 0.25 : 0.6)
     if (mark.what === 'bend') board.line(x(mark.at), cy, x(mark.at + arcOfBend(mark)), cy, 0.3)
-    board.text(mark.what === 'bend' ? `${say(at)} bend ${formatDecimal(mark.angle, 1)}°` : `${say(at)} ${mark.what}`, x(at) + 0.6, cy - half - (i % 2 === 0 ? 1.5 : 4.6), { size: 2.6, isOver: true })
+    board.text(
+      mark.what === 'bend' ? `${say(at)} bend ${formatDecimal(mark.angle, 1)}°` : `${say(at)} ${mark.what}`,
+      x(at) + 0.6,
+      cy - half - (i % 2 === 0 ? 1.5 : 4.6),
+      { size: 2.6, isOver: true },
+    )
   })
   const tape = cy + half + 3
   board.line(x(0), tape, x(piece.cut), tape, 0.2)
@@ -55,24 +89,50 @@ function drawIsometric(board: Board, { rows }: RunDraft, { laid }: Survey, paper
   const places = [[0, 0, 0] as const, ...laid.map(({ end }) => end)].map(projectIsometric)
   const [xs, ys] = [places.map(([x]) => x), places.map(([, y]) => y)]
   const [roomX, roomY] = [paper.width - 2 * paper.margin - 30, paper.height - 2 * paper.margin - TOP_MM - FOOT_MM - 16]
-  const part = Math.max(1, Math.max((Math.max(...xs) - Math.min(...xs)) / roomX, (Math.max(...ys) - Math.min(...ys)) / roomY))
-  const at = (i: number): [number, number] => [paper.margin + 10 + (places[i]![0] - Math.min(...xs)) / part, paper.margin + TOP_MM + 8 + (places[i]![1] - Math.min(...ys)) / part]
+  const part = Math.max(
+    1,
+    Math.max((Math.max(...xs) - Math.min(...xs)) / roomX, (Math.max(...ys) - Math.min(...ys)) / roomY),
+  )
+  const at = (i: number): [number, number] => [
+    paper.margin + 10 + (places[i]![0] - Math.min(...xs)) / part,
+    paper.margin + TOP_MM + 8 + (places[i]![1] - Math.min(...ys)) / part,
+  ]
   laid.forEach((leg, i) => board.line(...at(leg.parent === null ? 0 : leg.parent + 1), ...at(i + 1), 0.9))
   board.text('A', at(0)[0] - 4, at(0)[1], { size: 4, bold: true, isOver: true })
   for (const row of rows) {
     if (!row.legs) continue
     const [x, y] = at(row.legs[1] + 1)
-    board.text(row.leg?.name ? `${row.to} ${row.leg.name}` : row.to, x + 2, y - 1.5, { size: 4, bold: true, isOver: true })
+    board.text(row.leg?.name ? `${row.to} ${row.leg.name}` : row.to, x + 2, y - 1.5, {
+      size: 4,
+      bold: true,
+      isOver: true,
+    })
     const [x0, y0] = at(laid[row.legs[0]]!.parent === null ? 0 : laid[row.legs[0]]!.parent! + 1)
     board.text(say(row.leg!.length.mm), (x + x0) / 2, (y + y0) / 2 - 1, { size: 3.6, align: 'middle', isOver: true })
   }
-  board.text(`isometric, 1 mm drawn ${formatDecimal(1 / part, 3)} along each axis; lengths as measured`, paper.margin, paper.height - paper.margin - FOOT_MM + 1, { size: 3 })
+  board.text(
+    `isometric, 1 mm drawn ${formatDecimal(1 / part, 3)} along each axis; lengths as measured`,
+    paper.margin,
+    paper.height - paper.margin - FOOT_MM + 1,
+    { size: 3 },
+  )
 }
 
 function drawTable(board: Board, rows: ReturnType<typeof markRows>, paper: Paper, say: Say) {
   const x = (column: keyof typeof COLUMNS) => paper.margin + COLUMNS[column]
   const top = paper.margin + TOP_MM + 4
-  for (const [column, words] of [['piece', 'piece'], ['points', 'from, to'], ['what', 'mark'], ['at', 'at'], ['hook', 'hook edge'], ['corner', 'corner'], ['angle', 'angle'], ['turn', 'turn'], ['note', '']] as const) board.text(words, x(column), top, { size: 3 })
+  for (const [column, words] of [
+    ['piece', 'piece'],
+    ['points', 'from, to'],
+    ['what', 'mark'],
+    ['at', 'at'],
+    ['hook', 'hook edge'],
+    ['corner', 'corner'],
+    ['angle', 'angle'],
+    ['turn', 'turn'],
+    ['note', ''],
+  ] as const)
+    board.text(words, x(column), top, { size: 3 })
   board.line(paper.margin, top + 1.5, paper.width - paper.margin, top + 1.5, 0.25)
   const figure = (value: number | null) => (value === null ? '' : say(value))
   const degrees = (value: number | null) => (value === null ? '' : formatDecimal(value, 1))
@@ -93,17 +153,38 @@ function drawTable(board: Board, rows: ReturnType<typeof markRows>, paper: Paper
 }
 
 /** A line on paper: the run in isometric, its marks table from each piece's left end, and every piece as a strip, at true size where it fits. */
-export function stripsPdf(draft: RunDraft, survey: Survey, pieces: readonly RunPiece[], words: { title: string, about: string }, region: Region, fonts: Fonts): Promise<Buffer> {
+export function stripsPdf(
+  draft: RunDraft,
+  survey: Survey,
+  pieces: readonly RunPiece[],
+  words: { title: string; about: string },
+  region: Region,
+  fonts: Fonts,
+): Promise<Buffer> {
   const paper = paperFor(region)
   const table = markRows(pieces)
   const isInch = unitSystemOf(region) === 'inch'
-  const say: Say = isInch ? formatTape : mm => formatDecimal(mm, 1)
+  const say: Say = isInch ? formatTape : (mm) => formatDecimal(mm, 1)
   const perTable = Math.floor((paper.height - 2 * paper.margin - TOP_MM - FOOT_MM - 10) / LINE_MM)
   const perSheet = Math.floor((paper.height - 2 * paper.margin - TOP_MM - FOOT_MM) / ROW.height)
-  const pages = <T>(rows: readonly T[], size: number) => Array.from({ length: Math.ceil(rows.length / size) }, (_, i) => rows.slice(i * size, (i + 1) * size))
-  return printSheets(paper, { ...words, how: `Distances in ${isInch ? 'inches' : 'mm'} from each piece's left end. The fitting's own paper and a measured fitting come first.` }, fonts, [
-    board => drawIsometric(board, draft, survey, paper, say),
-    ...pages(table, perTable).map(rows => (board: Board) => drawTable(board, rows, paper, say)),
-    ...pages(pieces, perSheet).map(rows => (board: Board) => rows.forEach((piece, i) => drawStrip(board, piece, paper.margin + TOP_MM + i * ROW.height, paper, region, say))),
-  ])
+  const pages = <T>(rows: readonly T[], size: number) =>
+    Array.from({ length: Math.ceil(rows.length / size) }, (_, i) => rows.slice(i * size, (i + 1) * size))
+  return printSheets(
+    paper,
+    {
+      ...words,
+      how: `Distances in ${isInch ? 'inches' : 'mm'} from each piece's left end. The fitting's own paper and a measured fitting come first.`,
+    },
+    fonts,
+    [
+      (board) => drawIsometric(board, draft, survey, paper, say),
+      ...pages(table, perTable).map((rows) => (board: Board) => drawTable(board, rows, paper, say)),
+      ...pages(pieces, perSheet).map(
+        (rows) => (board: Board) =>
+          rows.forEach((piece, i) =>
+            drawStrip(board, piece, paper.margin + TOP_MM + i * ROW.height, paper, region, say),
+          ),
+      ),
+    ],
+  )
 }

@@ -16,19 +16,41 @@ const UNIT_WORDS = { metric: 'outside diameter, mm', inch: 'outside diameter, in
 function drawStrip(board: Board, strip: WrapStrip, x: number, y: number) {
   const tail = FIGURE.height + strip.rows * NAME.row + 2
   const right = x + HEAD.zero + strip.length
-  board.outline([[x, y], [right, y], [right, y + tail], [x + HEAD.length, y + tail], [x + HEAD.length, y + tail + HEAD.below], [x, y + tail + HEAD.below]])
+  board.outline([
+    [x, y],
+    [right, y],
+    [right, y + tail],
+    [x + HEAD.length, y + tail],
+    [x + HEAD.length, y + tail + HEAD.below],
+    [x, y + tail + HEAD.below],
+  ])
   const zero = x + HEAD.zero
   board.line(zero, y + tail, zero, y + tail + HEAD.below - 4, 0.4)
-  board.outline([[zero, y + tail], [zero - 1.1, y + tail + 2.6], [zero + 1.1, y + tail + 2.6]], 0.3)
+  board.outline(
+    [
+      [zero, y + tail],
+      [zero - 1.1, y + tail + 2.6],
+      [zero + 1.1, y + tail + 2.6],
+    ],
+    0.3,
+  )
   board.text('read here', zero, y + tail + HEAD.below - 1.2, { size: 2.6, align: 'middle' })
   board.text(UNIT_WORDS[strip.system], x + HEAD.length + 4, y + tail + 4.5, { size: 3 })
   const topOf = (row: number) => y + 1.5 + row * NAME.row
   // Lines first, words over them on white.
   for (const { at, row } of strip.named) board.line(zero + at, y + tail, zero + at, topOf(row), 0.1)
-  for (const { at, rank } of strip.ticks) board.line(zero + at, y + tail, zero + at, y + tail - TICK[rank], rank === 'long' ? 0.25 : 0.15)
-  for (const { at, label, row } of strip.named) board.text(label, zero + at + 0.6, topOf(row) + NAME.size * 0.8, { size: NAME.size, isOver: true })
+  for (const { at, rank } of strip.ticks)
+    board.line(zero + at, y + tail, zero + at, y + tail - TICK[rank], rank === 'long' ? 0.25 : 0.15)
+  for (const { at, label, row } of strip.named)
+    board.text(label, zero + at + 0.6, topOf(row) + NAME.size * 0.8, { size: NAME.size, isOver: true })
   for (const { at, text } of strip.ticks) {
-    if (text !== null && at < strip.length - FIGURE.size) board.text(text, zero + at, y + tail - TICK.long - 1, { size: FIGURE.size, bold: true, align: 'middle', isOver: true })
+    if (text !== null && at < strip.length - FIGURE.size)
+      board.text(text, zero + at, y + tail - TICK.long - 1, {
+        size: FIGURE.size,
+        bold: true,
+        align: 'middle',
+        isOver: true,
+      })
   }
   return tail + HEAD.below
 }
@@ -43,12 +65,14 @@ export function wrapStripPdf(region: Region, fonts: Fonts): Promise<Buffer> {
     about: `reads a diameter directly, once round; allows for paper of ${formatDecimal(PAPER_THICKNESS_MM, 1)} mm`,
     how: 'Cut out. Lay the wide end on the clean pipe, wrap the tail tight and square over it, read the scale at the arrow. Names: sizes met here; makers and old pipe differ.',
   }
-  return printSheets(paper, words, fonts, [(board) => {
-    let y = paper.margin + TOP_MM + 4
-    for (const one of [region, others]) {
-      const height = drawStrip(board, layWrapStrip(one, length, NAME.letter), paper.margin, y)
-      y += height + 8
-    }
-    if (y - 8 > paper.height - paper.margin - FOOT_MM) throw new Error('the strips do not go on the sheet')
-  }])
+  return printSheets(paper, words, fonts, [
+    (board) => {
+      let y = paper.margin + TOP_MM + 4
+      for (const one of [region, others]) {
+        const height = drawStrip(board, layWrapStrip(one, length, NAME.letter), paper.margin, y)
+        y += height + 8
+      }
+      if (y - 8 > paper.height - paper.margin - FOOT_MM) throw new Error('the strips do not go on the sheet')
+    },
+  ])
 }

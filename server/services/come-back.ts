@@ -7,5 +7,10 @@ import { getJob, listJobs } from './jobs'
 export async function comeBackFile(slug?: string): Promise<Export> {
   const jobs = slug === undefined ? await listJobs() : [await getJob(slug)]
   const list = comingBack(jobs, new Date().toISOString().slice(0, 10))
-  return { name: `${slug === undefined ? 'jolvet' : jobs[0]!.slug}-come-back.ics`, type: 'text/calendar; charset=utf-8', body: comeBackCalendar(list), isShown: false }
+  return {
+    name: `${slug === undefined ? 'jolvet' : jobs[0]!.slug}-come-back.ics`,
+    type: 'text/calendar; charset=utf-8',
+    body: comeBackCalendar(list),
+    isShown: false,
+  }
 }

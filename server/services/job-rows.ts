@@ -7,7 +7,10 @@ export type JobRow = typeof jobs.$inferSelect
 
 /** The row of a job by its id or the name in its address. Problem 404 at `job`. */
 export async function findJobRow(db: Database | Transaction, name: string): Promise<JobRow> {
-  const [row] = await db.select().from(jobs).where(or(eq(jobs.slug, name), eq(jobs.id, name)))
+  const [row] = await db
+    .select()
+    .from(jobs)
+    .where(or(eq(jobs.slug, name), eq(jobs.id, name)))
   if (!row) throw notFound('job', `there is no job "${name.slice(0, 40)}" here. Open one from the list of jobs.`)
   return row
 }

@@ -20,13 +20,18 @@ export interface Write {
 export const idOf = (own: string | undefined, { key }: Write): string => own ?? key ?? randomUUID()
 
 const DUPLICATE = 1062
-const isDuplicate = (error: unknown): boolean => error instanceof Error && error.cause instanceof Error && 'errno' in error.cause && error.cause.errno === DUPLICATE
+const isDuplicate = (error: unknown): boolean =>
+  error instanceof Error && error.cause instanceof Error && 'errno' in error.cause && error.cause.errno === DUPLICATE
 
 /**
  * A write with its receipt, in one transaction: both are saved or neither is. A key that has a receipt is not worked
  * again; `again` reads what stands now. Problem 422 where the key was given to another write.
  */
-export const once = <T>(write: Write, again: (tx: Transaction) => Promise<T>, work: (tx: Transaction) => Promise<T>): Promise<T> =>
+export const once = <T>(
+  write: Write,
+  again: (tx: Transaction) => Promise<T>,
+  work: (tx: Transaction) => Promise<T>,
+): Promise<T> =>
   inTransaction(async (tx) => {
     if (write.key === null) return work(tx)
     try {
@@ -35,7 +40,12 @@ export const once = <T>(write: Write, again: (tx: Transaction) => Promise<T>, wo
     } catch (error) {
       if (!isDuplicate(error)) throw error
       const [receipt] = await tx.select().from(receipts).where(eq(receipts.key, write.key))
-      if (receipt?.request !== write.request) throw invalid({ code: 'impossible', path: 'Idempotency-Key', message: 'Idempotency-Key: this key was given to another write. Give each write a key of its own.' })
+      if (receipt?.request !== write.request)
+        throw invalid({
+          code: 'impossible',
+          path: 'Idempotency-Key',
+          message: 'Idempotency-Key: this key was given to another write. Give each write a key of its own.',
+        })
       return again(tx)
     }
     return work(tx)

@@ -26,7 +26,12 @@ export interface RegisterRow {
   remarks: string
 }
 
-const endLabel = (end: JointRecord['a']): string => (end === null ? '' : 'pipe' in end ? getPipe(end.pipe).label : `${end.thread.size} ${end.thread.form.toUpperCase()} ${end.thread.gender}`)
+const endLabel = (end: JointRecord['a']): string =>
+  end === null
+    ? ''
+    : 'pipe' in end
+      ? getPipe(end.pipe).label
+      : `${end.thread.size} ${end.thread.form.toUpperCase()} ${end.thread.gender}`
 
 function toRow(job: JobRecord, joint: JointRecord): RegisterRow {
   const signed = standingSignoff(joint)
@@ -40,23 +45,55 @@ function toRow(job: JobRecord, joint: JointRecord): RegisterRow {
     status: statusOf(joint),
     madeBy: signed?.initials ?? '',
     at: signed?.at ?? '',
-    care: shiftedEnds(job, joint).map(({ find, was, now }) => `${find.place || 'find'}: was ${getPipe(was).label}, is kept as ${now === null ? 'nothing' : getPipe(now).label}`).join('; '),
+    care: shiftedEnds(job, joint)
+      .map(
+        ({ find, was, now }) =>
+          `${find.place || 'find'}: was ${getPipe(was).label}, is kept as ${now === null ? 'nothing' : getPipe(now).label}`,
+      )
+      .join('; '),
     failedChecks: joint.faults.map(({ code }) => code).join(', '),
     reopened: joint.reopenings.map(({ reason }) => reason).join('; '),
     remarks: signed?.remarks.map(({ text }) => text).join(' ') ?? '',
   }
 }
 
-const COLUMNS: readonly (keyof RegisterRow)[] = ['joint', 'where', 'pipes', 'methods', 'marksMm', 'measured', 'status', 'madeBy', 'at', 'care', 'failedChecks', 'reopened', 'remarks']
+const COLUMNS: readonly (keyof RegisterRow)[] = [
+  'joint',
+  'where',
+  'pipes',
+  'methods',
+  'marksMm',
+  'measured',
+  'status',
+  'madeBy',
+  'at',
+  'care',
+  'failedChecks',
+  'reopened',
+  'remarks',
+]
 
 /** The register of a job as CSV (RFC 4180, UTF-8), one row a joint that a way was taken for. */
 export const registerCsv = (job: JobRecord): string =>
-  csv(COLUMNS, job.joints.filter(joint => joint.way).map(joint => toRow(job, joint)))
+  csv(
+    COLUMNS,
+    job.joints.filter((joint) => joint.way).map((joint) => toRow(job, joint)),
+  )
 
 /** The register of a job as JSON, with the job it belongs to and the format's version. */
 export const registerJson = (job: JobRecord) => ({
   format: 'jolvet-register',
   version: REGISTER_VERSION,
   job: { name: job.name, place: job.place, region: job.region },
-  joints: job.joints.filter(joint => joint.way).map(joint => ({ ...toRow(job, joint), ends: { a: joint.a, b: joint.b }, conditions: joint.conditions, parts: joint.way?.parts ?? [], signoffs: joint.signoffs, reopenings: joint.reopenings, ticks: joint.ticks })),
+  joints: job.joints
+    .filter((joint) => joint.way)
+    .map((joint) => ({
+      ...toRow(job, joint),
+      ends: { a: joint.a, b: joint.b },
+      conditions: joint.conditions,
+      parts: joint.way?.parts ?? [],
+      signoffs: joint.signoffs,
+      reopenings: joint.reopenings,
+      ticks: joint.ticks,
+    })),
 })

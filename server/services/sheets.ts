@@ -7,7 +7,10 @@ import { wrapStripPdf } from '../print/wrap-strip'
 import { invalid } from '../http/problem'
 import { getJob } from './jobs'
 
-const FACES = { regular: '400Regular:AtkinsonHyperlegibleNext_400Regular.ttf', bold: '700Bold:AtkinsonHyperlegibleNext_700Bold.ttf' } as const
+const FACES = {
+  regular: '400Regular:AtkinsonHyperlegibleNext_400Regular.ttf',
+  bold: '700Bold:AtkinsonHyperlegibleNext_700Bold.ttf',
+} as const
 
 /** The face that ships with the server. */
 export async function loadFonts(): Promise<Fonts> {
@@ -22,24 +25,59 @@ export async function loadFonts(): Promise<Fonts> {
 export const wrapStripSheet = async (region: Region): Promise<Buffer> => wrapStripPdf(region, await loadFonts())
 
 /** Cards for every pipe kept or joined on a job. Problem 422 where it has none yet. */
-export async function diameterCardsSheet(name: string): Promise<{ slug: string, pdf: Buffer }> {
+export async function diameterCardsSheet(name: string): Promise<{ slug: string; pdf: Buffer }> {
   const job = await getJob(name)
-  const ids = new Set([...job.finds.map(({ pipe }) => pipe), ...job.joints.flatMap(({ a, b }) => [a, b].map(end => (end && 'pipe' in end ? end.pipe : null)))].filter(id => id !== null))
-  if (ids.size === 0) throw invalid({ code: 'missing', path: 'job', message: 'job: no pipe is kept or joined on it yet. Keep a find, then print its cards.' })
-  return { slug: job.slug, pdf: await diameterCardsPdf([...ids].map(getPipe), job.region, `${job.name}, ${job.place}`, await loadFonts()) }
+  const ids = new Set(
+    [
+      ...job.finds.map(({ pipe }) => pipe),
+      ...job.joints.flatMap(({ a, b }) => [a, b].map((end) => (end && 'pipe' in end ? end.pipe : null))),
+    ].filter((id) => id !== null),
+  )
+  if (ids.size === 0)
+    throw invalid({
+      code: 'missing',
+      path: 'job',
+      message: 'job: no pipe is kept or joined on it yet. Keep a find, then print its cards.',
+    })
+  return {
+    slug: job.slug,
+    pdf: await diameterCardsPdf([...ids].map(getPipe), job.region, `${job.name}, ${job.place}`, await loadFonts()),
+  }
 }
 
 /** Depth cards for every joint of a job that a way was taken for, each depth once, and for its measured fittings. Problem 422 where it has none. */
-export async function depthCardsSheet(name: string): Promise<{ slug: string, pdf: Buffer }> {
+export async function depthCardsSheet(name: string): Promise<{ slug: string; pdf: Buffer }> {
   const job = await getJob(name)
   const cards = new Map<string, DepthCard>()
   for (const { way } of job.joints) {
     for (const { method, pipe, thread, insertion } of way?.joints ?? []) {
       const title = `${pipe === null ? `${thread!.size} ${thread!.form.toUpperCase()} thread` : getPipe(pipe).label}, ${method.replaceAll('-', ' ')}`
-      cards.set(`${title} ${insertion.value}`, { title, depth: insertion.value, lo: insertion.lo, hi: insertion.hi, source: insertion.source })
+      cards.set(`${title} ${insertion.value}`, {
+        title,
+        depth: insertion.value,
+        lo: insertion.lo,
+        hi: insertion.hi,
+        source: insertion.source,
+      })
     }
   }
-  for (const { method, nominal, fitting, insertion, at } of job.fittings) if (insertion !== null) cards.set(`${method} ${nominal} ${fitting}`, { title: `${fitting} ${nominal}, ${method.replaceAll('-', ' ')}`, depth: insertion, lo: null, hi: null, source: `measured ${at}` })
-  if (cards.size === 0) throw invalid({ code: 'missing', path: 'job', message: 'job: no way is taken and no fitting measured on it yet. Take a way on Joint, then print its cards.' })
-  return { slug: job.slug, pdf: await depthCardsPdf([...cards.values()], job.region, `${job.name}, ${job.place}`, await loadFonts()) }
+  for (const { method, nominal, fitting, insertion, at } of job.fittings)
+    if (insertion !== null)
+      cards.set(`${method} ${nominal} ${fitting}`, {
+        title: `${fitting} ${nominal}, ${method.replaceAll('-', ' ')}`,
+        depth: insertion,
+        lo: null,
+        hi: null,
+        source: `measured ${at}`,
+      })
+  if (cards.size === 0)
+    throw invalid({
+      code: 'missing',
+      path: 'job',
+      message: 'job: no way is taken and no fitting measured on it yet. Take a way on Joint, then print its cards.',
+    })
+  return {
+    slug: job.slug,
+    pdf: await depthCardsPdf([...cards.values()], job.region, `${job.name}, ${job.place}`, await loadFonts()),
+  }
 }

@@ -2,13 +2,22 @@ import { inject } from 'vitest'
 import type { Issue } from '#core/base'
 
 /** What came back: the answer a test expects, or `{error}` with the saved record beside a clash. */
-export interface Reply<T> { status: number, body: T & { error: Issue, saved: T } }
+export interface Reply<T> {
+  status: number
+  body: T & { error: Issue; saved: T }
+}
 
 /** A call to the server under test; a string body goes as it is. */
-export async function call<T = object>(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<Reply<T>> {
+export async function call<T = object>(
+  method: string,
+  path: string,
+  body?: unknown,
+  headers: Record<string, string> = {},
+): Promise<Reply<T>> {
   const reply = await fetch(inject('baseUrl') + path, {
     method, // Each call has its own connection: a test that blocks meanwhile would find a kept one closed.
-    headers: { 'Content-Type': 'application/json', 'Connection': 'close', ...headers }, ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+    headers: { 'Content-Type': 'application/json', Connection: 'close', ...headers },
+    ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
   })
   const text = await reply.text()
   const isJson = reply.headers.get('content-type')?.includes('json')

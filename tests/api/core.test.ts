@@ -10,10 +10,31 @@ const onCommandLine = (verb: string, input: string) => {
 
 const QUESTIONS: [string, unknown][] = [
   ['pipes', { series: 'cu-en-x' }],
-  ['identify', { region: 'gb', checks: [{ check: 'outside-diameter', value: 21.5, by: 'calliper' }, { check: 'colour', value: 'copper' }] }],
+  [
+    'identify',
+    {
+      region: 'gb',
+      checks: [
+        { check: 'outside-diameter', value: 21.5, by: 'calliper' },
+        { check: 'colour', value: 'copper' },
+      ],
+    },
+  ],
   ['ways', { region: 'gb', a: { pipe: 'cu-bs-imp-3_4' }, b: { pipe: 'ml-en-20' }, conditions: { service: 'heating' } }],
   ['make', { method: 'solder', pipe: 'cu-en-x-22', region: 'gb', orientation: 'horizontal' }],
-  ['line', { region: 'gb', pipe: 'cu-en-x-22', method: 'press', start: { kind: 'free' }, legs: [{ length: 640, to: 'right', end: { kind: 'bend' } }, { length: 480, to: 'up', end: { kind: 'stop' } }] }],
+  [
+    'line',
+    {
+      region: 'gb',
+      pipe: 'cu-en-x-22',
+      method: 'press',
+      start: { kind: 'free' },
+      legs: [
+        { length: 640, to: 'right', end: { kind: 'bend' } },
+        { length: 480, to: 'up', end: { kind: 'stop' } },
+      ],
+    },
+  ],
   ['cut', { stock: [{ id: 's', length: 3000 }], kerf: 2, pieces: [{ id: 'p1', length: 1275, quantity: 3 }] }],
 ]
 
@@ -26,8 +47,24 @@ describe('POST /api/core/VERB and the command line', () => {
   })
 
   it('lists its verbs with their schemas', async () => {
-    const { body } = await get<{ verbs: Record<string, { properties: Record<string, { enum: string[] }> }> }>('/api/core')
-    expect(Object.keys(body.verbs)).toEqual(['pipes', 'identify', 'ways', 'make', 'inspect', 'offset', 'line', 'cut', 'fix', 'flow', 'heat', 'ask', 'rules'])
+    const { body } = await get<{ verbs: Record<string, { properties: Record<string, { enum: string[] }> }> }>(
+      '/api/core',
+    )
+    expect(Object.keys(body.verbs)).toEqual([
+      'pipes',
+      'identify',
+      'ways',
+      'make',
+      'inspect',
+      'offset',
+      'line',
+      'cut',
+      'fix',
+      'flow',
+      'heat',
+      'ask',
+      'rules',
+    ])
     expect(body.verbs.ways!.properties.region!.enum).toEqual(['us', 'gb', 'eu'])
   })
 
@@ -35,20 +72,83 @@ describe('POST /api/core/VERB and the command line', () => {
   const WRONG: [string, string, string, number, string, string][] = [
     ['broken JSON', 'pipes', '{', 400, 'json', ''],
     ['an unknown verb', 'nails', '{}', 404, 'verb', ''],
-    ['an unknown pipe', 'ways', '{"region":"gb","a":{"pipe":"cu-9"},"b":{"pipe":"cu-en-x-22"}}', 422, 'unknown-id', 'a.pipe'],
+    [
+      'an unknown pipe',
+      'ways',
+      '{"region":"gb","a":{"pipe":"cu-9"},"b":{"pipe":"cu-en-x-22"}}',
+      422,
+      'unknown-id',
+      'a.pipe',
+    ],
     ['an unknown field', 'pipes', '{"colour":"red"}', 422, 'unknown-field', 'colour'],
-    ['an unknown field inside', 'ways', '{"region":"gb","a":{"pipe":"cu-en-x-22","size":1},"b":{"pipe":"cu-en-x-22"}}', 422, 'unknown-field', 'a.size'],
+    [
+      'an unknown field inside',
+      'ways',
+      '{"region":"gb","a":{"pipe":"cu-en-x-22","size":1},"b":{"pipe":"cu-en-x-22"}}',
+      422,
+      'unknown-field',
+      'a.size',
+    ],
     ['a missing field', 'ways', '{"region":"gb","a":{"pipe":"cu-en-x-22"}}', 422, 'missing', 'b'],
     ['a missing check value', 'identify', '{"checks":[{"check":"colour"}]}', 422, 'missing', 'checks.0.value'],
-    ['a number as text', 'identify', '{"checks":[{"check":"outside-diameter","value":"21.5","by":"calliper"}]}', 422, 'type', 'checks.0.value'],
-    ['a diameter in inches', 'identify', '{"checks":[{"check":"outside-diameter","value":0.875,"by":"calliper"}]}', 422, 'range', 'checks.0.value'],
-    ['a negative diameter', 'identify', '{"checks":[{"check":"outside-diameter","value":-3,"by":"calliper"}]}', 422, 'range', 'checks.0.value'],
-    ['an endless diameter', 'identify', '{"checks":[{"check":"outside-diameter","value":1e9,"by":"calliper"}]}', 422, 'range', 'checks.0.value'],
+    [
+      'a number as text',
+      'identify',
+      '{"checks":[{"check":"outside-diameter","value":"21.5","by":"calliper"}]}',
+      422,
+      'type',
+      'checks.0.value',
+    ],
+    [
+      'a diameter in inches',
+      'identify',
+      '{"checks":[{"check":"outside-diameter","value":0.875,"by":"calliper"}]}',
+      422,
+      'range',
+      'checks.0.value',
+    ],
+    [
+      'a negative diameter',
+      'identify',
+      '{"checks":[{"check":"outside-diameter","value":-3,"by":"calliper"}]}',
+      422,
+      'range',
+      'checks.0.value',
+    ],
+    [
+      'an endless diameter',
+      'identify',
+      '{"checks":[{"check":"outside-diameter","value":1e9,"by":"calliper"}]}',
+      422,
+      'range',
+      'checks.0.value',
+    ],
     ['an unknown check', 'identify', '{"checks":[{"check":"taste","value":1}]}', 422, 'unknown-id', 'checks.0.check'],
     ['an unknown region', 'pipes', '{"region":"mars"}', 422, 'unknown-id', 'region'],
-    ['a method that cannot take the pipe', 'make', '{"method":"crimp","pipe":"cu-en-x-22","region":"gb","orientation":"horizontal"}', 422, 'impossible', 'method'],
-    ['an unknown direction', 'line', '{"region":"gb","pipe":"cu-en-x-22","method":"press","start":{"kind":"free"},"legs":[{"length":640,"to":"rigt","end":{"kind":"free"}}]}', 422, 'unknown-id', 'legs.0.to'],
-    ['a leg that turns back', 'line', '{"region":"gb","pipe":"cu-en-x-22","method":"press","start":{"kind":"free"},"legs":[{"length":640,"to":"right","end":{"kind":"bend"}},{"length":640,"to":"left","end":{"kind":"free"}}]}', 422, 'impossible', 'legs.1'],
+    [
+      'a method that cannot take the pipe',
+      'make',
+      '{"method":"crimp","pipe":"cu-en-x-22","region":"gb","orientation":"horizontal"}',
+      422,
+      'impossible',
+      'method',
+    ],
+    [
+      'an unknown direction',
+      'line',
+      '{"region":"gb","pipe":"cu-en-x-22","method":"press","start":{"kind":"free"},"legs":[{"length":640,"to":"rigt","end":{"kind":"free"}}]}',
+      422,
+      'unknown-id',
+      'legs.0.to',
+    ],
+    [
+      'a leg that turns back',
+      'line',
+      '{"region":"gb","pipe":"cu-en-x-22","method":"press","start":{"kind":"free"},"legs":[{"length":640,"to":"right","end":{"kind":"bend"}},{"length":640,"to":"left","end":{"kind":"free"}}]}',
+      422,
+      'impossible',
+      'legs.1',
+    ],
     ['text for a question', 'pipes', '"22"', 422, 'type', ''],
   ]
   it.each(WRONG)('%s', async (_, verb, body, status, code, path) => {
@@ -58,16 +158,28 @@ describe('POST /api/core/VERB and the command line', () => {
   })
 
   it('gives the same error on the command line, with exit code 2', () => {
-    for (const [, verb, body, , code, path] of WRONG.slice(0, 4)) expect(onCommandLine(verb, body)).toMatchObject({ code: 2, body: { error: { code, path } } })
+    for (const [, verb, body, , code, path] of WRONG.slice(0, 4))
+      expect(onCommandLine(verb, body)).toMatchObject({ code: 2, body: { error: { code, path } } })
   })
 
   it('answers an array in order, each its own', async () => {
-    const { body } = await post<{ pipes: unknown[], error: unknown }[]>('/api/core/pipes', [{ series: 'cu-l' }, { series: 'x' }, {}])
+    const { body } = await post<{ pipes: unknown[]; error: unknown }[]>('/api/core/pipes', [
+      { series: 'cu-l' },
+      { series: 'x' },
+      {},
+    ])
     expect(body[0]!.pipes).toHaveLength(9)
     expect(body[1]!.error).toMatchObject({ code: 'unknown-id', path: 'series' })
     expect(body[2]!.pipes).toHaveLength(176)
     expect((await post('/api/core/pipes', [])).body).toEqual([])
-    expect((await post('/api/core/pipes', Array.from({ length: 1001 }, () => ({ series: 'x' })))).body.error.code).toBe('too-many')
+    expect(
+      (
+        await post(
+          '/api/core/pipes',
+          Array.from({ length: 1001 }, () => ({ series: 'x' })),
+        )
+      ).body.error.code,
+    ).toBe('too-many')
   })
 
   it('turns away more than it reads, and stays up', async () => {
@@ -87,7 +199,12 @@ describe('POST /api/core/VERB and the command line', () => {
   })
 
   it('starts on the command line within seconds, without a build or a database', () => {
-    const out = execFileSync('npm', ['run', '-s', 'core', '--', 'pipes'], { input: '{"series":"pe-en"}', encoding: 'utf8', env: { ...process.env, DATABASE_URL: '' }, timeout: 20_000 })
+    const out = execFileSync('npm', ['run', '-s', 'core', '--', 'pipes'], {
+      input: '{"series":"pe-en"}',
+      encoding: 'utf8',
+      env: { ...process.env, DATABASE_URL: '' },
+      timeout: 20_000,
+    })
     expect(JSON.parse(out).pipes).toHaveLength(6)
   })
 })

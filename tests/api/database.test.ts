@@ -37,7 +37,7 @@ describe('the private database', () => {
     await query('create table kept (n int)')
     await query('insert into kept values (1), (2)')
     process.kill(pid, 'SIGKILL')
-    await new Promise(resolve => setTimeout(resolve, 300))
+    await new Promise((resolve) => setTimeout(resolve, 300))
     expect(isRunning(dir)).toBe(false)
     expect(await query<{ n: number }>('select n from kept order by n')).toEqual([{ n: 1 }, { n: 2 }])
   })
@@ -46,16 +46,19 @@ describe('the private database', () => {
     const connection = url(await start({ dir }))
     await runMigrations(connection)
     await runMigrations(connection)
-    const tables = (await query<Record<string, string>>('show tables')).flatMap(row => Object.values(row))
+    const tables = (await query<Record<string, string>>('show tables')).flatMap((row) => Object.values(row))
     expect(tables).toEqual(expect.arrayContaining(['jobs', 'finds', 'joints', 'ticks', 'timers', 'signoffs']))
   })
 
   it('loads the demo into an empty database only, and puts it back when asked, leaving other jobs', async () => {
     const env = { DATABASE_URL: url(await start({ dir })) }
-    const names = async () => (await query<{ name: string }>('select name from jobs order by position')).map(({ name }) => name)
+    const names = async () =>
+      (await query<{ name: string }>('select name from jobs order by position')).map(({ name }) => name)
     tsx('scripts/demo.ts', ['--if-empty'], env)
     expect(await names()).toHaveLength(4)
-    await query('insert into jobs (id, slug, name, place, region, policy, position) values (\'own\', \'own\', \'My own yard\', \'\', \'gb\', \'{}\', 99)')
+    await query(
+      "insert into jobs (id, slug, name, place, region, policy, position) values ('own', 'own', 'My own yard', '', 'gb', '{}', 99)",
+    )
     await query('delete from joints')
     tsx('scripts/demo.ts', ['--if-empty'], env)
     expect(await query('select id from joints')).toEqual([])

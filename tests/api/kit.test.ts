@@ -6,25 +6,57 @@ import { call, get, patch, post } from './client'
 // In inches, so that no other test's metric job begins with this van.
 const newJob = async () => (await post<JobRecord>('/api/jobs', { name: 'Kit yard', place: '', region: 'us' })).body
 const TOOLS = [{ method: 'press', sizes: ['1/2'], due: '2026-12-01' }]
-const FITTING = { method: 'press', nominal: '3/4', fitting: 'coupling', insertion: 21.5, takeOut: null, at: '2026-11-26' }
+const FITTING = {
+  method: 'press',
+  nominal: '3/4',
+  fitting: 'coupling',
+  insertion: 21.5,
+  takeOut: null,
+  at: '2026-11-26',
+}
 const PAIR = { region: 'us', a: { pipe: 'cu-l-3_4' }, b: { pipe: 'cu-l-3_4' } }
-const JOINT = { place: '', a: PAIR.a, b: PAIR.b, findA: null, conditions: {}, orientation: 'horizontal', wayId: 'press.cts:3_4~press.cts:3_4', depths: {} }
+const JOINT = {
+  place: '',
+  a: PAIR.a,
+  b: PAIR.b,
+  findA: null,
+  conditions: {},
+  orientation: 'horizontal',
+  wayId: 'press.cts:3_4~press.cts:3_4',
+  depths: {},
+}
 
 describe('the kit of a job', () => {
   it('is changed field by field, each on the version that was seen', async () => {
     const job = await newJob()
-    const changed = await call<JobRecord>('PATCH', `/api/jobs/${job.slug}`, { version: job.version, policy: { threadSeal: 'tape' }, fittings: [FITTING] }, { Hand: 'Wyn' })
-    expect(changed).toMatchObject({ status: 200, body: { policy: { threadSeal: 'tape' }, fittings: [FITTING], version: job.version + 1, updatedBy: 'Wyn' } })
-    expect(await patch(`/api/jobs/${job.slug}`, { version: job.version, tools: TOOLS })).toMatchObject({ status: 409, body: { saved: { policy: { threadSeal: 'tape' } } } })
+    const changed = await call<JobRecord>(
+      'PATCH',
+      `/api/jobs/${job.slug}`,
+      { version: job.version, policy: { threadSeal: 'tape' }, fittings: [FITTING] },
+      { Hand: 'Wyn' },
+    )
+    expect(changed).toMatchObject({
+      status: 200,
+      body: { policy: { threadSeal: 'tape' }, fittings: [FITTING], version: job.version + 1, updatedBy: 'Wyn' },
+    })
+    expect(await patch(`/api/jobs/${job.slug}`, { version: job.version, tools: TOOLS })).toMatchObject({
+      status: 409,
+      body: { saved: { policy: { threadSeal: 'tape' } } },
+    })
     expect((await get<JobRecord>(`/api/jobs/${job.slug}`)).body).toEqual(changed.body)
   })
 
   it('decides what can be taken: a size that is not on the van, a depth that was measured', async () => {
     const job = await newJob()
     await patch(`/api/jobs/${job.slug}`, { version: job.version, tools: TOOLS, fittings: [FITTING] })
-    expect(await post(`/api/jobs/${job.slug}/joints`, JOINT)).toMatchObject({ status: 422, body: { error: { path: 'wayId' } } })
+    expect(await post(`/api/jobs/${job.slug}/joints`, JOINT)).toMatchObject({
+      status: 422,
+      body: { error: { path: 'wayId' } },
+    })
     await patch(`/api/jobs/${job.slug}`, { version: job.version + 1, tools: null })
-    expect((await post<JointRecord>(`/api/jobs/${job.slug}/joints`, JOINT)).body.way!.joints[0]!.insertion).toMatchObject({ value: 21.5, source: 'measured' })
+    expect(
+      (await post<JointRecord>(`/api/jobs/${job.slug}/joints`, JOINT)).body.way!.joints[0]!.insertion,
+    ).toMatchObject({ value: 21.5, source: 'measured' })
     const pdf = await call('GET', `/api/jobs/${job.slug}/depth-cards.pdf`)
     expect([pdf.status, String(pdf.body).slice(0, 5)]).toEqual([200, '%PDF-'])
   })
@@ -38,20 +70,44 @@ describe('the kit of a job', () => {
   })
 
   it.each([
-    [{ tools: [{ method: 'hammer', sizes: [], due: null }] }, 'tools.0.method'], [{ tools: [{ method: 'press', sizes: [], due: 'soon' }] }, 'tools.0.due'], [{ tools: [TOOLS[0], TOOLS[0]] }, 'tools'],
-    [{ fittings: [{ ...FITTING, insertion: -2 }] }, 'fittings.0.insertion'], [{ policy: { threadSeal: 'glue' } }, 'policy.threadSeal'], [{ name: 'x' }, 'name'],
+    [{ tools: [{ method: 'hammer', sizes: [], due: null }] }, 'tools.0.method'],
+    [{ tools: [{ method: 'press', sizes: [], due: 'soon' }] }, 'tools.0.due'],
+    [{ tools: [TOOLS[0], TOOLS[0]] }, 'tools'],
+    [{ fittings: [{ ...FITTING, insertion: -2 }] }, 'fittings.0.insertion'],
+    [{ policy: { threadSeal: 'glue' } }, 'policy.threadSeal'],
+    [{ name: 'x' }, 'name'],
   ])('refuses %j at %s', async (changes, path) => {
     const job = await newJob()
-    expect(await patch(`/api/jobs/${job.slug}`, { version: job.version, ...changes })).toMatchObject({ status: 422, body: { error: { path } } })
+    expect(await patch(`/api/jobs/${job.slug}`, { version: job.version, ...changes })).toMatchObject({
+      status: 422,
+      body: { error: { path } },
+    })
   })
 })
 
 describe('the verbs that read a line and look at a joint', () => {
   it('answer over HTTP as on the command line', async () => {
-    const line = (await post<{ understood: object, answer: WaysAnswer }>('/api/core/ask', { text: '3/4 cu to 3/4 cu', region: 'us' })).body
+    const line = (
+      await post<{ understood: object; answer: WaysAnswer }>('/api/core/ask', {
+        text: '3/4 cu to 3/4 cu',
+        region: 'us',
+      })
+    ).body
     expect(line.answer).toEqual((await post<WaysAnswer>('/api/core/ways', PAIR)).body)
-    expect(await post('/api/core/ask', { text: 'half a banana', region: 'gb' })).toMatchObject({ status: 422, body: { error: { code: 'not-understood', path: 'text', accepted: expect.any(Array) } } })
-    expect((await post('/api/core/inspect', { region: 'gb', method: 'crimp', pipe: 'pex-cts-1_2', seen: { gauge: 'fails' } })).body).toMatchObject({ verdict: 'wrong' })
+    expect(await post('/api/core/ask', { text: 'half a banana', region: 'gb' })).toMatchObject({
+      status: 422,
+      body: { error: { code: 'not-understood', path: 'text', accepted: expect.any(Array) } },
+    })
+    expect(
+      (
+        await post('/api/core/inspect', {
+          region: 'gb',
+          method: 'crimp',
+          pipe: 'pex-cts-1_2',
+          seen: { gauge: 'fails' },
+        })
+      ).body,
+    ).toMatchObject({ verdict: 'wrong' })
     expect((await post('/api/core/offset', { set: 60, angle: 45 })).body).toMatchObject({ trueSet: 60 })
   })
 })

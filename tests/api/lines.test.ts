@@ -5,14 +5,34 @@ import { benderFor, draftLine, readLineFile, type JobRecord, type LineRecord } f
 import { readPdf } from '../pdf'
 import { call, get, patch, post } from './client'
 
-const newJob = async (region = 'eu') => (await post<JobRecord>('/api/jobs', { name: 'Line yard', place: 'shed', region })).body
-const LINE = { name: 'hot', pipe: 'cu-en-x-22', method: 'solder', corners: 'fittings', start: 'valve take-out 24 depth 16 = valve', walls: [], legs: ['e 640', 'u 900', 'e 1140 offset s 50 @ 45 at 420', 'd 200 stop = sink'] }
-const BENDER = { pipe: 'cu-en-x-22', radius: 76.887, setback: 77.3, springback: 3, test: { marks: [100, 500], hook: 250, measures: [227.3, 205.7], pulled: 93, angle: 90 }, at: '2026-11-09' }
-const drawn = async (): Promise<{ job: JobRecord, line: LineRecord, at: string }> => {
+const newJob = async (region = 'eu') =>
+  (await post<JobRecord>('/api/jobs', { name: 'Line yard', place: 'shed', region })).body
+const LINE = {
+  name: 'hot',
+  pipe: 'cu-en-x-22',
+  method: 'solder',
+  corners: 'fittings',
+  start: 'valve take-out 24 depth 16 = valve',
+  walls: [],
+  legs: ['e 640', 'u 900', 'e 1140 offset s 50 @ 45 at 420', 'd 200 stop = sink'],
+}
+const BENDER = {
+  pipe: 'cu-en-x-22',
+  radius: 76.887,
+  setback: 77.3,
+  springback: 3,
+  test: { marks: [100, 500], hook: 250, measures: [227.3, 205.7], pulled: 93, angle: 90 },
+  at: '2026-11-09',
+}
+const drawn = async (): Promise<{ job: JobRecord; line: LineRecord; at: string }> => {
   const begun = await newJob()
   await patch(`/api/jobs/${begun.slug}`, { version: begun.version, benders: [BENDER] })
   const line = (await post<LineRecord>(`/api/jobs/${begun.slug}/lines`, LINE)).body
-  return { job: (await get<JobRecord>(`/api/jobs/${begun.slug}`)).body, line, at: `/api/jobs/${begun.slug}/lines/${line.id}` }
+  return {
+    job: (await get<JobRecord>(`/api/jobs/${begun.slug}`)).body,
+    line,
+    at: `/api/jobs/${begun.slug}/lines/${line.id}`,
+  }
 }
 
 describe('the lines of a job', () => {
@@ -21,12 +41,23 @@ describe('the lines of a job', () => {
     expect(line).toMatchObject({ ...LINE, number: 1, version: 1 })
     expect((await post<LineRecord>(`/api/jobs/${job.slug}/lines`, LINE)).body.number).toBe(2)
     const changed = await call<LineRecord>('PATCH', at, { version: 1, legs: ['e 640', 'x nonsense'] }, { Hand: 'Wyn' })
-    expect(changed).toMatchObject({ status: 200, body: { version: 2, updatedBy: 'Wyn', legs: ['e 640', 'x nonsense'] } })
-    expect(await patch(at, { version: 1, corners: 'bends' })).toMatchObject({ status: 409, body: { saved: { version: 2 } } })
+    expect(changed).toMatchObject({
+      status: 200,
+      body: { version: 2, updatedBy: 'Wyn', legs: ['e 640', 'x nonsense'] },
+    })
+    expect(await patch(at, { version: 1, corners: 'bends' })).toMatchObject({
+      status: 409,
+      body: { saved: { version: 2 } },
+    })
     expect((await get<JobRecord>(`/api/jobs/${job.slug}`)).body.lines[0]).toEqual(changed.body)
   })
   it.each([
-    [{ pipe: 'cu-9' }, 422, 'pipe'], [{ method: 'nails' }, 422, 'method'], [{ corners: 'round' }, 422, 'corners'], [{ legs: Array.from({ length: 501 }, () => 'e 20') }, 422, 'legs'], [{ legs: ['e'.repeat(201)] }, 422, 'legs.0'], [{ colour: 'red' }, 422, 'colour'],
+    [{ pipe: 'cu-9' }, 422, 'pipe'],
+    [{ method: 'nails' }, 422, 'method'],
+    [{ corners: 'round' }, 422, 'corners'],
+    [{ legs: Array.from({ length: 501 }, () => 'e 20') }, 422, 'legs'],
+    [{ legs: ['e'.repeat(201)] }, 422, 'legs.0'],
+    [{ colour: 'red' }, 422, 'colour'],
   ])('refuse %j', async (changes, status, path) => {
     const { at } = await drawn()
     expect(await patch(at, { version: 1, ...changes })).toMatchObject({ status, body: { error: { path } } })
@@ -36,86 +67,130 @@ describe('the lines of a job', () => {
     const other = await newJob()
     await call('DELETE', `/api/jobs/${other.slug}/lines/${line.id}`, {})
     expect((await get<JobRecord>(`/api/jobs/${job.slug}`)).body.lines).toHaveLength(1)
-    for (let i = 0; i < 2; i++) expect(await call('DELETE', at, {})).toMatchObject({ status: 200, body: { id: line.id } })
+    for (let i = 0; i < 2; i++)
+      expect(await call('DELETE', at, {})).toMatchObject({ status: 200, body: { id: line.id } })
     expect((await get<JobRecord>(`/api/jobs/${job.slug}`)).body.lines).toEqual([])
   })
   it('are not found in another job', async () => {
     const { line } = await drawn()
     const other = await newJob()
-    expect(await patch(`/api/jobs/${other.slug}/lines/${line.id}`, { version: 1, name: 'x' })).toMatchObject({ status: 404, body: { error: { path: 'line' } } })
+    expect(await patch(`/api/jobs/${other.slug}/lines/${line.id}`, { version: 1, name: 'x' })).toMatchObject({
+      status: 404,
+      body: { error: { path: 'line' } },
+    })
   })
 })
 
 describe('the benders of a kit', () => {
   it.each([
-    [[{ ...BENDER, pipe: 'cu-9' }], 'benders.0.pipe'], [[{ ...BENDER, test: { ...BENDER.test, measures: [200, 200] } }], 'benders.0.test.measures'], [[BENDER, BENDER], 'benders'], [[{ ...BENDER, radius: -1 }], 'benders.0.radius'],
+    [[{ ...BENDER, pipe: 'cu-9' }], 'benders.0.pipe'],
+    [[{ ...BENDER, test: { ...BENDER.test, measures: [200, 200] } }], 'benders.0.test.measures'],
+    [[BENDER, BENDER], 'benders'],
+    [[{ ...BENDER, radius: -1 }], 'benders.0.radius'],
   ])('refuse %#', async (benders, path) => {
     const job = await newJob()
-    expect(await patch(`/api/jobs/${job.slug}`, { version: job.version, benders })).toMatchObject({ status: 422, body: { error: { path } } })
+    expect(await patch(`/api/jobs/${job.slug}`, { version: job.version, benders })).toMatchObject({
+      status: 422,
+      body: { error: { path } },
+    })
   })
 })
 
 describe('a line given out', () => {
-  const entities = (text: string) => (new DxfParser().parseSync(text)!.entities as unknown as { type: string, layer: string, vertices?: { x: number, y: number, z: number }[], text?: string }[])
+  const entities = (text: string) =>
+    new DxfParser().parseSync(text)!.entities as unknown as {
+      type: string
+      layer: string
+      vertices?: { x: number; y: number; z: number }[]
+      text?: string
+    }[]
   it('as JSON reads back as the same question', async () => {
     const { job, line, at } = await drawn()
     const file = await call<object>('GET', `${at}/line.json`)
     const back = readLineFile(JSON.stringify(file.body), 'eu')
     expect(back.ok && draftLine(job, back.value).question).toEqual(draftLine(job, line).question)
-    expect(file.body).toMatchObject({ format: 'jolvet-line', version: 1, worked: { pieces: [{ from: 'A', to: 'B' }, {}, { from: 'C', to: 'D' }, {}] } })
+    expect(file.body).toMatchObject({
+      format: 'jolvet-line',
+      version: 1,
+      worked: { pieces: [{ from: 'A', to: 'B' }, {}, { from: 'C', to: 'D' }, {}] },
+    })
   })
   it('as DXF in space has the very points of its centre lines, by another reader', async () => {
     const { job, line, at } = await drawn()
     const survey = surveyLine(draftLine(job, line).question!)
     if (!survey.ok) throw new Error(survey.error.message)
     const intended = survey.value.runs.flatMap(({ legs }) => {
-      const points = centreLine(legs.map(leg => survey.value.laid[leg]!), benderFor(job, line.pipe)!.radius)
+      const points = centreLine(
+        legs.map((leg) => survey.value.laid[leg]!),
+        benderFor(job, line.pipe)!.radius,
+      )
       return points.slice(1).map((to, i) => [points[i]!, to])
     })
     const read = entities(String((await call('GET', `${at}/space.dxf`)).body)).filter(({ type }) => type === 'LINE')
     expect(read).toHaveLength(intended.length)
-    read.forEach(({ vertices }, i) => vertices!.forEach(({ x, y, z }, k) => {
-      const [a, b, c] = intended[i]![k]!
-      expect(Math.hypot(x - a, y - b, z - c)).toBeLessThan(0.001)
-    }))
+    read.forEach(({ vertices }, i) =>
+      vertices!.forEach(({ x, y, z }, k) => {
+        const [a, b, c] = intended[i]![k]!
+        expect(Math.hypot(x - a, y - b, z - c)).toBeLessThan(0.001)
+      }),
+    )
   })
   it('as DXF of the marks has each mark where the verb puts it, by another reader', async () => {
     const { job, line, at } = await drawn()
     const answer = planLine(draftLine(job, line).question!)
     if (!answer.ok) throw new Error(answer.error.message)
-    const read = entities(String((await call('GET', `${at}/marks.dxf`)).body)).filter(({ type, layer }) => type === 'LINE' && layer.startsWith('MARK_'))
+    const read = entities(String((await call('GET', `${at}/marks.dxf`)).body)).filter(
+      ({ type, layer }) => type === 'LINE' && layer.startsWith('MARK_'),
+    )
     const at0 = read.map(({ vertices }) => vertices![0]!.x).sort((a, b) => a - b)
-    const marks = answer.value.pieces.flatMap(({ marks: own, cut }) => (cut === null ? [] : own.map(mark => mark.at))).sort((a, b) => a - b)
+    const marks = answer.value.pieces
+      .flatMap(({ marks: own, cut }) => (cut === null ? [] : own.map((mark) => mark.at)))
+      .sort((a, b) => a - b)
     expect(at0).toHaveLength(marks.length)
     at0.forEach((x, i) => expect(x).toBeCloseTo(marks[i]!, 3))
   })
   it('as SVG, as isometric DXF with its letters, as CSV of legs and marks', async () => {
     const { at } = await drawn()
-    const texts = entities(String((await call('GET', `${at}/isometric.dxf`)).body)).filter(({ type }) => type === 'TEXT').map(({ text }) => text)
+    const texts = entities(String((await call('GET', `${at}/isometric.dxf`)).body))
+      .filter(({ type }) => type === 'TEXT')
+      .map(({ text }) => text)
     expect(texts).toEqual(expect.arrayContaining(['A', 'B', 'E sink', '640', '1140']))
-    for (const name of ['isometric.svg', 'marks.svg']) expect(String((await call('GET', `${at}/${name}`)).body)).toMatch(/^<svg [\s\S]*<polyline[\s\S]*<\/svg>\s*$/)
+    for (const name of ['isometric.svg', 'marks.svg'])
+      expect(String((await call('GET', `${at}/${name}`)).body)).toMatch(/^<svg [\s\S]*<polyline[\s\S]*<\/svg>\s*$/)
     expect(String((await call('GET', `${at}/legs.csv`)).body)).toContain('C,D,e 1140 offset s 50 @ 45 at 420,')
     const marks = String((await call('GET', `${at}/marks.csv`)).body).split('\r\n')
     expect(marks[0]).toBe('piece,from,to,pipe,cut,what,at,hook,corner,angle,turn,note')
-    expect(marks.filter(row => row.includes(',bend,'))).toHaveLength(2)
+    expect(marks.filter((row) => row.includes(',bend,'))).toHaveLength(2)
   })
   it('as PDF: table of marks, and a short piece at true size, by another reader', async () => {
     const { at } = await drawn()
-    const bytes = new Uint8Array(await (await fetch((await import('vitest')).inject('baseUrl') + `${at}/strips.pdf`)).arrayBuffer())
+    const bytes = new Uint8Array(
+      await (await fetch((await import('vitest')).inject('baseUrl') + `${at}/strips.pdf`)).arrayBuffer(),
+    )
     const pages = await readPdf(bytes)
-    const words = pages.flatMap(page => page.words.map(({ text }) => text))
-    expect(words).toEqual(expect.arrayContaining(['hook edge', 'corner', '1:5', 'true size: cut out, lay along the pipe']))
+    const words = pages.flatMap((page) => page.words.map(({ text }) => text))
+    expect(words).toEqual(
+      expect.arrayContaining(['hook edge', 'corner', '1:5', 'true size: cut out, lay along the pipe']),
+    )
     // D to E: 200 less its take-out, upright lines of its ends so far apart.
-    const strip = pages.find(page => page.words.some(({ text }) => text.startsWith('true size')))!
+    const strip = pages.find((page) => page.words.some(({ text }) => text.startsWith('true size')))!
     const cut = Number(strip.words.find(({ text }) => /^p4, D to E/.test(text))!.text.match(/cut ([\d.]+)/)![1])
-    const wide = strip.lines.filter(({ y1, y2, x1, x2 }) => Math.abs(y1 - y2) < 0.01 && Math.abs(Math.abs(x2 - x1) - cut) < 0.6)
+    const wide = strip.lines.filter(
+      ({ y1, y2, x1, x2 }) => Math.abs(y1 - y2) < 0.01 && Math.abs(Math.abs(x2 - x1) - cut) < 0.6,
+    )
     expect(wide.length).toBeGreaterThan(1)
   })
   it('says what is wrong where nothing can be drawn, and what it is given out as', async () => {
     const { at } = await drawn()
     await patch(at, { version: 1, legs: ['x 20'] })
-    expect(await call('GET', `${at}/marks.dxf`)).toMatchObject({ status: 422, body: { error: { code: 'not-understood' } } })
+    expect(await call('GET', `${at}/marks.dxf`)).toMatchObject({
+      status: 422,
+      body: { error: { code: 'not-understood' } },
+    })
     expect(await call('GET', `${at}/legs.csv`)).toMatchObject({ status: 200 })
-    expect(await call('GET', `${at}/line.docx`)).toMatchObject({ status: 404, body: { error: { message: expect.stringContaining('line.json') } } })
+    expect(await call('GET', `${at}/line.docx`)).toMatchObject({
+      status: 404,
+      body: { error: { message: expect.stringContaining('line.json') } },
+    })
   })
 })

@@ -14,13 +14,20 @@ async function newFind() {
 }
 const fetched = async (path: string) => {
   const reply = await fetch(inject('baseUrl') + path)
-  return { status: reply.status, type: reply.headers.get('content-type'), bytes: Buffer.from(await reply.arrayBuffer()) }
+  return {
+    status: reply.status,
+    type: reply.headers.get('content-type'),
+    bytes: Buffer.from(await reply.arrayBuffer()),
+  }
 }
 
 describe('photos of a find', () => {
   it.each(['jpeg', 'png', 'webp'] as const)('of kind %s are kept and given back as a picture', async (kind) => {
     const { slug, at } = await newFind()
-    const added = await post<FindRecord>(`${at}/photos`, { name: `wall.${kind}`, data: base64(await picture().toFormat(kind).toBuffer()) })
+    const added = await post<FindRecord>(`${at}/photos`, {
+      name: `wall.${kind}`,
+      data: base64(await picture().toFormat(kind).toBuffer()),
+    })
     expect(added).toMatchObject({ status: 200, body: { photos: [{ name: `wall.${kind}`, width: 60, height: 40 }] } })
     const { status, type, bytes } = await fetched(`${at}/photos/${added.body.photos[0]!.id}`)
     expect([status, type]).toEqual([200, 'image/jpeg'])
@@ -30,7 +37,14 @@ describe('photos of a find', () => {
 
   it('lose where they were taken and all else the camera wrote, stand upright, and shrink to 2000', async () => {
     const { at } = await newFind()
-    const taken = await picture(3000, 1500).withExif({ IFD0: { Make: 'camera', Copyright: 'someone' }, IFD3: { GPSLatitude: '51/1 30/1 0/1', GPSLatitudeRef: 'N', GPSLongitude: '0/1 7/1 0/1', GPSLongitudeRef: 'W' } }).withMetadata({ orientation: 6 }).jpeg().toBuffer()
+    const taken = await picture(3000, 1500)
+      .withExif({
+        IFD0: { Make: 'camera', Copyright: 'someone' },
+        IFD3: { GPSLatitude: '51/1 30/1 0/1', GPSLatitudeRef: 'N', GPSLongitude: '0/1 7/1 0/1', GPSLongitudeRef: 'W' },
+      })
+      .withMetadata({ orientation: 6 })
+      .jpeg()
+      .toBuffer()
     expect((await sharp(taken).metadata()).exif).toBeDefined()
     const { photos } = (await post<FindRecord>(`${at}/photos`, { name: 'a.jpg', data: base64(taken) })).body
     expect(photos[0]).toMatchObject({ width: 1000, height: 2000 })
@@ -48,8 +62,11 @@ describe('photos of a find', () => {
     ['nothing', 'a.jpg', Buffer.alloc(0), /empty/],
   ])('are not %s: refused with the reason', async (_, name, bytes, words) => {
     const { slug, at } = await newFind()
-    const data = base64(bytes ?? await picture().png().toBuffer())
-    expect(await post(`${at}/photos`, { name, data })).toMatchObject({ status: 422, body: { error: { path: 'photo', message: expect.stringMatching(words) } } })
+    const data = base64(bytes ?? (await picture().png().toBuffer()))
+    expect(await post(`${at}/photos`, { name, data })).toMatchObject({
+      status: 422,
+      body: { error: { path: 'photo', message: expect.stringMatching(words) } },
+    })
     expect((await get<JobRecord>(`/api/jobs/${slug}`)).body.finds[0]!.photos).toEqual([])
   })
 
@@ -57,18 +74,30 @@ describe('photos of a find', () => {
     const { at } = await newFind()
     const large = Buffer.alloc(8 * 1024 * 1024 + 1)
     Buffer.from([0xff, 0xd8, 0xff]).copy(large)
-    expect(await post(`${at}/photos`, { name: 'a.jpg', data: base64(large) })).toMatchObject({ status: 422, body: { error: { code: 'too-many', message: expect.stringContaining('Up to 8 MB') } } })
+    expect(await post(`${at}/photos`, { name: 'a.jpg', data: base64(large) })).toMatchObject({
+      status: 422,
+      body: { error: { code: 'too-many', message: expect.stringContaining('Up to 8 MB') } },
+    })
     expect(await post(`${at}/photos`, { name: 'a.jpg', data: 'x'.repeat(17_000_000) })).toMatchObject({ status: 413 })
   })
 
   it('come once however often they are sent, at most twelve, and go when taken off', async () => {
     const { slug, at } = await newFind()
     const data = base64(await picture().jpeg().toBuffer())
-    const send = (key: string) => call<FindRecord>('POST', `${at}/photos`, { name: 'a.jpg', data, id: key }, { 'Idempotency-Key': key, 'Hand': 'Wyn' })
+    const send = (key: string) =>
+      call<FindRecord>(
+        'POST',
+        `${at}/photos`,
+        { name: 'a.jpg', data, id: key },
+        { 'Idempotency-Key': key, Hand: 'Wyn' },
+      )
     const keys = Array.from({ length: MOST_PHOTOS }, (_, i) => `photo-key-${i}-${Date.now()}`)
     for (const key of keys) await send(key)
-    expect((await send(keys[0]!)).body.photos.map(({ id, by }) => [id, by])).toEqual(keys.map(key => [key, 'Wyn']))
-    expect(await send(`one-more-${Date.now()}`)).toMatchObject({ status: 422, body: { error: { code: 'too-many', path: 'photo' } } })
+    expect((await send(keys[0]!)).body.photos.map(({ id, by }) => [id, by])).toEqual(keys.map((key) => [key, 'Wyn']))
+    expect(await send(`one-more-${Date.now()}`)).toMatchObject({
+      status: 422,
+      body: { error: { code: 'too-many', path: 'photo' } },
+    })
     const gone = await call<FindRecord>('DELETE', `${at}/photos/${keys[3]}`, {})
     expect(gone.body.photos).toHaveLength(MOST_PHOTOS - 1)
     expect((await fetched(`${at}/photos/${keys[3]}`)).status).toBe(404)
@@ -85,8 +114,13 @@ describe('what a find is kept as', () => {
     const { slug, at } = await newFind()
     const change = (body: object, hand: string) => call<FindRecord>('PATCH', at, body, { Hand: hand })
     await change({ version: 1, typed: '21.5', pipe: 'cu-en-x-22' }, 'Wyn')
-    const { verdicts, notes } = (await change({ version: 2, notes: 'painted', cannot: ['magnet'], pipe: 'cu-bs-imp-3_4' }, 'Ola')).body
-    expect(verdicts).toMatchObject([{ pipe: 'cu-en-x-22', by: 'Wyn' }, { pipe: 'cu-bs-imp-3_4', by: 'Ola' }])
+    const { verdicts, notes } = (
+      await change({ version: 2, notes: 'painted', cannot: ['magnet'], pipe: 'cu-bs-imp-3_4' }, 'Ola')
+    ).body
+    expect(verdicts).toMatchObject([
+      { pipe: 'cu-en-x-22', by: 'Wyn' },
+      { pipe: 'cu-bs-imp-3_4', by: 'Ola' },
+    ])
     expect(verdicts[0]!.probability!).toBeLessThan(verdicts[1]!.probability!)
     expect(notes).toBe('painted')
     expect((await get<JobRecord>(`/api/jobs/${slug}`)).body.finds[0]).toMatchObject({ cannot: ['magnet'], verdicts })
@@ -101,9 +135,18 @@ describe('sheets at true size', () => {
     expect([cards.status, cards.bytes.subarray(0, 5).toString()]).toEqual([200, '%PDF-'])
   })
   it('say what is wrong where there is nothing to print', async () => {
-    expect(await get('/api/print/wrap-strip.pdf?region=mars')).toMatchObject({ status: 422, body: { error: { path: 'region' } } })
-    expect(await get('/api/print/wrap-strip.pdf')).toMatchObject({ status: 422, body: { error: { code: 'missing', path: 'region' } } })
+    expect(await get('/api/print/wrap-strip.pdf?region=mars')).toMatchObject({
+      status: 422,
+      body: { error: { path: 'region' } },
+    })
+    expect(await get('/api/print/wrap-strip.pdf')).toMatchObject({
+      status: 422,
+      body: { error: { code: 'missing', path: 'region' } },
+    })
     const { slug } = await newFind()
-    expect(await get(`/api/jobs/${slug}/diameter-cards.pdf`)).toMatchObject({ status: 422, body: { error: { code: 'missing', message: expect.stringContaining('Keep a find') } } })
+    expect(await get(`/api/jobs/${slug}/diameter-cards.pdf`)).toMatchObject({
+      status: 422,
+      body: { error: { code: 'missing', message: expect.stringContaining('Keep a find') } },
+    })
   })
 })

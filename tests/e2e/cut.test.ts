@@ -7,13 +7,36 @@ import { App } from './pages/app'
 let app: App
 const base = () => inject('baseUrl')
 const slug = 'gasket-house'
-const job = async (name = slug): Promise<JobRecord> => (await (await fetch(`${base()}/api/jobs/${name}`)).json()) as JobRecord
-const sheet = async (number: number): Promise<CutRecord> => (await job()).cuts.find(cut => cut.number === number)!
-const send = async (method: string, path: string, body: object) => (await fetch(base() + path, { method, body: JSON.stringify(body) })).json()
-const LINE = { name: 'hot', pipe: 'cu-en-x-28', method: 'solder', corners: 'fittings', start: 'free', walls: [], legs: ['e 900', 'u 1300', 'e 700'] }
-const SHEET = { name: '', pipe: 'cu-en-x-28', sources: [], extras: [{ id: 'x', name: 'flow', length: '1700', quantity: 2 }], cutter: 'wheel', kerf: '', keep: '', spare: '', prefer: 'longest-left', stock: [{ id: 'three', length: '3 m', quantity: null, price: null }], leave: [] }
+const job = async (name = slug): Promise<JobRecord> =>
+  (await (await fetch(`${base()}/api/jobs/${name}`)).json()) as JobRecord
+const sheet = async (number: number): Promise<CutRecord> => (await job()).cuts.find((cut) => cut.number === number)!
+const send = async (method: string, path: string, body: object) =>
+  (await fetch(base() + path, { method, body: JSON.stringify(body) })).json()
+const LINE = {
+  name: 'hot',
+  pipe: 'cu-en-x-28',
+  method: 'solder',
+  corners: 'fittings',
+  start: 'free',
+  walls: [],
+  legs: ['e 900', 'u 1300', 'e 700'],
+}
+const SHEET = {
+  name: '',
+  pipe: 'cu-en-x-28',
+  sources: [],
+  extras: [{ id: 'x', name: 'flow', length: '1700', quantity: 2 }],
+  cutter: 'wheel',
+  kerf: '',
+  keep: '',
+  spare: '',
+  prefer: 'longest-left',
+  stock: [{ id: 'three', length: '3 m', quantity: null, price: null }],
+  leave: [],
+}
 beforeAll(async () => {
-  for (const name of ['Gasket house', 'Gasket annex']) await send('POST', '/api/jobs', { name, place: 'plant room', region: 'gb' })
+  for (const name of ['Gasket house', 'Gasket annex'])
+    await send('POST', '/api/jobs', { name, place: 'plant room', region: 'gb' })
   await send('POST', `/api/jobs/${slug}/lines`, LINE)
   app = await App.open(base())
 })
@@ -55,7 +78,10 @@ describe('the pieces of a line', () => {
     await app.type('[data-extra="0"]', '3400')
     await app.press(Key.TAB)
     await app.click('[data-test="replan-stale"]')
-    await app.waitForText('[data-test="cut-problem"]', /riser 1 is 3400 mm long; the longest there is has 3000 mm\. A stock length of 3400 mm or more would do/)
+    await app.waitForText(
+      '[data-test="cut-problem"]',
+      /riser 1 is 3400 mm long; the longest there is has 3000 mm\. A stock length of 3400 mm or more would do/,
+    )
     await app.type('[data-extra="0"]', '1180')
     await app.press(Key.TAB)
     await app.click('[data-panel="stock"]')
@@ -110,7 +136,7 @@ describe('at the bench', () => {
     expect(await app.axe()).toEqual([])
   })
   it('done, the rests are measured onto the rack, and the true waste stands beside the planned', async () => {
-    for (let i = 0; i < 12 && await app.count('[data-test="tick-cut"]') > 0; i++) await app.press(' ')
+    for (let i = 0; i < 12 && (await app.count('[data-test="tick-cut"]')) > 0; i++) await app.press(' ')
     await app.click('[data-test="finish"]')
     await app.waitForText('[role="dialog"]', /begun, .* in pieces, .* kept/)
     await app.type('[data-rest="0"]', '9000')
@@ -123,10 +149,13 @@ describe('at the bench', () => {
     await app.waitForText('[data-test="true-waste"]', /This sheet: .* scrap, .* in 100; planned were/)
     await app.find('[data-test="waste-chart"] svg')
     await app.saved()
-    expect((await job()).rack.find(({ pipe, place }) => pipe === 'cu-en-x-28' && place === 'van, left')).toMatchObject({ length: 420, promised: null })
+    expect((await job()).rack.find(({ pipe, place }) => pipe === 'cu-en-x-28' && place === 'van, left')).toMatchObject({
+      length: 420,
+      promised: null,
+    })
     expect((await sheet(1)).result).toMatchObject({ uncut: 0 })
     // What could not go out while there was no network is no fault.
-    expect((await app.errors()).filter(line => !line.includes('DISCONNECTED'))).toEqual([])
+    expect((await app.errors()).filter((line) => !line.includes('DISCONNECTED'))).toEqual([])
   })
   it('the next sheet takes what is on the rack first', async () => {
     await app.click('[data-test="new-sheet"]')
@@ -145,7 +174,7 @@ describe('one offcut wanted by two jobs', () => {
   it('is promised to the first; the other is told so and plans again', async () => {
     const id = '7c1b0000-0000-4000-8000-000000000028'
     await send('PUT', `/api/jobs/${slug}/rack/${id}`, { pipe: 'cu-en-x-28', length: 1750, place: 'rack' })
-    const other = await send('POST', '/api/jobs/gasket-annex/cuts', SHEET) as CutRecord
+    const other = (await send('POST', '/api/jobs/gasket-annex/cuts', SHEET)) as CutRecord
     await app.go(`/jobs/${slug}/cut`)
     await app.click('[data-test="new-sheet"]')
     await app.click('[data-test="to-pieces"]')
@@ -157,14 +186,43 @@ describe('one offcut wanted by two jobs', () => {
     await app.click('[data-test="plan"]')
     await app.waitForText('svg[aria-label^="Stock"]', /offcut, rack/)
     // Meanwhile the annex takes it.
-    const piece = (n: number) => ({ key: `x:${n}`, name: `flow ${n}`, length: 1700, left: null, right: null, bends: [], line: null, job: null })
-    await send('PUT', `/api/jobs/gasket-annex/cuts/${other.id}/plan`, { id: 'annex-plan', pieces: [piece(1), piece(2)], bars: [{ id: 'annex-1', from: 'new', stock: 'three', length: 3000, pieces: ['x:1'] }, { id: 'annex-2', from: 'rack', stock: id, length: 1750, pieces: ['x:2'] }], kerf: 0, keep: 300, used: 1, bound: 1, optimal: true, how: '', slips: [], first: { taken: 4750, pieces: 3400, kept: 1300, scrap: 50 } })
+    const piece = (n: number) => ({
+      key: `x:${n}`,
+      name: `flow ${n}`,
+      length: 1700,
+      left: null,
+      right: null,
+      bends: [],
+      line: null,
+      job: null,
+    })
+    await send('PUT', `/api/jobs/gasket-annex/cuts/${other.id}/plan`, {
+      id: 'annex-plan',
+      pieces: [piece(1), piece(2)],
+      bars: [
+        { id: 'annex-1', from: 'new', stock: 'three', length: 3000, pieces: ['x:1'] },
+        { id: 'annex-2', from: 'rack', stock: id, length: 1750, pieces: ['x:2'] },
+      ],
+      kerf: 0,
+      keep: 300,
+      used: 1,
+      bound: 1,
+      optimal: true,
+      how: '',
+      slips: [],
+      first: { taken: 4750, pieces: 3400, kept: 1300, scrap: 50 },
+    })
     await app.setOffline(false)
-    await app.waitForText('.bench', /The offcut of 1750 mm is promised to Gasket annex, sheet C1\. Plan again without it/)
+    await app.waitForText(
+      '.bench',
+      /The offcut of 1750 mm is promised to Gasket annex, sheet C1\. Plan again without it/,
+    )
     await app.click('[data-test="replan"]')
     await app.waitForText('svg[aria-label^="Stock"]', /^(?![\s\S]*offcut, rack)[\s\S]*length 2/)
     await app.saved()
-    expect((await job('gasket-annex')).rack.find(one => one.id === id)!.promised).toMatchObject({ name: 'Gasket annex' })
+    expect((await job('gasket-annex')).rack.find((one) => one.id === id)!.promised).toMatchObject({
+      name: 'Gasket annex',
+    })
   })
 })
 
@@ -172,13 +230,20 @@ describe('a search that takes long', () => {
   it('tells what it has so far, and stops at a word with a plan that holds', async () => {
     // Threes that fill a length without a rest, shuffled: the hardest there are.
     let seed = 7
-    const random = () => (seed = seed * 16807 % 2147483647) / 2147483647
+    const random = () => (seed = (seed * 16807) % 2147483647) / 2147483647
     const lengths = Array.from({ length: 110 }, () => {
       const a = 1140 + Math.floor(random() * 330)
       const b = 750 + Math.floor(random() * ((3000 - a) / 2 - 750))
       return [a, b, 3000 - a - b]
-    }).flat().map((length, i) => ({ length, order: (i * 7919) % 331 })).sort((x, y) => x.order - y.order)
-    const { id } = await send('POST', `/api/jobs/${slug}/cuts`, { ...SHEET, pipe: 'cu-en-x-15', extras: lengths.map(({ length }, i) => ({ id: `t${i}`, name: `t${i}`, length: String(length), quantity: 1 })) }) as CutRecord
+    })
+      .flat()
+      .map((length, i) => ({ length, order: (i * 7919) % 331 }))
+      .sort((x, y) => x.order - y.order)
+    const { id } = (await send('POST', `/api/jobs/${slug}/cuts`, {
+      ...SHEET,
+      pipe: 'cu-en-x-15',
+      extras: lengths.map(({ length }, i) => ({ id: `t${i}`, name: `t${i}`, length: String(length), quantity: 1 })),
+    })) as CutRecord
     await app.go(`/jobs/${slug}/cut?cut=${id}`)
     await app.click('[data-test="plan"]')
     await app.waitForText('.band', /Looking\. \d+ new lengths so far, at least 1\d\d/)
@@ -187,7 +252,7 @@ describe('a search that takes long', () => {
     await app.click('[data-test="stop-search"]')
     await app.waitForText('[data-test="claim"]', /new lengths; at least 1\d\d|No plan with fewer/)
     await app.saved()
-    const saved = (await job()).cuts.find(cut => cut.id === id)!
+    const saved = (await job()).cuts.find((cut) => cut.id === id)!
     expect(saved.plan!.pieces).toHaveLength(330)
     expect(saved.plan!.used).toBeGreaterThanOrEqual(110)
     expect(saved.plan!.bound).toBeLessThanOrEqual(110)
@@ -200,9 +265,13 @@ describe('on the phone', () => {
     await app.setSize(390, 844)
     await app.reload()
     await app.waitForText('[data-test="phone-cut"]', /off length 1[\s\S]*1700[\s\S]*0 of 2 cut/)
-    const sizes = await app.driver.executeScript<number[]>('return [...document.querySelectorAll(\'[data-test="phone-cut"] b\')].map(b => parseFloat(getComputedStyle(b).fontSize))')
+    const sizes = await app.driver.executeScript<number[]>(
+      'return [...document.querySelectorAll(\'[data-test="phone-cut"] b\')].map(b => parseFloat(getComputedStyle(b).fontSize))',
+    )
     expect(Math.max(...sizes)).toBeGreaterThanOrEqual(64)
-    const low = await app.driver.executeScript<string[]>('return [...document.querySelectorAll(".bench button, .bench a, tbody tr")].filter(e => e.offsetParent && e.getBoundingClientRect().height < 36).map(e => e.outerHTML.slice(0, 80))')
+    const low = await app.driver.executeScript<string[]>(
+      'return [...document.querySelectorAll(".bench button, .bench a, tbody tr")].filter(e => e.offsetParent && e.getBoundingClientRect().height < 36).map(e => e.outerHTML.slice(0, 80))',
+    )
     expect(low).toEqual([])
     await app.click('[data-test="tick-cut"]')
     await app.waitForText('[data-test="phone-cut"]', /1 of 2 cut/)
@@ -214,6 +283,6 @@ describe('on the phone', () => {
     expect(wide).toBeLessThanOrEqual(390)
     expect(await app.axe()).toEqual([])
     await app.saved()
-    expect((await app.errors()).filter(line => !/DISCONNECTED|422/.test(line))).toEqual([])
+    expect((await app.errors()).filter((line) => !/DISCONNECTED|422/.test(line))).toEqual([])
   })
 })

@@ -12,11 +12,15 @@ let app: App
 let folder: string
 const base = () => inject('baseUrl')
 const slug = 'smoke-house'
-const find = async (): Promise<FindRecord> => ((await (await fetch(`${base()}/api/jobs/${slug}`)).json()) as JobRecord).finds[0]!
+const find = async (): Promise<FindRecord> =>
+  ((await (await fetch(`${base()}/api/jobs/${slug}`)).json()) as JobRecord).finds[0]!
 
 beforeAll(async () => {
   folder = mkdtempSync(path.join(tmpdir(), 'jolvet-photos-'))
-  await fetch(`${base()}/api/jobs`, { method: 'POST', body: JSON.stringify({ name: 'Smoke house', place: 'by the quay', region: 'gb' }) })
+  await fetch(`${base()}/api/jobs`, {
+    method: 'POST',
+    body: JSON.stringify({ name: 'Smoke house', place: 'by the quay', region: 'gb' }),
+  })
   app = await App.open(base())
 })
 afterAll(async () => {
@@ -44,12 +48,19 @@ describe('a find with all that belongs to it', () => {
   it('says in words which checks contradict each other, and opens the one to make again', async () => {
     await app.click('[data-check="magnet"]')
     await app.click('[data-answer="magnet:true"]')
-    await app.waitForText('[data-test="contradiction"]', /Hardly any pipe has both[\s\S]*magnet that holds[\s\S]*shows copper[\s\S]*Make the scratch check again first/)
+    await app.waitForText(
+      '[data-test="contradiction"]',
+      /Hardly any pipe has both[\s\S]*magnet that holds[\s\S]*shows copper[\s\S]*Make the scratch check again first/,
+    )
     await app.click('[data-test="contradiction"] button')
     await app.find('[data-check="scratch"][aria-expanded="true"]')
     await app.click('[data-check="magnet"]')
     await app.click('[data-answer="magnet:false"]')
-    await app.driver.wait(async () => await app.count('[data-test="contradiction"]') === 0, 5000, 'the contradiction stays')
+    await app.driver.wait(
+      async () => (await app.count('[data-test="contradiction"]')) === 0,
+      5000,
+      'the contradiction stays',
+    )
   })
 
   it('proposes no check that cannot be made here, until it can', async () => {
@@ -71,21 +82,30 @@ describe('a find with all that belongs to it', () => {
     await choose('broken.webp', Buffer.concat([Buffer.from('RIFF0000WEBP'), Buffer.alloc(40)]))
     await app.waitForText('[data-test="photo-problem"]', /damaged/)
     await choose('stub.png', await picture.png().toBuffer())
-    await app.driver.wait(async () => await app.count('[data-photo]') === 1, 10_000, 'no photo')
+    await app.driver.wait(async () => (await app.count('[data-photo]')) === 1, 10_000, 'no photo')
     expect(await app.count('[data-test="photo-problem"]')).toBe(0)
     await app.type('[data-test="notes"]', 'Painted twice, old solder.')
     await app.saved()
     await app.reload()
     await app.waitForValue('[data-test="notes"]', 'Painted twice, old solder.')
     const shown = await app.find('[data-photo] img')
-    await app.driver.wait(() => app.driver.executeScript('return arguments[0].naturalWidth === 400', shown), 10_000, 'the photo does not show')
+    await app.driver.wait(
+      () => app.driver.executeScript('return arguments[0].naturalWidth === 400', shown),
+      10_000,
+      'the photo does not show',
+    )
     expect((await find()).photos).toMatchObject([{ name: 'stub.jpg', width: 400, height: 300 }])
   })
 
   it('can be photographed without a network, and is sent once there is one', async () => {
     await app.setOffline(true)
-    await choose('away.jpg', await sharp({ create: { width: 80, height: 60, channels: 3, background: '#345' } }).jpeg().toBuffer())
-    await app.driver.wait(async () => await app.count('[data-photo]') === 2, 10_000, 'no photo')
+    await choose(
+      'away.jpg',
+      await sharp({ create: { width: 80, height: 60, channels: 3, background: '#345' } })
+        .jpeg()
+        .toBuffer(),
+    )
+    await app.driver.wait(async () => (await app.count('[data-photo]')) === 2, 10_000, 'no photo')
     await app.find('[data-saved="kept"]')
     await app.setOffline(false)
     await app.saved()
@@ -95,7 +115,7 @@ describe('a find with all that belongs to it', () => {
     await app.click('[data-photo]:nth-of-type(2)')
     await app.click('[data-test="drop-photo"]')
     await app.click('[data-test="drop-photo-sure"]')
-    await app.driver.wait(async () => await app.count('[data-photo]') === 1, 10_000, 'the photo stays')
+    await app.driver.wait(async () => (await app.count('[data-photo]')) === 1, 10_000, 'the photo stays')
     await app.saved()
     expect((await find()).photos).toHaveLength(1)
   })
@@ -121,7 +141,7 @@ describe('a find with all that belongs to it', () => {
     await app.waitForText('[data-shifted="a"]', /Chosen for 3\/4 in old copper[\s\S]*kept as 22 × 0\.9 copper since/)
     await app.click('[data-test="follow"]')
     await app.waitForText('[data-end="a"]', /22 × 0\.9 copper/)
-    await app.driver.wait(async () => await app.count('[data-shifted]') === 0, 5000, 'the flag stays')
+    await app.driver.wait(async () => (await app.count('[data-shifted]')) === 0, 5000, 'the flag stays')
     await app.saved()
   })
 })
@@ -135,10 +155,10 @@ describe('the screen as a gauge', () => {
     for (let i = 0; i < 10; i++) await app.press(Key.ARROW_UP)
     for (let i = 0; i < 5; i++) await app.press(Key.ARROW_RIGHT)
     // 96 px an inch begin it: 323.5 px, rounded, and 105 more, are 5.01 px a mm over 85.60.
-    const card = Math.round(96 / 25.4 * 85.6) + 105
+    const card = Math.round((96 / 25.4) * 85.6) + 105
     await app.press(Key.ENTER)
     const disc = await app.find('[data-test="disc"]')
-    expect(Number(await disc.getAttribute('data-diameter-px'))).toBeCloseTo(22 * card / 85.6, 1)
+    expect(Number(await disc.getAttribute('data-diameter-px'))).toBeCloseTo((22 * card) / 85.6, 1)
     await app.press(Key.ARROW_LEFT)
     await app.press('k')
     await app.waitForText('[data-test="gauge-figure"]', /21\.49/)
@@ -157,7 +177,7 @@ describe('the screen as a gauge', () => {
 
   it('has a strip to print beside it, read as a diameter', async () => {
     await app.click('[data-by="strip"]')
-    const address = await (await app.find('[data-test="print-strip"]')).getAttribute('href') ?? ''
+    const address = (await (await app.find('[data-test="print-strip"]')).getAttribute('href')) ?? ''
     expect(await (await fetch(address)).text()).toMatch(/^%PDF-/)
     await app.type('#diameter', '22')
     await app.waitForText('svg[aria-label="The pipe end"]', /wrap strip ± 0\.2/)
@@ -171,12 +191,22 @@ describe('the catalogue', () => {
     await app.click('[data-family="pe"]')
     await app.find('[data-pipe="pe-en-25"]')
     await app.type('[data-test="wanted-size"]', '21,4')
-    await app.driver.wait(async () => await app.count('[data-pipe="cu-bs-imp-3_4"]') === 1 && await app.count('[data-pipe="st-en-1_2"]') === 1 && await app.count('[data-pipe="pe-en-25"]') === 0, 5000, 'not what is near 21.4')
+    await app.driver.wait(
+      async () =>
+        (await app.count('[data-pipe="cu-bs-imp-3_4"]')) === 1 &&
+        (await app.count('[data-pipe="st-en-1_2"]')) === 1 &&
+        (await app.count('[data-pipe="pe-en-25"]')) === 0,
+      5000,
+      'not what is near 21.4',
+    )
     await app.type('[data-test="wanted-size"]', '999')
     await app.waitForText('[data-test="no-size"]', /No pipe here is called or measures 999/)
     await app.type('[data-test="wanted-size"]', '22')
     await app.click('[data-pipe="bs7291-22"]')
-    await app.waitForText('[data-test="facts"]', /look out[\s\S]*A liner in every end[\s\S]*used for[\s\S]*takes[\s\S]*12\s*bar/)
+    await app.waitForText(
+      '[data-test="facts"]',
+      /look out[\s\S]*A liner in every end[\s\S]*used for[\s\S]*takes[\s\S]*12\s*bar/,
+    )
     expect(await app.driver.findElements(By.css('[data-test="facts"] i'))).not.toHaveLength(0)
   })
 })

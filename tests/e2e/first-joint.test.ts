@@ -7,14 +7,18 @@ import { App } from './pages/app'
 let app: App
 const base = () => inject('baseUrl')
 
-beforeAll(async () => { app = await App.open(base()) })
+beforeAll(async () => {
+  app = await App.open(base())
+})
 afterAll(() => app.close())
 
-interface Register { joints: { joint: string, marksMm: string, madeBy: string, status: string }[] }
+interface Register {
+  joints: { joint: string; marksMm: string; madeBy: string; status: string }[]
+}
 const register = async (): Promise<Register> => {
   const reply = await fetch(`${base()}/api/jobs/kiln-lane-bakehouse/register.json`)
   // The server may still be finding its database again.
-  return reply.ok ? reply.json() as Promise<Register> : register()
+  return reply.ok ? (reply.json() as Promise<Register>) : register()
 }
 
 describe('a first joint, end to end', () => {
@@ -41,7 +45,7 @@ describe('a first joint, end to end', () => {
     expect(await app.text('svg[aria-label="Diameter ruler"]')).toContain('measured 22')
     await app.find('[data-caution="gas"]')
     await app.press('y')
-    await app.driver.wait(async () => await app.count('[data-caution="gas"]') === 0, 5000, 'gas stays')
+    await app.driver.wait(async () => (await app.count('[data-caution="gas"]')) === 0, 5000, 'gas stays')
     await app.saved()
     await app.reload()
     expect(await app.value('#diameter')).toBe('22,0 mm')
@@ -70,7 +74,7 @@ describe('a first joint, end to end', () => {
     await app.click('[data-depth="0"]')
     await app.waitForText('[role="dialog"]', /EN 1254-1/)
     await app.press(Key.ESCAPE)
-    await app.driver.wait(async () => await app.count('[role="dialog"]') === 0, 5000, 'the working stays open')
+    await app.driver.wait(async () => (await app.count('[role="dialog"]')) === 0, 5000, 'the working stays open')
     await app.click('[data-test="take-way"]')
   })
 
@@ -94,13 +98,22 @@ describe('a first joint, end to end', () => {
           await app.click(`[data-tick="${step}"]`)
         }
         // After its last step the card of the next end may come up by itself.
-        if (step < steps - 1) await app.driver.wait(async () => await (await app.find(`[data-tick="${step}"]`)).getAttribute('aria-checked') === 'true', 5000, `step ${step} is not ticked`)
+        if (step < steps - 1)
+          await app.driver.wait(
+            async () => (await (await app.find(`[data-tick="${step}"]`)).getAttribute('aria-checked')) === 'true',
+            5000,
+            `step ${step} is not ticked`,
+          )
       }
       await app.find(`[data-entry="${entry}"][data-done="true"]`)
     }
     await app.reload()
     await app.sign('QZ')
-    await app.driver.wait(async () => (await register()).joints.some(joint => joint.madeBy === 'QZ'), 10_000, 'not signed')
+    await app.driver.wait(
+      async () => (await register()).joints.some((joint) => joint.madeBy === 'QZ'),
+      10_000,
+      'not signed',
+    )
   })
 
   it('stands in the register with depth, method, time and hands, after the database was restarted too', async () => {
@@ -114,14 +127,23 @@ describe('a first joint, end to end', () => {
     const row = `[data-register="${joint.joint.slice(1)}"]`
     await app.waitForText(row, /15\.4\s*,\s*10\.6/)
     await app.waitForText(row, /solder[\s\S]*QZ/)
-    const csv = await (await fetch(await (await app.find('[data-test="export-csv"]')).getAttribute('href') ?? '')).text()
+    const csv = await (
+      await fetch((await (await app.find('[data-test="export-csv"]')).getAttribute('href')) ?? '')
+    ).text()
     expect(csv).toContain('"15.4, 10.6",no,made,QZ')
     expect(await app.errors()).toEqual([])
   })
 })
 
 describe('bad input at the pipe', () => {
-  it.each([['abc', /not a length/], ['-3', /more than 0/], ['0', /more than 0/], ['1e9', /not a length/], ['0.875', /0\.875 in is 22\.2\d mm/], ['200', /200[\s\S]*63\.66 across/]])('%s is said in words and kept as typed', async (typed, words) => {
+  it.each([
+    ['abc', /not a length/],
+    ['-3', /more than 0/],
+    ['0', /more than 0/],
+    ['1e9', /not a length/],
+    ['0.875', /0\.875 in is 22\.2\d mm/],
+    ['200', /200[\s\S]*63\.66 across/],
+  ])('%s is said in words and kept as typed', async (typed, words) => {
     await app.go('/jobs/glaze-kiln-room/find')
     await app.type('#diameter', typed)
     await app.waitForText('#diameter-note', words)
@@ -136,7 +158,10 @@ describe('bad input at the pipe', () => {
     await app.type('#diameter', '22')
     await app.click('[data-check="print"]')
     await app.type('[data-test="print"]', 'en 10?7 R2?0 22x0 hello')
-    await app.waitForText('[data-test="print-tokens"]', /EN 1057: metric copper tube[\s\S]*22 outside, wall not readable/i)
+    await app.waitForText(
+      '[data-test="print-tokens"]',
+      /EN 1057: metric copper tube[\s\S]*22 outside, wall not readable/i,
+    )
     await app.waitForText('.checks', /Not understood: hello/)
     await app.waitForText('[data-candidate]', /22 × 0\.9 copper[\s\S]*Printed on it/)
     await app.saved()

@@ -7,7 +7,14 @@ import { App } from './pages/app'
 const WAIT = { timeout: 10_000, interval: 100 }
 let app: App
 let slug: string
-const call = async <T>(method: string, path: string, body?: unknown): Promise<T> => (await (await fetch(inject('baseUrl') + path, { method, headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) })).json()) as T
+const call = async <T>(method: string, path: string, body?: unknown): Promise<T> =>
+  (await (
+    await fetch(inject('baseUrl') + path, {
+      method,
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify(body),
+    })
+  ).json()) as T
 const saved = async (): Promise<LineRecord> => (await call<JobRecord>('GET', `/api/jobs/${slug}`)).lines[0]!
 
 beforeAll(async () => {
@@ -20,11 +27,22 @@ describe('fix', () => {
   it('sends a job without a line to draw one', async () => {
     await app.go(`/jobs/${slug}/fix`)
     await app.waitForText('main', /Nothing to fix yet/)
-    await call('POST', `/api/jobs/${slug}/lines`, { name: 'loft', pipe: 'cu-en-x-22', method: 'solder', corners: 'fittings', start: 'free', walls: [], legs: ['e 4000', 'u 2000', 'e 3000 free'] })
+    await call('POST', `/api/jobs/${slug}/lines`, {
+      name: 'loft',
+      pipe: 'cu-en-x-22',
+      method: 'solder',
+      corners: 'fittings',
+      start: 'free',
+      walls: [],
+      legs: ['e 4000', 'u 2000', 'e 3000 free'],
+    })
   })
-  it('shows the next support\'s distance largest, and fixes it by a key', async () => {
+  it("shows the next support's distance largest, and fixes it by a key", async () => {
     await app.go(`/jobs/${slug}/fix`)
-    await app.waitForText('[data-test="next-support"]', /\d+\s*mm[\s\S]*fix S1 here: clip[\s\S]*from the left end of p1/)
+    await app.waitForText(
+      '[data-test="next-support"]',
+      /\d+\s*mm[\s\S]*fix S1 here: clip[\s\S]*from the left end of p1/,
+    )
     await app.waitForText('[data-test="codes"]', /1800[\s\S]*2400/)
     await app.press(' ')
     await app.waitForText('[data-test="next-support"]', /fix S2 here/)

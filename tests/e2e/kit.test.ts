@@ -9,7 +9,10 @@ const base = () => inject('baseUrl')
 const slug = 'drying-shed'
 const job = async (): Promise<JobRecord> => (await (await fetch(`${base()}/api/jobs/${slug}`)).json()) as JobRecord
 beforeAll(async () => {
-  await fetch(`${base()}/api/jobs`, { method: 'POST', body: JSON.stringify({ name: 'Drying shed', place: 'coil', region: 'eu' }) })
+  await fetch(`${base()}/api/jobs`, {
+    method: 'POST',
+    body: JSON.stringify({ name: 'Drying shed', place: 'coil', region: 'eu' }),
+  })
   app = await App.open(base())
 })
 afterAll(() => app.close())
@@ -26,9 +29,14 @@ describe('the line at the top', () => {
     await app.waitForText('[data-test="ask-answer"]', /Press coupling 22/)
     await app.press(Key.ENTER)
     await app.waitForText('[data-end="a"]', /22 × 0\.9 copper/)
-    expect(await (await app.find('[data-service="hot"]')).getAttribute('aria-pressed') ?? await (await app.find('[data-service="hot"]')).getAttribute('aria-checked')).toBe('true')
+    expect(
+      (await (await app.find('[data-service="hot"]')).getAttribute('aria-pressed')) ??
+        (await (await app.find('[data-service="hot"]')).getAttribute('aria-checked')),
+    ).toBe('true')
     await app.saved()
-    expect((await job()).joints).toMatchObject([{ a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' }, conditions: { service: 'hot' } }])
+    expect((await job()).joints).toMatchObject([
+      { a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' }, conditions: { service: 'hot' } },
+    ])
   })
   it('says what it understood and what it accepts; a word can be changed', async () => {
     await type('22 cu to 15 banana')
@@ -65,7 +73,11 @@ describe('the van', () => {
     await app.waitForText('[data-test="fitting"]', /coupling 22[\s\S]*21\.5 mm/)
     await app.click('[data-policy="threadSeal"] [data-choice="tape"]')
     await app.saved()
-    expect(await job()).toMatchObject({ tools: [{ method: 'press', sizes: ['15'] }], fittings: [{ insertion: 21.5 }], policy: { threadSeal: 'tape' } })
+    expect(await job()).toMatchObject({
+      tools: [{ method: 'press', sizes: ['15'] }],
+      fittings: [{ insertion: 21.5 }],
+      policy: { threadSeal: 'tape' },
+    })
     await app.go(`/jobs/${slug}/joint`)
     await app.waitForText('[data-refused="press-a"]', /press tool on the van has no 22/)
     await app.press('v')
@@ -101,7 +113,7 @@ describe('a joint on the table', () => {
     await app.go(`/jobs/${slug}/joint`)
     await app.click('[data-test="chart"]')
     await app.find('[data-test="ways-chart"] svg')
-    const csv = decodeURIComponent(await (await app.find('[data-test="order-csv"]')).getAttribute('href') ?? '')
+    const csv = decodeURIComponent((await (await app.find('[data-test="order-csv"]')).getAttribute('href')) ?? '')
     expect(csv).toContain('quantity,name,size\r\n1,')
     await app.click('[data-detail="temper:soft"]')
     await app.waitForText('[data-refused="push-fit-a"]', /Soft copper/)

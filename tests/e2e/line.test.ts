@@ -11,13 +11,16 @@ let app: App
 const base = () => inject('baseUrl')
 const slug = 'tallow-house'
 const job = async (): Promise<JobRecord> => (await (await fetch(`${base()}/api/jobs/${slug}`)).json()) as JobRecord
-const legs = async (number: number) => (await job()).lines.find(line => line.number === number)!.legs
+const legs = async (number: number) => (await job()).lines.find((line) => line.number === number)!.legs
 const add = async (text: string) => {
   await app.type('[data-test="new-leg"]', text)
   await app.press(Key.ENTER)
 }
 beforeAll(async () => {
-  await fetch(`${base()}/api/jobs`, { method: 'POST', body: JSON.stringify({ name: 'Tallow house', place: 'washing bay', region: 'gb' }) })
+  await fetch(`${base()}/api/jobs`, {
+    method: 'POST',
+    body: JSON.stringify({ name: 'Tallow house', place: 'washing bay', region: 'gb' }),
+  })
   app = await App.open(base())
 })
 afterAll(() => app.close())
@@ -31,7 +34,15 @@ describe('a line by keyboard alone', () => {
     await app.press(Key.ENTER)
     await app.find('[data-test="new-leg"]')
     await app.press('n')
-    for (const leg of ['e 640', 'u 900', 'e 1140 offset s 50 @ 45 at 420', 'd 820 on 15 stop = sink 1', 'from d e 900', 'd 820 on 15 stop = sink 2']) await app.press(leg, Key.ENTER)
+    for (const leg of [
+      'e 640',
+      'u 900',
+      'e 1140 offset s 50 @ 45 at 420',
+      'd 820 on 15 stop = sink 1',
+      'from d e 900',
+      'd 820 on 15 stop = sink 2',
+    ])
+      await app.press(leg, Key.ENTER)
     await app.waitForText('[data-leg="5"]', /F G\s*d 820 on 15 stop = sink 2/)
     await app.press(Key.ESCAPE)
     for (let i = 0; i < 6; i++) await app.press('k')
@@ -40,7 +51,10 @@ describe('a line by keyboard alone', () => {
     await app.press('j')
     await app.waitForText('section[aria-label="Working"]', /Working of p2, B to C/)
     await app.press('j')
-    await app.waitForText('section[aria-label="Working"]', /travel[\s\S]*70\.7[\s\S]*hook edge[\s\S]*back the other way/)
+    await app.waitForText(
+      'section[aria-label="Working"]',
+      /travel[\s\S]*70\.7[\s\S]*hook edge[\s\S]*back the other way/,
+    )
     await app.saved()
     expect(await legs(1)).toHaveLength(6)
   })
@@ -93,7 +107,14 @@ describe('what cannot be made', () => {
 describe('with the pointer', () => {
   const drag = async (css: string, dx: number, dy: number) => {
     const grip = await app.find(css)
-    await app.driver.actions().move({ origin: grip, x: 0, y: 0 }).press().move({ origin: Origin.POINTER, x: Math.round(dx / 2), y: Math.round(dy / 2) }).move({ origin: Origin.POINTER, x: dx - Math.round(dx / 2), y: dy - Math.round(dy / 2) }).release().perform()
+    await app.driver
+      .actions()
+      .move({ origin: grip, x: 0, y: 0 })
+      .press()
+      .move({ origin: Origin.POINTER, x: Math.round(dx / 2), y: Math.round(dy / 2) })
+      .move({ origin: Origin.POINTER, x: dx - Math.round(dx / 2), y: dy - Math.round(dy / 2) })
+      .release()
+      .perform()
   }
   it('a leg is pulled out of a point and stretched; text and drawing stay in step', async () => {
     await app.click('[data-test="add-line"]')

@@ -4,14 +4,38 @@ import { App } from './pages/app'
 
 // Every main view at the desk and on the phone, light and cellar: no serious finding, nothing wider than the page, no console error.
 let app: App
-beforeAll(async () => { app = await App.open(inject('baseUrl')) })
+beforeAll(async () => {
+  app = await App.open(inject('baseUrl'))
+})
 afterAll(() => app.close())
 
-const SIZES = [[1280, 800], [390, 844]] as const
+const SIZES = [
+  [1280, 800],
+  [390, 844],
+] as const
 const kiln = '/jobs/kiln-lane-bakehouse'
-const VIEWS = ['/', '/sizes', '/gauge', '/jobs/glaze-kiln-room/find', `${kiln}/find`, `${kiln}/line`, `${kiln}/joint`, `${kiln}/fix`, `${kiln}/make`, `${kiln}/handover`, `${kiln}/kit`, `${kiln}/look`, '/jobs/boat-shed-wash-down/line', '/jobs/boat-shed-wash-down/joint', '/jobs/boat-shed-wash-down/make']
+const VIEWS = [
+  '/',
+  '/sizes',
+  '/gauge',
+  '/jobs/glaze-kiln-room/find',
+  `${kiln}/find`,
+  `${kiln}/line`,
+  `${kiln}/joint`,
+  `${kiln}/fix`,
+  `${kiln}/make`,
+  `${kiln}/handover`,
+  `${kiln}/kit`,
+  `${kiln}/look`,
+  '/jobs/boat-shed-wash-down/line',
+  '/jobs/boat-shed-wash-down/joint',
+  '/jobs/boat-shed-wash-down/make',
+]
 
-describe.each([['light', false], ['cellar', true]] as const)('%s', (name, dark) => {
+describe.each([
+  ['light', false],
+  ['cellar', true],
+] as const)('%s', (name, dark) => {
   it.each(VIEWS)('%s', async (path) => {
     await app.setTheme(dark)
     // The dark theme has the same shapes: its colours are looked at on the phone, where all of them stand.
@@ -19,7 +43,11 @@ describe.each([['light', false], ['cellar', true]] as const)('%s', (name, dark) 
       await app.setSize(width, height)
       await app.go(path)
       await app.find('main *')
-      await app.driver.wait(() => app.driver.executeScript('return document.querySelectorAll("main svg").length > 0'), 10_000, 'nothing drawn')
+      await app.driver.wait(
+        () => app.driver.executeScript('return document.querySelectorAll("main svg").length > 0'),
+        10_000,
+        'nothing drawn',
+      )
       expect(await app.axe(), `${path} ${width}`).toEqual([])
       const wide = await app.driver.executeScript<number>('return document.documentElement.scrollWidth')
       // The window itself grows with what is too wide on a phone, so it is the asked width that counts.
@@ -35,7 +63,9 @@ async function tabThrough(presses: number, name: string): Promise<Set<string>> {
   const reached = new Set<string>()
   for (let i = 0; i < presses; i++) {
     await app.press(Key.TAB)
-    const at = await app.driver.executeScript<{ name: string, seen: boolean }>(`const e = document.activeElement; return { name: ${name}, seen: getComputedStyle(e).outlineStyle !== "none" || e === document.body }`)
+    const at = await app.driver.executeScript<{ name: string; seen: boolean }>(
+      `const e = document.activeElement; return { name: ${name}, seen: getComputedStyle(e).outlineStyle !== "none" || e === document.body }`,
+    )
     expect(at.seen).toBe(true)
     reached.add(at.name)
   }
@@ -58,7 +88,7 @@ describe('by keyboard alone', () => {
     await app.press('?')
     await app.waitForText('[role="dialog"]', /light or cellar/)
     await app.press(Key.ESCAPE)
-    await app.driver.wait(async () => await app.count('[role="dialog"]') === 0, 5000, 'keys stay open')
+    await app.driver.wait(async () => (await app.count('[role="dialog"]')) === 0, 5000, 'keys stay open')
     await app.press('9')
     await app.find('[data-register]')
   })
@@ -66,14 +96,22 @@ describe('by keyboard alone', () => {
   it('reaches the parts of a line by Tab with a visible focus', async () => {
     await app.go(`${kiln}/line`)
     await app.find('[data-leg]')
-    const reached = await tabThrough(50, 'e.closest("[data-leg]") ? "leg" : e.dataset.panel ? "panel" : e.dataset.test ?? ""')
-    expect([...reached]).toEqual(expect.arrayContaining(['leg', 'new-leg', 'panel', 'fit', 'reverse', 'print-strips', 'add-line']))
+    const reached = await tabThrough(
+      50,
+      'e.closest("[data-leg]") ? "leg" : e.dataset.panel ? "panel" : e.dataset.test ?? ""',
+    )
+    expect([...reached]).toEqual(
+      expect.arrayContaining(['leg', 'new-leg', 'panel', 'fit', 'reverse', 'print-strips', 'add-line']),
+    )
   })
 
   it('reaches every control by Tab with a visible focus', async () => {
     await app.go(`${kiln}/joint`)
     await app.find('[data-way]')
-    const reached = await tabThrough(70, 'e.dataset.way ? "way" : e.dataset.end ? "end" : e.dataset.condition ? "condition" : e.dataset.test ?? ""')
+    const reached = await tabThrough(
+      70,
+      'e.dataset.way ? "way" : e.dataset.end ? "end" : e.dataset.condition ? "condition" : e.dataset.test ?? ""',
+    )
     expect([...reached]).toEqual(expect.arrayContaining(['way', 'end', 'condition', 'take-way']))
   })
 })

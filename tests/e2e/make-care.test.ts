@@ -8,13 +8,33 @@ import { App } from './pages/app'
 let app: App
 let slug: string
 const joints: JointRecord[] = []
-const call = async <T>(method: string, path: string, body: unknown): Promise<T> => (await (await fetch(inject('baseUrl') + path, { method, headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) })).json()) as T
+const call = async <T>(method: string, path: string, body: unknown): Promise<T> =>
+  (await (
+    await fetch(inject('baseUrl') + path, {
+      method,
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify(body),
+    })
+  ).json()) as T
 beforeAll(async () => {
   slug = (await call<JobRecord>('POST', '/api/jobs', { name: 'Still room', place: 'copper', region: 'gb' })).slug
   for (const place of ['riser', 'branch']) {
-    const { ways } = await call<WaysAnswer>('POST', '/api/core/ways', { region: 'gb', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' } })
+    const { ways } = await call<WaysAnswer>('POST', '/api/core/ways', {
+      region: 'gb',
+      a: { pipe: 'cu-en-x-22' },
+      b: { pipe: 'cu-en-x-22' },
+    })
     const wayId = ways.find(({ parts }) => parts[0]!.name === 'solder coupling')!.id
-    const { id } = await call<JointRecord>('POST', `/api/jobs/${slug}/joints`, { place, a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' }, findA: null, conditions: {}, orientation: 'horizontal', wayId: null, depths: {} })
+    const { id } = await call<JointRecord>('POST', `/api/jobs/${slug}/joints`, {
+      place,
+      a: { pipe: 'cu-en-x-22' },
+      b: { pipe: 'cu-en-x-22' },
+      findA: null,
+      conditions: {},
+      orientation: 'horizontal',
+      wayId: null,
+      depths: {},
+    })
     joints.push(await call<JointRecord>('PATCH', `/api/jobs/${slug}/joints/${id}`, { version: 1, wayId }))
   }
   app = await App.open(inject('baseUrl'))
@@ -29,11 +49,17 @@ describe('heat along the tube', () => {
     await app.type('[data-test="heat-distance"]', 'near')
     await app.waitForText('[role="dialog"]', /not a length/)
     await app.type('[data-test="heat-distance"]', '60')
-    await app.waitForText('[data-test="heat-verdict"]', /Too hot:\s+\d+ °C[\s\S]*at 60 mm, limit 110[\s\S]*Solder this joint first/)
+    await app.waitForText(
+      '[data-test="heat-verdict"]',
+      /Too hot:\s+\d+ °C[\s\S]*at 60 mm, limit 110[\s\S]*Solder this joint first/,
+    )
     await app.waitForText('.facts', /at least away[\s\S]*8\d[\s\S]*660[\s\S]*min/)
     await app.find('[data-test="heat-chart"] svg')
     await app.click('[data-test="heat-wrap"]')
-    await app.waitForText('[data-test="heat-verdict"]', /Cool enough by the model:\s+\d+ °C[\s\S]*the trade asks 66 mm, 3 times/)
+    await app.waitForText(
+      '[data-test="heat-verdict"]',
+      /Cool enough by the model:\s+\d+ °C[\s\S]*the trade asks 66 mm, 3 times/,
+    )
     await app.click('[data-heat-target="own"]')
     await app.waitForText('[role="dialog"]', /30 to 250 °C/)
     await app.click('[data-heat-target="plastic"]')
@@ -59,7 +85,9 @@ describe('the card in gloves', () => {
     await app.waitForText('.turn', /3 of \d+/)
     await app.click('[data-test="step-back"]')
     await app.waitForText('.turn', /2 of \d+/)
-    const [seen, high] = await app.driver.executeScript<[number, number]>('return [[...document.querySelectorAll("[data-step]")].filter(e => e.offsetParent).length, document.querySelector("[data-test=step-next]").getBoundingClientRect().height]')
+    const [seen, high] = await app.driver.executeScript<[number, number]>(
+      'return [[...document.querySelectorAll("[data-step]")].filter(e => e.offsetParent).length, document.querySelector("[data-test=step-next]").getBoundingClientRect().height]',
+    )
     expect(seen).toBe(1)
     expect(high).toBeGreaterThanOrEqual(64)
     await app.press('o')
@@ -67,8 +95,11 @@ describe('the card in gloves', () => {
   })
   it('tells of a wait that runs on another joint, and what to do meanwhile', async () => {
     // The wait of the first joint is begun; its place is the first step that has one.
-    const place = await app.driver.executeScript<number>('return [...document.querySelectorAll("[data-step]")].findIndex(e => e.dataset.step === "hold")')
-    for (let step = 0; step < place; step++) await call('PUT', `/api/jobs/${slug}/joints/${joints[0]!.id}/ticks`, { entry: 0, step })
+    const place = await app.driver.executeScript<number>(
+      'return [...document.querySelectorAll("[data-step]")].findIndex(e => e.dataset.step === "hold")',
+    )
+    for (let step = 0; step < place; step++)
+      await call('PUT', `/api/jobs/${slug}/joints/${joints[0]!.id}/ticks`, { entry: 0, step })
     await call('PUT', `/api/jobs/${slug}/joints/${joints[0]!.id}/timers`, { entry: 0, step: place })
     await app.go(`/jobs/${slug}/make?joint=${joints[1]!.id}`)
     await app.waitForText('[data-test="running-waits"]', /J1\s+(0:\d\d|over)/)
@@ -82,8 +113,11 @@ describe('a check that fails', () => {
   it('says what to do, begins the end again, and stays on record', async () => {
     await app.go(`/jobs/${slug}/make?joint=${joints[1]!.id}`)
     // On to the step whose ring has to show all round.
-    const feed = await app.driver.executeScript<number>('return [...document.querySelectorAll("[data-step]")].findIndex(e => e.dataset.step === "feed")')
-    for (let step = 0; step < feed; step++) await call('PUT', `/api/jobs/${slug}/joints/${joints[1]!.id}/ticks`, { entry: 0, step })
+    const feed = await app.driver.executeScript<number>(
+      'return [...document.querySelectorAll("[data-step]")].findIndex(e => e.dataset.step === "feed")',
+    )
+    for (let step = 0; step < feed; step++)
+      await call('PUT', `/api/jobs/${slug}/joints/${joints[1]!.id}/ticks`, { entry: 0, step })
     await app.reload()
     await app.click(`[data-fails="${feed}"]`)
     await app.waitForText('[data-test="remedy"]', /Heat it again while it is bright/)
@@ -99,7 +133,11 @@ describe('a check that fails', () => {
 
 describe('a temporary joint', () => {
   it('is booked a day, and listed with the jobs until it was come back to', async () => {
-    await call('PATCH', `/api/jobs/${slug}/joints/${joints[1]!.id}`, { version: 2, conditions: { temporary: true }, comeBack: '2020-05-04' })
+    await call('PATCH', `/api/jobs/${slug}/joints/${joints[1]!.id}`, {
+      version: 2,
+      conditions: { temporary: true },
+      comeBack: '2020-05-04',
+    })
     await app.go(`/jobs/${slug}/make?joint=${joints[1]!.id}`)
     await app.waitForText('.come-back', /Mon 4 May, \d+ days ago/)
     await app.go('/')
@@ -115,12 +153,26 @@ describe('a temporary joint', () => {
 
 describe('parts counted out and back', () => {
   it('name the joint that may lack one, until it was looked at', async () => {
-    const { ways } = await call<WaysAnswer>('POST', '/api/core/ways', { region: 'gb', a: { pipe: 'cu-en-x-15' }, b: { pipe: 'cu-en-x-15' } })
+    const { ways } = await call<WaysAnswer>('POST', '/api/core/ways', {
+      region: 'gb',
+      a: { pipe: 'cu-en-x-15' },
+      b: { pipe: 'cu-en-x-15' },
+    })
     const way = ways.find(({ parts }) => parts[0]!.name === 'compression coupling')!
-    const { id } = await call<JointRecord>('POST', `/api/jobs/${slug}/joints`, { place: 'tap', a: { pipe: 'cu-en-x-15' }, b: { pipe: 'cu-en-x-15' }, findA: null, conditions: {}, orientation: 'horizontal', wayId: null, depths: {} })
+    const { id } = await call<JointRecord>('POST', `/api/jobs/${slug}/joints`, {
+      place: 'tap',
+      a: { pipe: 'cu-en-x-15' },
+      b: { pipe: 'cu-en-x-15' },
+      findA: null,
+      conditions: {},
+      orientation: 'horizontal',
+      wayId: null,
+      depths: {},
+    })
     const at = `/api/jobs/${slug}/joints/${id}`
     await call('PATCH', at, { version: 1, wayId: way.id })
-    for (const entry of [0, 1]) for (let step = 0; 'id' in await call<object>('PUT', `${at}/ticks`, { entry, step }); step++);
+    for (const entry of [0, 1])
+      for (let step = 0; 'id' in (await call<object>('PUT', `${at}/ticks`, { entry, step })); step++);
     await call('POST', `${at}/signoffs`, { initials: 'WY' })
     await app.go(`/jobs/${slug}/make?joint=${id}`)
     await app.find('[data-test="open-count"]')
@@ -140,7 +192,9 @@ describe('parts counted out and back', () => {
     await app.click('[data-test="it-is-there"]')
     await app.saved()
     expect(await app.count('[data-test="doubt"]')).toBe(0)
-    expect(((await (await fetch(`${inject('baseUrl')}/api/jobs/${slug}`)).json()) as JobRecord).counts).toMatchObject([{ item: 'olive 15', out: 6, back: 5, seen: [id] }])
+    expect(((await (await fetch(`${inject('baseUrl')}/api/jobs/${slug}`)).json()) as JobRecord).counts).toMatchObject([
+      { item: 'olive 15', out: 6, back: 5, seen: [id] },
+    ])
     expect(await app.errors()).toEqual([])
   })
 })

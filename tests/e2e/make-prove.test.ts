@@ -9,23 +9,62 @@ const WAIT = { timeout: 10_000, interval: 100 }
 let app: App
 let slug: string
 const ids: Record<string, string> = {}
-const call = async <T>(method: string, path: string, body: unknown): Promise<T> => (await (await fetch(inject('baseUrl') + path, { method, headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) })).json()) as T
-const saved = async (name: string): Promise<JointRecord> => (await call<JobRecord>('GET', `/api/jobs/${slug}`, undefined)).joints.find(({ id }) => id === ids[name])!
+const call = async <T>(method: string, path: string, body: unknown): Promise<T> =>
+  (await (
+    await fetch(inject('baseUrl') + path, {
+      method,
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify(body),
+    })
+  ).json()) as T
+const saved = async (name: string): Promise<JointRecord> =>
+  (await call<JobRecord>('GET', `/api/jobs/${slug}`, undefined)).joints.find(({ id }) => id === ids[name])!
 
 async function addJoint(name: string, a: object, b: object, isWay: (methods: string[]) => boolean) {
   const { ways } = await call<WaysAnswer>('POST', '/api/core/ways', { region: 'us', a, b })
   const way = ways.find(({ joints }) => isWay(joints.map(({ method }) => method)))!
-  ids[name] = (await call<JointRecord>('POST', `/api/jobs/${slug}/joints`, { place: name, a, b, findA: null, conditions: {}, orientation: 'horizontal', wayId: way.id, depths: {} })).id
+  ids[name] = (
+    await call<JointRecord>('POST', `/api/jobs/${slug}/joints`, {
+      place: name,
+      a,
+      b,
+      findA: null,
+      conditions: {},
+      orientation: 'horizontal',
+      wayId: way.id,
+      depths: {},
+    })
+  ).id
 }
 
 beforeAll(async () => {
   const job = await call<JobRecord>('POST', '/api/jobs', { name: 'Lye store', place: 'pipe', region: 'us' })
   slug = job.slug
   await call('PATCH', `/api/jobs/${slug}`, { version: job.version, tools: null })
-  await addJoint('crimp', { pipe: 'pex-cts-3_4' }, { pipe: 'pex-cts-3_4' }, methods => methods.every(one => one === 'crimp'))
-  await addJoint('sweat', { pipe: 'pex-cts-1_2' }, { pipe: 'cu-l-1_2' }, methods => methods.includes('crimp') && methods.includes('solder'))
-  await addJoint('thread', { pipe: 'cu-l-3_4' }, { thread: { form: 'npt', size: '3/4', gender: 'female', material: 'brass' } }, methods => methods.includes('thread'))
-  await call('POST', `/api/jobs/${slug}/lines`, { name: 'loop', pipe: 'cu-l-3_4', method: 'solder', corners: 'bends', start: 'free', walls: [], legs: ['e 20', 'u 14'] })
+  await addJoint('crimp', { pipe: 'pex-cts-3_4' }, { pipe: 'pex-cts-3_4' }, (methods) =>
+    methods.every((one) => one === 'crimp'),
+  )
+  await addJoint(
+    'sweat',
+    { pipe: 'pex-cts-1_2' },
+    { pipe: 'cu-l-1_2' },
+    (methods) => methods.includes('crimp') && methods.includes('solder'),
+  )
+  await addJoint(
+    'thread',
+    { pipe: 'cu-l-3_4' },
+    { thread: { form: 'npt', size: '3/4', gender: 'female', material: 'brass' } },
+    (methods) => methods.includes('thread'),
+  )
+  await call('POST', `/api/jobs/${slug}/lines`, {
+    name: 'loop',
+    pipe: 'cu-l-3_4',
+    method: 'solder',
+    corners: 'bends',
+    start: 'free',
+    walls: [],
+    legs: ['e 20', 'u 14'],
+  })
   app = await App.open(inject('baseUrl'))
 })
 afterAll(() => app.close())
@@ -33,10 +72,18 @@ afterAll(() => app.close())
 /** Ticks the steps of the end on the table until one of a code is to be done. */
 async function tickTo(code: string) {
   for (let i = 0; i < 20; i++) {
-    const now = await app.driver.executeScript<string | null>('return document.querySelector(".steps .now")?.dataset.step ?? null')
+    const now = await app.driver.executeScript<string | null>(
+      'return document.querySelector(".steps .now")?.dataset.step ?? null',
+    )
     if (now === code) return
     await app.click('[data-test="tick-current"]')
-    await vi.waitUntil(async () => await app.driver.executeScript<string | null>('return document.querySelector(".steps .now [data-tick]")?.dataset.tick ?? null') !== String(i), WAIT)
+    await vi.waitUntil(
+      async () =>
+        (await app.driver.executeScript<string | null>(
+          'return document.querySelector(".steps .now [data-tick]")?.dataset.tick ?? null',
+        )) !== String(i),
+      WAIT,
+    )
   }
 }
 
@@ -56,7 +103,13 @@ describe('a figure that proves a step', () => {
     await app.waitForText('[data-test="ask-verdict"]', /holds/)
     await app.click('[data-test="tick-current"]')
     await app.waitForText('[data-step="assemble"] time', /3\/16/)
-    await vi.waitUntil(async () => (await saved('crimp')).ticks.some(({ code, reading }) => code === 'assemble' && Math.abs((reading ?? 0) - 4.7625) < 1e-6), WAIT)
+    await vi.waitUntil(
+      async () =>
+        (await saved('crimp')).ticks.some(
+          ({ code, reading }) => code === 'assemble' && Math.abs((reading ?? 0) - 4.7625) < 1e-6,
+        ),
+      WAIT,
+    )
     expect((await saved('crimp')).faults).toMatchObject([{ code: 'assemble', reading: 1.5875 }])
     expect(await app.axe()).toEqual([])
     expect(await app.errors()).toEqual([])
@@ -90,7 +143,12 @@ describe('the order of the ends', () => {
 describe('a signed joint that was not right', () => {
   it('is opened again with the reason, its step done, and signed anew; the first entry stays', async () => {
     const at = `/api/jobs/${slug}/joints/${ids.crimp}`
-    const card = await call<{ steps: unknown[] }>('POST', '/api/core/make', { method: 'crimp', pipe: 'pex-cts-3_4', region: 'us', orientation: 'horizontal' })
+    const card = await call<{ steps: unknown[] }>('POST', '/api/core/make', {
+      method: 'crimp',
+      pipe: 'pex-cts-3_4',
+      region: 'us',
+      orientation: 'horizontal',
+    })
     for (const entry of [0, 1]) for (const step of card.steps.keys()) await call('PUT', `${at}/ticks`, { entry, step })
     await call('POST', `${at}/signoffs`, { initials: 'OL' })
     await app.go(`/jobs/${slug}/make?joint=${ids.crimp}`)
@@ -98,7 +156,9 @@ describe('a signed joint that was not right', () => {
     await app.click('[data-test="reopen"]')
     await app.waitForText('#reopen-problem', /a few words/)
     await app.type('[data-test="reopen-reason"]', 'weeps at the ring')
-    await app.driver.executeScript('const s = document.querySelector("[data-test=reopen-step]"); s.value = "0:press"; s.dispatchEvent(new Event("change"))')
+    await app.driver.executeScript(
+      'const s = document.querySelector("[data-test=reopen-step]"); s.value = "0:press"; s.dispatchEvent(new Event("change"))',
+    )
     await app.click('[data-test="reopen"]')
     await app.waitForText('[data-test="reopenings"]', /weeps at the ring/)
     await app.waitForText('[data-test="open-sign"]', /1 step to go/)
@@ -114,7 +174,10 @@ describe('a signed joint that was not right', () => {
 describe('a piece with bends', () => {
   it('is pulled by its marks, in either school; the mark to be made next is the largest figure', async () => {
     await app.go(`/jobs/${slug}/make?bend=L1p1`)
-    await app.waitForText('.steps', /Cut it long[\s\S]*Mark[\s\S]*Lay it in the former[\s\S]*Pull to 90°[\s\S]*Mark where it leaves[\s\S]*square[\s\S]*Trim to 14 in/)
+    await app.waitForText(
+      '.steps',
+      /Cut it long[\s\S]*Mark[\s\S]*Lay it in the former[\s\S]*Pull to 90°[\s\S]*Mark where it leaves[\s\S]*square[\s\S]*Trim to 14 in/,
+    )
     await app.press(' ')
     await app.waitForText('[data-test="next-figure"]', /in/)
     const hook = await app.text('[data-step="mark"]')
@@ -127,7 +190,11 @@ describe('a piece with bends', () => {
     for (let i = 0; i < 6; i++) await app.press(' ')
     await app.waitForText('[data-test="bent"]', /p1 is bent/)
     expect(await app.axe()).toEqual([])
-    await vi.waitUntil(async () => Object.keys((await call<JobRecord>('GET', `/api/jobs/${slug}`, undefined)).lines[0]!.pulled).length === 7, WAIT)
+    await vi.waitUntil(
+      async () =>
+        Object.keys((await call<JobRecord>('GET', `/api/jobs/${slug}`, undefined)).lines[0]!.pulled).length === 7,
+      WAIT,
+    )
     await app.go(`/jobs/${slug}/make?bend=L1p1`)
     await app.waitForText('[data-test="bent"]', /p1 is bent/)
     expect(await app.errors()).toEqual([])

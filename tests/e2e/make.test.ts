@@ -9,12 +9,32 @@ let slug: string
 const base = () => inject('baseUrl')
 
 const call = async <T>(method: string, path: string, body?: unknown): Promise<T> =>
-  (await fetch(base() + path, { method, headers: { 'Content-Type': 'application/json' }, ...(body === undefined ? {} : { body: JSON.stringify(body) }) })).json() as Promise<T>
+  (
+    await fetch(base() + path, {
+      method,
+      headers: { 'Content-Type': 'application/json' },
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+    })
+  ).json() as Promise<T>
 
 async function takeWay(a: string, b: string, part: string, conditions = {}): Promise<JointRecord> {
-  const { ways } = await call<WaysAnswer>('POST', '/api/core/ways', { region: 'gb', a: { pipe: a }, b: { pipe: b }, conditions })
+  const { ways } = await call<WaysAnswer>('POST', '/api/core/ways', {
+    region: 'gb',
+    a: { pipe: a },
+    b: { pipe: b },
+    conditions,
+  })
   const wayId = ways.find(({ parts }) => parts[0]!.name === part)!.id
-  const { id } = await call<JointRecord>('POST', `/api/jobs/${slug}/joints`, { place: part, a: { pipe: a }, b: { pipe: b }, findA: null, conditions, orientation: 'horizontal', wayId: null, depths: {} })
+  const { id } = await call<JointRecord>('POST', `/api/jobs/${slug}/joints`, {
+    place: part,
+    a: { pipe: a },
+    b: { pipe: b },
+    findA: null,
+    conditions,
+    orientation: 'horizontal',
+    wayId: null,
+    depths: {},
+  })
   return call<JointRecord>('PATCH', `/api/jobs/${slug}/joints/${id}`, { version: 1, wayId })
 }
 
@@ -73,7 +93,7 @@ describe('the cellar', () => {
     const theme = () => app.driver.executeScript<string>('return document.documentElement.dataset.theme')
     expect(await theme()).toBe('light')
     await app.press('\\')
-    await app.driver.wait(async () => await theme() === 'cellar', 5000, 'stays light')
+    await app.driver.wait(async () => (await theme()) === 'cellar', 5000, 'stays light')
     await app.reload()
     expect(await theme()).toBe('cellar')
     await app.press('\\')

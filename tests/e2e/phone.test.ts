@@ -40,7 +40,7 @@ describe('a new job on the phone, in inches', () => {
     await app.click('[data-test="take-way"]')
   })
 
-  it('makes it with a measure of one\'s own, which wins', async () => {
+  it("makes it with a measure of one's own, which wins", async () => {
     // The pressed end comes first; the ring is on the plastic one.
     await app.click('[data-entry="0"]')
     await app.find('[data-step="ring"]')
@@ -64,7 +64,10 @@ describe('no way is right', () => {
     await app.setSize(1280, 800)
     await app.go('/jobs/rope-walk/joint')
     await app.click('[data-test="new-joint"]')
-    for (const [end, series, pipe] of [['a', 'pe-en', 'pe-en-25'], ['b', 'cu-en-x', 'cu-en-x-22']]) {
+    for (const [end, series, pipe] of [
+      ['a', 'pe-en', 'pe-en-25'],
+      ['b', 'cu-en-x', 'cu-en-x-22'],
+    ]) {
       await app.click(`[data-end="${end}"]`)
       await app.click(`[data-series="${series}"]`)
       await app.click(`[data-pipe="${pipe}"]`)

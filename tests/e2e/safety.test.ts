@@ -8,13 +8,29 @@ import { App } from './pages/app'
 let app: App
 let slug: string
 const call = async <T>(method: string, path: string, body?: unknown): Promise<T> =>
-  (await fetch(inject('baseUrl') + path, { method, headers: { 'Content-Type': 'application/json' }, ...(body === undefined ? {} : { body: JSON.stringify(body) }) })).json() as Promise<T>
+  (
+    await fetch(inject('baseUrl') + path, {
+      method,
+      headers: { 'Content-Type': 'application/json' },
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+    })
+  ).json() as Promise<T>
 const COPPER = { pipe: 'cu-en-x-22' }
 
 async function addJoint(method: string, body: object = {}, region = 'gb', end: object = COPPER): Promise<JointRecord> {
   const { ways } = await call<WaysAnswer>('POST', '/api/core/ways', { region, a: end, b: end })
-  const wayId = ways.find(({ joints }) => joints.every(joint => joint.method === method))!.id
-  return call<JointRecord>('POST', `/api/jobs/${slug}/joints`, { place: method, a: end, b: end, findA: null, conditions: {}, orientation: 'horizontal', wayId, depths: {}, ...body })
+  const wayId = ways.find(({ joints }) => joints.every((joint) => joint.method === method))!.id
+  return call<JointRecord>('POST', `/api/jobs/${slug}/joints`, {
+    place: method,
+    a: end,
+    b: end,
+    findA: null,
+    conditions: {},
+    orientation: 'horizontal',
+    wayId,
+    depths: {},
+    ...body,
+  })
 }
 const make = (joint: JointRecord) => app.go(`/jobs/${slug}/make?joint=${joint.id}`)
 
@@ -28,7 +44,15 @@ afterAll(() => app.close())
 
 describe('pipe that may be gas', () => {
   it('stops its cut on the card until it is traced, and the find knows it then', async () => {
-    const find = await call<FindRecord>('POST', `/api/jobs/${slug}/finds`, { place: 'low, north', notes: '', typed: '22', by: 'calliper', answers: { colour: 'copper', flex: 'rigid' }, cannot: [], pipe: 'cu-en-x-22' })
+    const find = await call<FindRecord>('POST', `/api/jobs/${slug}/finds`, {
+      place: 'low, north',
+      notes: '',
+      typed: '22',
+      by: 'calliper',
+      answers: { colour: 'copper', flex: 'rigid' },
+      cannot: [],
+      pipe: 'cu-en-x-22',
+    })
     const joint = await addJoint('press', { findA: find.id })
     await make(joint)
     await app.waitForText('[data-suspect="a:gas"]', /22 × 0\.9 copper: could it be gas\?/)
@@ -64,7 +88,10 @@ describe('another way', () => {
     await app.go(`/jobs/${slug}/joint?joint=${joint.id}`)
     await app.click('.way')
     await app.click('[data-test="take-way"]')
-    await app.waitForText('[data-test="keep-steps"]', /solder, 3 done\s+Cut square with a wheel cutter\s+Ream the inside/)
+    await app.waitForText(
+      '[data-test="keep-steps"]',
+      /solder, 3 done\s+Cut square with a wheel cutter\s+Ream the inside/,
+    )
     expect(await app.axe()).toEqual([])
     await app.click('[data-test="keep"]')
     await app.waitForText('[aria-label="Working"]', /Take way/)
@@ -76,7 +103,11 @@ describe('another way', () => {
     await app.find('[data-step="deburr"].done')
     await app.saved()
     const { joints } = await call<JobRecord>('GET', `/api/jobs/${slug}`)
-    expect(joints.find(({ id }) => id === joint.id)).toMatchObject({ wayId: joint.wayId, ticks: [{ step: 'cut' }, { step: 'ream' }, { step: 'deburr' }], aside: [] })
+    expect(joints.find(({ id }) => id === joint.id)).toMatchObject({
+      wayId: joint.wayId,
+      ticks: [{ step: 'cut' }, { step: 'ream' }, { step: 'deburr' }],
+      aside: [],
+    })
   })
   it('asks for a condition that drops the way too, and leaves all as it is at Escape', async () => {
     const joint = await addJoint('solder')
@@ -92,11 +123,15 @@ describe('another way', () => {
 describe('a step that says something else than when it was ticked', () => {
   it('shows both and asks to be looked at again', async () => {
     const joint = await addJoint('solder')
-    for (const step of ['cut', 'protect']) await call('PUT', `/api/jobs/${slug}/joints/${joint.id}/ticks`, { entry: 0, step })
+    for (const step of ['cut', 'protect'])
+      await call('PUT', `/api/jobs/${slug}/joints/${joint.id}/ticks`, { entry: 0, step })
     const { version } = (await call<JobRecord>('GET', `/api/jobs/${slug}`)).joints.find(({ id }) => id === joint.id)!
     await call('PATCH', `/api/jobs/${slug}/joints/${joint.id}`, { version, conditions: { combustibles: true } })
     await make(joint)
-    await app.waitForText('[data-step="protect"]', /wood damped[\s\S]*says something else[\s\S]*then: Open an outlet on both sides; mat behind; seals and plastic away/)
+    await app.waitForText(
+      '[data-step="protect"]',
+      /wood damped[\s\S]*says something else[\s\S]*then: Open an outlet on both sides; mat behind; seals and plastic away/,
+    )
     expect(await app.axe()).toEqual([])
     await app.click('[data-step="protect"] [data-test="still-right"]')
     await app.find('[data-step="protect"].done')
@@ -107,7 +142,23 @@ describe('signing before it is cold', () => {
   it('says what is left, wants it seen, and keeps it with the entry', async () => {
     const joint = await addJoint('solder')
     for (const entry of [0, 1]) {
-      for (const step of ['cut', 'ream', 'deburr', 'clean', 'mark', 'flux', 'assemble', 'protect', 'heat', 'feed', 'hold', 'wait', 'wipe', 'flush']) await call('PUT', `/api/jobs/${slug}/joints/${joint.id}/ticks`, { entry, step })
+      for (const step of [
+        'cut',
+        'ream',
+        'deburr',
+        'clean',
+        'mark',
+        'flux',
+        'assemble',
+        'protect',
+        'heat',
+        'feed',
+        'hold',
+        'wait',
+        'wipe',
+        'flush',
+      ])
+        await call('PUT', `/api/jobs/${slug}/joints/${joint.id}/ticks`, { entry, step })
     }
     await make(joint)
     await app.click('[data-test="open-sign"]')

@@ -12,15 +12,25 @@ let slug: string
 const base = () => inject('baseUrl')
 
 const call = async <T>(method: string, path: string, body?: unknown): Promise<T> =>
-  (await fetch(base() + path, { method, ...(body === undefined ? {} : { body: JSON.stringify(body) }) })).json() as Promise<T>
+  (
+    await fetch(base() + path, { method, ...(body === undefined ? {} : { body: JSON.stringify(body) }) })
+  ).json() as Promise<T>
 const saved = () => call<JobRecord>('GET', `/api/jobs/${slug}`)
-const savedJoint = async (id: string) => (await saved()).joints.find(joint => joint.id === id)!
+const savedJoint = async (id: string) => (await saved()).joints.find((joint) => joint.id === id)!
 
 async function takenJoint(place: string): Promise<JointRecord> {
   const ends = { a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' } }
   const { ways } = await call<WaysAnswer>('POST', '/api/core/ways', { region: 'gb', ...ends })
   const wayId = ways.find(({ parts }) => parts[0]!.name === 'press coupling')!.id
-  return call<JointRecord>('POST', `/api/jobs/${slug}/joints`, { place, ...ends, findA: null, conditions: {}, orientation: 'horizontal', wayId, depths: {} })
+  return call<JointRecord>('POST', `/api/jobs/${slug}/joints`, {
+    place,
+    ...ends,
+    findA: null,
+    conditions: {},
+    orientation: 'horizontal',
+    wayId,
+    depths: {},
+  })
 }
 
 beforeAll(async () => {
@@ -53,7 +63,7 @@ describe('without a server', () => {
     await tablet.go(`/jobs/${slug}/make?joint=${joint.id}`)
     for (const entry of [0, 1]) {
       await tablet.click(`[data-entry="${entry}"]`)
-      for (let step = entry === 0 ? 2 : 0; step < await tablet.count('[data-step]'); step++) {
+      for (let step = entry === 0 ? 2 : 0; step < (await tablet.count('[data-step]')); step++) {
         await tablet.click(`[data-tick="${step}"]`)
         await tablet.find(`[data-tick="${step}"][aria-checked="true"], [data-entry="${entry}"][data-done="true"]`)
       }
@@ -69,7 +79,10 @@ describe('without a server', () => {
     await tablet.go(`/jobs/${slug}/handover`)
     await tablet.saved()
     const done = await savedJoint(joint.id)
-    expect(done).toMatchObject({ depths: { 0: '22,5' }, signoffs: [{ initials: 'WY', marks: [{ mm: 22.5, measured: true }, {}] }] })
+    expect(done).toMatchObject({
+      depths: { 0: '22,5' },
+      signoffs: [{ initials: 'WY', marks: [{ mm: 22.5, measured: true }, {}] }],
+    })
     expect(done.signoffs).toHaveLength(1)
   })
 
@@ -89,7 +102,11 @@ describe('without a server', () => {
     await tablet.saved()
     const jobs = (await call<{ jobs: JobRecord[] }>('GET', '/api/jobs')).jobs.filter(({ name }) => name === 'Far barn')
     expect(jobs).toHaveLength(1)
-    expect(jobs[0]).toMatchObject({ slug: 'far-barn', finds: [{ typed: '22', pipe: 'cu-en-x-22' }], joints: [{ number: 1, a: { pipe: 'cu-en-x-22' } }] })
+    expect(jobs[0]).toMatchObject({
+      slug: 'far-barn',
+      finds: [{ typed: '22', pipe: 'cu-en-x-22' }],
+      joints: [{ number: 1, a: { pipe: 'cu-en-x-22' } }],
+    })
   })
 })
 
@@ -111,7 +128,10 @@ describe('two hands on one joint', () => {
   it('on one depth: both stand side by side with what decides; the one picked is saved and both are in the log', async () => {
     const joint = await takenJoint('one depth')
     const at = `/jobs/${slug}/make?joint=${joint.id}`
-    for (const [one, name] of [[tablet, 'Wyn'], [phone, 'Ola']] as const) {
+    for (const [one, name] of [
+      [tablet, 'Wyn'],
+      [phone, 'Ola'],
+    ] as const) {
       await one.go(at)
       await one.click('[data-saved]')
       await one.type('[data-test="hand"]', name)
@@ -124,7 +144,10 @@ describe('two hands on one joint', () => {
     network.isDown = false
     await tablet.waitForText('[data-side="mine"]', /Wyn, on this tablet[\s\S]*22 mm/)
     await tablet.waitForText('[data-side="theirs"]', /Ola[\s\S]*20 mm/)
-    await tablet.waitForText('[data-test="clash"]', /To the stop it is 22\.5 mm by the table: 22 is 0\.5 mm short, 20 is 2\.5 mm short/)
+    await tablet.waitForText(
+      '[data-test="clash"]',
+      /To the stop it is 22\.5 mm by the table: 22 is 0\.5 mm short, 20 is 2\.5 mm short/,
+    )
     expect((await savedJoint(joint.id)).depths).toEqual({ 0: '20' })
     // Put off, it stays held and in sight; the rest of the job goes on.
     await tablet.click('[data-test="clash-later"]')
@@ -133,7 +156,11 @@ describe('two hands on one joint', () => {
     await tablet.press('1')
     await tablet.saved()
     expect((await savedJoint(joint.id)).depths).toEqual({ 0: '22' })
-    expect((await saved()).clashes.at(-1)).toMatchObject({ record: joint.id, kept: 'mine', fields: [{ path: 'depths.0', mine: { by: 'Wyn', value: '22' }, theirs: { by: 'Ola', value: '20' } }] })
+    expect((await saved()).clashes.at(-1)).toMatchObject({
+      record: joint.id,
+      kept: 'mine',
+      fields: [{ path: 'depths.0', mine: { by: 'Wyn', value: '22' }, theirs: { by: 'Ola', value: '20' } }],
+    })
     await tablet.go(`/jobs/${slug}/handover`)
     await tablet.waitForText('[data-test="clash-log"]', /22 mm[\s\S]*Wyn[\s\S]*20 mm[\s\S]*Ola/)
     await tablet.errors()
@@ -149,8 +176,15 @@ describe('what the server refuses', () => {
     await tablet.click('[data-tick="0"]')
     await tablet.waitForText('[data-saved="kept"]', /kept/)
     // Meanwhile another way is taken, so that step is no step of it.
-    const { ways } = await call<WaysAnswer>('POST', '/api/core/ways', { region: 'gb', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' } })
-    await call('PATCH', `/api/jobs/${slug}/joints/${joint.id}`, { version: joint.version, wayId: ways.find(({ parts }) => parts[0]!.name === 'compression coupling')!.id })
+    const { ways } = await call<WaysAnswer>('POST', '/api/core/ways', {
+      region: 'gb',
+      a: { pipe: 'cu-en-x-22' },
+      b: { pipe: 'cu-en-x-22' },
+    })
+    await call('PATCH', `/api/jobs/${slug}/joints/${joint.id}`, {
+      version: joint.version,
+      wayId: ways.find(({ parts }) => parts[0]!.name === 'compression coupling')!.id,
+    })
     network.isDown = false
     await tablet.click('[data-saved="refused"]')
     await tablet.waitForText('[data-entry-state="refused"]', /step "cut" done[\s\S]*Another way was taken/)

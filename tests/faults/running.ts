@@ -9,34 +9,47 @@ export class Running {
   child: ChildProcess | undefined
   output = ''
 
-  private constructor(readonly folder: string, readonly port: number, private readonly ownsFolder: boolean) {}
+  private constructor(
+    readonly folder: string,
+    readonly port: number,
+    private readonly ownsFolder: boolean,
+  ) {}
 
   static async on(folder = mkdtempSync(path.join(tmpdir(), 'jolvet-run-'))): Promise<Running> {
     return new Running(folder, await freePort(), true)
   }
 
-  get url() { return `http://127.0.0.1:${this.port}` }
-  get database() { return path.join(this.folder, 'mariadb') }
+  get url() {
+    return `http://127.0.0.1:${this.port}`
+  }
+  get database() {
+    return path.join(this.folder, 'mariadb')
+  }
 
   /** Starts it, anew where it runs, and waits for its address. */
   async begin(env: Record<string, string> = {}): Promise<void> {
     await this.end()
     this.output = ''
-    const child = spawn(process.execPath, ['scripts/start.mjs'], { env: { ...process.env, JOLVET_DATA: this.folder, PORT: String(this.port), ...env }, stdio: ['ignore', 'pipe', 'pipe'] })
+    const child = spawn(process.execPath, ['scripts/start.mjs'], {
+      env: { ...process.env, JOLVET_DATA: this.folder, PORT: String(this.port), ...env },
+      stdio: ['ignore', 'pipe', 'pipe'],
+    })
     this.child = child
-    const hear = (text: Buffer) => { this.output += String(text) }
+    const hear = (text: Buffer) => {
+      this.output += String(text)
+    }
     child.stdout?.on('data', hear)
     child.stderr?.on('data', hear)
     for (let i = 0; !this.output.includes('Jolvet is at'); i++) {
       if (child.exitCode !== null || i > 1200) throw new Error(`it did not start: ${this.output}`)
-      await new Promise(resolve => setTimeout(resolve, 50))
+      await new Promise((resolve) => setTimeout(resolve, 50))
     }
   }
 
   async end(): Promise<void> {
     const child = this.child
     if (!child || child.exitCode !== null || child.signalCode !== null) return
-    const gone = new Promise(resolve => child.once('exit', resolve))
+    const gone = new Promise((resolve) => child.once('exit', resolve))
     child.kill('SIGTERM')
     await gone
   }
@@ -49,10 +62,16 @@ export class Running {
     }
   }
 
-  killDatabase() { this.kill(Number(readFileSync(path.join(this.database, 'mariadbd.pid'), 'utf8'))) }
-  killServer() { this.kill((JSON.parse(readFileSync(path.join(this.folder, 'run.json'), 'utf8')) as { app: number }).app) }
+  killDatabase() {
+    this.kill(Number(readFileSync(path.join(this.database, 'mariadbd.pid'), 'utf8')))
+  }
+  killServer() {
+    this.kill((JSON.parse(readFileSync(path.join(this.folder, 'run.json'), 'utf8')) as { app: number }).app)
+  }
   /** Kills the start itself: server and database stay behind without it. */
-  killStart() { this.child?.kill('SIGKILL') }
+  killStart() {
+    this.child?.kill('SIGKILL')
+  }
 
   /** Work on its database alone, with nothing else running. */
   connection = () => start({ dir: this.database })

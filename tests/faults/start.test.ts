@@ -1,5 +1,15 @@
 import { execFileSync, spawnSync } from 'node:child_process'
-import { appendFileSync, existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, truncateSync, writeFileSync } from 'node:fs'
+import {
+  appendFileSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  truncateSync,
+  writeFileSync,
+} from 'node:fs'
 import net from 'node:net'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
@@ -19,7 +29,11 @@ afterAll(() => run.remove())
 afterEach(() => run.end())
 
 const script = (name: string, args: string[] = [], env: Record<string, string> = {}) => {
-  const { status, stdout, stderr } = spawnSync(process.execPath, [`scripts/${name}.mjs`, ...args], { encoding: 'utf8', timeout: 60_000, env: { ...process.env, JOLVET_DATA: run.folder, PORT: String(run.port), ...env } })
+  const { status, stdout, stderr } = spawnSync(process.execPath, [`scripts/${name}.mjs`, ...args], {
+    encoding: 'utf8',
+    timeout: 60_000,
+    env: { ...process.env, JOLVET_DATA: run.folder, PORT: String(run.port), ...env },
+  })
   return { status, text: stdout + stderr }
 }
 const query = async <T>(sql: string): Promise<T[]> => {
@@ -37,10 +51,11 @@ const alone = async <T>(work: () => Promise<T>): Promise<T> => {
     await stop({ dir: run.database })
   }
 }
-const jobs = async () => (await (await fetch(`${run.url}/api/jobs`)).json() as { jobs: JobRecord[] }).jobs
-const newJob = (name: string) => fetch(`${run.url}/api/jobs`, { method: 'POST', body: JSON.stringify({ name, place: '', region: 'gb' }) })
+const jobs = async () => ((await (await fetch(`${run.url}/api/jobs`)).json()) as { jobs: JobRecord[] }).jobs
+const newJob = (name: string) =>
+  fetch(`${run.url}/api/jobs`, { method: 'POST', body: JSON.stringify({ name, place: '', region: 'gb' }) })
 /** Ends in words: no stack, and what to do. */
-const inWords = ({ status, text }: { status: number | null, text: string }, words: RegExp) => {
+const inWords = ({ status, text }: { status: number | null; text: string }, words: RegExp) => {
   expect(text).toMatch(words)
   expect(text).not.toMatch(/^\s+at .*:\d+:\d+/m)
   expect(status).toBe(1)
@@ -51,13 +66,15 @@ const NARROW = 'echo 40000 40001 > /proc/sys/net/ipv4/ip_local_port_range'
 const canNarrow = isRoot && spawnSync('unshare', ['-n', 'sh', '-c', NARROW]).status === 0
 if (!canNarrow) console.log('skipped: a machine without free ports needs root and a network of its own')
 /** Whether a small disk can be mounted here. */
-const canMount = isRoot && (() => {
-  const place = mkdtempSync(path.join(tmpdir(), 'jolvet-mount-'))
-  const mounted = spawnSync('mount', ['-t', 'tmpfs', '-o', 'size=64k', 'tmpfs', place]).status === 0
-  if (mounted) spawnSync('umount', [place])
-  rmSync(place, { recursive: true })
-  return mounted
-})()
+const canMount =
+  isRoot &&
+  (() => {
+    const place = mkdtempSync(path.join(tmpdir(), 'jolvet-mount-'))
+    const mounted = spawnSync('mount', ['-t', 'tmpfs', '-o', 'size=64k', 'tmpfs', place]).status === 0
+    if (mounted) spawnSync('umount', [place])
+    rmSync(place, { recursive: true })
+    return mounted
+  })()
 if (!canMount) console.log('skipped: full and read-only disks need root and the right to mount')
 const onDisk = async (options: string, work: (place: string) => Promise<void> | void) => {
   const place = mkdtempSync(path.join(tmpdir(), 'jolvet-disk-'))
@@ -76,23 +93,27 @@ describe('ports and starts', () => {
     inWords(script('start'), new RegExp(`runs already, at http://127.0.0.1:${run.port}`))
     await run.end()
     const other = net.createServer()
-    await new Promise<void>(resolve => other.listen(run.port, '127.0.0.1', resolve))
+    await new Promise<void>((resolve) => other.listen(run.port, '127.0.0.1', resolve))
     inWords(script('start'), new RegExp(`Port ${run.port} is taken.*PORT=\\d+ npm start`))
-    await new Promise(resolve => other.close(resolve))
+    await new Promise((resolve) => other.close(resolve))
     inWords(script('start', [], { PORT: 'http' }), /PORT is "http"\. Give a number from 1 to 65535/)
     inWords(script('start', [], { HOST: '203.0.113.9' }), /HOST is "203\.0\.113\.9"; this machine cannot listen there/)
   })
 
   it('says so when it listens beyond this machine', async () => {
     await run.begin({ HOST: '0.0.0.0' })
-    for (let i = 0; !run.output.includes('no sign-in') && i < 40; i++) await new Promise(resolve => setTimeout(resolve, 50))
+    for (let i = 0; !run.output.includes('no sign-in') && i < 40; i++)
+      await new Promise((resolve) => setTimeout(resolve, 50))
     expect(run.output).toMatch(/listens beyond this machine.*there is no sign-in/)
   })
 
   it.skipIf(!canNarrow)('says when no port is left on loopback', () => {
     const command = `${NARROW}; node -e "const net=require('net');let n=0;for(const p of [40000,40001])net.createServer().listen(p,'127.0.0.1',()=>{if(++n==2)console.log(require('child_process').spawnSync(process.execPath,['scripts/start.mjs'],{encoding:'utf8'}).stderr),process.exit()})"`
     const folder = mkdtempSync(path.join(tmpdir(), 'jolvet-ports-'))
-    const { stdout } = spawnSync('unshare', ['-n', 'sh', '-c', command], { encoding: 'utf8', env: { ...process.env, JOLVET_DATA: folder, PORT: '3999' } })
+    const { stdout } = spawnSync('unshare', ['-n', 'sh', '-c', command], {
+      encoding: 'utf8',
+      env: { ...process.env, JOLVET_DATA: folder, PORT: '3999' },
+    })
     rmSync(folder, { recursive: true })
     expect(stdout).toMatch(/No port is free on loopback/)
   })
@@ -101,7 +122,7 @@ describe('ports and starts', () => {
     await run.begin()
     await newJob('Before the kill')
     run.killStart()
-    await new Promise(resolve => setTimeout(resolve, 200))
+    await new Promise((resolve) => setTimeout(resolve, 200))
     expect(isRunning(run.database)).toBe(true)
     await run.begin()
     expect(run.output).toMatch(/left over from a start that was killed/)
@@ -124,7 +145,7 @@ describe('data folders', () => {
     const half = await Running.on(folder)
     await half.begin()
     expect(half.output).toMatch(/begun and not finished; it is kept as/)
-    expect(readdirSync(path.join(folder, 'mariadb')).filter(name => name.includes('unfinished'))).toHaveLength(1)
+    expect(readdirSync(path.join(folder, 'mariadb')).filter((name) => name.includes('unfinished'))).toHaveLength(1)
     await half.remove()
   })
 
@@ -143,9 +164,9 @@ describe('data folders', () => {
     writeFileSync(info, '99.1.0-MariaDB')
     inWords(script('start'), /last used by MariaDB 99\.1; here is/)
     writeFileSync(info, own)
-    await alone(() => query('insert into __drizzle_migrations (hash, created_at) values (\'later\', 9999999999999)'))
+    await alone(() => query("insert into __drizzle_migrations (hash, created_at) values ('later', 9999999999999)"))
     inWords(script('start'), /made by a newer Jolvet/)
-    await alone(() => query('delete from __drizzle_migrations where hash = \'later\''))
+    await alone(() => query("delete from __drizzle_migrations where hash = 'later'"))
     await stop({ dir: run.database })
   })
 
@@ -154,7 +175,14 @@ describe('data folders', () => {
     await newJob('From the old tables')
     await run.end()
     await alone(async () => {
-      for (const sql of ['alter table joints drop column ambient, drop column torch, drop column reopenings, drop column aside', 'alter table signoffs drop column remarks', 'alter table `lines` drop column pulled, drop column fix, drop column clips', 'alter table ticks drop column by_hand, drop column reading, drop column did', 'delete from __drizzle_migrations order by created_at desc limit 2']) await query(sql)
+      for (const sql of [
+        'alter table joints drop column ambient, drop column torch, drop column reopenings, drop column aside',
+        'alter table signoffs drop column remarks',
+        'alter table `lines` drop column pulled, drop column fix, drop column clips',
+        'alter table ticks drop column by_hand, drop column reading, drop column did',
+        'delete from __drizzle_migrations order by created_at desc limit 2',
+      ])
+        await query(sql)
     })
     await run.begin()
     expect(run.output).toMatch(/backed up to .*before-update.*then changed/)
@@ -163,8 +191,19 @@ describe('data folders', () => {
 
   it('whose tables were being changed when the power went: put back from the backup, then changed', async () => {
     await run.begin()
-    const { slug } = await (await newJob('Through the cut')).json() as { slug: string }
-    await fetch(`${run.url}/api/jobs/${slug}/lines`, { method: 'POST', body: JSON.stringify({ name: '', pipe: 'cu-en-x-22', method: 'solder', corners: 'fittings', start: 'free', walls: [], legs: ['e 640'] }) })
+    const { slug } = (await (await newJob('Through the cut')).json()) as { slug: string }
+    await fetch(`${run.url}/api/jobs/${slug}/lines`, {
+      method: 'POST',
+      body: JSON.stringify({
+        name: '',
+        pipe: 'cu-en-x-22',
+        method: 'solder',
+        corners: 'fittings',
+        start: 'free',
+        walls: [],
+        legs: ['e 640'],
+      }),
+    })
     const backup = path.join(run.folder, 'cut.gz')
     expect(script('backup', [backup]).text).toMatch(/jobs, .* 4 lines, .* are in/)
     await run.end()
@@ -178,53 +217,82 @@ describe('data folders', () => {
     expect(existsSync(path.join(run.database, 'changing-tables.json'))).toBe(false)
   })
 
-  it.skipIf(!canMount)('on a disk of 64 kB, one that is read only, one that is full: each has its sentence', async () => {
-    await onDisk('size=64k', (place) => { inWords(script('start', [], { JOLVET_DATA: place }), /MB are free where the data lies|disk of .* is full/) })
-    await onDisk('size=64k,ro', (place) => { inWords(script('start', [], { JOLVET_DATA: place }), /read only/) })
-    await onDisk('size=64k,nr_inodes=1', (place) => { inWords(script('start', [], { JOLVET_DATA: path.join(place, 'data') }), /is full/) })
-  })
-
-  it.skipIf(!canMount)('on a disk that fills up while it works: told, nothing acknowledged lost, on again once there is room', async () => {
-    await onDisk('size=400m', async (place) => {
-      const small = await Running.on(place)
-      await small.begin()
-      const call = async (name: string) => (await fetch(`${small.url}/api/jobs`, { method: 'POST', body: JSON.stringify({ name, place: 'x'.repeat(100), region: 'gb' }) }))
-      const slug = (await (await call('Full')).json() as JobRecord).slug
-      const filler = path.join(place, 'filler')
-      for (let free = true; free;) {
-        try {
-          appendFileSync(filler, Buffer.alloc(1 << 20))
-        } catch {
-          free = false
-        }
-      }
-      const write = (i: number) => fetch(`${small.url}/api/jobs/${slug}/joints`, {
-        method: 'POST', body: JSON.stringify({ id: `joint-${String(i).padStart(6, '0')}`, place: 'y'.repeat(120), a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' }, findA: null, conditions: {}, orientation: 'horizontal', wayId: null, depths: Object.fromEntries(Array.from({ length: 99 }, (_, n) => [n, 'z'.repeat(40)])) }),
+  it.skipIf(!canMount)(
+    'on a disk of 64 kB, one that is read only, one that is full: each has its sentence',
+    async () => {
+      await onDisk('size=64k', (place) => {
+        inWords(script('start', [], { JOLVET_DATA: place }), /MB are free where the data lies|disk of .* is full/)
       })
-      const acknowledged: string[] = []
-      let refused: Response | undefined
-      for (let i = 0; i < 4000 && !refused; i += 10) {
-        const replies = await Promise.all(Array.from({ length: 10 }, (_, n) => write(i + n)))
-        for (const [n, reply] of replies.entries()) {
-          if (reply.ok) acknowledged.push(`joint-${String(i + n).padStart(6, '0')}`)
-          else refused = reply
+      await onDisk('size=64k,ro', (place) => {
+        inWords(script('start', [], { JOLVET_DATA: place }), /read only/)
+      })
+      await onDisk('size=64k,nr_inodes=1', (place) => {
+        inWords(script('start', [], { JOLVET_DATA: path.join(place, 'data') }), /is full/)
+      })
+    },
+  )
+
+  it.skipIf(!canMount)(
+    'on a disk that fills up while it works: told, nothing acknowledged lost, on again once there is room',
+    async () => {
+      await onDisk('size=400m', async (place) => {
+        const small = await Running.on(place)
+        await small.begin()
+        const call = async (name: string) =>
+          await fetch(`${small.url}/api/jobs`, {
+            method: 'POST',
+            body: JSON.stringify({ name, place: 'x'.repeat(100), region: 'gb' }),
+          })
+        const slug = ((await (await call('Full')).json()) as JobRecord).slug
+        const filler = path.join(place, 'filler')
+        for (let free = true; free;) {
+          try {
+            appendFileSync(filler, Buffer.alloc(1 << 20))
+          } catch {
+            free = false
+          }
         }
-      }
-      expect(refused?.status).toBe(503)
-      expect(await refused!.text()).toMatch(/disk takes no more|busy|away/)
-      rmSync(filler)
-      let again = await write(9999)
-      for (let i = 0; !again.ok && i < 100; i++) {
-        await new Promise(resolve => setTimeout(resolve, 200))
-        again = await write(9999)
-      }
-      expect(again.status).toBe(200)
-      const { joints } = await (await fetch(`${small.url}/api/jobs/${slug}`)).json() as JobRecord
-      const saved = new Set(joints.map(({ id }) => id))
-      expect(acknowledged.filter(id => !saved.has(id))).toEqual([])
-      await small.end()
-    })
-  }, 180_000)
+        const write = (i: number) =>
+          fetch(`${small.url}/api/jobs/${slug}/joints`, {
+            method: 'POST',
+            body: JSON.stringify({
+              id: `joint-${String(i).padStart(6, '0')}`,
+              place: 'y'.repeat(120),
+              a: { pipe: 'cu-en-x-22' },
+              b: { pipe: 'cu-en-x-22' },
+              findA: null,
+              conditions: {},
+              orientation: 'horizontal',
+              wayId: null,
+              depths: Object.fromEntries(Array.from({ length: 99 }, (_, n) => [n, 'z'.repeat(40)])),
+            }),
+          })
+        const acknowledged: string[] = []
+        let refused: Response | undefined
+        for (let i = 0; i < 4000 && !refused; i += 10) {
+          const replies = await Promise.all(Array.from({ length: 10 }, (_, n) => write(i + n)))
+          for (const [n, reply] of replies.entries()) {
+            if (reply.ok) acknowledged.push(`joint-${String(i + n).padStart(6, '0')}`)
+            else refused = reply
+          }
+        }
+        expect(refused?.status).toBe(503)
+        expect(await refused!.text()).toMatch(/disk takes no more|busy|away/)
+        rmSync(filler)
+        let again = await write(9999)
+        for (let i = 0; !again.ok && i < 100; i++) {
+          await new Promise((resolve) => setTimeout(resolve, 200))
+          again = await write(9999)
+        }
+        expect(again.status).toBe(200)
+        const { joints } = (await (await fetch(`${small.url}/api/jobs/${slug}`)).json()) as JobRecord
+        const saved = new Set(joints.map(({ id }) => id))
+        expect(acknowledged.filter((id) => !saved.has(id))).toEqual([])
+        await small.end()
+      })
+    },
+    180_000,
+  )
 })
 
 describe('backup and restore', () => {
@@ -268,7 +336,7 @@ describe('backup and restore', () => {
     writeFileSync(bad, whole.subarray(0, whole.length - 200))
     inWords(script('restore', [bad]), /ends too early|damaged/)
     const wrong = Buffer.from(whole)
-    wrong[Math.floor(whole.length / 2)]! ^= 0xFF
+    wrong[Math.floor(whole.length / 2)]! ^= 0xff
     writeFileSync(bad, wrong)
     inWords(script('restore', [bad]), /damaged|ends too early/)
     execFileSync('sh', ['-c', `echo "-- something else" | gzip > ${bad}`])

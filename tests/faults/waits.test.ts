@@ -14,23 +14,41 @@ const find = { place: '', typed: '', by: 'rule', answers: {}, pipe: null }
 beforeAll(async () => {
   run = await Running.on()
   await run.begin()
-  job = await (await fetch(`${run.url}/api/jobs`, { method: 'POST', body: JSON.stringify({ name: 'Waits at the mill', place: '', region: 'gb' }) })).json() as JobRecord
+  job = (await (
+    await fetch(`${run.url}/api/jobs`, {
+      method: 'POST',
+      body: JSON.stringify({ name: 'Waits at the mill', place: '', region: 'gb' }),
+    })
+  ).json()) as JobRecord
 })
 afterAll(() => run.remove())
 
 const timed = async (call: () => Promise<Response>) => {
   const from = Date.now()
   const reply = await call()
-  return { status: reply.status, retry: reply.headers.get('retry-after'), body: await reply.text(), ms: Date.now() - from }
+  return {
+    status: reply.status,
+    retry: reply.headers.get('retry-after'),
+    body: await reply.text(),
+    ms: Date.now() - from,
+  }
 }
-const write = () => timed(() => fetch(`${run.url}/api/jobs/${job.slug}/finds`, { method: 'POST', body: JSON.stringify(find) }))
+const write = () =>
+  timed(() => fetch(`${run.url}/api/jobs/${job.slug}/finds`, { method: 'POST', body: JSON.stringify(find) }))
 
 describe('a database that hangs', () => {
   it('is waited for within bounds, by many at once, and works on when it comes back', async () => {
     const pid = Number(readFileSync(path.join(run.database, 'mariadbd.pid'), 'utf8'))
     process.kill(pid, 'SIGSTOP')
-    const replies = await Promise.all(Array.from({ length: 100 }, (_, i) => (i % 2 ? write() : timed(() => fetch(`${run.url}/api/jobs/${job.slug}`)))))
-    const sums = await timed(() => fetch(`${run.url}/api/core/ways`, { method: 'POST', body: JSON.stringify({ region: 'gb', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' } }) }))
+    const replies = await Promise.all(
+      Array.from({ length: 100 }, (_, i) => (i % 2 ? write() : timed(() => fetch(`${run.url}/api/jobs/${job.slug}`)))),
+    )
+    const sums = await timed(() =>
+      fetch(`${run.url}/api/core/ways`, {
+        method: 'POST',
+        body: JSON.stringify({ region: 'gb', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' } }),
+      }),
+    )
     process.kill(pid, 'SIGCONT')
     expect(new Set(replies.map(({ status }) => status))).toEqual(new Set([503]))
     for (const { ms, retry, body } of replies) {
@@ -52,23 +70,50 @@ describe('a row that another holds', () => {
     const other = await mysql.createConnection(url(await run.connection()))
     await other.query('start transaction')
     await other.query('select * from finds where id = ? for update', [created.id])
-    const held = timed(() => fetch(`${run.url}/api/jobs/${job.slug}/finds/${created.id}`, { method: 'PATCH', body: JSON.stringify({ version: 1, typed: '22' }) }))
+    const held = timed(() =>
+      fetch(`${run.url}/api/jobs/${job.slug}/finds/${created.id}`, {
+        method: 'PATCH',
+        body: JSON.stringify({ version: 1, typed: '22' }),
+      }),
+    )
     expect((await write()).status).toBe(200)
     const reply = await held
     await other.query('rollback')
     await other.end()
     expect([reply.status, reply.ms < 8000]).toEqual([503, true])
-    expect((await timed(() => fetch(`${run.url}/api/jobs/${job.slug}/finds/${created.id}`, { method: 'PATCH', body: JSON.stringify({ version: 1, typed: '22' }) }))).status).toBe(200)
+    expect(
+      (
+        await timed(() =>
+          fetch(`${run.url}/api/jobs/${job.slug}/finds/${created.id}`, {
+            method: 'PATCH',
+            body: JSON.stringify({ version: 1, typed: '22' }),
+          }),
+        )
+      ).status,
+    ).toBe(200)
   }, 30_000)
 })
 
 describe('what goes to the log and to the caller', () => {
   it('is neither typed text, nor SQL, nor a stack', async () => {
     const secret = 'behind-the-blue-door'
-    await fetch(`${run.url}/api/jobs/${job.slug}/finds`, { method: 'POST', body: JSON.stringify({ ...find, place: secret }) })
+    await fetch(`${run.url}/api/jobs/${job.slug}/finds`, {
+      method: 'POST',
+      body: JSON.stringify({ ...find, place: secret }),
+    })
     run.killDatabase()
-    const replies = await Promise.all([1, 2, 3].map(() => timed(() => fetch(`${run.url}/api/jobs/${job.slug}/finds`, { method: 'POST', body: JSON.stringify({ ...find, place: secret }) }))))
-    for (let i = 0; (await write()).status !== 200 && i < 40; i++) await new Promise(resolve => setTimeout(resolve, 100))
+    const replies = await Promise.all(
+      [1, 2, 3].map(() =>
+        timed(() =>
+          fetch(`${run.url}/api/jobs/${job.slug}/finds`, {
+            method: 'POST',
+            body: JSON.stringify({ ...find, place: secret }),
+          }),
+        ),
+      ),
+    )
+    for (let i = 0; (await write()).status !== 200 && i < 40; i++)
+      await new Promise((resolve) => setTimeout(resolve, 100))
     for (const { body } of replies) expect(body).not.toMatch(/insert|select |at \/|node_modules/i)
     expect(run.output).not.toMatch(/behind-the-blue-door|waits-at-the-mill/)
     expect(run.output).toMatch(/POST \/api\/jobs\/:job\/finds failed/)

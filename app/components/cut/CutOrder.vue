@@ -4,12 +4,27 @@ import type { CutRecord } from '#core/record'
 import { formatLength, type UnitSystem } from '#core/units'
 
 /** Every cut in order, with what is marked on its piece from the left end; the one to be made next is the largest. */
-const props = defineProps<{ sheet: CutRecord, rows: readonly CutRow[], at: number, next: number, system: UnitSystem, canTakeBack: boolean, printUrl: string, isPhone: boolean }>()
-const emit = defineEmits<{ look: [row: number], tick: [], wrong: [], takeBack: [], finish: [] }>()
+const props = defineProps<{
+  sheet: CutRecord
+  rows: readonly CutRow[]
+  at: number
+  next: number
+  system: UnitSystem
+  canTakeBack: boolean
+  printUrl: string
+  isPhone: boolean
+}>()
+const emit = defineEmits<{ look: [row: number]; tick: []; wrong: []; takeBack: []; finish: [] }>()
 
 const row = computed(() => props.rows[props.at])
 const list = useTemplateRef<HTMLElement>('list')
-watch(() => props.at, () => { if (!props.isPhone) void nextTick(() => list.value?.querySelector('[aria-current="true"]')?.scrollIntoView({ block: 'nearest' })) })
+watch(
+  () => props.at,
+  () => {
+    if (!props.isPhone)
+      void nextTick(() => list.value?.querySelector('[aria-current="true"]')?.scrollIntoView({ block: 'nearest' }))
+  },
+)
 const isEvery = computed(() => props.next < 0)
 /** A new bar begins: a line above says so. */
 const isFirst = (index: number) => index > 0 && props.rows[index]!.bar.id !== props.rows[index - 1]!.bar.id
@@ -17,58 +32,241 @@ const isFirst = (index: number) => index > 0 && props.rows[index]!.bar.id !== pr
 
 <template>
   <section aria-label="Cut order and marks">
-    <p class="zone-heading only-wide">Cut order and marks, {{ system === 'inch' ? 'inches' : 'mm' }} from the left end <span class="right"><a :href="printUrl" target="_blank" rel="noopener" class="underline" data-test="print-bench">print marks <kbd>P</kbd></a></span></p>
+    <p class="zone-heading only-wide">
+      Cut order and marks, {{ system === 'inch' ? 'inches' : 'mm' }} from the left end
+      <span class="right"
+        ><a :href="printUrl" target="_blank" rel="noopener" class="underline" data-test="print-bench"
+          >print marks <kbd>P</kbd></a
+        ></span
+      >
+    </p>
     <div ref="list" class="scroll">
       <table>
-        <thead><tr><th /><th /><th class="l">piece</th><th>cut</th><th>left</th><th>right</th><th class="bends">bends</th></tr></thead>
+        <thead>
+          <tr>
+            <th />
+            <th />
+            <th class="l">piece</th>
+            <th>cut</th>
+            <th>left</th>
+            <th>right</th>
+            <th class="bends">bends</th>
+          </tr>
+        </thead>
         <tbody>
-          <tr v-for="(one, i) in rows" :key="`${one.bar.id} ${one.piece.key} ${one.done?.id}`" :class="{ on: i === at, made: one.done, first: isFirst(i) }" :aria-current="i === at" :data-cut="one.number" @click="emit('look', i)">
+          <tr
+            v-for="(one, i) in rows"
+            :key="`${one.bar.id} ${one.piece.key} ${one.done?.id}`"
+            :class="{ on: i === at, made: one.done, first: isFirst(i) }"
+            :aria-current="i === at"
+            :data-cut="one.number"
+            @click="emit('look', i)">
             <td><StatusShape :status="one.isSlip ? 'refused' : one.done ? 'made' : 'planned'" :size="15" /></td>
             <td class="o">{{ one.number }}</td>
-            <td class="l"><button type="button" class="pick" :aria-label="`Cut ${one.number}, ${one.piece.name}`" @click.stop="emit('look', i)">{{ one.piece.name }}</button><span v-if="one.isSlip" class="brick t13"> wrong</span></td>
+            <td class="l">
+              <button
+                type="button"
+                class="pick"
+                :aria-label="`Cut ${one.number}, ${one.piece.name}`"
+                @click.stop="emit('look', i)">
+                {{ one.piece.name }}</button
+              ><span v-if="one.isSlip" class="brick t13"> wrong</span>
+            </td>
             <td class="c"><TapeFigure :mm="one.length" :system="system" /></td>
-            <td><template v-if="!one.isSlip && one.piece.left !== null"><TapeFigure :mm="one.piece.left" :system="system" /></template></td>
-            <td><template v-if="!one.isSlip && one.piece.right !== null"><TapeFigure :mm="one.piece.right" :system="system" /></template></td>
-            <td class="bends">{{ one.isSlip ? '' : one.piece.bends.map(mm => formatLength(mm, system).replace(/ (mm|in)$/, '')).join(', ') }}</td>
+            <td>
+              <template v-if="!one.isSlip && one.piece.left !== null"
+                ><TapeFigure :mm="one.piece.left" :system="system"
+              /></template>
+            </td>
+            <td>
+              <template v-if="!one.isSlip && one.piece.right !== null"
+                ><TapeFigure :mm="one.piece.right" :system="system"
+              /></template>
+            </td>
+            <td class="bends">
+              {{
+                one.isSlip
+                  ? ''
+                  : one.piece.bends.map((mm) => formatLength(mm, system).replace(/ (mm|in)$/, '')).join(', ')
+              }}
+            </td>
           </tr>
         </tbody>
       </table>
-      <p class="note t14 mt-2">Left and right are insertion depths, from the cut end. Long pieces first on each length, so a slip can still be used shorter. <span v-if="sheet.spare.trim()">Bent pieces are {{ sheet.spare }} longer: bend, then trim.</span></p>
-      <p class="note t13 mt-1">Eye cover at saw and wheel. Cut ends and swarf are sharp: ream and deburr each end before a hand goes round it. In open formats: <a :href="printUrl.replace('bench.pdf', 'cuts.csv')" class="underline">the list as CSV</a>, <a :href="printUrl.replace('bench.pdf', 'question.json')" class="underline">the question as JSON</a>.</p>
+      <p class="note t14 mt-2">
+        Left and right are insertion depths, from the cut end. Long pieces first on each length, so a slip can still be
+        used shorter. <span v-if="sheet.spare.trim()">Bent pieces are {{ sheet.spare }} longer: bend, then trim.</span>
+      </p>
+      <p class="note t13 mt-1">
+        Eye cover at saw and wheel. Cut ends and swarf are sharp: ream and deburr each end before a hand goes round it.
+        In open formats: <a :href="printUrl.replace('bench.pdf', 'cuts.csv')" class="underline">the list as CSV</a>,
+        <a :href="printUrl.replace('bench.pdf', 'question.json')" class="underline">the question as JSON</a>.
+      </p>
     </div>
     <div v-if="!sheet.result && !isPhone" class="verbs">
-      <UButton v-if="row && !row.done" class="min-h-11" data-test="tick-cut" @click="emit('tick')">{{ row.piece.name }} is cut <kbd>Space</kbd></UButton>
-      <UButton v-if="isEvery" class="min-h-11" data-test="finish" @click="emit('finish')">Rests to the rack <kbd>Enter</kbd></UButton>
-      <UButton v-if="row && !row.done" variant="outline" class="min-h-11" data-test="wrong-cut" @click="emit('wrong')">Cut wrong <kbd>W</kbd></UButton>
+      <UButton v-if="row && !row.done" class="min-h-11" data-test="tick-cut" @click="emit('tick')"
+        >{{ row.piece.name }} is cut <kbd>Space</kbd></UButton
+      >
+      <UButton v-if="isEvery" class="min-h-11" data-test="finish" @click="emit('finish')"
+        >Rests to the rack <kbd>Enter</kbd></UButton
+      >
+      <UButton v-if="row && !row.done" variant="outline" class="min-h-11" data-test="wrong-cut" @click="emit('wrong')"
+        >Cut wrong <kbd>W</kbd></UButton
+      >
     </div>
     <div v-if="!sheet.result" class="links t14">
-      <a v-if="isPhone" :href="printUrl" target="_blank" rel="noopener" class="underline min-h-9 inline-flex items-center" data-test="print-bench">print marks</a>
-      <button v-if="canTakeBack" type="button" class="underline min-h-9" data-test="take-back" @click="emit('takeBack')">take the last cut back <kbd class="only-wide">U</kbd></button>
-      <button v-if="sheet.done.length && !isEvery" type="button" class="underline min-h-9" data-test="finish-early" @click="emit('finish')">stop here, rests to the rack</button>
+      <a
+        v-if="isPhone"
+        :href="printUrl"
+        target="_blank"
+        rel="noopener"
+        class="underline min-h-9 inline-flex items-center"
+        data-test="print-bench"
+        >print marks</a
+      >
+      <button
+        v-if="canTakeBack"
+        type="button"
+        class="underline min-h-9"
+        data-test="take-back"
+        @click="emit('takeBack')">
+        take the last cut back <kbd class="only-wide">U</kbd>
+      </button>
+      <button
+        v-if="sheet.done.length && !isEvery"
+        type="button"
+        class="underline min-h-9"
+        data-test="finish-early"
+        @click="emit('finish')">
+        stop here, rests to the rack
+      </button>
     </div>
   </section>
 </template>
 
 <style scoped>
-section { display: flex; flex-direction: column; }
-.scroll { flex: 1; min-height: 120px; overflow-y: auto; }
-table { width: 100%; border-collapse: collapse; font-size: 16px; }
-th { position: sticky; top: 0; background: var(--paper); font-size: 13px; font-weight: 400; color: var(--ink2); text-align: right; padding: 3px 0; border-bottom: 1px solid var(--rule); z-index: 1; }
-td { text-align: right; height: 26px; border-bottom: 1px solid var(--hair); line-height: 1; padding: 0 3px; }
-.l { text-align: left; padding-left: 8px; }
-.o { width: 26px; color: var(--ink2); }
-.c { font-weight: 700; font-size: 17px; }
-.bends { width: 104px; font-size: 14px; }
-td:first-child { text-align: left; width: 18px; }
-tr.first td { border-top: 1px solid var(--rule); }
-tr.made td { color: var(--ink2); }
-tr.on td { border-top: 2px solid var(--copper); border-bottom: 2px solid var(--copper); height: 36px; color: var(--ink); }
-tr.on td.c { font-size: 26px; color: var(--copper); letter-spacing: -.02em; }
-tbody tr { cursor: pointer; }
-tbody tr:hover { background: var(--paper2); }
-.pick { min-height: 24px; }
-.verbs { display: flex; gap: 8px; margin-top: 10px; flex-wrap: wrap; }
-.links { display: flex; gap: 22px; margin-top: 2px; flex-wrap: wrap; }
-@media (max-width: 899px) { .scroll { overflow: visible; } .scroll a { display: inline-flex; min-height: 44px; align-items: center; } td { height: 44px; } tr.on td { height: 48px; } th { position: static; } .pick { min-height: 44px; } .bends { width: auto; } }
-@media (pointer: coarse) { td { height: 44px; } .pick { min-height: 44px; } }
+section {
+  display: flex;
+  flex-direction: column;
+}
+.scroll {
+  flex: 1;
+  min-height: 120px;
+  overflow-y: auto;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  font-size: 16px;
+}
+th {
+  position: sticky;
+  top: 0;
+  background: var(--paper);
+  font-size: 13px;
+  font-weight: 400;
+  color: var(--ink2);
+  text-align: right;
+  padding: 3px 0;
+  border-bottom: 1px solid var(--rule);
+  z-index: 1;
+}
+td {
+  text-align: right;
+  height: 26px;
+  border-bottom: 1px solid var(--hair);
+  line-height: 1;
+  padding: 0 3px;
+}
+.l {
+  text-align: left;
+  padding-left: 8px;
+}
+.o {
+  width: 26px;
+  color: var(--ink2);
+}
+.c {
+  font-weight: 700;
+  font-size: 17px;
+}
+.bends {
+  width: 104px;
+  font-size: 14px;
+}
+td:first-child {
+  text-align: left;
+  width: 18px;
+}
+tr.first td {
+  border-top: 1px solid var(--rule);
+}
+tr.made td {
+  color: var(--ink2);
+}
+tr.on td {
+  border-top: 2px solid var(--copper);
+  border-bottom: 2px solid var(--copper);
+  height: 36px;
+  color: var(--ink);
+}
+tr.on td.c {
+  font-size: 26px;
+  color: var(--copper);
+  letter-spacing: -0.02em;
+}
+tbody tr {
+  cursor: pointer;
+}
+tbody tr:hover {
+  background: var(--paper2);
+}
+.pick {
+  min-height: 24px;
+}
+.verbs {
+  display: flex;
+  gap: 8px;
+  margin-top: 10px;
+  flex-wrap: wrap;
+}
+.links {
+  display: flex;
+  gap: 22px;
+  margin-top: 2px;
+  flex-wrap: wrap;
+}
+@media (max-width: 899px) {
+  .scroll {
+    overflow: visible;
+  }
+  .scroll a {
+    display: inline-flex;
+    min-height: 44px;
+    align-items: center;
+  }
+  td {
+    height: 44px;
+  }
+  tr.on td {
+    height: 48px;
+  }
+  th {
+    position: static;
+  }
+  .pick {
+    min-height: 44px;
+  }
+  .bends {
+    width: auto;
+  }
+}
+@media (pointer: coarse) {
+  td {
+    height: 44px;
+  }
+  .pick {
+    min-height: 44px;
+  }
+}
 </style>

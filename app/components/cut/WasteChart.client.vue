@@ -6,7 +6,7 @@ import { SVGRenderer } from 'echarts/renderers'
 import VChart from 'vue-echarts'
 
 /** Scrap of the last sheets as planned and as it came out, in 100 of the stock taken. */
-const props = defineProps<{ sheets: readonly { name: string, planned: number, actual: number | null }[] }>()
+const props = defineProps<{ sheets: readonly { name: string; planned: number; actual: number | null }[] }>()
 use([BarChart, GridComponent, LegendComponent, TooltipComponent, AriaComponent, SVGRenderer])
 
 const colours = useChartColours()
@@ -17,11 +17,37 @@ const option = computed(() => {
   return {
     ...chartBase(colours.value),
     grid: { left: 124, right: 30, top: 6, bottom: 62 },
-    xAxis: { type: 'value', name: 'scrap in 100 of stock taken', nameLocation: 'middle', nameGap: 24, nameTextStyle: { color: ink2 }, axisLine: { lineStyle: { color: ink } }, axisLabel: { color: ink2, fontSize: 13 }, splitLine: { lineStyle: { color: hair } } },
-    yAxis: { type: 'category', inverse: true, data: props.sheets.map(({ name }) => name), axisTick: { show: false }, axisLine: { lineStyle: { color: ink } }, axisLabel: { color: ink, fontSize: 13, width: 112, overflow: 'break', interval: 0 } },
+    xAxis: {
+      type: 'value',
+      name: 'scrap in 100 of stock taken',
+      nameLocation: 'middle',
+      nameGap: 24,
+      nameTextStyle: { color: ink2 },
+      axisLine: { lineStyle: { color: ink } },
+      axisLabel: { color: ink2, fontSize: 13 },
+      splitLine: { lineStyle: { color: hair } },
+    },
+    yAxis: {
+      type: 'category',
+      inverse: true,
+      data: props.sheets.map(({ name }) => name),
+      axisTick: { show: false },
+      axisLine: { lineStyle: { color: ink } },
+      axisLabel: { color: ink, fontSize: 13, width: 112, overflow: 'break', interval: 0 },
+    },
     series: [
-      { ...bar, name: 'as planned', itemStyle: { color: paper, borderColor: ink, borderWidth: 1 }, data: props.sheets.map(({ planned }) => planned) },
-      { ...bar, name: 'as it came out', itemStyle: { color: copper, borderColor: ink, borderWidth: 1 }, data: props.sheets.map(({ actual }) => actual) },
+      {
+        ...bar,
+        name: 'as planned',
+        itemStyle: { color: paper, borderColor: ink, borderWidth: 1 },
+        data: props.sheets.map(({ planned }) => planned),
+      },
+      {
+        ...bar,
+        name: 'as it came out',
+        itemStyle: { color: copper, borderColor: ink, borderWidth: 1 },
+        data: props.sheets.map(({ actual }) => actual),
+      },
     ],
   }
 })

@@ -1,6 +1,9 @@
 <script setup lang="ts">
 /** A measure on a drawing: a line with oblique ticks at its ends, in ink, secondary ink, or copper where it is the one to work to. px. */
-withDefaults(defineProps<{ x1: number, x2: number, y: number, tone?: 'ink' | 'ink2' | 'copper', overshoot?: number }>(), { tone: 'ink', overshoot: 0 })
+withDefaults(
+  defineProps<{ x1: number; x2: number; y: number; tone?: 'ink' | 'ink2' | 'copper'; overshoot?: number }>(),
+  { tone: 'ink', overshoot: 0 },
+)
 </script>
 
 <template>

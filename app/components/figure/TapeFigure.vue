@@ -5,7 +5,9 @@ import { formatMm, toTape, type UnitSystem } from '#core/units'
  * A length for the hand: mm in a metric job; in an inch job what the tape shows, a whole and a stacked fraction to
  * the nearest sixteenth. null shows a question mark: it has to be measured.
  */
-const props = withDefaults(defineProps<{ mm: number | null, system: UnitSystem, withMm?: boolean }>(), { withMm: false })
+const props = withDefaults(defineProps<{ mm: number | null; system: UnitSystem; withMm?: boolean }>(), {
+  withMm: false,
+})
 const tape = computed(() => (props.mm === null ? null : toTape(props.mm)))
 </script>
 
@@ -24,9 +26,30 @@ const tape = computed(() => (props.mm === null ? null : toTape(props.mm)))
 </template>
 
 <style scoped>
-.tape { display: inline-flex; align-items: center; gap: .12em; }
-.fraction { display: inline-flex; flex-direction: column; align-items: center; font-size: max(13px, .6em); line-height: 1; }
-.fraction.alone { font-size: max(13px, .6em); }
-.under { border-top: .09em solid currentColor; padding-top: .05em; margin-top: .05em; }
-small { font-size: 14px; font-weight: 400; letter-spacing: 0; margin-left: 4px; }
+.tape {
+  display: inline-flex;
+  align-items: center;
+  gap: 0.12em;
+}
+.fraction {
+  display: inline-flex;
+  flex-direction: column;
+  align-items: center;
+  font-size: max(13px, 0.6em);
+  line-height: 1;
+}
+.fraction.alone {
+  font-size: max(13px, 0.6em);
+}
+.under {
+  border-top: 0.09em solid currentColor;
+  padding-top: 0.05em;
+  margin-top: 0.05em;
+}
+small {
+  font-size: 14px;
+  font-weight: 400;
+  letter-spacing: 0;
+  margin-left: 4px;
+}
 </style>

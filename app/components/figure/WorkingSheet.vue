@@ -6,19 +6,32 @@ import type { Working } from '~/composables/useWorking'
 const { open, working, close } = useWorking()
 const narrow = useNarrow()
 
-const SIGNS: Record<string, string> = { '+': '+', '-': '\u2212', 'x': '\u00d7', '/': '\u00f7', '=': '=' }
+const SIGNS: Record<string, string> = { '+': '+', '-': '\u2212', x: '\u00d7', '/': '\u00f7', '=': '=' }
 const value = (line: Working['lines'][number]) => `${formatDecimal(line.value, 2)} ${line.unit}`
 </script>
 
 <template>
-  <USlideover :transition="false" :open="open" :side="narrow ? 'bottom' : 'right'" :title="working?.title ?? 'Working'" :description="working?.source ? `Source: ${working.source}` : 'How the figure came about'" @update:open="value => { if (!value) close() }">
+  <USlideover
+    :transition="false"
+    :open="open"
+    :side="narrow ? 'bottom' : 'right'"
+    :title="working?.title ?? 'Working'"
+    :description="working?.source ? `Source: ${working.source}` : 'How the figure came about'"
+    @update:open="
+      (value) => {
+        if (!value) close()
+      }
+    ">
     <template #body>
       <div v-if="working" class="space-y-4" tabindex="0">
         <table v-if="working.lines.length" class="w-full">
           <tbody>
             <tr v-for="(line, i) in working.lines" :key="i" :class="{ total: line.op === '=' }">
               <td class="w-6 note">{{ line.op === '+' && i === 0 ? '' : SIGNS[line.op] }}</td>
-              <td>{{ line.text }}<div v-if="line.source" class="t13 note">{{ line.source }}</div></td>
+              <td>
+                {{ line.text }}
+                <div v-if="line.source" class="t13 note">{{ line.source }}</div>
+              </td>
               <td class="text-right whitespace-nowrap w7 t17">{{ value(line) }}</td>
             </tr>
           </tbody>
@@ -30,6 +43,13 @@ const value = (line: Working['lines'][number]) => `${formatDecimal(line.value, 2
 </template>
 
 <style scoped>
-td { padding: 5px 0; vertical-align: baseline; }
-.total td { border-top: 1px solid var(--ink); padding-top: 7px; font-weight: 700; }
+td {
+  padding: 5px 0;
+  vertical-align: baseline;
+}
+.total td {
+  border-top: 1px solid var(--ink);
+  padding-top: 7px;
+  font-weight: 700;
+}
 </style>

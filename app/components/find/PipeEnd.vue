@@ -5,29 +5,47 @@ import { materialOf } from '~/drawing/materials'
 import { formatReading, mmBeside, unitOf } from '~/reading/format'
 
 /** The pipe's end at a stated scale: the measured circle, the wall dashed until it is seen, the diameter as its dimension. */
-const props = defineProps<{ mm: number | null, spread: number, pipe: Pipe | null, system: UnitSystem, width: number, by: string }>()
+const props = defineProps<{
+  mm: number | null
+  spread: number
+  pipe: Pipe | null
+  system: UnitSystem
+  width: number
+  by: string
+}>()
 
 /** Narrow: the circle at the left with its figure beside it. Wide: the figure in the dimension below. */
 const narrow = computed(() => props.width < 480)
 const height = computed(() => (narrow.value ? 148 : 258))
 const room = computed(() => (narrow.value ? 54 : 78))
 /** Whole px per mm, so that the stated scale is the drawn one. */
-const k = computed(() => (props.mm === null ? 0 : Math.max(1, Math.floor(room.value * 2 / props.mm * 2) / 2)))
-const r = computed(() => (props.mm === null ? room.value * 0.88 : props.mm / 2 * k.value))
-const inner = computed(() => (props.pipe?.bore ? props.pipe.bore / 2 * k.value * ((props.mm ?? props.pipe.od) / props.pipe.od) : null))
+const k = computed(() => (props.mm === null ? 0 : Math.max(1, Math.floor(((room.value * 2) / props.mm) * 2) / 2)))
+const r = computed(() => (props.mm === null ? room.value * 0.88 : (props.mm / 2) * k.value))
+const inner = computed(() =>
+  props.pipe?.bore ? (props.pipe.bore / 2) * k.value * ((props.mm ?? props.pipe.od) / props.pipe.od) : null,
+)
 const cx = computed(() => (narrow.value ? 82 : props.width / 2 - 10))
 const cy = computed(() => (narrow.value ? 84 : 96))
 const y = 220
-const hatch = computed(() => (props.pipe ? materialOf(props.pipe.family).hatch ?? 'hatch-thin' : 'hatch-thin'))
+const hatch = computed(() => (props.pipe ? (materialOf(props.pipe.family).hatch ?? 'hatch-thin') : 'hatch-thin'))
 const figure = computed(() => (props.mm === null ? '?' : formatReading(props.mm, props.system)))
 const gap = computed(() => figure.value.length * 17 + 16)
-const ring = (outer: number, inside: number) => `M${cx.value - outer} ${cy.value}a${outer} ${outer} 0 1 0 ${2 * outer} 0a${outer} ${outer} 0 1 0 ${-2 * outer} 0ZM${cx.value - inside} ${cy.value}a${inside} ${inside} 0 1 1 ${2 * inside} 0a${inside} ${inside} 0 1 1 ${-2 * inside} 0Z`
+const ring = (outer: number, inside: number) =>
+  `M${cx.value - outer} ${cy.value}a${outer} ${outer} 0 1 0 ${2 * outer} 0a${outer} ${outer} 0 1 0 ${-2 * outer} 0ZM${cx.value - inside} ${cy.value}a${inside} ${inside} 0 1 1 ${2 * inside} 0a${inside} ${inside} 0 1 1 ${-2 * inside} 0Z`
 </script>
 
 <template>
   <svg :width="width" :height="height" :viewBox="`0 0 ${width} ${height}`" role="img" aria-label="The pipe end">
-    <desc>{{ mm === null ? 'Not measured yet.' : `Outside diameter ${figure} ${unitOf(system)}. ${pipe ? `Drawn with the bore of ${pipe.label}.` : ''}` }}</desc>
-    <text :x="18" y="14" class="t13 note">{{ mm === null ? 'The pipe end, not measured' : `The pipe end, 1 mm drawn ${k}` }}</text>
+    <desc>
+      {{
+        mm === null
+          ? 'Not measured yet.'
+          : `Outside diameter ${figure} ${unitOf(system)}. ${pipe ? `Drawn with the bore of ${pipe.label}.` : ''}`
+      }}
+    </desc>
+    <text :x="18" y="14" class="t13 note">
+      {{ mm === null ? 'The pipe end, not measured' : `The pipe end, 1 mm drawn ${k}` }}
+    </text>
     <template v-if="mm === null">
       <circle :cx="cx" :cy="cy" :r="r" class="l-hidden" />
       <path v-if="!narrow" :d="`M${cx - r} ${cy + 14}V${y + 8}M${cx + r} ${cy + 14}V${y + 8}`" class="l-hidden" />
@@ -40,16 +58,36 @@ const ring = (outer: number, inside: number) => `M${cx.value - outer} ${cy.value
       <path v-if="!narrow" :d="`M${cx - r} ${cy + 4}V${y + 8}M${cx + r} ${cy + 4}V${y + 8}`" class="l-dim" />
     </template>
     <template v-if="narrow">
-      <path :d="`M${cx} ${cy - r}H${cx + r + 20}M${cx} ${cy + r}H${cx + r + 20}M${cx + r + 14} ${cy - r}V${cy + r}`" class="l-dim" />
-      <path :d="`M${cx + r + 9} ${cy - r + 5}l10 -10M${cx + r + 9} ${cy + r + 5}l10 -10`" stroke="var(--ink)" stroke-width="1.75" />
+      <path
+        :d="`M${cx} ${cy - r}H${cx + r + 20}M${cx} ${cy + r}H${cx + r + 20}M${cx + r + 14} ${cy - r}V${cy + r}`"
+        class="l-dim" />
+      <path
+        :d="`M${cx + r + 9} ${cy - r + 5}l10 -10M${cx + r + 9} ${cy + r + 5}l10 -10`"
+        stroke="var(--ink)"
+        stroke-width="1.75" />
       <text :x="cx + r + 34" :y="cy + 14" class="t64 w7">{{ figure }}</text>
-      <text :x="cx + r + 34" :y="cy + 38" class="t14">{{ unitOf(system) }}<tspan v-if="mm !== null">{{ mmBeside(mm, system) }}, {{ by }} &#177; {{ formatReading(spread, system) }}</tspan></text>
+      <text :x="cx + r + 34" :y="cy + 38" class="t14">
+        {{ unitOf(system) }}
+        <tspan v-if="mm !== null">
+          {{ mmBeside(mm, system) }}, {{ by }} &#177; {{ formatReading(spread, system) }}
+        </tspan>
+      </text>
     </template>
     <template v-else>
-    <path :d="`M${cx - r} ${y}H${Math.min(cx - gap, cx - 20)}M${Math.max(cx + gap, cx + 20)} ${y}H${cx + r}`" class="l-dim" />
-    <path :d="`M${cx - r - 5} ${y + 5}l10 -10M${cx + r - 5} ${y + 5}l10 -10`" stroke="var(--ink)" stroke-width="1.75" />
-    <text :x="cx" :y="y + 22" class="mid halo t64 w7">{{ figure }}</text>
-    <text :x="Math.max(cx + gap, cx + r) + 12" :y="y + 5" class="t14">{{ unitOf(system) }}<tspan v-if="mm !== null">{{ mmBeside(mm, system) }}, {{ by }} &#177; {{ formatReading(spread, system) }}</tspan></text>
+      <path
+        :d="`M${cx - r} ${y}H${Math.min(cx - gap, cx - 20)}M${Math.max(cx + gap, cx + 20)} ${y}H${cx + r}`"
+        class="l-dim" />
+      <path
+        :d="`M${cx - r - 5} ${y + 5}l10 -10M${cx + r - 5} ${y + 5}l10 -10`"
+        stroke="var(--ink)"
+        stroke-width="1.75" />
+      <text :x="cx" :y="y + 22" class="mid halo t64 w7">{{ figure }}</text>
+      <text :x="Math.max(cx + gap, cx + r) + 12" :y="y + 5" class="t14">
+        {{ unitOf(system) }}
+        <tspan v-if="mm !== null">
+          {{ mmBeside(mm, system) }}, {{ by }} &#177; {{ formatReading(spread, system) }}
+        </tspan>
+      </text>
     </template>
     <g v-if="mm !== null && pipe?.bore && !narrow">
       <path :d="`M${cx + r * 0.66} ${cy - r * 0.66}L${cx + r + 22} ${cy - 66}`" class="l-dim2" />

@@ -8,32 +8,88 @@ import type { LineFlow } from '#core/record'
 import { MM_PER_INCH, type UnitSystem } from '#core/units'
 
 /** Speed and pressure lost along the line: speed solid with its spikes in inserts, pressure dotted, the limit dashed. */
-const props = defineProps<{ flow: LineFlow, system: UnitSystem }>()
+const props = defineProps<{ flow: LineFlow; system: UnitSystem }>()
 use([LineChart, GridComponent, LegendComponent, MarkLineComponent, TooltipComponent, AriaComponent, SVGRenderer])
 const colours = useChartColours()
 const isInch = computed(() => props.system === 'inch')
 const along = (mm: number) => Math.round(100 * (isInch.value ? mm / MM_PER_INCH / 12 : mm / 1000)) / 100
 const option = computed(() => {
   const { ink, ink2, hair, copper } = colours.value
-  const axis = { type: 'value' as const, axisLine: { show: true, lineStyle: { color: ink } }, axisLabel: { color: ink2, fontSize: 13 }, splitLine: { show: false }, nameTextStyle: { color: ink2 }, nameLocation: 'middle' as const }
+  const axis = {
+    type: 'value' as const,
+    axisLine: { show: true, lineStyle: { color: ink } },
+    axisLabel: { color: ink2, fontSize: 13 },
+    splitLine: { show: false },
+    nameTextStyle: { color: ink2 },
+    nameLocation: 'middle' as const,
+  }
   const base = chartBase(colours.value)
   const speed = props.flow.legs.flatMap(({ from, to, answer }) => {
     const spikes = props.flow.inserts.filter(({ at }) => at >= from && at < to)
     const width = (to - from) * 0.012
-    return [[along(from), answer.velocity], ...spikes.flatMap(({ at, velocity }) => [[along(at), answer.velocity], [along(at), velocity], [along(at + width), velocity], [along(at + width), answer.velocity]]), [along(to), answer.velocity]]
+    return [
+      [along(from), answer.velocity],
+      ...spikes.flatMap(({ at, velocity }) => [
+        [along(at), answer.velocity],
+        [along(at), velocity],
+        [along(at + width), velocity],
+        [along(at + width), answer.velocity],
+      ]),
+      [along(to), answer.velocity],
+    ]
   })
   const limit = Math.min(...props.flow.legs.map(({ answer }) => answer.limit))
-  const most = Math.max(limit, ...props.flow.legs.map(({ answer }) => answer.velocity), ...props.flow.inserts.map(({ velocity }) => velocity))
+  const most = Math.max(
+    limit,
+    ...props.flow.legs.map(({ answer }) => answer.velocity),
+    ...props.flow.inserts.map(({ velocity }) => velocity),
+  )
   return {
     ...base,
     legend: { ...base.legend, data: ['speed, m/s', 'pressure lost, mbar'] },
-    tooltip: { ...base.tooltip, axisPointer: { type: 'line' as const }, valueFormatter: (value: unknown) => String(Math.round(Number(value) * 100) / 100) },
+    tooltip: {
+      ...base.tooltip,
+      axisPointer: { type: 'line' as const },
+      valueFormatter: (value: unknown) => String(Math.round(Number(value) * 100) / 100),
+    },
     grid: { left: 48, right: 52, top: 12, bottom: 58 },
-    xAxis: { ...axis, name: `${isInch.value ? 'ft' : 'm'} along the line`, nameGap: 22, max: along(props.flow.legs.at(-1)?.to ?? 1), splitLine: { show: true, lineStyle: { color: hair } } },
-    yAxis: [{ ...axis, name: 'm/s', nameGap: 30, max: Math.ceil(most * 11) / 10, min: 0 }, { ...axis, name: 'mbar', nameGap: 36, min: 0 }],
+    xAxis: {
+      ...axis,
+      name: `${isInch.value ? 'ft' : 'm'} along the line`,
+      nameGap: 22,
+      max: along(props.flow.legs.at(-1)?.to ?? 1),
+      splitLine: { show: true, lineStyle: { color: hair } },
+    },
+    yAxis: [
+      { ...axis, name: 'm/s', nameGap: 30, max: Math.ceil(most * 11) / 10, min: 0 },
+      { ...axis, name: 'mbar', nameGap: 36, min: 0 },
+    ],
     series: [
-      { name: 'speed, m/s', type: 'line' as const, showSymbol: false, yAxisIndex: 0, lineStyle: { width: 2.5, color: copper }, itemStyle: { color: copper }, data: speed, markLine: { silent: true, symbol: 'none', lineStyle: { color: ink, type: 'dashed' as const, width: 1.5 }, label: { color: ink, formatter: `limit ${limit} m/s`, position: 'insideEndTop' as const }, data: [{ yAxis: limit }] } },
-      { name: 'pressure lost, mbar', type: 'line' as const, showSymbol: false, yAxisIndex: 1, lineStyle: { width: 2, color: ink, type: 'dotted' as const }, itemStyle: { color: ink }, data: props.flow.lost.map(({ at, bar }) => [along(at), bar * 1000]) },
+      {
+        name: 'speed, m/s',
+        type: 'line' as const,
+        showSymbol: false,
+        yAxisIndex: 0,
+        lineStyle: { width: 2.5, color: copper },
+        itemStyle: { color: copper },
+        data: speed,
+        markLine: {
+          silent: true,
+          symbol: 'none',
+          lineStyle: { color: ink, type: 'dashed' as const, width: 1.5 },
+          label: { color: ink, formatter: `limit ${limit} m/s`, position: 'insideEndTop' as const },
+          data: [{ yAxis: limit }],
+        },
+      },
+      {
+        name: 'pressure lost, mbar',
+        type: 'line' as const,
+        showSymbol: false,
+        yAxisIndex: 1,
+        lineStyle: { width: 2, color: ink, type: 'dotted' as const },
+        itemStyle: { color: ink },
+        data: props.flow.lost.map(({ at, bar }) => [along(at), bar * 1000]),
+      },
     ],
   }
 })

@@ -3,10 +3,15 @@ import type { JobRecord, Station } from '#core/record'
 import { recordWords } from '~/wording/entry'
 
 /** Frame of a job's screens: top strip, stage line, the drawing table below. */
-const props = defineProps<{ job: JobRecord | undefined, here: Station | null, detail?: string, missing: string | null }>()
+const props = defineProps<{
+  job: JobRecord | undefined
+  here: Station | null
+  detail?: string
+  missing: string | null
+}>()
 const store = useJobStore()
 /** Clashes of this job; one put off stays in the band below the stations. */
-const clashes = computed(() => store.clashes.filter(entry => entry.job === props.job?.id))
+const clashes = computed(() => store.clashes.filter((entry) => entry.job === props.job?.id))
 const putOff = ref<string | null>(null)
 const clash = computed(() => clashes.value.find(({ key }) => key !== putOff.value))
 const stations = computed(() => (props.job ? stationViews(props.job, props.here, props.detail) : []))
@@ -20,7 +25,11 @@ const stations = computed(() => (props.job ? stationViews(props.job, props.here,
     <main class="work">
       <ClashBench v-if="job && clash" :key="clash.key" :job="job" :entry="clash" @later="putOff = clash!.key" />
       <template v-else-if="job">
-        <p v-for="entry in clashes" :key="entry.key" class="held"><StatusShape status="held" :size="18" /> <b>Two hands on {{ recordWords(entry, job) }}.</b> It is held till one entry is picked. <button type="button" class="link-verb" data-test="open-clash" @click="putOff = null">See both</button></p>
+        <p v-for="entry in clashes" :key="entry.key" class="held">
+          <StatusShape status="held" :size="18" /> <b>Two hands on {{ recordWords(entry, job) }}.</b> It is held till
+          one entry is picked.
+          <button type="button" class="link-verb" data-test="open-clash" @click="putOff = null">See both</button>
+        </p>
         <slot />
       </template>
       <div v-else-if="missing" class="p-6 space-y-4">
@@ -33,8 +42,28 @@ const stations = computed(() => (props.job ? stationViews(props.job, props.here,
 </template>
 
 <style scoped>
-.frame { min-height: 100dvh; display: flex; flex-direction: column; }
-.stage-empty { height: 56px; border-bottom: 1px solid var(--rule); }
-.held { display: flex; flex-wrap: wrap; gap: 8px; align-items: center; padding: 6px 18px; min-height: 44px; border-bottom: 3px solid var(--ochre); }
-.work { flex: 1; display: flex; flex-direction: column; min-height: 0; }
+.frame {
+  min-height: 100dvh;
+  display: flex;
+  flex-direction: column;
+}
+.stage-empty {
+  height: 56px;
+  border-bottom: 1px solid var(--rule);
+}
+.held {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+  padding: 6px 18px;
+  min-height: 44px;
+  border-bottom: 3px solid var(--ochre);
+}
+.work {
+  flex: 1;
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+}
 </style>

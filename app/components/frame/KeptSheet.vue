@@ -10,15 +10,31 @@ const jobOf = (id: string) => store.jobOf(id)
 const sentence = computed(() => {
   if (!store.isKept) return 'This browser keeps nothing. Leave this page open until all is sent.'
   if (store.away) return `No server, ${lastCopy.value}. What is done here is kept on this tablet and goes out in order.`
-  return store.entries.length > 0 ? 'On its way to the server, oldest first.' : `Everything is with the server, ${lastCopy.value}.`
+  return store.entries.length > 0
+    ? 'On its way to the server, oldest first.'
+    : `Everything is with the server, ${lastCopy.value}.`
 })
 </script>
 
 <template>
-  <USlideover v-model:open="open" :transition="false" :side="narrow ? 'bottom' : 'right'" title="Kept on this tablet" :description="sentence">
+  <USlideover
+    v-model:open="open"
+    :transition="false"
+    :side="narrow ? 'bottom' : 'right'"
+    title="Kept on this tablet"
+    :description="sentence">
     <template #body>
       <div class="space-y-5">
-        <label class="block"><span class="t14 note">Whose tablet: others see it beside an entry</span><input v-model.trim="store.hand" class="plain-input t20" maxlength="40" autocomplete="off" placeholder="Wyn, tablet" data-test="hand"></label>
+        <label class="block"
+          ><span class="t14 note">Whose tablet: others see it beside an entry</span
+          ><input
+            v-model.trim="store.hand"
+            class="plain-input t20"
+            maxlength="40"
+            autocomplete="off"
+            placeholder="Wyn, tablet"
+            data-test="hand"
+        /></label>
         <p v-if="store.entries.length === 0" class="note" data-test="nothing-waits">Nothing waits.</p>
         <ul v-else>
           <li v-for="entry in store.entries" :key="entry.key" class="row" :data-entry-state="entry.state">
@@ -26,11 +42,18 @@ const sentence = computed(() => {
             <b>{{ recordWords(entry, jobOf(entry.job)) }}</b>
             <span>{{ entryWords(entry, jobOf(entry.job)) }}</span>
             <span v-if="entry.state === 'waiting'" class="note">kept</span>
-            <span v-else-if="entry.state === 'clash'" class="ochre w7 flex gap-1 items-center"><StatusShape status="held" :size="14" /> two entries</span>
-            <span v-else class="brick w7 flex gap-1 items-center"><StatusShape status="refused" :size="14" /> came back</span>
+            <span v-else-if="entry.state === 'clash'" class="ochre w7 flex gap-1 items-center"
+              ><StatusShape status="held" :size="14" /> two entries</span
+            >
+            <span v-else class="brick w7 flex gap-1 items-center"
+              ><StatusShape status="refused" :size="14" /> came back</span
+            >
             <div v-if="entry.state === 'refused'" class="reason">
               <p>{{ entry.issue?.message }}</p>
-              <div class="flex gap-3 mt-2"><UButton data-test="retry" @click="store.retry(entry.key)">Send it again</UButton><UButton variant="outline" data-test="let-go" @click="store.letGo(entry.key)">Let it go</UButton></div>
+              <div class="flex gap-3 mt-2">
+                <UButton data-test="retry" @click="store.retry(entry.key)">Send it again</UButton
+                ><UButton variant="outline" data-test="let-go" @click="store.letGo(entry.key)">Let it go</UButton>
+              </div>
             </div>
           </li>
         </ul>
@@ -39,13 +62,25 @@ const sentence = computed(() => {
           <RecentFates />
         </template>
         <p class="note t14">Nothing waits on a signal: marks, sums, timers and signing all run here.</p>
-        <p v-if="state === 'clash'" class="note t14">Two entries for one field stand side by side on their job; pick one there.</p>
+        <p v-if="state === 'clash'" class="note t14">
+          Two entries for one field stand side by side on their job; pick one there.
+        </p>
       </div>
     </template>
   </USlideover>
 </template>
 
 <style scoped>
-.row { display: grid; grid-template-columns: 48px auto 1fr auto; gap: 4px 10px; align-items: baseline; padding: 9px 0; border-bottom: 1px solid var(--hair); font-size: 15px; }
-.reason { grid-column: 1 / -1; }
+.row {
+  display: grid;
+  grid-template-columns: 48px auto 1fr auto;
+  gap: 4px 10px;
+  align-items: baseline;
+  padding: 9px 0;
+  border-bottom: 1px solid var(--hair);
+  font-size: 15px;
+}
+.reason {
+  grid-column: 1 / -1;
+}
 </style>

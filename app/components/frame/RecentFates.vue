@@ -9,11 +9,20 @@ const WORDS = { taken: 'taken', clash: 'two entries', refused: 'came back' } as 
 <template>
   <ul>
     <li v-for="({ entry, fate }, i) in store.recent" :key="i" class="row">
-      <span class="note">{{ clockTime(entry.at) }}</span><b>{{ recordWords(entry, store.jobOf(entry.job)) }}</b><span>{{ entryWords(entry, store.jobOf(entry.job)) }}</span><span :class="fate === 'taken' ? 'note' : fate === 'clash' ? 'ochre w7' : 'brick w7'">{{ WORDS[fate] }}</span>
+      <span class="note">{{ clockTime(entry.at) }}</span><b>{{ recordWords(entry, store.jobOf(entry.job)) }}</b
+      ><span>{{ entryWords(entry, store.jobOf(entry.job)) }}</span
+      ><span :class="fate === 'taken' ? 'note' : fate === 'clash' ? 'ochre w7' : 'brick w7'">{{ WORDS[fate] }}</span>
     </li>
   </ul>
 </template>
 
 <style scoped>
-.row { display: grid; grid-template-columns: 48px minmax(44px, auto) 1fr auto; gap: 10px; padding: 6px 0; border-bottom: 1px solid var(--hair); font-size: 15px; }
+.row {
+  display: grid;
+  grid-template-columns: 48px minmax(44px, auto) 1fr auto;
+  gap: 10px;
+  padding: 6px 0;
+  border-bottom: 1px solid var(--hair);
+  font-size: 15px;
+}
 </style>

@@ -4,20 +4,40 @@ import type { StationView } from '~/composables/useStations'
 /** The way through the work; replaces tabs. Any station opens by its cell or its digit. */
 const props = defineProps<{ stations: readonly StationView[] }>()
 const router = useRouter()
-useKeys(Object.fromEntries(props.stations.map(station => [String(station.key), () => { void router.push(station.to) }])))
+useKeys(
+  Object.fromEntries(
+    props.stations.map((station) => [
+      String(station.key),
+      () => {
+        void router.push(station.to)
+      },
+    ]),
+  ),
+)
 </script>
 
 <template>
   <nav class="stage" aria-label="Stations">
     <StagePipe :stations="stations">
       <template #default="{ station }">
-        <span class="here"><span class="only-wide">{{ station.name }}</span><span class="only-narrow">{{ station.key }}</span></span>
+        <span class="here"
+          ><span class="only-wide">{{ station.name }}</span
+          ><span class="only-narrow">{{ station.key }}</span></span
+        >
       </template>
     </StagePipe>
     <ol>
       <li v-for="station in stations" :key="station.id">
-        <NuxtLink :to="station.to" :aria-current="station.state === 'here' ? 'step' : undefined" :data-station="station.id">
-          <span class="label"><span v-if="station.state !== 'here'" class="note">{{ station.key }}</span><b v-if="station.state !== 'here'">{{ station.name }}</b><span v-else class="visually-hidden">{{ station.name }}</span><span :class="station.state === 'here' ? 'w6' : 'note'">{{ station.count }}</span></span>
+        <NuxtLink
+          :to="station.to"
+          :aria-current="station.state === 'here' ? 'step' : undefined"
+          :data-station="station.id">
+          <span class="label"
+            ><span v-if="station.state !== 'here'" class="note">{{ station.key }}</span
+            ><b v-if="station.state !== 'here'">{{ station.name }}</b
+            ><span v-else class="visually-hidden">{{ station.name }}</span
+            ><span :class="station.state === 'here' ? 'w6' : 'note'">{{ station.count }}</span></span
+          >
           <span class="only-narrow">{{ station.name }}</span>
         </NuxtLink>
       </li>
@@ -26,19 +46,63 @@ useKeys(Object.fromEntries(props.stations.map(station => [String(station.key), (
 </template>
 
 <style scoped>
-.stage { position: relative; height: 56px; border-bottom: 1px solid var(--rule); overflow: hidden; }
-.stage :deep(.pipe) { position: absolute; top: 6px; }
-.here { font-size: 20px; font-weight: 700; color: var(--copper); letter-spacing: -.01em; white-space: nowrap; }
-ol { position: absolute; inset: 0; display: flex; }
-li { flex: 1; min-width: 0; }
-a { height: 100%; display: flex; align-items: flex-end; justify-content: center; padding-bottom: 4px; font-size: 13px; white-space: nowrap; }
-a:hover { text-decoration: underline; }
-.label { display: flex; gap: 5px; }
-a:focus-visible { outline-offset: -3px; }
+.stage {
+  position: relative;
+  height: 56px;
+  border-bottom: 1px solid var(--rule);
+  overflow: hidden;
+}
+.stage :deep(.pipe) {
+  position: absolute;
+  top: 6px;
+}
+.here {
+  font-size: 20px;
+  font-weight: 700;
+  color: var(--copper);
+  letter-spacing: -0.01em;
+  white-space: nowrap;
+}
+ol {
+  position: absolute;
+  inset: 0;
+  display: flex;
+}
+li {
+  flex: 1;
+  min-width: 0;
+}
+a {
+  height: 100%;
+  display: flex;
+  align-items: flex-end;
+  justify-content: center;
+  padding-bottom: 4px;
+  font-size: 13px;
+  white-space: nowrap;
+}
+a:hover {
+  text-decoration: underline;
+}
+.label {
+  display: flex;
+  gap: 5px;
+}
+a:focus-visible {
+  outline-offset: -3px;
+}
 @media (max-width: 899px) {
-  .stage { height: 52px; }
-  .stage :deep(.pipe) { top: 2px; }
-  a { padding-bottom: 3px; }
-  .label { display: none; }
+  .stage {
+    height: 52px;
+  }
+  .stage :deep(.pipe) {
+    top: 2px;
+  }
+  a {
+    padding-bottom: 3px;
+  }
+  .label {
+    display: none;
+  }
 }
 </style>

@@ -3,7 +3,12 @@ import { ASSUMED_PX_PER_MM, CARD } from '#core/gauges'
 import type { Result } from '#core/base'
 
 /** Sets the size of the screen: an outline that is made as wide as a bank card laid on it. */
-const props = defineProps<{ from: number | null, wasSet: boolean, room: number, set: (cardWidthPx: number) => Result<unknown> }>()
+const props = defineProps<{
+  from: number | null
+  wasSet: boolean
+  room: number
+  set: (cardWidthPx: number) => Result<unknown>
+}>()
 const width = ref(Math.round((props.from ?? ASSUMED_PX_PER_MM) * CARD.width))
 const problem = ref<string | null>(null)
 /** Beside it stand the words, where there is room. */
@@ -16,8 +21,14 @@ function take() {
   const result = props.set(width.value)
   problem.value = result.ok ? null : result.error.message
 }
-useKeys({ 'ArrowLeft': () => step(-1), 'ArrowRight': () => step(1), 'ArrowDown': () => step(-10), 'ArrowUp': () => step(10), 'Enter': take })
-const height = computed(() => width.value * CARD.height / CARD.width)
+useKeys({
+  ArrowLeft: () => step(-1),
+  ArrowRight: () => step(1),
+  ArrowDown: () => step(-10),
+  ArrowUp: () => step(10),
+  Enter: take,
+})
+const height = computed(() => (width.value * CARD.height) / CARD.width)
 </script>
 
 <template>
@@ -32,21 +43,51 @@ const height = computed(() => width.value * CARD.height / CARD.width)
     </div>
     <div class="side">
       <h2 class="t26">Set the screen size first</h2>
-      <p class="t17">Lay a bank card on the screen, its left edge on the left line. Make the outline as wide as the card.<template v-if="wasSet"> The page is zoomed since it was set.</template></p>
+      <p class="t17">
+        Lay a bank card on the screen, its left edge on the left line. Make the outline as wide as the card.<template
+          v-if="wasSet">
+          The page is zoomed since it was set.</template
+        >
+      </p>
       <StepKeys what="card outline" @step="step" />
       <p v-if="problem" class="brick w6" role="alert">{{ problem }}</p>
       <UButton size="xl" data-test="card-fits" @click="take">The card fits <kbd>Enter</kbd></UButton>
-      <p class="note t14">Once for this screen, kept on this device. Card: ISO/IEC 7810, size ID-1, 85.60 × 53.98 mm.</p>
+      <p class="note t14">
+        Once for this screen, kept on this device. Card: ISO/IEC 7810, size ID-1, 85.60 × 53.98 mm.
+      </p>
     </div>
   </section>
 </template>
 
 <style scoped>
-.scale { display: grid; grid-template-columns: minmax(0, 1fr) 430px; flex: 1; }
-.table { display: grid; place-items: center; padding: 16px 10px; min-width: 0; }
-.side { border-left: 1px solid var(--rule); padding: 16px 22px 18px 24px; display: flex; flex-direction: column; gap: 14px; align-items: flex-start; }
+.scale {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 430px;
+  flex: 1;
+}
+.table {
+  display: grid;
+  place-items: center;
+  padding: 16px 10px;
+  min-width: 0;
+}
+.side {
+  border-left: 1px solid var(--rule);
+  padding: 16px 22px 18px 24px;
+  display: flex;
+  flex-direction: column;
+  gap: 14px;
+  align-items: flex-start;
+}
 @media (max-width: 899px) {
-  .scale { display: flex; flex-direction: column; }
-  .side { border-left: 0; border-top: 1px solid var(--rule); padding: 10px 12px; }
+  .scale {
+    display: flex;
+    flex-direction: column;
+  }
+  .side {
+    border-left: 0;
+    border-top: 1px solid var(--rule);
+    padding: 10px 12px;
+  }
 }
 </style>

@@ -29,12 +29,39 @@ async function start() {
 </script>
 
 <template>
-  <UModal v-model:open="open" :transition="false" title="New job" description="Its country decides sizes, threads and units.">
+  <UModal
+    v-model:open="open"
+    :transition="false"
+    title="New job"
+    description="Its country decides sizes, threads and units.">
     <template #body>
       <form class="space-y-4" @submit.prevent="start">
-        <label class="block"><span class="t14 note">Name</span><input v-model="name" class="plain-input t20" maxlength="80" :aria-invalid="problem !== null" aria-describedby="new-job-problem" autofocus @input="problem = null"></label>
-        <label class="block"><span class="t14 note">What is done there</span><input v-model="place" class="plain-input t17" maxlength="120"></label>
-        <div role="group" aria-label="Sizes" class="flex gap-5"><button v-for="(words, id) in REGION_WORDS" :key="id" type="button" class="choice" :aria-pressed="region === id" @click="region = id">{{ words }}</button></div>
+        <label class="block"
+          ><span class="t14 note">Name</span
+          ><input
+            v-model="name"
+            class="plain-input t20"
+            maxlength="80"
+            :aria-invalid="problem !== null"
+            aria-describedby="new-job-problem"
+            autofocus
+            @input="problem = null"
+        /></label>
+        <label class="block"
+          ><span class="t14 note">What is done there</span
+          ><input v-model="place" class="plain-input t17" maxlength="120"
+        /></label>
+        <div role="group" aria-label="Sizes" class="flex gap-5">
+          <button
+            v-for="(words, id) in REGION_WORDS"
+            :key="id"
+            type="button"
+            class="choice"
+            :aria-pressed="region === id"
+            @click="region = id">
+            {{ words }}
+          </button>
+        </div>
         <p id="new-job-problem" class="brick min-h-5" role="alert">{{ problem }}</p>
         <UButton type="submit">Start the job</UButton>
       </form>

@@ -9,7 +9,10 @@ import { materialOf } from '~/drawing/materials'
  * A way cut through: both ends facing each other with the fittings between, along and across at one scale.
  * Compact draws the same without dimensions, for a row.
  */
-const props = withDefaults(defineProps<{ way: Way, a: End, b: End, system: UnitSystem, width: number, height?: number, compact?: boolean }>(), { height: 246, compact: false })
+const props = withDefaults(
+  defineProps<{ way: Way; a: End; b: End; system: UnitSystem; width: number; height?: number; compact?: boolean }>(),
+  { height: 246, compact: false },
+)
 
 const layout = computed(() => layOutWay(props.way, props.a, props.b, props.compact ? 4 : undefined))
 const room = computed(() => (props.compact ? props.height - 2 : props.height - 88))
@@ -20,43 +23,123 @@ const k = computed(() => {
 const shift = computed(() => (props.compact ? 0 : Math.max(8, (props.width - layout.value.length * k.value) / 2)))
 const cy = computed(() => (props.compact ? props.height / 2 : 70 + room.value / 2))
 const top = computed(() => cy.value - layout.value.radius * 1.15 * k.value)
-const dims = computed(() => layout.value.depths.map(depth => ({ ...depth, isEnd: depth.joint.on !== 'between', x1: depth.from * k.value, x2: depth.to * k.value })))
-const text = computed(() => props.way.joints.map(({ method, on, insertion }) => `${method} ${on === 'between' ? 'between' : `at ${on}`}, ${insertion.value === null ? 'depth to be measured' : `${formatDecimal(insertion.value, 1)} mm deep`}`).join('; '))
+const dims = computed(() =>
+  layout.value.depths.map((depth) => ({
+    ...depth,
+    isEnd: depth.joint.on !== 'between',
+    x1: depth.from * k.value,
+    x2: depth.to * k.value,
+  })),
+)
+const text = computed(() =>
+  props.way.joints
+    .map(
+      ({ method, on, insertion }) =>
+        `${method} ${on === 'between' ? 'between' : `at ${on}`}, ${insertion.value === null ? 'depth to be measured' : `${formatDecimal(insertion.value, 1)} mm deep`}`,
+    )
+    .join('; '),
+)
 
 /** Wall to scale, never thinner than a line that can be seen; px. */
 const wallPx = ({ wall }: Pipe): number => Math.max(props.compact ? 1 : 2, (wall ?? 1) * k.value)
 
 /** A wavy break across a tube that is drawn shorter than it is. */
-const breakPath = (x: number, r: number) => `M${x} ${cy.value - r - 5}q-5 ${r * 0.5} 0 ${r + 5}t0 ${r + 5}M${x + 7} ${cy.value - r - 5}q-5 ${r * 0.5} 0 ${r + 5}t0 ${r + 5}`
+const breakPath = (x: number, r: number) =>
+  `M${x} ${cy.value - r - 5}q-5 ${r * 0.5} 0 ${r + 5}t0 ${r + 5}M${x + 7} ${cy.value - r - 5}q-5 ${r * 0.5} 0 ${r + 5}t0 ${r + 5}`
 </script>
 
 <template>
-  <svg :width="width" :height="height" :viewBox="`0 0 ${width} ${height}`" :role="compact ? undefined : 'img'" :aria-label="compact ? undefined : 'The way, cut through'" :aria-hidden="compact ? true : undefined">
+  <svg
+    :width="width"
+    :height="height"
+    :viewBox="`0 0 ${width} ${height}`"
+    :role="compact ? undefined : 'img'"
+    :aria-label="compact ? undefined : 'The way, cut through'"
+    :aria-hidden="compact ? true : undefined">
     <desc v-if="!compact">{{ text }}</desc>
-    <text v-if="!compact" :x="width - 10" y="16" class="end t13 note">1 mm drawn {{ k }}; bodies typical{{ layout.hasTail ? ', tail broken' : '' }}</text>
+    <text v-if="!compact" :x="width - 10" y="16" class="end t13 note">
+      1 mm drawn {{ k }}; bodies typical{{ layout.hasTail ? ', tail broken' : '' }}
+    </text>
     <g :transform="`translate(${shift} 0)`">
       <g v-for="(body, i) in layout.bodies" :key="`body${i}`">
         <FittingMouth v-for="(mouth, m) in body.mouths" :key="m" :mouth="mouth" :k="k" :cy="cy" />
         <template v-for="y in [cy - body.radius * k, cy + body.bore * k]" :key="y">
-          <rect :x="body.web.from * k" :y="y" :width="(body.web.to - body.web.from) * k" :height="(body.radius - body.bore) * k" fill="var(--paper)" />
-          <rect :x="body.web.from * k" :y="y" :width="(body.web.to - body.web.from) * k" :height="(body.radius - body.bore) * k" fill="url(#hatch-brass)" stroke="var(--ink)" :stroke-width="compact ? 1 : 1.5" />
+          <rect
+            :x="body.web.from * k"
+            :y="y"
+            :width="(body.web.to - body.web.from) * k"
+            :height="(body.radius - body.bore) * k"
+            fill="var(--paper)" />
+          <rect
+            :x="body.web.from * k"
+            :y="y"
+            :width="(body.web.to - body.web.from) * k"
+            :height="(body.radius - body.bore) * k"
+            fill="url(#hatch-brass)"
+            stroke="var(--ink)"
+            :stroke-width="compact ? 1 : 1.5" />
         </template>
       </g>
       <g v-for="(tube, i) in layout.tubes" :key="`tube${i}`">
-        <WallBand v-for="y in [cy - tube.pipe.od / 2 * k, cy + tube.pipe.od / 2 * k - wallPx(tube.pipe)]" :key="y" :family="tube.pipe.family" :x="tube.from * k" :y="y" :width="(tube.to - tube.from) * k" :height="wallPx(tube.pipe)" />
-        <path v-if="tube.on !== 'b'" :d="`M${tube.to * k} ${cy - tube.pipe.od / 2 * k}V${cy + tube.pipe.od / 2 * k}`" class="l-thin" />
-        <path v-if="tube.on !== 'a'" :d="`M${tube.from * k} ${cy - tube.pipe.od / 2 * k}V${cy + tube.pipe.od / 2 * k}`" class="l-thin" />
-        <path v-if="tube.broken" :d="breakPath((tube.from + tube.to) / 2 * k, tube.pipe.od / 2 * k)" class="l-thin" stroke="var(--ink)" />
-        <rect v-if="compact && materialOf(tube.pipe.family).hatch" :x="tube.from * k" :y="cy - tube.pipe.od / 2 * k" :width="(tube.to - tube.from) * k" :height="tube.pipe.od * k" :fill="`url(#${materialOf(tube.pipe.family).hatch})`" opacity=".55" />
+        <WallBand
+          v-for="y in [cy - (tube.pipe.od / 2) * k, cy + (tube.pipe.od / 2) * k - wallPx(tube.pipe)]"
+          :key="y"
+          :family="tube.pipe.family"
+          :x="tube.from * k"
+          :y="y"
+          :width="(tube.to - tube.from) * k"
+          :height="wallPx(tube.pipe)" />
+        <path
+          v-if="tube.on !== 'b'"
+          :d="`M${tube.to * k} ${cy - (tube.pipe.od / 2) * k}V${cy + (tube.pipe.od / 2) * k}`"
+          class="l-thin" />
+        <path
+          v-if="tube.on !== 'a'"
+          :d="`M${tube.from * k} ${cy - (tube.pipe.od / 2) * k}V${cy + (tube.pipe.od / 2) * k}`"
+          class="l-thin" />
+        <path
+          v-if="tube.broken"
+          :d="breakPath(((tube.from + tube.to) / 2) * k, (tube.pipe.od / 2) * k)"
+          class="l-thin"
+          stroke="var(--ink)" />
+        <rect
+          v-if="compact && materialOf(tube.pipe.family).hatch"
+          :x="tube.from * k"
+          :y="cy - (tube.pipe.od / 2) * k"
+          :width="(tube.to - tube.from) * k"
+          :height="tube.pipe.od * k"
+          :fill="`url(#${materialOf(tube.pipe.family).hatch})`"
+          opacity=".55" />
       </g>
-      <path v-for="(thread, i) in layout.threads" :key="`thread${i}`" :d="crestsPath(thread.from * k, thread.to * k, cy - thread.radius * k, 3) + crestsPath(thread.from * k, thread.to * k, cy + thread.radius * k, -3)" class="l-thin" />
+      <path
+        v-for="(thread, i) in layout.threads"
+        :key="`thread${i}`"
+        :d="
+          crestsPath(thread.from * k, thread.to * k, cy - thread.radius * k, 3) +
+          crestsPath(thread.from * k, thread.to * k, cy + thread.radius * k, -3)
+        "
+        class="l-thin" />
       <template v-if="!compact">
         <path :d="`M0 ${cy}H${layout.length * k}`" class="l-centre" />
         <g v-for="dim in dims" :key="dim.at">
-          <path :d="`M${dim.x1} ${top - 2}V${dim.isEnd ? 50 : 60}M${dim.x2} ${top - 2}V${dim.isEnd ? 50 : 60}`" :class="dim.isEnd ? 'l-sel' : 'l-dim2'" :stroke-width="1" />
-          <DimensionLine :x1="dim.x1" :x2="dim.x2" :y="dim.isEnd ? 56 : 66" :tone="dim.isEnd ? 'copper' : 'ink2'" :overshoot="5" />
-          <foreignObject :x="(dim.x1 + dim.x2) / 2 - 60" :y="dim.isEnd ? 2 : 36" width="120" :height="dim.isEnd ? 50 : 26">
-            <div class="figure" :class="dim.isEnd ? 'copper t40 w7' : 't17 w7'"><TapeFigure :mm="dim.joint.insertion.value" :system="system" :with-mm="dim.isEnd" /></div>
+          <path
+            :d="`M${dim.x1} ${top - 2}V${dim.isEnd ? 50 : 60}M${dim.x2} ${top - 2}V${dim.isEnd ? 50 : 60}`"
+            :class="dim.isEnd ? 'l-sel' : 'l-dim2'"
+            :stroke-width="1" />
+          <DimensionLine
+            :x1="dim.x1"
+            :x2="dim.x2"
+            :y="dim.isEnd ? 56 : 66"
+            :tone="dim.isEnd ? 'copper' : 'ink2'"
+            :overshoot="5" />
+          <foreignObject
+            :x="(dim.x1 + dim.x2) / 2 - 60"
+            :y="dim.isEnd ? 2 : 36"
+            width="120"
+            :height="dim.isEnd ? 50 : 26">
+            <div class="figure" :class="dim.isEnd ? 'copper t40 w7' : 't17 w7'">
+              <TapeFigure :mm="dim.joint.insertion.value" :system="system" :with-mm="dim.isEnd" />
+            </div>
           </foreignObject>
         </g>
       </template>
@@ -65,5 +148,11 @@ const breakPath = (x: number, r: number) => `M${x} ${cy.value - r - 5}q-5 ${r * 
 </template>
 
 <style scoped>
-.figure { display: flex; justify-content: center; align-items: flex-end; height: 100%; line-height: 1; }
+.figure {
+  display: flex;
+  justify-content: center;
+  align-items: flex-end;
+  height: 100%;
+  line-height: 1;
+}
 </style>

@@ -4,25 +4,81 @@ import { STATUS_WORDS } from '~/wording/en'
 import { endLabel } from '~/wording/way'
 
 /** The job's joints in one line; the one on the table is underlined. */
-const props = defineProps<{ job: JobRecord, current: string | undefined, canAdd?: boolean, bent?: readonly BentPiece[], bend?: string }>()
-const standing = (one: BentPiece) => { const left = one.card.steps.filter((_, step) => pulledAt(one, step) === undefined).length; return left === 0 ? 'made' : left < one.card.steps.length ? 'dry-fitted' : 'planned' }
+const props = defineProps<{
+  job: JobRecord
+  current: string | undefined
+  canAdd?: boolean
+  bent?: readonly BentPiece[]
+  bend?: string
+}>()
+const standing = (one: BentPiece) => {
+  const left = one.card.steps.filter((_, step) => pulledAt(one, step) === undefined).length
+  return left === 0 ? 'made' : left < one.card.steps.length ? 'dry-fitted' : 'planned'
+}
 /** The one on the table is brought into sight along the row. */
 const row = useTemplateRef<HTMLElement>('row')
-watch([() => props.current, () => props.bend], () => row.value?.querySelector('[aria-current="true"]')?.scrollIntoView({ block: 'nearest', inline: 'nearest' }), { flush: 'post' })
-onMounted(() => row.value?.querySelector('[aria-current="true"]')?.scrollIntoView({ block: 'nearest', inline: 'nearest' }))
+watch(
+  [() => props.current, () => props.bend],
+  () => row.value?.querySelector('[aria-current="true"]')?.scrollIntoView({ block: 'nearest', inline: 'nearest' }),
+  { flush: 'post' },
+)
+onMounted(() =>
+  row.value?.querySelector('[aria-current="true"]')?.scrollIntoView({ block: 'nearest', inline: 'nearest' }),
+)
 const emit = defineEmits<{ add: [] }>()
 </script>
 
 <template>
   <nav ref="row" class="tabs" aria-label="Joints of this job">
-    <NuxtLink v-for="joint in job.joints" :key="joint.id" :to="{ query: { joint: joint.id } }" class="choice" :aria-current="joint.id === current ? 'true' : undefined" :data-joint="joint.number" :title="`${endLabel(joint.a)} to ${endLabel(joint.b)}`"><StatusShape :status="statusOf(joint)" :size="14" :label="STATUS_WORDS[statusOf(joint)]" class="inline" /> J{{ joint.number }} <span v-if="joint.id === current" class="only-wide font-normal">{{ joint.place }}</span></NuxtLink>
-    <NuxtLink v-for="one in bent ?? []" :key="one.key" :to="{ query: { bend: one.key } }" class="choice" :aria-current="one.key === bend ? 'true' : undefined" :data-bend="one.key"><StatusShape :status="standing(one)" :size="14" :label="STATUS_WORDS[standing(one)]" class="inline" /> bends L{{ one.line.number }} {{ one.piece.id }}</NuxtLink>
-    <button v-if="canAdd" type="button" class="choice" data-test="new-joint" @click="emit('add')">+ another joint <kbd>N</kbd></button>
-    <NuxtLink v-if="canAdd" :to="`/jobs/${job.slug}/look`" class="choice ml-auto" data-test="look">look at one that is there</NuxtLink>
+    <NuxtLink
+      v-for="joint in job.joints"
+      :key="joint.id"
+      :to="{ query: { joint: joint.id } }"
+      class="choice"
+      :aria-current="joint.id === current ? 'true' : undefined"
+      :data-joint="joint.number"
+      :title="`${endLabel(joint.a)} to ${endLabel(joint.b)}`"
+      ><StatusShape :status="statusOf(joint)" :size="14" :label="STATUS_WORDS[statusOf(joint)]" class="inline" /> J{{
+        joint.number
+      }}
+      <span v-if="joint.id === current" class="only-wide font-normal">{{ joint.place }}</span></NuxtLink
+    >
+    <NuxtLink
+      v-for="one in bent ?? []"
+      :key="one.key"
+      :to="{ query: { bend: one.key } }"
+      class="choice"
+      :aria-current="one.key === bend ? 'true' : undefined"
+      :data-bend="one.key"
+      ><StatusShape :status="standing(one)" :size="14" :label="STATUS_WORDS[standing(one)]" class="inline" /> bends L{{
+        one.line.number
+      }}
+      {{ one.piece.id }}</NuxtLink
+    >
+    <button v-if="canAdd" type="button" class="choice" data-test="new-joint" @click="emit('add')">
+      + another joint <kbd>N</kbd>
+    </button>
+    <NuxtLink v-if="canAdd" :to="`/jobs/${job.slug}/look`" class="choice ml-auto" data-test="look"
+      >look at one that is there</NuxtLink
+    >
   </nav>
 </template>
 
 <style scoped>
-.tabs { display: flex; gap: 20px; padding: 4px 18px; border-bottom: 1px solid var(--hair); overflow-x: auto; white-space: nowrap; align-items: center; min-height: 36px; }
-@media (max-width: 899px) { .tabs { padding: 0 12px; gap: 16px; } }
+.tabs {
+  display: flex;
+  gap: 20px;
+  padding: 4px 18px;
+  border-bottom: 1px solid var(--hair);
+  overflow-x: auto;
+  white-space: nowrap;
+  align-items: center;
+  min-height: 36px;
+}
+@media (max-width: 899px) {
+  .tabs {
+    padding: 0 12px;
+    gap: 16px;
+  }
+}
 </style>

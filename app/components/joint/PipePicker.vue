@@ -5,19 +5,23 @@ import type { JobRecord } from '#core/record'
 import { formatReading, unitOf } from '~/reading/format'
 
 /** One pipe out of the job's finds or the catalogue; nominal, outside, wall and bore always together. */
-const props = defineProps<{ job: JobRecord, on: 'a' | 'b', pipesOnly?: boolean }>()
+const props = defineProps<{ job: JobRecord; on: 'a' | 'b'; pipesOnly?: boolean }>()
 const open = defineModel<boolean>('open', { required: true })
 const emit = defineEmits<{ pick: [end: End, find: string | null] }>()
 const narrow = useNarrow()
 
 const system = computed(() => unitSystemOf(props.job.region))
 /** Steel is met by the thread cut on it. */
-const canJoin = (pipe: Pipe) => pipe.family === 'steel' || Object.values(JOINT_METHODS).some(({ id }) => findSocket(id, pipe))
-const series = computed(() => SERIES.filter(({ id }) => PIPES.some(pipe => pipe.series === id && canJoin(pipe)))
-  .map(one => ({ ...one, here: one.regions.includes(props.job.region) })).sort((x, y) => Number(y.here) - Number(x.here)))
+const canJoin = (pipe: Pipe) =>
+  pipe.family === 'steel' || Object.values(JOINT_METHODS).some(({ id }) => findSocket(id, pipe))
+const series = computed(() =>
+  SERIES.filter(({ id }) => PIPES.some((pipe) => pipe.series === id && canJoin(pipe)))
+    .map((one) => ({ ...one, here: one.regions.includes(props.job.region) }))
+    .sort((x, y) => Number(y.here) - Number(x.here)),
+)
 const chosen = ref<string>()
 const shown = computed(() => chosen.value ?? series.value[0]?.id)
-const pipes = computed(() => PIPES.filter(pipe => pipe.series === shown.value && canJoin(pipe)))
+const pipes = computed(() => PIPES.filter((pipe) => pipe.series === shown.value && canJoin(pipe)))
 const finds = computed(() => props.job.finds.filter(({ pipe }) => pipe !== null))
 const figure = (mm: number | null) => (mm === null ? '?' : formatReading(mm, system.value))
 
@@ -29,34 +33,102 @@ const pick = (pipe: string, find: string | null = null) => take({ pipe }, find)
 </script>
 
 <template>
-  <USlideover v-model:open="open" :transition="false" :side="narrow ? 'bottom' : 'right'" :title="on === 'a' ? 'The first end' : 'The other end'" :description="`Lengths in ${unitOf(system)}. A socket goes by the outside diameter.`" :ui="{ content: narrow ? '' : 'max-w-[560px]' }">
+  <USlideover
+    v-model:open="open"
+    :transition="false"
+    :side="narrow ? 'bottom' : 'right'"
+    :title="on === 'a' ? 'The first end' : 'The other end'"
+    :description="`Lengths in ${unitOf(system)}. A socket goes by the outside diameter.`"
+    :ui="{ content: narrow ? '' : 'max-w-[560px]' }">
     <template #body>
       <div v-if="finds.length" class="mb-4">
         <h3 class="zone-heading mb-1">Found on this job</h3>
-        <button v-for="find in finds" :key="find.id" type="button" class="row" @click="pick(find.pipe!, find.id)"><b>{{ PIPES.find(({ id }) => id === find.pipe)?.label }}</b> <span class="note">{{ find.place }}</span></button>
+        <button v-for="find in finds" :key="find.id" type="button" class="row" @click="pick(find.pipe!, find.id)">
+          <b>{{ PIPES.find(({ id }) => id === find.pipe)?.label }}</b> <span class="note">{{ find.place }}</span>
+        </button>
       </div>
       <div class="answers mb-3" role="group" aria-label="Kind of pipe">
-        <button v-for="one in series" :key="one.id" type="button" class="answer" :aria-pressed="shown === one.id" :data-series="one.id" @click="chosen = one.id">{{ one.words }}<span v-if="!one.here" class="note t13"> abroad</span></button>
+        <button
+          v-for="one in series"
+          :key="one.id"
+          type="button"
+          class="answer"
+          :aria-pressed="shown === one.id"
+          :data-series="one.id"
+          @click="chosen = one.id">
+          {{ one.words }}<span v-if="!one.here" class="note t13"> abroad</span>
+        </button>
       </div>
       <table class="w-full">
-        <thead><tr><th>size</th><th>outside</th><th>wall</th><th>bore</th><th><span class="visually-hidden">take</span></th></tr></thead>
+        <thead>
+          <tr>
+            <th>size</th>
+            <th>outside</th>
+            <th>wall</th>
+            <th>bore</th>
+            <th><span class="visually-hidden">take</span></th>
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="pipe in pipes" :key="pipe.id" @click="pick(pipe.id)">
-            <td><b class="t17">{{ pipe.nominal }}</b></td><td>{{ figure(pipe.od) }}</td><td>{{ figure(pipe.wall) }}</td><td>{{ figure(pipe.bore) }}</td>
-            <td class="text-right"><button type="button" class="answer" :data-pipe="pipe.id" :aria-label="`Take ${pipe.label}`" @click.stop="pick(pipe.id)">take</button></td>
+            <td>
+              <b class="t17">{{ pipe.nominal }}</b>
+            </td>
+            <td>{{ figure(pipe.od) }}</td>
+            <td>{{ figure(pipe.wall) }}</td>
+            <td>{{ figure(pipe.bore) }}</td>
+            <td class="text-right">
+              <button
+                type="button"
+                class="answer"
+                :data-pipe="pipe.id"
+                :aria-label="`Take ${pipe.label}`"
+                @click.stop="pick(pipe.id)">
+                take
+              </button>
+            </td>
           </tr>
         </tbody>
       </table>
-      <template v-if="!pipesOnly"><h3 class="zone-heading mt-4 mb-2">Or a thread</h3><ThreadPicker :region="job.region" @pick="end => take(end)" /></template>
-      <p class="note t13 mt-3">{{ pipes[0]?.standard }}{{ pipes.some(({ typical }) => typical) ? '; some walls are typical, makers differ' : '' }}</p>
+      <template v-if="!pipesOnly"
+        ><h3 class="zone-heading mt-4 mb-2">Or a thread</h3>
+        <ThreadPicker :region="job.region" @pick="(end) => take(end)"
+      /></template>
+      <p class="note t13 mt-3">
+        {{ pipes[0]?.standard
+        }}{{ pipes.some(({ typical }) => typical) ? '; some walls are typical, makers differ' : '' }}
+      </p>
     </template>
   </USlideover>
 </template>
 
 <style scoped>
-.row { display: block; width: 100%; min-height: 44px; border-bottom: 1px solid var(--hair); padding: 6px 0; }
-.row:hover, tbody tr:hover { background: var(--paper2); }
-th { font-size: 13px; font-weight: 400; color: var(--ink2); text-align: right; border-bottom: 1px solid var(--rule); }
-th:first-child, td:first-child { text-align: left; }
-td { text-align: right; height: 44px; border-bottom: 1px solid var(--hair); cursor: pointer; }
+.row {
+  display: block;
+  width: 100%;
+  min-height: 44px;
+  border-bottom: 1px solid var(--hair);
+  padding: 6px 0;
+}
+.row:hover,
+tbody tr:hover {
+  background: var(--paper2);
+}
+th {
+  font-size: 13px;
+  font-weight: 400;
+  color: var(--ink2);
+  text-align: right;
+  border-bottom: 1px solid var(--rule);
+}
+th:first-child,
+td:first-child {
+  text-align: left;
+}
+td {
+  text-align: right;
+  height: 44px;
+  border-bottom: 1px solid var(--hair);
+  cursor: pointer;
+}
 </style>

@@ -5,19 +5,66 @@ import { THREAD_MATERIALS, type End, type Gender, type ThreadMaterial } from '#c
 /** A threaded end: its form, size, side and material. */
 const props = defineProps<{ region: Region }>()
 const emit = defineEmits<{ pick: [end: End] }>()
-const FORMS = [{ value: 'npt', words: 'NPT' }, { value: 'bspt', words: 'BSP taper' }, { value: 'bspp', words: 'BSP parallel' }] as const
+const FORMS = [
+  { value: 'npt', words: 'NPT' },
+  { value: 'bspt', words: 'BSP taper' },
+  { value: 'bspp', words: 'BSP parallel' },
+] as const
 const SIZES = ['1/8', '1/4', '3/8', '1/2', '3/4', '1', '1-1/4', '1-1/2', '2'] as const
 const form = ref<(typeof FORMS)[number]['value']>(props.region === 'us' ? 'npt' : 'bspt')
 const gender = ref<Gender>('male')
 const material = ref<ThreadMaterial>('brass')
-const sizes = computed(() => SIZES.filter(size => threadMadeUp(form.value, size) !== null))
+const sizes = computed(() => SIZES.filter((size) => threadMadeUp(form.value, size) !== null))
 </script>
 
 <template>
   <div class="space-y-2">
-    <div class="answers" role="group" aria-label="Thread"><button v-for="one in FORMS" :key="one.value" type="button" class="answer" :aria-pressed="form === one.value" :data-thread="one.value" @click="form = one.value">{{ one.words }}</button></div>
-    <div class="answers" role="group" aria-label="Side"><button v-for="one in (['male', 'female'] as const)" :key="one" type="button" class="answer" :aria-pressed="gender === one" :data-gender="one" @click="gender = one">{{ one }}</button></div>
-    <div class="answers" role="group" aria-label="Material"><button v-for="one in THREAD_MATERIALS" :key="one" type="button" class="answer" :aria-pressed="material === one" :data-material="one" @click="material = one">{{ one }}</button></div>
-    <div class="answers" role="group" aria-label="Size"><button v-for="size in sizes" :key="size" type="button" class="answer" :data-thread-size="size" @click="emit('pick', { thread: { form, size, gender, material } })">take {{ size }}</button></div>
+    <div class="answers" role="group" aria-label="Thread">
+      <button
+        v-for="one in FORMS"
+        :key="one.value"
+        type="button"
+        class="answer"
+        :aria-pressed="form === one.value"
+        :data-thread="one.value"
+        @click="form = one.value">
+        {{ one.words }}
+      </button>
+    </div>
+    <div class="answers" role="group" aria-label="Side">
+      <button
+        v-for="one in ['male', 'female'] as const"
+        :key="one"
+        type="button"
+        class="answer"
+        :aria-pressed="gender === one"
+        :data-gender="one"
+        @click="gender = one">
+        {{ one }}
+      </button>
+    </div>
+    <div class="answers" role="group" aria-label="Material">
+      <button
+        v-for="one in THREAD_MATERIALS"
+        :key="one"
+        type="button"
+        class="answer"
+        :aria-pressed="material === one"
+        :data-material="one"
+        @click="material = one">
+        {{ one }}
+      </button>
+    </div>
+    <div class="answers" role="group" aria-label="Size">
+      <button
+        v-for="size in sizes"
+        :key="size"
+        type="button"
+        class="answer"
+        :data-thread-size="size"
+        @click="emit('pick', { thread: { form, size, gender, material } })">
+        take {{ size }}
+      </button>
+    </div>
   </div>
 </template>

@@ -6,7 +6,16 @@ import { CURRENCY, inRegion } from '~/wording/en'
 import { wayTitle } from '~/wording/way'
 
 /** One way as a row: verdict, its chain drawn small, both depths, minutes with the waiting apart, cost, how it comes apart. */
-const props = defineProps<{ way: Way, a: End, b: End, region: Region, system: UnitSystem, selected: boolean, taken: boolean, index: number }>()
+const props = defineProps<{
+  way: Way
+  a: End
+  b: End
+  region: Region
+  system: UnitSystem
+  selected: boolean
+  taken: boolean
+  index: number
+}>()
 const emit = defineEmits<{ look: [] }>()
 const { lacks } = useStock()
 const missing = computed(() => lacks(props.way))
@@ -16,44 +25,123 @@ const isTypical = (source: string) => source.startsWith('typical')
 /** Under a depth: its range in mm where makers differ, else the mm beside the inches, else which end it is. */
 function below({ insertion: { value, lo, hi, source } }: Joint, end: string): string {
   const unit = props.system === 'inch' ? ' mm' : ''
-  if (isTypical(source) && lo !== null && hi !== null && lo !== hi) return `${formatDecimal(lo, 1)} to ${formatDecimal(hi, 1)}${unit}`
+  if (isTypical(source) && lo !== null && hi !== null && lo !== hi)
+    return `${formatDecimal(lo, 1)} to ${formatDecimal(hi, 1)}${unit}`
   return props.system === 'inch' && value !== null ? `${formatDecimal(value, 1)} mm` : end
 }
 </script>
 
 <template>
-  <button type="button" class="way" :class="{ 'row-selected': selected }" :aria-pressed="selected" :data-way="way.id" @click="emit('look')">
+  <button
+    type="button"
+    class="way"
+    :class="{ 'row-selected': selected }"
+    :aria-pressed="selected"
+    :data-way="way.id"
+    @click="emit('look')">
     <VerdictShape :verdict="way.verdict" />
     <span class="chain">
-      <b :class="selected ? 't17' : 't15'" class="leading-tight">{{ index + 1 }}&ensp;{{ wayTitle(way, region) }}<span v-if="taken" class="copper"> taken</span></b>
+      <b :class="selected ? 't17' : 't15'" class="leading-tight"
+        >{{ index + 1 }}&ensp;{{ wayTitle(way, region) }}<span v-if="taken" class="copper"> taken</span></b
+      >
       <JointSection :way="way" :a="a" :b="b" :system="system" :width="300" :height="22" compact class="only-wide" />
-      <span v-if="missing" class="ochre w6 t13" data-test="lacks">Not in stock: {{ inRegion(missing.name, region) }} {{ missing.size }}</span>
-      <span v-if="way.verdict !== 'fits'" class="ochre w6 t13">{{ inRegion(way.because[0]!.text.split(/[.:] /)[0]!, region) }}</span>
+      <span v-if="missing" class="ochre w6 t13" data-test="lacks"
+        >Not in stock: {{ inRegion(missing.name, region) }} {{ missing.size }}</span
+      >
+      <span v-if="way.verdict !== 'fits'" class="ochre w6 t13">{{
+        inRegion(way.because[0]!.text.split(/[.:] /)[0]!, region)
+      }}</span>
     </span>
-    <span class="cell" :class="system"><b :class="{ open: first.insertion.value === null }"><TapeFigure :mm="first.insertion.value" :system="system" /></b><i>{{ below(first, 'first end') }}</i></span>
-    <span class="cell" :class="system"><b :class="{ open: last.insertion.value === null }"><TapeFigure :mm="last.insertion.value" :system="system" /></b><i>{{ below(last, 'other end') }}</i></span>
-    <span class="cell"><b>{{ formatDecimal(way.minutes.work, 1) }}</b><i>min{{ way.minutes.wait ? `, + ${formatDecimal(way.minutes.wait, 0)} cool` : '' }}</i></span>
-    <span class="cell wide"><b class="money">{{ CURRENCY[region] }}{{ way.cost.low.toFixed(0) }} to {{ way.cost.high.toFixed(0) }}</b><i>{{ way.undo }}</i></span>
+    <span class="cell" :class="system"
+      ><b :class="{ open: first.insertion.value === null }"
+        ><TapeFigure :mm="first.insertion.value" :system="system" /></b
+      ><i>{{ below(first, 'first end') }}</i></span
+    >
+    <span class="cell" :class="system"
+      ><b :class="{ open: last.insertion.value === null }"><TapeFigure :mm="last.insertion.value" :system="system" /></b
+      ><i>{{ below(last, 'other end') }}</i></span
+    >
+    <span class="cell"
+      ><b>{{ formatDecimal(way.minutes.work, 1) }}</b
+      ><i>min{{ way.minutes.wait ? `, + ${formatDecimal(way.minutes.wait, 0)} cool` : '' }}</i></span
+    >
+    <span class="cell wide"
+      ><b class="money">{{ CURRENCY[region] }}{{ way.cost.low.toFixed(0) }} to {{ way.cost.high.toFixed(0) }}</b
+      ><i>{{ way.undo }}</i></span
+    >
   </button>
 </template>
 
 <style scoped>
-.way { display: grid; grid-template-columns: 24px minmax(0, 1fr) 80px 80px 72px 98px; gap: 0 10px; width: 100%; padding: 6px 18px 5px; border-bottom: 1px solid var(--hair); align-items: start; min-height: 60px; }
-.way:hover { background: var(--paper2); }
-.chain { display: flex; flex-direction: column; gap: 3px; min-width: 0; }
-.cell { display: flex; flex-direction: column; }
-.cell b { font-size: 20px; line-height: 1.1; }
-.cell.inch b { font-size: 26px; }
-.cell.inch i { white-space: nowrap; letter-spacing: -.02em; }
-.cell .money { font-size: 17px; line-height: 1.3; }
-.row-selected .cell b:not(.money) { font-size: 24px; }
-.cell i { font-style: normal; font-size: 13px; line-height: 1.2; color: var(--ink2); }
-.open { color: var(--ochre); }
+.way {
+  display: grid;
+  grid-template-columns: 24px minmax(0, 1fr) 80px 80px 72px 98px;
+  gap: 0 10px;
+  width: 100%;
+  padding: 6px 18px 5px;
+  border-bottom: 1px solid var(--hair);
+  align-items: start;
+  min-height: 60px;
+}
+.way:hover {
+  background: var(--paper2);
+}
+.chain {
+  display: flex;
+  flex-direction: column;
+  gap: 3px;
+  min-width: 0;
+}
+.cell {
+  display: flex;
+  flex-direction: column;
+}
+.cell b {
+  font-size: 20px;
+  line-height: 1.1;
+}
+.cell.inch b {
+  font-size: 26px;
+}
+.cell.inch i {
+  white-space: nowrap;
+  letter-spacing: -0.02em;
+}
+.cell .money {
+  font-size: 17px;
+  line-height: 1.3;
+}
+.row-selected .cell b:not(.money) {
+  font-size: 24px;
+}
+.cell i {
+  font-style: normal;
+  font-size: 13px;
+  line-height: 1.2;
+  color: var(--ink2);
+}
+.open {
+  color: var(--ochre);
+}
 @media (max-width: 899px) {
-  .way { grid-template-columns: 56px 56px minmax(0, 1fr) 24px; grid-template-rows: auto auto; padding: 8px 12px; }
-  .chain { grid-column: 1 / 4; grid-row: 1; }
-  .way > svg { grid-column: 4; grid-row: 1; }
-  .cell { grid-row: 2; }
-  .cell.wide { display: none; }
+  .way {
+    grid-template-columns: 56px 56px minmax(0, 1fr) 24px;
+    grid-template-rows: auto auto;
+    padding: 8px 12px;
+  }
+  .chain {
+    grid-column: 1 / 4;
+    grid-row: 1;
+  }
+  .way > svg {
+    grid-column: 4;
+    grid-row: 1;
+  }
+  .cell {
+    grid-row: 2;
+  }
+  .cell.wide {
+    display: none;
+  }
 }
 </style>

@@ -8,7 +8,16 @@ import { schoolsOf } from '~/wording/policy'
 import Papa from 'papaparse'
 
 /** Working of the way looked at: depths with their sources, what is weakest, parts to order, cautions, schools. */
-const props = defineProps<{ way: Way, region: Region, system: UnitSystem, index: number, isSigned: boolean, taken: boolean, policy: Partial<Policy>, slug: string }>()
+const props = defineProps<{
+  way: Way
+  region: Region
+  system: UnitSystem
+  index: number
+  isSigned: boolean
+  taken: boolean
+  policy: Partial<Policy>
+  slug: string
+}>()
 const emit = defineEmits<{ take: [] }>()
 const { show, showDepth } = useWorking()
 const { isOut, flip } = useStock()
@@ -16,71 +25,227 @@ const words = (text: string) => inRegion(text, props.region)
 const place = (i: number) => (i === 0 ? 'first end' : i === props.way.joints.length - 1 ? 'other end' : 'between')
 const schools = computed(() => schoolsOf(props.way, props.policy).slice(0, 3))
 /** What decides stands first; a way keeps it among its cautions too. */
-const decides = (note: Note) => props.way.verdict !== 'fits' && props.way.because.some(({ code, text }) => code === note.code && text === note.text)
-const notes = computed(() => [...(props.way.verdict === 'fits' ? [] : props.way.because), ...props.way.cautions.filter(note => !decides(note))])
+const decides = (note: Note) =>
+  props.way.verdict !== 'fits' && props.way.because.some(({ code, text }) => code === note.code && text === note.text)
+const notes = computed(() => [
+  ...(props.way.verdict === 'fits' ? [] : props.way.because),
+  ...props.way.cautions.filter((note) => !decides(note)),
+])
 
 /** The order list as the supplier reads it: how many, what, which size. */
 const order = computed(() => orderList(props.way).map(({ name, ...line }) => ({ ...line, name: words(name) })))
 const isCopied = ref(false)
 async function copyOrder() {
-  await navigator.clipboard.writeText(order.value.map(({ quantity, name, size }) => `${quantity} x ${name} ${size}`).join('\n'))
+  await navigator.clipboard.writeText(
+    order.value.map(({ quantity, name, size }) => `${quantity} x ${name} ${size}`).join('\n'),
+  )
   isCopied.value = true
 }
-watch(() => props.way.id, () => { isCopied.value = false })
-const csv = computed(() => `data:text/csv;charset=utf-8,${encodeURIComponent(Papa.unparse(order.value, { columns: ['quantity', 'name', 'size'], newline: '\r\n', escapeFormulae: true }))}`)
+watch(
+  () => props.way.id,
+  () => {
+    isCopied.value = false
+  },
+)
+const csv = computed(
+  () =>
+    `data:text/csv;charset=utf-8,${encodeURIComponent(Papa.unparse(order.value, { columns: ['quantity', 'name', 'size'], newline: '\r\n', escapeFormulae: true }))}`,
+)
 
 function showMinutes() {
   show({
     title: `Minutes of way ${props.index + 1}`,
     source: 'ours: the middle of what is met at one reachable end of 15 to 22 mm, cutting and marking counted in',
-    lines: [...props.way.joints.map(joint => ({ text: methodWords(joint.method), op: '+' as const, value: MINUTES[joint.method].work, unit: 'min' })), { text: 'hands on', op: '=' as const, value: props.way.minutes.work, unit: 'min' }],
-    notes: props.way.minutes.wait ? [`Then ${formatDecimal(props.way.minutes.wait, 0)} minutes to cool, once: joints cool side by side.`] : [],
+    lines: [
+      ...props.way.joints.map((joint) => ({
+        text: methodWords(joint.method),
+        op: '+' as const,
+        value: MINUTES[joint.method].work,
+        unit: 'min',
+      })),
+      { text: 'hands on', op: '=' as const, value: props.way.minutes.work, unit: 'min' },
+    ],
+    notes: props.way.minutes.wait
+      ? [`Then ${formatDecimal(props.way.minutes.wait, 0)} minutes to cool, once: joints cool side by side.`]
+      : [],
   })
 }
 
 function showMargin() {
-  show({ title: `Margin of way ${props.index + 1}`, source: 'Each pipe and joint at the next temperature its table has; the least decides.', lines: props.way.working, notes: props.way.working.length ? [] : ['No rating is held for any part of it. Read the fitting\'s own.'] })
+  show({
+    title: `Margin of way ${props.index + 1}`,
+    source: 'Each pipe and joint at the next temperature its table has; the least decides.',
+    lines: props.way.working,
+    notes: props.way.working.length ? [] : ["No rating is held for any part of it. Read the fitting's own."],
+  })
 }
 </script>
 
 <template>
   <section aria-label="Working">
-    <h2 class="zone-heading">Working of way {{ index + 1 }}, {{ VERDICT_WORDS[way.verdict] }} <span class="right only-wide"><kbd>W</kbd></span></h2>
+    <h2 class="zone-heading">
+      Working of way {{ index + 1 }}, {{ VERDICT_WORDS[way.verdict] }} <span class="right only-wide"><kbd>W</kbd></span>
+    </h2>
     <table class="sum">
       <tbody>
         <tr v-for="(joint, i) in way.joints" :key="i">
           <td>{{ methodWords(joint.method) }}, {{ place(i) }}</td>
-          <td class="v"><button type="button" class="figure-button" :data-depth="i" @click="showDepth(`Depth: ${methodWords(joint.method)}, ${place(i)}`, joint.insertion)"><TapeFigure :mm="joint.insertion.value" :system="system" /><span class="visually-hidden">, show the working</span></button></td>
-          <td class="src">{{ joint.insertion.source.startsWith('typical') && joint.insertion.lo !== joint.insertion.hi ? `typical ${formatDecimal(joint.insertion.lo ?? 0, 1)} to ${formatDecimal(joint.insertion.hi ?? 0, 1)}${system === 'inch' ? ' mm' : ''}` : joint.insertion.source }}</td>
+          <td class="v">
+            <button
+              type="button"
+              class="figure-button"
+              :data-depth="i"
+              @click="showDepth(`Depth: ${methodWords(joint.method)}, ${place(i)}`, joint.insertion)">
+              <TapeFigure :mm="joint.insertion.value" :system="system" /><span class="visually-hidden"
+                >, show the working</span
+              >
+            </button>
+          </td>
+          <td class="src">
+            {{
+              joint.insertion.source.startsWith('typical') && joint.insertion.lo !== joint.insertion.hi
+                ? `typical ${formatDecimal(joint.insertion.lo ?? 0, 1)} to ${formatDecimal(joint.insertion.hi ?? 0, 1)}${system === 'inch' ? ' mm' : ''}`
+                : joint.insertion.source
+            }}
+          </td>
         </tr>
-        <tr class="sub"><td>hands on</td><td class="v"><button type="button" class="figure-button" @click="showMinutes">{{ formatDecimal(way.minutes.work, 1) }}<span class="visually-hidden"> minutes, show the working</span></button></td><td class="src">minutes, ours</td></tr>
-        <tr v-if="way.minutes.wait"><td>wait till cold</td><td class="v">{{ formatDecimal(way.minutes.wait, 0) }}</td><td class="src">minutes, ours</td></tr>
-        <tr><td>parts, a guess</td><td class="v">{{ way.cost.low.toFixed(0) }} to {{ way.cost.high.toFixed(0) }}</td><td class="src">{{ CURRENCY[region] }}, ours</td></tr>
-        <tr class="sub"><td>margin: {{ way.margin.at }}</td><td class="v"><button type="button" class="figure-button" @click="showMargin">{{ way.margin.bar === null ? '?' : formatDecimal(way.margin.bar, 1) }}<span class="visually-hidden"> bar, show the working</span></button></td><td class="src">bar over the line</td></tr>
+        <tr class="sub">
+          <td>hands on</td>
+          <td class="v">
+            <button type="button" class="figure-button" @click="showMinutes">
+              {{ formatDecimal(way.minutes.work, 1) }}<span class="visually-hidden"> minutes, show the working</span>
+            </button>
+          </td>
+          <td class="src">minutes, ours</td>
+        </tr>
+        <tr v-if="way.minutes.wait">
+          <td>wait till cold</td>
+          <td class="v">{{ formatDecimal(way.minutes.wait, 0) }}</td>
+          <td class="src">minutes, ours</td>
+        </tr>
+        <tr>
+          <td>parts, a guess</td>
+          <td class="v">{{ way.cost.low.toFixed(0) }} to {{ way.cost.high.toFixed(0) }}</td>
+          <td class="src">{{ CURRENCY[region] }}, ours</td>
+        </tr>
+        <tr class="sub">
+          <td>margin: {{ way.margin.at }}</td>
+          <td class="v">
+            <button type="button" class="figure-button" @click="showMargin">
+              {{ way.margin.bar === null ? '?' : formatDecimal(way.margin.bar, 1)
+              }}<span class="visually-hidden"> bar, show the working</span>
+            </button>
+          </td>
+          <td class="src">bar over the line</td>
+        </tr>
       </tbody>
     </table>
     <h3 class="zone-heading mt-3">To order</h3>
-    <ul class="t15"><li v-for="part in way.parts" :key="part.name + part.size" class="flex justify-between gap-3 border-b border-[var(--hair)] py-1"><span>{{ words(part.name) }} <b>{{ part.kind === 'tail' ? '' : part.size }}</b></span><span class="whitespace-nowrap">{{ part.length ? `cut ${formatDecimal(part.length, 0)} mm` : `${part.quantity} off` }}<button v-if="part.kind !== 'tail'" type="button" class="stock" :class="{ 'ochre w6': isOut(part) }" :aria-pressed="isOut(part)" :aria-label="`${words(part.name)} ${part.size} is not in stock`" data-test="out-of-stock" @click="flip(part)">{{ isOut(part) ? 'not in stock' : 'in stock' }}</button></span></li></ul>
-    <p class="t14 mt-1 flex gap-4"><button type="button" class="underline min-h-9" data-test="copy-order" @click="copyOrder">{{ isCopied ? 'Copied' : 'Copy the list' }}</button><a :href="csv" download="order.csv" class="underline min-h-9 inline-flex items-center" data-test="order-csv">Table file (CSV)</a></p>
-    <ul class="mt-3 space-y-2"><li v-for="note in notes" :key="note.code + note.text" class="flex gap-2 t14" :data-note="note.code"><StatusShape :status="decides(note) ? 'held' : 'planned'" :size="14" class="mt-[2px]" /><span>{{ words(note.text) }}</span></li></ul>
+    <ul class="t15">
+      <li
+        v-for="part in way.parts"
+        :key="part.name + part.size"
+        class="flex justify-between gap-3 border-b border-[var(--hair)] py-1">
+        <span
+          >{{ words(part.name) }} <b>{{ part.kind === 'tail' ? '' : part.size }}</b></span
+        ><span class="whitespace-nowrap"
+          >{{ part.length ? `cut ${formatDecimal(part.length, 0)} mm` : `${part.quantity} off`
+          }}<button
+            v-if="part.kind !== 'tail'"
+            type="button"
+            class="stock"
+            :class="{ 'ochre w6': isOut(part) }"
+            :aria-pressed="isOut(part)"
+            :aria-label="`${words(part.name)} ${part.size} is not in stock`"
+            data-test="out-of-stock"
+            @click="flip(part)">
+            {{ isOut(part) ? 'not in stock' : 'in stock' }}
+          </button></span
+        >
+      </li>
+    </ul>
+    <p class="t14 mt-1 flex gap-4">
+      <button type="button" class="underline min-h-9" data-test="copy-order" @click="copyOrder">
+        {{ isCopied ? 'Copied' : 'Copy the list' }}</button
+      ><a :href="csv" download="order.csv" class="underline min-h-9 inline-flex items-center" data-test="order-csv"
+        >Table file (CSV)</a
+      >
+    </p>
+    <ul class="mt-3 space-y-2">
+      <li v-for="note in notes" :key="note.code + note.text" class="flex gap-2 t14" :data-note="note.code">
+        <StatusShape :status="decides(note) ? 'held' : 'planned'" :size="14" class="mt-[2px]" /><span>{{
+          words(note.text)
+        }}</span>
+      </li>
+    </ul>
     <div v-for="school in schools" :key="school.name" class="mt-3" data-test="school">
-      <h3 class="zone-heading">Where practitioners differ: {{ words(school.name) }} <NuxtLink v-if="school.policy" :to="`/jobs/${slug}/kit`" class="right underline">by the job's policy</NuxtLink></h3>
-      <ul class="flex gap-4 flex-wrap t14"><li v-for="one in school.schools" :key="one.words">{{ words(one.words) }} <b v-if="one.isInUse" class="copper">In use.</b></li></ul>
+      <h3 class="zone-heading">
+        Where practitioners differ: {{ words(school.name) }}
+        <NuxtLink v-if="school.policy" :to="`/jobs/${slug}/kit`" class="right underline">by the job's policy</NuxtLink>
+      </h3>
+      <ul class="flex gap-4 flex-wrap t14">
+        <li v-for="one in school.schools" :key="one.words">
+          {{ words(one.words) }} <b v-if="one.isInUse" class="copper">In use.</b>
+        </li>
+      </ul>
     </div>
-    <div class="take"><UButton v-if="!isSigned" :disabled="taken" data-test="take-way" @click="emit('take')">{{ taken ? `Way ${index + 1} is taken` : `Take way ${index + 1}` }} <kbd v-if="!taken">Enter</kbd></UButton><p v-else class="note">Signed off: its way stays as it was made.</p><slot /></div>
+    <div class="take">
+      <UButton v-if="!isSigned" :disabled="taken" data-test="take-way" @click="emit('take')"
+        >{{ taken ? `Way ${index + 1} is taken` : `Take way ${index + 1}` }} <kbd v-if="!taken">Enter</kbd></UButton
+      >
+      <p v-else class="note">Signed off: its way stays as it was made.</p>
+      <slot />
+    </div>
     <p class="note t13 mt-3">Local code, the fitting's own paper and a licensed person come first.</p>
   </section>
 </template>
 
 <style scoped>
-.sum { width: 100%; margin-top: 6px; }
-.sum td { padding: 3px 0; vertical-align: baseline; }
-.sum .v { text-align: right; font-weight: 700; font-size: 17px; padding: 3px 10px; white-space: nowrap; }
-.sum .v :deep(.fraction) { font-size: 15px; }
-.sum .src { font-size: 13px; color: var(--ink2); width: 132px; }
-.sub td { border-top: 1px solid var(--rule); }
-.stock { min-height: 28px; margin-left: 12px; font-size: 13px; color: var(--ink2); text-decoration: underline; }
-@media (max-width: 899px) { .stock { min-height: 44px; } }
-.stock.ochre { color: var(--ochre); }
-.take { display: flex; gap: 12px; margin-top: 14px; align-items: center; }
+.sum {
+  width: 100%;
+  margin-top: 6px;
+}
+.sum td {
+  padding: 3px 0;
+  vertical-align: baseline;
+}
+.sum .v {
+  text-align: right;
+  font-weight: 700;
+  font-size: 17px;
+  padding: 3px 10px;
+  white-space: nowrap;
+}
+.sum .v :deep(.fraction) {
+  font-size: 15px;
+}
+.sum .src {
+  font-size: 13px;
+  color: var(--ink2);
+  width: 132px;
+}
+.sub td {
+  border-top: 1px solid var(--rule);
+}
+.stock {
+  min-height: 28px;
+  margin-left: 12px;
+  font-size: 13px;
+  color: var(--ink2);
+  text-decoration: underline;
+}
+@media (max-width: 899px) {
+  .stock {
+    min-height: 44px;
+  }
+}
+.stock.ochre {
+  color: var(--ochre);
+}
+.take {
+  display: flex;
+  gap: 12px;
+  margin-top: 14px;
+  align-items: center;
+}
 </style>

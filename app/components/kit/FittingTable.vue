@@ -6,10 +6,20 @@ import { formatLength, parseLength } from '#core/units'
 import { inRegion, methodWords } from '~/wording/en'
 
 /** Fittings measured by hand: their figures win over the tables, and say so. */
-const props = defineProps<{ fittings: readonly FittingRecord[], region: Region, today: string }>()
+const props = defineProps<{ fittings: readonly FittingRecord[]; region: Region; today: string }>()
 const emit = defineEmits<{ change: [fittings: FittingRecord[]] }>()
 
-const KINDS = ['coupling', 'elbow', 'elbow 45', 'tee', 'tee, run', 'tee, branch', 'adaptor', 'reducer', 'valve'] as const
+const KINDS = [
+  'coupling',
+  'elbow',
+  'elbow 45',
+  'tee',
+  'tee, run',
+  'tee, branch',
+  'adaptor',
+  'reducer',
+  'valve',
+] as const
 const system = computed(() => unitSystemOf(props.region))
 const blank = { method: 'press' as Method, nominal: '', fitting: 'coupling', insertion: '', takeOut: '' }
 const typed = reactive({ ...blank })
@@ -17,30 +27,57 @@ const problem = ref<string | null>(null)
 const length = (mm: number | null) => (mm === null ? '?' : formatLength(mm, system.value))
 
 function add() {
-  const read = (text: string, name: string) => (text.trim() === '' ? { ok: true as const, value: null } : parseLength(text, system.value, name))
+  const read = (text: string, name: string) =>
+    text.trim() === '' ? { ok: true as const, value: null } : parseLength(text, system.value, name)
   const [insertion, takeOut] = [read(typed.insertion, 'depth'), read(typed.takeOut, 'take-out')]
-  problem.value = typed.nominal.trim() === ''
-    ? 'A fitting needs its size, such as 22 or 3/4.'
-    : !insertion.ok
+  problem.value =
+    typed.nominal.trim() === ''
+      ? 'A fitting needs its size, such as 22 or 3/4.'
+      : !insertion.ok
         ? `Depth: ${insertion.error.message}`
         : !takeOut.ok
-            ? `Take-out: ${takeOut.error.message}`
-            : insertion.value === null && takeOut.value === null
-              ? 'Measure its depth, its take-out, or both.'
-              : props.fittings.some(one => one.method === typed.method && one.nominal === typed.nominal.trim() && one.fitting === typed.fitting)
-                ? 'That fitting is in the list. Take it out first, then measure it anew.'
-                : null
+          ? `Take-out: ${takeOut.error.message}`
+          : insertion.value === null && takeOut.value === null
+            ? 'Measure its depth, its take-out, or both.'
+            : props.fittings.some(
+                  (one) =>
+                    one.method === typed.method &&
+                    one.nominal === typed.nominal.trim() &&
+                    one.fitting === typed.fitting,
+                )
+              ? 'That fitting is in the list. Take it out first, then measure it anew.'
+              : null
   if (problem.value || !insertion.ok || !takeOut.ok) return
-  emit('change', [...props.fittings, { method: typed.method, nominal: typed.nominal.trim(), fitting: typed.fitting, insertion: insertion.value?.mm ?? null, takeOut: takeOut.value?.mm ?? null, at: props.today }])
+  emit('change', [
+    ...props.fittings,
+    {
+      method: typed.method,
+      nominal: typed.nominal.trim(),
+      fitting: typed.fitting,
+      insertion: insertion.value?.mm ?? null,
+      takeOut: takeOut.value?.mm ?? null,
+      at: props.today,
+    },
+  ])
   Object.assign(typed, { ...blank, method: typed.method })
 }
-const drop = (fitting: FittingRecord) => emit('change', props.fittings.filter(one => one !== fitting))
+const drop = (fitting: FittingRecord) =>
+  emit(
+    'change',
+    props.fittings.filter((one) => one !== fitting),
+  )
 </script>
 
 <template>
   <section aria-label="My fittings">
     <h2 class="zone-heading">My fittings, measured</h2>
-    <svg width="100%" height="104" viewBox="0 0 360 104" role="img" aria-label="Where to measure: depth from the face to the stop, take-out from the centre to the stop" class="where">
+    <svg
+      width="100%"
+      height="104"
+      viewBox="0 0 360 104"
+      role="img"
+      aria-label="Where to measure: depth from the face to the stop, take-out from the centre to the stop"
+      class="where">
       <path d="M20 34H200M20 78H200M110 34V26M110 78V86" class="l-edge" />
       <path d="M20 30H96V40H20M20 72H96V82H20" fill="url(#hatch-brass)" stroke="var(--ink)" stroke-width="1.25" />
       <path d="M96 30V82" class="l-thin" />
@@ -54,18 +91,74 @@ const drop = (fitting: FittingRecord) => emit('change', props.fittings.filter(on
       <text x="212" y="82" class="t14 note">between its two stops</text>
     </svg>
     <table v-if="fittings.length" class="w-full">
-      <thead><tr><th>fitting</th><th class="num">depth</th><th class="num">take-out</th><th class="num">measured</th><th><span class="visually-hidden">take out</span></th></tr></thead>
+      <thead>
+        <tr>
+          <th>fitting</th>
+          <th class="num">depth</th>
+          <th class="num">take-out</th>
+          <th class="num">measured</th>
+          <th><span class="visually-hidden">take out</span></th>
+        </tr>
+      </thead>
       <tbody>
-        <tr v-for="one in fittings" :key="`${one.method}${one.nominal}${one.fitting}`" data-test="fitting"><td><b>{{ inRegion(one.fitting, region) }} {{ one.nominal }}</b>, {{ methodWords(one.method) }}</td><td class="num"><b>{{ length(one.insertion) }}</b></td><td class="num">{{ length(one.takeOut) }}</td><td class="num note">{{ one.at }}</td><td class="num"><button type="button" class="underline note min-h-9" :aria-label="`Take out ${one.fitting} ${one.nominal}`" @click="drop(one)">out</button></td></tr>
+        <tr v-for="one in fittings" :key="`${one.method}${one.nominal}${one.fitting}`" data-test="fitting">
+          <td>
+            <b>{{ inRegion(one.fitting, region) }} {{ one.nominal }}</b
+            >, {{ methodWords(one.method) }}
+          </td>
+          <td class="num">
+            <b>{{ length(one.insertion) }}</b>
+          </td>
+          <td class="num">{{ length(one.takeOut) }}</td>
+          <td class="num note">{{ one.at }}</td>
+          <td class="num">
+            <button
+              type="button"
+              class="underline note min-h-9"
+              :aria-label="`Take out ${one.fitting} ${one.nominal}`"
+              @click="drop(one)">
+              out
+            </button>
+          </td>
+        </tr>
       </tbody>
     </table>
     <p v-else class="note mt-2">None measured yet. The tables' typical depths stand until then.</p>
     <form class="form" @submit.prevent="add">
-      <label><span class="note t13">made by</span><select v-model="typed.method" class="plain-input t15" data-test="fitting-method"><option v-for="method in METHODS" :key="method" :value="method">{{ methodWords(method) }}</option></select></label>
-      <label><span class="note t13">kind</span><select v-model="typed.fitting" class="plain-input t15"><option v-for="kind in KINDS" :key="kind" :value="kind">{{ inRegion(kind, region) }}</option></select></label>
-      <label><span class="note t13">size</span><input v-model="typed.nominal" class="plain-input t15" maxlength="20" :placeholder="system === 'inch' ? '3/4' : '22'" data-test="fitting-size"></label>
-      <label><span class="note t13">depth</span><input v-model="typed.insertion" class="plain-input t15" maxlength="40" :placeholder="system === 'inch' ? '15/16' : '22.5'" data-test="fitting-depth"></label>
-      <label><span class="note t13">take-out</span><input v-model="typed.takeOut" class="plain-input t15" maxlength="40" data-test="fitting-takeout"></label>
+      <label
+        ><span class="note t13">made by</span
+        ><select v-model="typed.method" class="plain-input t15" data-test="fitting-method">
+          <option v-for="method in METHODS" :key="method" :value="method">{{ methodWords(method) }}</option>
+        </select></label
+      >
+      <label
+        ><span class="note t13">kind</span
+        ><select v-model="typed.fitting" class="plain-input t15">
+          <option v-for="kind in KINDS" :key="kind" :value="kind">{{ inRegion(kind, region) }}</option>
+        </select></label
+      >
+      <label
+        ><span class="note t13">size</span
+        ><input
+          v-model="typed.nominal"
+          class="plain-input t15"
+          maxlength="20"
+          :placeholder="system === 'inch' ? '3/4' : '22'"
+          data-test="fitting-size"
+      /></label>
+      <label
+        ><span class="note t13">depth</span
+        ><input
+          v-model="typed.insertion"
+          class="plain-input t15"
+          maxlength="40"
+          :placeholder="system === 'inch' ? '15/16' : '22.5'"
+          data-test="fitting-depth"
+      /></label>
+      <label
+        ><span class="note t13">take-out</span
+        ><input v-model="typed.takeOut" class="plain-input t15" maxlength="40" data-test="fitting-takeout"
+      /></label>
       <UButton type="submit" data-test="add-fitting">Add</UButton>
     </form>
     <p class="brick t14 min-h-5" role="alert" data-test="fitting-problem">{{ problem }}</p>
@@ -73,12 +166,45 @@ const drop = (fitting: FittingRecord) => emit('change', props.fittings.filter(on
 </template>
 
 <style scoped>
-.where { max-width: 400px; margin: 8px 0; }
-th { font-size: 13px; font-weight: 400; color: var(--ink2); text-align: left; border-bottom: 1px solid var(--rule); }
-td { border-bottom: 1px solid var(--hair); height: 44px; font-size: 15px; }
-.num { text-align: right; white-space: nowrap; padding-left: 10px; }
-.form { display: grid; grid-template-columns: 1.5fr 1.2fr .8fr .9fr .9fr auto; gap: 10px; align-items: end; margin-top: 14px; }
-select { appearance: none; height: 30px; }
-option { background: var(--paper); color: var(--ink); }
-@media (max-width: 899px) { .form { grid-template-columns: 1fr 1fr; } }
+.where {
+  max-width: 400px;
+  margin: 8px 0;
+}
+th {
+  font-size: 13px;
+  font-weight: 400;
+  color: var(--ink2);
+  text-align: left;
+  border-bottom: 1px solid var(--rule);
+}
+td {
+  border-bottom: 1px solid var(--hair);
+  height: 44px;
+  font-size: 15px;
+}
+.num {
+  text-align: right;
+  white-space: nowrap;
+  padding-left: 10px;
+}
+.form {
+  display: grid;
+  grid-template-columns: 1.5fr 1.2fr 0.8fr 0.9fr 0.9fr auto;
+  gap: 10px;
+  align-items: end;
+  margin-top: 14px;
+}
+select {
+  appearance: none;
+  height: 30px;
+}
+option {
+  background: var(--paper);
+  color: var(--ink);
+}
+@media (max-width: 899px) {
+  .form {
+    grid-template-columns: 1fr 1fr;
+  }
+}
 </style>

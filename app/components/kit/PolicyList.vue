@@ -14,14 +14,34 @@ const set = (name: keyof Policy, value: Policy[keyof Policy]) => emit('change', 
     <h2 class="zone-heading">Policies of this job: the school in use is underlined</h2>
     <ul>
       <li v-for="{ name, words, why, choices } in POLICY_WORDS" :key="name" class="row" :data-policy="name">
-        <p class="name"><b class="t17">{{ words }}</b><span class="note t14">{{ why }}</span></p>
-        <div class="flex gap-4 flex-wrap" role="group" :aria-label="words"><button v-for="choice in choices" :key="String(choice.value)" type="button" class="choice t15" :aria-pressed="filled[name] === choice.value" :data-choice="String(choice.value)" @click="set(name, choice.value)">{{ choice.words }}</button></div>
+        <p class="name">
+          <b class="t17">{{ words }}</b
+          ><span class="note t14">{{ why }}</span>
+        </p>
+        <div class="flex gap-4 flex-wrap" role="group" :aria-label="words">
+          <button
+            v-for="choice in choices"
+            :key="String(choice.value)"
+            type="button"
+            class="choice t15"
+            :aria-pressed="filled[name] === choice.value"
+            :data-choice="String(choice.value)"
+            @click="set(name, choice.value)">
+            {{ choice.words }}
+          </button>
+        </div>
       </li>
     </ul>
   </section>
 </template>
 
 <style scoped>
-.row { padding: 9px 0; border-bottom: 1px solid var(--hair); }
-.name { display: flex; flex-direction: column; }
+.row {
+  padding: 9px 0;
+  border-bottom: 1px solid var(--hair);
+}
+.name {
+  display: flex;
+  flex-direction: column;
+}
 </style>

@@ -10,7 +10,35 @@ import { tapeText } from '~/reading/tape'
 /** Line: the run typed or dragged, drawn in isometric to scale, with every cut and mark it comes to. */
 const props = defineProps<{ job: JobRecord }>()
 const job = toRef(props, 'job')
-const { line, system, draft, survey, laid, rows, pieces, row, shown, warnings, issues, change, save, addLegs, setLeg, setLegs, dropLeg, stretch, pull, joinEnd, addLine, dropLine, look, undo, redo, canUndo, canRedo } = useLine(job)
+const {
+  line,
+  system,
+  draft,
+  survey,
+  laid,
+  rows,
+  pieces,
+  row,
+  shown,
+  warnings,
+  issues,
+  change,
+  save,
+  addLegs,
+  setLeg,
+  setLegs,
+  dropLeg,
+  stretch,
+  pull,
+  joinEnd,
+  addLine,
+  dropLine,
+  look,
+  undo,
+  redo,
+  canUndo,
+  canRedo,
+} = useLine(job)
 const store = useJobStore()
 const narrow = useNarrow()
 
@@ -21,29 +49,66 @@ const sheet = useTemplateRef<HTMLElement>('sheet')
 const strip = useTemplateRef<HTMLElement>('strip')
 const { width, height } = useElementSize(sheet)
 const { width: stripWidth } = useElementSize(strip)
-const iso = useTemplateRef<{ zoomIn: () => void, zoomOut: () => void, fit: () => void }>('iso')
-const list = useTemplateRef<{ focusField: () => void, focusList: () => void, edit: () => void, beginFrom: (words: string) => void }>('list')
+const iso = useTemplateRef<{ zoomIn: () => void; zoomOut: () => void; fit: () => void }>('iso')
+const list = useTemplateRef<{
+  focusField: () => void
+  focusList: () => void
+  edit: () => void
+  beginFrom: (words: string) => void
+}>('list')
 
 const isReversed = ref(false)
-watch([() => line.value?.id, () => shown.value?.legs[0]], () => { isReversed.value = false })
+watch([() => line.value?.id, () => shown.value?.legs[0]], () => {
+  isReversed.value = false
+})
 const school = computed(() => fillPolicy(props.job.policy).bendMark)
-const flipSchool = () => store.changeKit(props.job.slug, { policy: { ...props.job.policy, bendMark: school.value === 'hook' ? 'corner' : 'hook' } })
+const flipSchool = () =>
+  store.changeKit(props.job.slug, {
+    policy: { ...props.job.policy, bendMark: school.value === 'hook' ? 'corner' : 'hook' },
+  })
 const bender = computed(() => (line.value ? benderFor(props.job, line.value.pipe) : undefined))
 const lines = computed(() => (draft.value && shown.value?.piece ? workPiece(draft.value, shown.value.piece) : []))
 const waysOut = computed(() => {
   if (!line.value || !shown.value?.issue) return []
-  const at = shown.value.rows.find(i => issues.value[i]) ?? shown.value.rows[0]!
-  return findWaysOut({ ...line.value, region: props.job.region }, line.value.legs, at, { bender: bender.value, kit: kitOf(props.job) })
+  const at = shown.value.rows.find((i) => issues.value[i]) ?? shown.value.rows[0]!
+  return findWaysOut({ ...line.value, region: props.job.region }, line.value.legs, at, {
+    bender: bender.value,
+    kit: kitOf(props.job),
+  })
 })
 const startName = computed(() => /=\s*(.+)$/.exec(line.value?.start ?? '')?.[1]?.trim() ?? '')
-const pipeWords = computed(() => (shown.value?.piece ? getPipe(shown.value.piece.pipe).label : line.value ? getPipe(line.value.pipe).label : ''))
-const caution = computed(() => warnings.value.filter(({ piece, leg }) => piece === shown.value?.piece?.id || (leg !== undefined && shown.value?.legs.includes(leg))))
+const pipeWords = computed(() =>
+  shown.value?.piece ? getPipe(shown.value.piece.pipe).label : line.value ? getPipe(line.value.pipe).label : '',
+)
+const caution = computed(() =>
+  warnings.value.filter(
+    ({ piece, leg }) => piece === shown.value?.piece?.id || (leg !== undefined && shown.value?.legs.includes(leg)),
+  ),
+)
 
 /** Marks of the piece that a broken strip leaves out, in words. */
 const marksWords = computed(() => {
   const piece = shown.value?.piece && isReversed.value ? reversePiece(shown.value.piece) : shown.value?.piece
-  const of = (what: 'bend' | 'clip') => (piece?.marks ?? []).flatMap(mark => (mark.what !== what ? [] : [tapeText(mark.what === 'bend' ? (school.value === 'corner' ? mark.corner : mark.hook) : mark.at, system.value)]))
-  return ([['bends', of('bend')], ['clips', of('clip')]] as const).filter(([, at]) => at.length > 0).map(([words, at]) => `${words} ${at.join(', ')}`).join('; ')
+  const of = (what: 'bend' | 'clip') =>
+    (piece?.marks ?? []).flatMap((mark) =>
+      mark.what !== what
+        ? []
+        : [
+            tapeText(
+              mark.what === 'bend' ? (school.value === 'corner' ? mark.corner : mark.hook) : mark.at,
+              system.value,
+            ),
+          ],
+    )
+  return (
+    [
+      ['bends', of('bend')],
+      ['clips', of('clip')],
+    ] as const
+  )
+    .filter(([, at]) => at.length > 0)
+    .map(([words, at]) => `${words} ${at.join(', ')}`)
+    .join('; ')
 })
 
 /** Types the way on from a point: at the end of the run, or a branch from where one stood. */
@@ -51,16 +116,31 @@ function from(point: number) {
   list.value?.beginFrom(point === rows.value.length ? '' : `from ${pointLetter(point).toLowerCase()} `)
 }
 const stripUrl = computed(() => (line.value ? `/api/jobs/${props.job.slug}/lines/${line.value.id}/strips.pdf` : ''))
-const print = () => { if (rows.value.length > 0) window.open(stripUrl.value, '_blank', 'noopener') }
+const print = () => {
+  if (rows.value.length > 0) window.open(stripUrl.value, '_blank', 'noopener')
+}
 const nextPiece = () => {
-  const now = pieces.value.findIndex(one => one === shown.value)
+  const now = pieces.value.findIndex((one) => one === shown.value)
   const next = pieces.value[(now + 1) % Math.max(1, pieces.value.length)]
   if (next) look(next.rows[0]!)
 }
 
 const beside = computed(() => ({
-  job: props.job, line: line.value!, shown: shown.value, row: rows.value[row.value], rows: rows.value, lines: lines.value, warnings: warnings.value, issue: issues.value[shown.value?.rows.find(i => issues.value[i]) ?? -1] ?? null,
-  headIssues: (draft.value?.issues ?? []).map(({ message }) => message), waysOut: waysOut.value, school: school.value, system: system.value, bender: bender.value, survey: survey.value, startName: startName.value,
+  job: props.job,
+  line: line.value!,
+  shown: shown.value,
+  row: rows.value[row.value],
+  rows: rows.value,
+  lines: lines.value,
+  warnings: warnings.value,
+  issue: issues.value[shown.value?.rows.find((i) => issues.value[i]) ?? -1] ?? null,
+  headIssues: (draft.value?.issues ?? []).map(({ message }) => message),
+  waysOut: waysOut.value,
+  school: school.value,
+  system: system.value,
+  bender: bender.value,
+  survey: survey.value,
+  startName: startName.value,
 }))
 /** A name is no step of the drawing, so it is not undone with it. */
 const changeLine = (changes: Partial<LineBody>) => ('name' in changes ? save(changes) : change(changes))
@@ -80,79 +160,356 @@ function replace({ name: _, ...body }: LineInput) {
 }
 
 useKeys({
-  'j': () => look(row.value + 1), 'k': () => look(row.value - 1), 'n': () => list.value?.focusField(), 'l': () => list.value?.focusList(), 'Enter': () => list.value?.edit(), 'Delete': () => { if (rows.value.length) dropLeg(row.value) },
-  'u': undo, 'U': redo, 'r': () => { isReversed.value = !isReversed.value }, 'g': () => { flipSchool() }, 'p': print, 'w': () => {
+  j: () => look(row.value + 1),
+  k: () => look(row.value - 1),
+  n: () => list.value?.focusField(),
+  l: () => list.value?.focusList(),
+  Enter: () => list.value?.edit(),
+  Delete: () => {
+    if (rows.value.length) dropLeg(row.value)
+  },
+  u: undo,
+  U: redo,
+  r: () => {
+    isReversed.value = !isReversed.value
+  },
+  g: () => {
+    flipSchool()
+  },
+  p: print,
+  w: () => {
     panel.value = 'working'
     isPanelOpen.value = true
-  }, 'f': () => iso.value?.fit(), '+': () => iso.value?.zoomIn(), '=': () => iso.value?.zoomIn(), '-': () => iso.value?.zoomOut(),
+  },
+  f: () => iso.value?.fit(),
+  '+': () => iso.value?.zoomIn(),
+  '=': () => iso.value?.zoomIn(),
+  '-': () => iso.value?.zoomOut(),
 })
 </script>
 
 <template>
   <nav v-if="job.lines.length > 0" class="tabs" aria-label="Lines">
-    <NuxtLink v-for="one in job.lines" :key="one.id" :to="{ query: { line: one.id } }" class="choice" :aria-current="one.id === line?.id" :data-line="one.number">L{{ one.number }} {{ one.name }}</NuxtLink>
+    <NuxtLink
+      v-for="one in job.lines"
+      :key="one.id"
+      :to="{ query: { line: one.id } }"
+      class="choice"
+      :aria-current="one.id === line?.id"
+      :data-line="one.number"
+      >L{{ one.number }} {{ one.name }}</NuxtLink
+    >
     <button type="button" class="choice" data-test="add-line" @click="addLine()">new line</button>
     <span class="tools">
-      <button type="button" class="choice" :disabled="!canUndo" data-test="undo" @click="undo">undo <kbd>U</kbd></button>
-      <button type="button" class="choice" :disabled="!canRedo" data-test="redo" @click="redo">redo <kbd>&#8679;U</kbd></button>
+      <button type="button" class="choice" :disabled="!canUndo" data-test="undo" @click="undo">
+        undo <kbd>U</kbd>
+      </button>
+      <button type="button" class="choice" :disabled="!canRedo" data-test="redo" @click="redo">
+        redo <kbd>&#8679;U</kbd>
+      </button>
     </span>
   </nav>
   <div v-if="!line" class="p-6 space-y-4">
-    <svg width="320" height="120" role="img" aria-label="No line yet"><path d="M10 40L90 86V20L250 110" class="l-hidden" /></svg>
+    <svg width="320" height="120" role="img" aria-label="No line yet">
+      <path d="M10 40L90 86V20L250 110" class="l-hidden" />
+    </svg>
     <p class="t20 w7">No line yet. A line is a run of pipe: legs, corners, branches.</p>
     <UButton data-test="first-line" @click="addLine()">Draw the first line</UButton>
   </div>
   <div v-else class="bench">
     <div ref="sheet" class="sheet" :class="{ phone: narrow }">
-      <IsoRun v-if="width > 0" ref="iso" :key="line.id" :laid="laid" :rows="rows" :pieces="pieces" :shown="shown" :row="row" :radius="bender?.radius ?? null" :walls="draft?.question?.walls ?? []" :system="system" :width="Math.floor(width)" :height="narrow ? 214 : Math.max(300, Math.floor(height))" :pipe-words="pipeWords" :is-phone="narrow" :start-words="startName" @look="look" @stretch="stretch" @pull="pull" @from="from" />
-      <p v-if="rows.length === 0" class="empty t17">No legs yet. Type the first: <b>{{ system === 'inch' ? 'e 24' : 'e 640' }}</b></p>
-      <div class="zoom"><button type="button" class="only-wide" aria-label="Larger" @click="iso?.zoomIn()">+</button><button type="button" class="only-wide" aria-label="Smaller" @click="iso?.zoomOut()">&#8722;</button><button type="button" data-test="fit" @click="iso?.fit()">fit</button></div>
-      <p v-if="narrow && shown" class="phone-figure copper"><b class="t64"><TapeFigure :mm="shown.piece?.cut ?? null" :system="system" /></b><span class="t14">{{ shown.piece ? `cut, ${shown.from} to ${shown.to}` : 'no cut so' }}</span></p>
+      <IsoRun
+        v-if="width > 0"
+        ref="iso"
+        :key="line.id"
+        :laid="laid"
+        :rows="rows"
+        :pieces="pieces"
+        :shown="shown"
+        :row="row"
+        :radius="bender?.radius ?? null"
+        :walls="draft?.question?.walls ?? []"
+        :system="system"
+        :width="Math.floor(width)"
+        :height="narrow ? 214 : Math.max(300, Math.floor(height))"
+        :pipe-words="pipeWords"
+        :is-phone="narrow"
+        :start-words="startName"
+        @look="look"
+        @stretch="stretch"
+        @pull="pull"
+        @from="from" />
+      <p v-if="rows.length === 0" class="empty t17">
+        No legs yet. Type the first: <b>{{ system === 'inch' ? 'e 24' : 'e 640' }}</b>
+      </p>
+      <div class="zoom">
+        <button type="button" class="only-wide" aria-label="Larger" @click="iso?.zoomIn()">+</button
+        ><button type="button" class="only-wide" aria-label="Smaller" @click="iso?.zoomOut()">&#8722;</button
+        ><button type="button" data-test="fit" @click="iso?.fit()">fit</button>
+      </div>
+      <p v-if="narrow && shown" class="phone-figure copper">
+        <b class="t64"><TapeFigure :mm="shown.piece?.cut ?? null" :system="system" /></b
+        ><span class="t14">{{ shown.piece ? `cut, ${shown.from} to ${shown.to}` : 'no cut so' }}</span>
+      </p>
     </div>
-    <p v-if="narrow && caution.length" class="caution"><StatusShape status="held" :size="18" /><span class="t15">{{ caution[0]!.text }}</span><span v-if="caution.length > 1" class="note t13">1 of {{ caution.length }}</span></p>
+    <p v-if="narrow && caution.length" class="caution">
+      <StatusShape status="held" :size="18" /><span class="t15">{{ caution[0]!.text }}</span
+      ><span v-if="caution.length > 1" class="note t13">1 of {{ caution.length }}</span>
+    </p>
     <div ref="strip" class="strip">
-      <p class="t13 strip-head"><span class="note w6">{{ narrow ? '1 mm drawn 5.2, middle broken' : shown ? `Strip: ${shown.piece?.id ?? ''} ${shown.from} to ${shown.to}, ${pipeWords}` : 'Strip: no piece yet' }}</span><span class="strip-tools"><button type="button" class="underline" :aria-pressed="isReversed" data-test="reverse" @click="isReversed = !isReversed">{{ isReversed ? 'from the other end' : 'reverse' }} <kbd>R</kbd></button><a v-if="rows.length" :href="stripUrl" target="_blank" rel="noopener" class="underline" data-test="print-strips">{{ narrow ? 'print' : 'Print strips and marks' }} <kbd>P</kbd></a></span></p>
-      <PieceStrip v-if="stripWidth > 0" :piece="shown?.piece ?? null" :from="shown?.from ?? ''" :to="shown?.to ?? ''" :system="system" :width="Math.floor(stripWidth)" :is-reversed="isReversed" :is-phone="narrow" :school="school" />
+      <p class="t13 strip-head">
+        <span class="note w6">{{
+          narrow
+            ? '1 mm drawn 5.2, middle broken'
+            : shown
+              ? `Strip: ${shown.piece?.id ?? ''} ${shown.from} to ${shown.to}, ${pipeWords}`
+              : 'Strip: no piece yet'
+        }}</span
+        ><span class="strip-tools"
+          ><button
+            type="button"
+            class="underline"
+            :aria-pressed="isReversed"
+            data-test="reverse"
+            @click="isReversed = !isReversed">
+            {{ isReversed ? 'from the other end' : 'reverse' }} <kbd>R</kbd></button
+          ><a
+            v-if="rows.length"
+            :href="stripUrl"
+            target="_blank"
+            rel="noopener"
+            class="underline"
+            data-test="print-strips"
+            >{{ narrow ? 'print' : 'Print strips and marks' }} <kbd>P</kbd></a
+          ></span
+        >
+      </p>
+      <PieceStrip
+        v-if="stripWidth > 0"
+        :piece="shown?.piece ?? null"
+        :from="shown?.from ?? ''"
+        :to="shown?.to ?? ''"
+        :system="system"
+        :width="Math.floor(stripWidth)"
+        :is-reversed="isReversed"
+        :is-phone="narrow"
+        :school="school" />
       <p v-if="narrow && marksWords" class="t14 marks" data-test="phone-marks">{{ marksWords }}</p>
     </div>
-    <LegList ref="list" class="list" :rows="rows" :issues="issues" :pieces="pieces" :row="row" :system="system" :is-phone="narrow" @look="look" @add="addLegs" @set="setLeg" @drop="dropLeg" />
-    <aside v-if="!narrow" class="working"><LinePanels v-model:panel="panel" v-bind="beside" @set-legs="setLegs" @flip-school="flipSchool" @change="changeLine" @begin="begin" @append="append" @replace="replace" @join="joinEnd" @drop-line="dropLine" /></aside>
+    <LegList
+      ref="list"
+      class="list"
+      :rows="rows"
+      :issues="issues"
+      :pieces="pieces"
+      :row="row"
+      :system="system"
+      :is-phone="narrow"
+      @look="look"
+      @add="addLegs"
+      @set="setLeg"
+      @drop="dropLeg" />
+    <aside v-if="!narrow" class="working">
+      <LinePanels
+        v-model:panel="panel"
+        v-bind="beside"
+        @set-legs="setLegs"
+        @flip-school="flipSchool"
+        @change="changeLine"
+        @begin="begin"
+        @append="append"
+        @replace="replace"
+        @join="joinEnd"
+        @drop-line="dropLine" />
+    </aside>
     <template v-else>
-      <div class="thumb"><UButton size="xl" class="flex-1" data-test="next-piece" @click="nextPiece">Next piece</UButton><UButton size="xl" variant="outline" data-test="open-working" @click="isPanelOpen = true">Working</UButton></div>
-      <USlideover v-model:open="isPanelOpen" :transition="false" side="bottom" :title="`L${line.number} ${line.name}`" description="Sum, settings, tasks, files"><template #body><LinePanels v-model:panel="panel" v-bind="beside" @set-legs="setLegs" @flip-school="flipSchool" @change="changeLine" @begin="begin" @append="append" @replace="replace" @join="joinEnd" @drop-line="dropLine" /></template></USlideover>
+      <div class="thumb">
+        <UButton size="xl" class="flex-1" data-test="next-piece" @click="nextPiece">Next piece</UButton
+        ><UButton size="xl" variant="outline" data-test="open-working" @click="isPanelOpen = true">Working</UButton>
+      </div>
+      <USlideover
+        v-model:open="isPanelOpen"
+        :transition="false"
+        side="bottom"
+        :title="`L${line.number} ${line.name}`"
+        description="Sum, settings, tasks, files"
+        ><template #body
+          ><LinePanels
+            v-model:panel="panel"
+            v-bind="beside"
+            @set-legs="setLegs"
+            @flip-school="flipSchool"
+            @change="changeLine"
+            @begin="begin"
+            @append="append"
+            @replace="replace"
+            @join="joinEnd"
+            @drop-line="dropLine" /></template
+      ></USlideover>
     </template>
   </div>
 </template>
 
 <style scoped>
-.tabs { display: flex; gap: 18px; align-items: center; padding: 2px 18px; border-bottom: 1px solid var(--hair); min-height: 32px; overflow-x: auto; white-space: nowrap; }
-.tools { margin-left: auto; display: flex; gap: 18px; }
-.bench { display: grid; grid-template-columns: 222px minmax(0, 1fr) 430px; grid-template-rows: minmax(0, 1fr) 182px; height: calc(100dvh - 134px); min-height: 560px; }
-.list { grid-area: 1 / 1; border-right: 1px solid var(--rule); min-height: 0; }
-.sheet { grid-area: 1 / 2; position: relative; min-width: 0; min-height: 0; overflow: hidden; }
-.working { grid-area: 1 / 3; border-left: 1px solid var(--rule); padding: 4px 22px 14px 24px; overflow-y: auto; min-height: 0; }
-.panels { display: flex; gap: 18px; margin-bottom: 6px; }
-.strip { grid-area: 2 / 1 / 3 / 4; border-top: 1px solid var(--rule); min-width: 0; overflow: hidden; }
-.strip-head { display: flex; justify-content: space-between; padding: 5px 18px 0; min-height: 26px; }
-.strip-tools { display: flex; gap: 22px; align-items: center; }
-.empty { position: absolute; left: 24px; top: 16px; }
-.marks { padding: 0 12px 6px; font-weight: 600; }
-.zoom { position: absolute; right: 10px; top: 6px; display: flex; gap: 4px; }
-.zoom button { min-width: 34px; min-height: 34px; border: 1px solid var(--rule); background: var(--paper); text-align: center; font-size: 16px; }
-.zoom button:hover { background: var(--paper2); }
-.caution { display: flex; gap: 10px; align-items: center; padding: 8px 12px; border: 0 solid var(--rule); border-top: 3px solid var(--ochre); border-bottom-width: 1px; }
-.caution span:nth-child(2) { flex: 1; }
-.phone-figure { position: absolute; right: 12px; top: 4px; display: flex; flex-direction: column; align-items: flex-end; pointer-events: none; }
-.phone-figure b { font-size: 44px; }
-.thumb { position: sticky; bottom: 0; background: var(--paper); border-top: 1px solid var(--rule); display: flex; gap: 12px; padding: 10px 12px; }
-@media (max-width: 1199px) { .bench { grid-template-columns: 200px minmax(0, 1fr) 350px; } }
+.tabs {
+  display: flex;
+  gap: 18px;
+  align-items: center;
+  padding: 2px 18px;
+  border-bottom: 1px solid var(--hair);
+  min-height: 32px;
+  overflow-x: auto;
+  white-space: nowrap;
+}
+.tools {
+  margin-left: auto;
+  display: flex;
+  gap: 18px;
+}
+.bench {
+  display: grid;
+  grid-template-columns: 222px minmax(0, 1fr) 430px;
+  grid-template-rows: minmax(0, 1fr) 182px;
+  height: calc(100dvh - 134px);
+  min-height: 560px;
+}
+.list {
+  grid-area: 1 / 1;
+  border-right: 1px solid var(--rule);
+  min-height: 0;
+}
+.sheet {
+  grid-area: 1 / 2;
+  position: relative;
+  min-width: 0;
+  min-height: 0;
+  overflow: hidden;
+}
+.working {
+  grid-area: 1 / 3;
+  border-left: 1px solid var(--rule);
+  padding: 4px 22px 14px 24px;
+  overflow-y: auto;
+  min-height: 0;
+}
+.panels {
+  display: flex;
+  gap: 18px;
+  margin-bottom: 6px;
+}
+.strip {
+  grid-area: 2 / 1 / 3 / 4;
+  border-top: 1px solid var(--rule);
+  min-width: 0;
+  overflow: hidden;
+}
+.strip-head {
+  display: flex;
+  justify-content: space-between;
+  padding: 5px 18px 0;
+  min-height: 26px;
+}
+.strip-tools {
+  display: flex;
+  gap: 22px;
+  align-items: center;
+}
+.empty {
+  position: absolute;
+  left: 24px;
+  top: 16px;
+}
+.marks {
+  padding: 0 12px 6px;
+  font-weight: 600;
+}
+.zoom {
+  position: absolute;
+  right: 10px;
+  top: 6px;
+  display: flex;
+  gap: 4px;
+}
+.zoom button {
+  min-width: 34px;
+  min-height: 34px;
+  border: 1px solid var(--rule);
+  background: var(--paper);
+  text-align: center;
+  font-size: 16px;
+}
+.zoom button:hover {
+  background: var(--paper2);
+}
+.caution {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  padding: 8px 12px;
+  border: 0 solid var(--rule);
+  border-top: 3px solid var(--ochre);
+  border-bottom-width: 1px;
+}
+.caution span:nth-child(2) {
+  flex: 1;
+}
+.phone-figure {
+  position: absolute;
+  right: 12px;
+  top: 4px;
+  display: flex;
+  flex-direction: column;
+  align-items: flex-end;
+  pointer-events: none;
+}
+.phone-figure b {
+  font-size: 44px;
+}
+.thumb {
+  position: sticky;
+  bottom: 0;
+  background: var(--paper);
+  border-top: 1px solid var(--rule);
+  display: flex;
+  gap: 12px;
+  padding: 10px 12px;
+}
+@media (max-width: 1199px) {
+  .bench {
+    grid-template-columns: 200px minmax(0, 1fr) 350px;
+  }
+}
 @media (max-width: 899px) {
-  .bench { display: flex; flex-direction: column; height: auto; }
-  .sheet { height: 214px; flex: none; border-bottom: 1px solid var(--rule); }
-  .list { border-right: 0; border-top: 1px solid var(--rule); }
-  .zoom { top: auto; bottom: 4px; }
-  .zoom button { min-width: 44px; min-height: 44px; }
-  .strip-head { padding: 4px 12px 0; }
-  .strip-tools button, .strip-tools a { min-height: 44px; display: inline-flex; align-items: center; }
+  .bench {
+    display: flex;
+    flex-direction: column;
+    height: auto;
+  }
+  .sheet {
+    height: 214px;
+    flex: none;
+    border-bottom: 1px solid var(--rule);
+  }
+  .list {
+    border-right: 0;
+    border-top: 1px solid var(--rule);
+  }
+  .zoom {
+    top: auto;
+    bottom: 4px;
+  }
+  .zoom button {
+    min-width: 44px;
+    min-height: 44px;
+  }
+  .strip-head {
+    padding: 4px 12px 0;
+  }
+  .strip-tools button,
+  .strip-tools a {
+    min-height: 44px;
+    display: inline-flex;
+    align-items: center;
+  }
 }
 </style>

@@ -5,25 +5,53 @@ import { formatLength } from '#core/units'
 import { inRegion } from '~/wording/en'
 
 /** A made joint that may lack a part, by the count of what came back; what is signed stays as it was. */
-const props = defineProps<{ job: JobRecord, joint: JointRecord, doubts: readonly CountState[] }>()
+const props = defineProps<{ job: JobRecord; joint: JointRecord; doubts: readonly CountState[] }>()
 const emit = defineEmits<{ reopen: [] }>()
 const store = useJobStore()
 function seen(item: string) {
-  store.changeKit(props.job.slug, { counts: props.job.counts.map(one => (one.item === item ? { ...one, seen: [...one.seen, props.joint.id] } : one)) })
+  store.changeKit(props.job.slug, {
+    counts: props.job.counts.map((one) => (one.item === item ? { ...one, seen: [...one.seen, props.joint.id] } : one)),
+  })
 }
 </script>
 
 <template>
   <div v-for="{ need, over } in doubts" :key="need.item" class="doubt" role="status" data-test="doubt">
     <StatusShape status="held" :size="22" />
-    <p class="t15"><b>J{{ joint.number }} may lack {{ inRegion(need.item, job.region) }}.</b> {{ need.unit === 'mm' ? `${formatLength(over, unitSystemOf(job.region))} less was fed than the rule of the trade.` : `${over} too many came back.` }} Look at it before water comes.</p>
-    <UButton variant="outline" data-test="doubt-reopen" @click="emit('reopen')">It lacks it: open J{{ joint.number }} again</UButton>
+    <p class="t15">
+      <b>J{{ joint.number }} may lack {{ inRegion(need.item, job.region) }}.</b>
+      {{
+        need.unit === 'mm'
+          ? `${formatLength(over, unitSystemOf(job.region))} less was fed than the rule of the trade.`
+          : `${over} too many came back.`
+      }}
+      Look at it before water comes.
+    </p>
+    <UButton variant="outline" data-test="doubt-reopen" @click="emit('reopen')"
+      >It lacks it: open J{{ joint.number }} again</UButton
+    >
     <UButton data-test="it-is-there" @click="seen(need.item)">It is there</UButton>
   </div>
 </template>
 
 <style scoped>
-.doubt { display: flex; gap: 14px; align-items: center; padding: 8px 18px; border-bottom: 3px solid var(--ochre); }
-.doubt p { flex: 1; }
-@media (max-width: 899px) { .doubt { padding: 8px 12px; flex-wrap: wrap; } .doubt p { flex: 1 1 70%; } }
+.doubt {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  padding: 8px 18px;
+  border-bottom: 3px solid var(--ochre);
+}
+.doubt p {
+  flex: 1;
+}
+@media (max-width: 899px) {
+  .doubt {
+    padding: 8px 12px;
+    flex-wrap: wrap;
+  }
+  .doubt p {
+    flex: 1 1 70%;
+  }
+}
 </style>

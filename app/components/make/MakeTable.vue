@@ -10,7 +10,11 @@ const at = computed(() => bent.value.findIndex(({ key }) => key === route.query.
 
 <template>
   <template v-if="at >= 0">
-    <JointTabs :job="{ ...job, joints: job.joints.filter(({ way }) => way !== null) }" :current="undefined" :bent="bent" :bend="bent[at]!.key" />
+    <JointTabs
+      :job="{ ...job, joints: job.joints.filter(({ way }) => way !== null) }"
+      :current="undefined"
+      :bent="bent"
+      :bend="bent[at]!.key" />
     <BendBench :key="bent[at]!.key" :job="job" :bent="bent[at]!" :next="bent[at + 1]" />
   </template>
   <MakeBench v-else :job="job" :bent="bent" />

@@ -3,21 +3,37 @@ import type { RouteLocationRaw } from 'vue-router'
 import type { TimerRecord } from '#core/record'
 
 /** One wait in a line: which joint, what is left, or since when it is over. */
-const props = defineProps<{ name: string, timer: TimerRecord, to: RouteLocationRaw | null }>()
+const props = defineProps<{ name: string; timer: TimerRecord; to: RouteLocationRaw | null }>()
 const left = useWait(() => props.timer)
 /** A wait that was over long ago was left to itself, such as over night. */
 const LONG_AGO_S = 3600
 const over = computed(() => {
   const since = (Date.now() - Date.parse(props.timer.startedAt)) / 1000 - props.timer.seconds
-  return since > LONG_AGO_S ? `over since ${new Date(Date.parse(props.timer.startedAt) + props.timer.seconds * 1000).toLocaleString('en-GB', { weekday: 'short', hour: '2-digit', minute: '2-digit' })}: look at it before you go on` : 'over'
+  return since > LONG_AGO_S
+    ? `over since ${new Date(Date.parse(props.timer.startedAt) + props.timer.seconds * 1000).toLocaleString('en-GB', { weekday: 'short', hour: '2-digit', minute: '2-digit' })}: look at it before you go on`
+    : 'over'
 })
 </script>
 
 <template>
-  <span v-if="!to" class="wait t15"><b>{{ name }}</b> <b class="t20" :class="left === 0 ? 'verd' : 'copper'">{{ left === 0 ? over : formatClock(left ?? timer.seconds) }}</b></span>
-  <NuxtLink v-else :to="to" class="wait t15 underline"><b>{{ name }}</b> <b class="t20" :class="left === 0 ? 'verd' : 'copper'">{{ left === 0 ? over : formatClock(left ?? timer.seconds) }}</b></NuxtLink>
+  <span v-if="!to" class="wait t15"
+    ><b>{{ name }}</b>
+    <b class="t20" :class="left === 0 ? 'verd' : 'copper'">{{
+      left === 0 ? over : formatClock(left ?? timer.seconds)
+    }}</b></span
+  >
+  <NuxtLink v-else :to="to" class="wait t15 underline"
+    ><b>{{ name }}</b>
+    <b class="t20" :class="left === 0 ? 'verd' : 'copper'">{{
+      left === 0 ? over : formatClock(left ?? timer.seconds)
+    }}</b></NuxtLink
+  >
 </template>
 
 <style scoped>
-.wait { display: inline-flex; gap: 8px; align-items: baseline; }
+.wait {
+  display: inline-flex;
+  gap: 8px;
+  align-items: baseline;
+}
 </style>

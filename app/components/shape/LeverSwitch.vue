@@ -17,6 +17,16 @@ const on = defineModel<boolean>({ required: true })
 </template>
 
 <style scoped>
-.lever { display: flex; align-items: center; gap: 8px; min-height: 44px; color: var(--ink2); white-space: nowrap; }
-.lever.on { color: var(--ink); font-weight: 700; }
+.lever {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  min-height: 44px;
+  color: var(--ink2);
+  white-space: nowrap;
+}
+.lever.on {
+  color: var(--ink);
+  font-weight: 700;
+}
 </style>

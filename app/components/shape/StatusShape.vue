@@ -2,11 +2,21 @@
 import type { JointStatus } from '#core/record'
 
 /** Where a piece of work stands, by shape; the word stands beside it or in its label. */
-withDefaults(defineProps<{ status: JointStatus | 'held' | 'refused' | 'stop' | 'proved', size?: number, label?: string }>(), { size: 16, label: undefined })
+withDefaults(
+  defineProps<{ status: JointStatus | 'held' | 'refused' | 'stop' | 'proved'; size?: number; label?: string }>(),
+  { size: 16, label: undefined },
+)
 </script>
 
 <template>
-  <svg :width="size" :height="size" viewBox="-8 -8 16 16" :role="label ? 'img' : undefined" :aria-label="label" :aria-hidden="label ? undefined : true" class="shrink-0">
+  <svg
+    :width="size"
+    :height="size"
+    viewBox="-8 -8 16 16"
+    :role="label ? 'img' : undefined"
+    :aria-label="label"
+    :aria-hidden="label ? undefined : true"
+    class="shrink-0">
     <circle v-if="status === 'planned'" r="6" fill="var(--paper)" stroke="var(--ink)" stroke-width="1.75" />
     <g v-else-if="status === 'dry-fitted'">
       <circle r="6" fill="var(--paper)" stroke="var(--ink)" stroke-width="1.75" />

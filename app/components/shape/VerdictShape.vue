@@ -2,7 +2,7 @@
 import type { Verdict } from '#core/joints'
 
 /** Verdict on a way: solid diamond fits, half diamond fits with care, triangle held. */
-withDefaults(defineProps<{ verdict: Verdict, size?: number }>(), { size: 22 })
+withDefaults(defineProps<{ verdict: Verdict; size?: number }>(), { size: 22 })
 const WORDS: Record<Verdict, string> = { fits: 'fits', care: 'fits with care', held: 'held' }
 </script>
 

@@ -1,6 +1,20 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { comparePipes, FAMILIES, FAMILY_WORDS, getPipe, namedBy, PIPES, pipesNear, REGIONS, seriesOf, unitSystemOf, type Family, type Pipe, type Region } from '#core/catalogue'
+import {
+  comparePipes,
+  FAMILIES,
+  FAMILY_WORDS,
+  getPipe,
+  namedBy,
+  PIPES,
+  pipesNear,
+  REGIONS,
+  seriesOf,
+  unitSystemOf,
+  type Family,
+  type Pipe,
+  type Region,
+} from '#core/catalogue'
 import { formatDecimal, parseLength } from '#core/units'
 import { formatReading, unitOf } from '~/reading/format'
 import { REGION_WORDS } from '~/wording/en'
@@ -11,24 +25,32 @@ const router = useRouter()
 const table = useTemplateRef<HTMLElement>('table')
 const { width } = useElementSize(table)
 
-const known = (id: unknown): Pipe | undefined => PIPES.find(pipe => pipe.id === id)
+const known = (id: unknown): Pipe | undefined => PIPES.find((pipe) => pipe.id === id)
 /** What the trade confuses most stands there first: 22 mm and the old 3/4 in. */
 const a = computed(() => known(route.query.a) ?? getPipe('cu-en-x-22'))
 const b = computed(() => known(route.query.b) ?? getPipe('cu-bs-imp-3_4'))
 const region = ref<Region>(a.value.regions.includes('gb') ? 'gb' : a.value.regions[0]!)
 const system = computed(() => unitSystemOf(region.value))
 const side = ref<'a' | 'b'>('b')
-const families = computed(() => FAMILIES.filter(family => PIPES.some(pipe => pipe.family === family && pipe.regions.includes(region.value))))
+const families = computed(() =>
+  FAMILIES.filter((family) => PIPES.some((pipe) => pipe.family === family && pipe.regions.includes(region.value))),
+)
 const chosen = ref<Family>(b.value.family)
 const family = computed(() => (families.value.includes(chosen.value) ? chosen.value : families.value[0]!))
 /** A size or a measured diameter looked up over all families. */
 const wanted = ref('')
 const shown = computed<readonly Pipe[]>(() => {
-  if (!wanted.value.trim()) return PIPES.filter(pipe => pipe.family === family.value && pipe.regions.includes(region.value))
+  if (!wanted.value.trim())
+    return PIPES.filter((pipe) => pipe.family === family.value && pipe.regions.includes(region.value))
   const length = parseLength(wanted.value, system.value)
   return pipesNear(wanted.value, length.ok ? length.value.mm : null, region.value)
 })
-const groups = computed(() => [...new Set(shown.value.map(pipe => pipe.series))].map(id => ({ series: seriesOf(id), pipes: shown.value.filter(pipe => pipe.series === id) })))
+const groups = computed(() =>
+  [...new Set(shown.value.map((pipe) => pipe.series))].map((id) => ({
+    series: seriesOf(id),
+    pipes: shown.value.filter((pipe) => pipe.series === id),
+  })),
+)
 const comparison = computed(() => comparePipes(a.value, b.value))
 const figure = (mm: number | null) => (mm === null ? '?' : formatReading(mm, system.value))
 const apart = computed(() => Math.abs(comparison.value.outside))
@@ -36,75 +58,284 @@ const apart = computed(() => Math.abs(comparison.value.outside))
 function take(pipe: Pipe) {
   void router.replace({ query: { a: a.value.id, b: b.value.id, [side.value]: pipe.id } })
 }
-const swap = () => { void router.replace({ query: { a: b.value.id, b: a.value.id } }) }
+const swap = () => {
+  void router.replace({ query: { a: b.value.id, b: a.value.id } })
+}
 </script>
 
 <template>
   <main class="bench">
     <div ref="table" class="table">
       <div class="names">
-        <button v-for="on in (['a', 'b'] as const)" :key="on" type="button" class="endpick" :class="{ 'text-right': on === 'b' }" :aria-pressed="side === on" :data-side="on" @click="side = on"><span class="note t13">{{ side === on ? 'choose it from the list' : 'tap to choose another' }}</span><b class="t20" :class="{ copper: on === 'b' }">{{ (on === 'a' ? a : b).label }}</b></button>
+        <button
+          v-for="on in ['a', 'b'] as const"
+          :key="on"
+          type="button"
+          class="endpick"
+          :class="{ 'text-right': on === 'b' }"
+          :aria-pressed="side === on"
+          :data-side="on"
+          @click="side = on">
+          <span class="note t13">{{ side === on ? 'choose it from the list' : 'tap to choose another' }}</span
+          ><b class="t20" :class="{ copper: on === 'b' }">{{ (on === 'a' ? a : b).label }}</b>
+        </button>
       </div>
       <EndPair v-if="width > 0" :a="a" :b="b" :system="system" :width="Math.floor(width)" />
       <div class="said" data-test="comparison">
-        <h2 class="t26 flex gap-3 items-center"><VerdictShape v-if="comparison.isSameOutside" verdict="fits" :size="22" /><StatusShape v-else status="refused" :size="22" /> {{ comparison.isSameOutside ? `The same outside: ${figure(a.od)} ${unitOf(system)}.` : `${figure(apart)} ${unitOf(system)} apart outside: no mouth takes both.` }}</h2>
+        <h2 class="t26 flex gap-3 items-center">
+          <VerdictShape v-if="comparison.isSameOutside" verdict="fits" :size="22" /><StatusShape
+            v-else
+            status="refused"
+            :size="22" />
+          {{
+            comparison.isSameOutside
+              ? `The same outside: ${figure(a.od)} ${unitOf(system)}.`
+              : `${figure(apart)} ${unitOf(system)} apart outside: no mouth takes both.`
+          }}
+        </h2>
         <table class="w-full">
-          <thead><tr><th /><th>outside</th><th>wall</th><th>bore</th><th class="left">its name</th></tr></thead>
+          <thead>
+            <tr>
+              <th />
+              <th>outside</th>
+              <th>wall</th>
+              <th>bore</th>
+              <th class="left">its name</th>
+            </tr>
+          </thead>
           <tbody>
-            <tr v-for="pipe in [a, b]" :key="pipe.id"><th>{{ pipe.label }}</th><td><b>{{ figure(pipe.od) }}</b></td><td>{{ figure(pipe.wall) }}</td><td>{{ figure(pipe.bore) }}</td><td class="left">{{ namedBy(pipe) }}</td></tr>
+            <tr v-for="pipe in [a, b]" :key="pipe.id">
+              <th>{{ pipe.label }}</th>
+              <td>
+                <b>{{ figure(pipe.od) }}</b>
+              </td>
+              <td>{{ figure(pipe.wall) }}</td>
+              <td>{{ figure(pipe.bore) }}</td>
+              <td class="left">{{ namedBy(pipe) }}</td>
+            </tr>
           </tbody>
         </table>
-        <p v-if="!comparison.isSameOutside && apart < 1" class="t17">Near, and force may bring them together, but it does not seal. Only a converter made for both sizes joins them.</p>
-        <p v-if="comparison.area !== null" class="t15">{{ comparison.area > 0.995 ? 'Their bores are alike.' : `The narrower bore has ${formatDecimal(comparison.area * 100, 0)} in 100 of the wider one's area.` }}</p>
-        <p v-if="comparison.isSameOutside && a.family !== b.family" class="t15">The same outside is not all: wall, temper and listing decide which joint is made on which.</p>
+        <p v-if="!comparison.isSameOutside && apart < 1" class="t17">
+          Near, and force may bring them together, but it does not seal. Only a converter made for both sizes joins
+          them.
+        </p>
+        <p v-if="comparison.area !== null" class="t15">
+          {{
+            comparison.area > 0.995
+              ? 'Their bores are alike.'
+              : `The narrower bore has ${formatDecimal(comparison.area * 100, 0)} in 100 of the wider one's area.`
+          }}
+        </p>
+        <p v-if="comparison.isSameOutside && a.family !== b.family" class="t15">
+          The same outside is not all: wall, temper and listing decide which joint is made on which.
+        </p>
         <FactsTable :a="a" :b="b" />
-        <p class="note t14">{{ a.standard }}{{ a.typical ? ', typical' : '' }}; {{ b.standard }}{{ b.typical ? ', typical' : '' }}. A measured pipe wins over a table. <button type="button" class="underline min-h-11" @click="swap">swap them</button></p>
+        <p class="note t14">
+          {{ a.standard }}{{ a.typical ? ', typical' : '' }}; {{ b.standard }}{{ b.typical ? ', typical' : '' }}. A
+          measured pipe wins over a table.
+          <button type="button" class="underline min-h-11" @click="swap">swap them</button>
+        </p>
       </div>
     </div>
     <aside class="list">
-      <div role="group" aria-label="Region" class="flex gap-5 flex-wrap"><button v-for="one in REGIONS" :key="one" type="button" class="choice" :aria-pressed="region === one" @click="region = one">{{ REGION_WORDS[one] }}</button></div>
-      <label class="wanted"><span class="note t13">size, or what it measures outside</span><input v-model="wanted" class="plain-input t17 w6" maxlength="40" autocomplete="off" spellcheck="false" :placeholder="system === 'inch' ? '3/4 or 0.875' : '22 or 21.5'" data-test="wanted-size"></label>
-      <div v-if="!wanted.trim()" class="answers my-3" role="group" aria-label="Kind of pipe"><button v-for="one in families" :key="one" type="button" class="answer" :aria-pressed="family === one" :data-family="one" @click="chosen = one">{{ FAMILY_WORDS[one] }}</button></div>
-      <p v-else-if="shown.length === 0" class="t15 my-3" role="status" data-test="no-size">No pipe here is called or measures {{ wanted.trim() }}. Write it like {{ system === 'inch' ? '3/4, 7/8 in or 22.2 mm' : '22, 21.5 or 3/4' }}.</p>
+      <div role="group" aria-label="Region" class="flex gap-5 flex-wrap">
+        <button
+          v-for="one in REGIONS"
+          :key="one"
+          type="button"
+          class="choice"
+          :aria-pressed="region === one"
+          @click="region = one">
+          {{ REGION_WORDS[one] }}
+        </button>
+      </div>
+      <label class="wanted"
+        ><span class="note t13">size, or what it measures outside</span
+        ><input
+          v-model="wanted"
+          class="plain-input t17 w6"
+          maxlength="40"
+          autocomplete="off"
+          spellcheck="false"
+          :placeholder="system === 'inch' ? '3/4 or 0.875' : '22 or 21.5'"
+          data-test="wanted-size"
+      /></label>
+      <div v-if="!wanted.trim()" class="answers my-3" role="group" aria-label="Kind of pipe">
+        <button
+          v-for="one in families"
+          :key="one"
+          type="button"
+          class="answer"
+          :aria-pressed="family === one"
+          :data-family="one"
+          @click="chosen = one">
+          {{ FAMILY_WORDS[one] }}
+        </button>
+      </div>
+      <p v-else-if="shown.length === 0" class="t15 my-3" role="status" data-test="no-size">
+        No pipe here is called or measures {{ wanted.trim() }}. Write it like
+        {{ system === 'inch' ? '3/4, 7/8 in or 22.2 mm' : '22, 21.5 or 3/4' }}.
+      </p>
       <table v-for="{ series, pipes } in groups" :key="series.id" class="w-full rows">
-        <caption class="t15 w6">{{ series.words }}</caption>
-        <thead><tr><th class="left">size</th><th>outside</th><th>wall</th><th>bore</th><th><span class="visually-hidden">compare</span></th></tr></thead>
+        <caption class="t15 w6">
+          {{
+            series.words
+          }}
+        </caption>
+        <thead>
+          <tr>
+            <th class="left">size</th>
+            <th>outside</th>
+            <th>wall</th>
+            <th>bore</th>
+            <th><span class="visually-hidden">compare</span></th>
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="pipe in pipes" :key="pipe.id" :class="{ 'row-selected': pipe.id === a.id || pipe.id === b.id }">
-            <td class="left"><b class="t17">{{ pipe.nominal }}</b></td><td>{{ figure(pipe.od) }}</td><td>{{ figure(pipe.wall) }}</td><td>{{ figure(pipe.bore) }}</td>
-            <td><button type="button" class="answer" :data-pipe="pipe.id" :aria-label="`${side === 'a' ? 'left' : 'right'}: ${pipe.label}`" @click="take(pipe)">{{ side === 'a' ? 'left' : 'right' }}</button></td>
+            <td class="left">
+              <b class="t17">{{ pipe.nominal }}</b>
+            </td>
+            <td>{{ figure(pipe.od) }}</td>
+            <td>{{ figure(pipe.wall) }}</td>
+            <td>{{ figure(pipe.bore) }}</td>
+            <td>
+              <button
+                type="button"
+                class="answer"
+                :data-pipe="pipe.id"
+                :aria-label="`${side === 'a' ? 'left' : 'right'}: ${pipe.label}`"
+                @click="take(pipe)">
+                {{ side === 'a' ? 'left' : 'right' }}
+              </button>
+            </td>
           </tr>
         </tbody>
-        <tfoot><tr><td colspan="5" class="note t13">{{ series.standard }}{{ pipes.some(({ typical }) => typical) ? '; some walls are typical, makers differ' : '' }}</td></tr></tfoot>
+        <tfoot>
+          <tr>
+            <td colspan="5" class="note t13">
+              {{ series.standard
+              }}{{ pipes.some(({ typical }) => typical) ? '; some walls are typical, makers differ' : '' }}
+            </td>
+          </tr>
+        </tfoot>
       </table>
-      <p class="note t13 mt-2">Lengths in {{ system === 'inch' ? 'inches' : 'mm' }}. <a class="underline" :href="`/api/print/wrap-strip.pdf?region=${region}`" target="_blank" data-test="wrap-strip">Print the wrap strip</a>, <NuxtLink to="/gauge" class="underline" data-test="to-gauge">open the screen gauge</NuxtLink>.</p>
+      <p class="note t13 mt-2">
+        Lengths in {{ system === 'inch' ? 'inches' : 'mm' }}.
+        <a class="underline" :href="`/api/print/wrap-strip.pdf?region=${region}`" target="_blank" data-test="wrap-strip"
+          >Print the wrap strip</a
+        >, <NuxtLink to="/gauge" class="underline" data-test="to-gauge">open the screen gauge</NuxtLink>.
+      </p>
     </aside>
   </main>
 </template>
 
 <style scoped>
-.bench { flex: 1; display: grid; grid-template-columns: minmax(0, 1fr) 430px; }
-.table { min-width: 0; overflow: hidden; padding-top: 8px; }
-.names { display: grid; grid-template-columns: 1fr 1fr; gap: 18px; padding: 4px 18px 10px; }
-.endpick { display: flex; flex-direction: column; min-height: 44px; border-bottom: 1px solid var(--rule); padding-bottom: 3px; }
-.endpick[aria-pressed="true"] { border-bottom: 2px solid var(--ink); }
-.endpick.text-right { align-items: flex-end; }
-.said { padding: 10px 18px; display: flex; flex-direction: column; gap: 10px; }
-.list { border-left: 1px solid var(--rule); padding: 10px 22px 18px 24px; }
-th { font-size: 13px; font-weight: 400; color: var(--ink2); text-align: right; padding: 4px 10px 4px 0; }
-tbody th { text-align: left; font-size: 15px; color: var(--ink); border-bottom: 1px solid var(--hair); }
-td { text-align: right; height: 40px; border-bottom: 1px solid var(--hair); padding: 2px 10px 2px 0; }
-.left { text-align: left; }
-.wanted { display: block; margin-top: 10px; }
-tfoot td { text-align: left; border: 0; height: auto; padding: 4px 0 14px 10px; }
-.rows tbody td:first-child, .rows th:first-child { padding-left: 10px; }
-.rows { table-layout: fixed; }
-caption { text-align: left; padding: 6px 0 0 10px; }
-@media (max-width: 1100px) { .bench { grid-template-columns: minmax(0, 1fr) 360px; } }
+.bench {
+  flex: 1;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 430px;
+}
+.table {
+  min-width: 0;
+  overflow: hidden;
+  padding-top: 8px;
+}
+.names {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 18px;
+  padding: 4px 18px 10px;
+}
+.endpick {
+  display: flex;
+  flex-direction: column;
+  min-height: 44px;
+  border-bottom: 1px solid var(--rule);
+  padding-bottom: 3px;
+}
+.endpick[aria-pressed='true'] {
+  border-bottom: 2px solid var(--ink);
+}
+.endpick.text-right {
+  align-items: flex-end;
+}
+.said {
+  padding: 10px 18px;
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+}
+.list {
+  border-left: 1px solid var(--rule);
+  padding: 10px 22px 18px 24px;
+}
+th {
+  font-size: 13px;
+  font-weight: 400;
+  color: var(--ink2);
+  text-align: right;
+  padding: 4px 10px 4px 0;
+}
+tbody th {
+  text-align: left;
+  font-size: 15px;
+  color: var(--ink);
+  border-bottom: 1px solid var(--hair);
+}
+td {
+  text-align: right;
+  height: 40px;
+  border-bottom: 1px solid var(--hair);
+  padding: 2px 10px 2px 0;
+}
+.left {
+  text-align: left;
+}
+.wanted {
+  display: block;
+  margin-top: 10px;
+}
+tfoot td {
+  text-align: left;
+  border: 0;
+  height: auto;
+  padding: 4px 0 14px 10px;
+}
+.rows tbody td:first-child,
+.rows th:first-child {
+  padding-left: 10px;
+}
+.rows {
+  table-layout: fixed;
+}
+caption {
+  text-align: left;
+  padding: 6px 0 0 10px;
+}
+@media (max-width: 1100px) {
+  .bench {
+    grid-template-columns: minmax(0, 1fr) 360px;
+  }
+}
 @media (max-width: 899px) {
-  .bench { display: flex; flex-direction: column; }
-  .list { border-left: 0; border-top: 1px solid var(--rule); padding: 10px 12px; }
-  .names, .said { padding-left: 12px; padding-right: 12px; }
-  .said td.left, .said th.left { display: none; }
+  .bench {
+    display: flex;
+    flex-direction: column;
+  }
+  .list {
+    border-left: 0;
+    border-top: 1px solid var(--rule);
+    padding: 10px 12px;
+  }
+  .names,
+  .said {
+    padding-left: 12px;
+    padding-right: 12px;
+  }
+  .said td.left,
+  .said th.left {
+    display: none;
+  }
 }
 </style>

@@ -1,6 +1,10 @@
 import type { EndRow, Source } from '../types'
 
-export const SOURCE = { id: 'asme-b1-20-1', standard: 'ASME B1.20.1', subject: 'Taper pipe thread NPT: hand-tight engagement plus three turns by wrench' } as const satisfies Source
+export const SOURCE = {
+  id: 'asme-b1-20-1',
+  standard: 'ASME B1.20.1',
+  subject: 'Taper pipe thread NPT: hand-tight engagement plus three turns by wrench',
+} as const satisfies Source
 
 export const MADE_UP = [
   { nominal: '1/8', depthMm: 6.92, loMm: 5.51, hiMm: 6.92, typical: false },

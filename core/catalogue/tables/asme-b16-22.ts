@@ -1,6 +1,10 @@
 import type { EndRow, RatingRow, Source, TakeOutRow } from '../types'
 
-export const SOURCE = { id: 'asme-b16-22', standard: 'ASME B16.22', subject: 'Wrought copper solder-joint fittings: least cup depth and male end' } as const satisfies Source
+export const SOURCE = {
+  id: 'asme-b16-22',
+  standard: 'ASME B16.22',
+  subject: 'Wrought copper solder-joint fittings: least cup depth and male end',
+} as const satisfies Source
 
 export const CUPS = [
   { nominal: '1/4', depthMm: 7.87, loMm: 7.87, hiMm: 7.87, maleEndMm: 9.65, typical: false },

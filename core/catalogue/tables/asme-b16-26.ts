@@ -1,6 +1,10 @@
 import type { EndRow, Source } from '../types'
 
-export const SOURCE = { id: 'asme-b16-26', standard: 'ASME B16.26', subject: 'Compression fittings by tube outside diameter in inches: depth met in the trade' } as const satisfies Source
+export const SOURCE = {
+  id: 'asme-b16-26',
+  standard: 'ASME B16.26',
+  subject: 'Compression fittings by tube outside diameter in inches: depth met in the trade',
+} as const satisfies Source
 
 export const SOCKETS = [
   { nominal: '1/4', depthMm: 13, loMm: 11, hiMm: 16, typical: true },

@@ -1,6 +1,10 @@
 import type { EndRow, RatingRow, Source, TakeOutRow } from '../types'
 
-export const SOURCE = { id: 'asme-b16-51', standard: 'ASME B16.51', subject: 'Copper press fittings for inch tube: insertion met in the trade' } as const satisfies Source
+export const SOURCE = {
+  id: 'asme-b16-51',
+  standard: 'ASME B16.51',
+  subject: 'Copper press fittings for inch tube: insertion met in the trade',
+} as const satisfies Source
 
 export const SOCKETS = [
   { nominal: '1/2', depthMm: 19, loMm: 17, hiMm: 24.13, typical: true },

@@ -1,6 +1,10 @@
 import type { PipeRow, Source } from '../types'
 
-export const SOURCE = { id: 'asme-b36-10', standard: 'ASME B36.10', subject: 'Steel pipe, schedule 40' } as const satisfies Source
+export const SOURCE = {
+  id: 'asme-b36-10',
+  standard: 'ASME B36.10',
+  subject: 'Steel pipe, schedule 40',
+} as const satisfies Source
 
 export const ROWS = [
   { series: 'st-40', nominal: '1/4', odMm: 13.716, wallMm: 2.235, boreMm: 9.246, typical: false },

@@ -1,6 +1,10 @@
 import type { EndRow, RatingRow, Source, TakeOutRow } from '../types'
 
-export const SOURCE = { id: 'asse-1061', standard: 'ASSE 1061', subject: 'Metal push-fit fittings for copper tube sizes: insertion met in the trade' } as const satisfies Source
+export const SOURCE = {
+  id: 'asse-1061',
+  standard: 'ASSE 1061',
+  subject: 'Metal push-fit fittings for copper tube sizes: insertion met in the trade',
+} as const satisfies Source
 
 export const SOCKETS = [
   { nominal: '1/4', depthMm: 20, loMm: 17, hiMm: 24, typical: true },

@@ -1,6 +1,10 @@
 import type { PipeRow, RatingRow, Source } from '../types'
 
-export const SOURCE = { id: 'astm-b88', standard: 'ASTM B88', subject: 'Seamless copper water tube, types K, L and M: nominal outside diameter and wall' } as const satisfies Source
+export const SOURCE = {
+  id: 'astm-b88',
+  standard: 'ASTM B88',
+  subject: 'Seamless copper water tube, types K, L and M: nominal outside diameter and wall',
+} as const satisfies Source
 
 export const ROWS = [
   { series: 'cu-k', nominal: '1/4', odMm: 9.525, wallMm: 0.889, boreMm: 7.747, typical: false },

@@ -1,6 +1,10 @@
 import type { EndRow, Source } from '../types'
 
-export const SOURCE = { id: 'astm-d2466', standard: 'ASTM D2466', subject: 'PVC socket fittings, schedule 40: least socket depth' } as const satisfies Source
+export const SOURCE = {
+  id: 'astm-d2466',
+  standard: 'ASTM D2466',
+  subject: 'PVC socket fittings, schedule 40: least socket depth',
+} as const satisfies Source
 
 export const SOCKETS = [
   { nominal: '1/2', depthMm: 17.5, loMm: 17.5, hiMm: 21.5, typical: false },

@@ -1,6 +1,10 @@
 import type { EndRow, Source } from '../types'
 
-export const SOURCE = { id: 'astm-d2467', standard: 'ASTM D2467', subject: 'PVC socket fittings, schedule 80: least socket depth' } as const satisfies Source
+export const SOURCE = {
+  id: 'astm-d2467',
+  standard: 'ASTM D2467',
+  subject: 'PVC socket fittings, schedule 80: least socket depth',
+} as const satisfies Source
 
 export const SOCKETS = [
   { nominal: '1/2', depthMm: 22.22, loMm: 22.22, hiMm: 22.22, typical: false },

@@ -1,6 +1,10 @@
 import type { PipeRow, Source } from '../types'
 
-export const SOURCE = { id: 'astm-d2737', standard: 'ASTM D2737', subject: 'Polyethylene tube, SDR9, copper tube sizes' } as const satisfies Source
+export const SOURCE = {
+  id: 'astm-d2737',
+  standard: 'ASTM D2737',
+  subject: 'Polyethylene tube, SDR9, copper tube sizes',
+} as const satisfies Source
 
 export const ROWS = [
   { series: 'pe-cts', nominal: '1/2', odMm: 15.875, wallMm: 1.753, boreMm: 12.37, typical: true },

@@ -1,6 +1,10 @@
 import type { EndRow, PipeRow, RatingRow, Source } from '../types'
 
-export const SOURCE = { id: 'astm-d2846', standard: 'ASTM D2846', subject: 'CPVC tube, SDR11, copper tube sizes: outside diameter and minimum wall' } as const satisfies Source
+export const SOURCE = {
+  id: 'astm-d2846',
+  standard: 'ASTM D2846',
+  subject: 'CPVC tube, SDR11, copper tube sizes: outside diameter and minimum wall',
+} as const satisfies Source
 
 export const ROWS = [
   { series: 'cpvc-cts', nominal: '1/2', odMm: 15.875, wallMm: 1.727, boreMm: 12.421, typical: false },

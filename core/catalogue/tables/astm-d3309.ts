@@ -1,6 +1,10 @@
 import type { PipeRow, Source } from '../types'
 
-export const SOURCE = { id: 'astm-d3309', standard: 'ASTM D3309', subject: 'Polybutylene tube, SDR11, copper tube sizes' } as const satisfies Source
+export const SOURCE = {
+  id: 'astm-d3309',
+  standard: 'ASTM D3309',
+  subject: 'Polybutylene tube, SDR11, copper tube sizes',
+} as const satisfies Source
 
 export const ROWS = [
   { series: 'pb-cts', nominal: '1/2', odMm: 15.875, wallMm: 1.575, boreMm: 12.725, typical: true },

@@ -1,6 +1,10 @@
 import type { PipeRow, RatingRow, Source } from '../types'
 
-export const SOURCE = { id: 'astm-f1281', standard: 'ASTM F1281', subject: 'PEX-AL-PEX composite tube' } as const satisfies Source
+export const SOURCE = {
+  id: 'astm-f1281',
+  standard: 'ASTM F1281',
+  subject: 'PEX-AL-PEX composite tube',
+} as const satisfies Source
 
 export const ROWS = [
   { series: 'ml-astm', nominal: '3/8', odMm: 12, wallMm: 1.6, boreMm: 8.8, typical: true },

@@ -1,6 +1,10 @@
 import type { EndRow, RatingRow, RingGaugeRow, Source, TakeOutRow } from '../types'
 
-export const SOURCE = { id: 'astm-f1807', standard: 'ASTM F1807', subject: 'Insert fittings with copper crimp rings: barb length, ring position and gauge' } as const satisfies Source
+export const SOURCE = {
+  id: 'astm-f1807',
+  standard: 'ASTM F1807',
+  subject: 'Insert fittings with copper crimp rings: barb length, ring position and gauge',
+} as const satisfies Source
 
 export const BARBS = [
   { nominal: '3/8', depthMm: 15.5, loMm: 13.5, hiMm: 18, typical: true },

@@ -1,6 +1,10 @@
 import type { EndRow, Source } from '../types'
 
-export const SOURCE = { id: 'astm-f1960', standard: 'ASTM F1960', subject: 'Cold expansion fittings with PEX reinforcing rings: tube to the shoulder' } as const satisfies Source
+export const SOURCE = {
+  id: 'astm-f1960',
+  standard: 'ASTM F1960',
+  subject: 'Cold expansion fittings with PEX reinforcing rings: tube to the shoulder',
+} as const satisfies Source
 
 export const SOCKETS = [
   { nominal: '3/8', depthMm: null, loMm: 15, hiMm: 20, typical: true },

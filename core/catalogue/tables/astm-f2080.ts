@@ -1,6 +1,10 @@
 import type { EndRow, Source } from '../types'
 
-export const SOURCE = { id: 'astm-f2080', standard: 'ASTM F2080', subject: 'Cold expansion fittings with metal sleeves, inch tube: nobody has one figure, measure' } as const satisfies Source
+export const SOURCE = {
+  id: 'astm-f2080',
+  standard: 'ASTM F2080',
+  subject: 'Cold expansion fittings with metal sleeves, inch tube: nobody has one figure, measure',
+} as const satisfies Source
 
 export const SOCKETS = [
   { nominal: '1/2', depthMm: null, loMm: 18, hiMm: 25, typical: true },

@@ -1,6 +1,10 @@
 import type { EndRow, Source } from '../types'
 
-export const SOURCE = { id: 'astm-f2098', standard: 'ASTM F2098', subject: 'Stainless clamps over the insert fittings of F1807 and F2159: barb length, clamp position' } as const satisfies Source
+export const SOURCE = {
+  id: 'astm-f2098',
+  standard: 'ASTM F2098',
+  subject: 'Stainless clamps over the insert fittings of F1807 and F2159: barb length, clamp position',
+} as const satisfies Source
 
 export const BARBS = [
   { nominal: '3/8', depthMm: 15.5, loMm: 13.5, hiMm: 18, typical: true },

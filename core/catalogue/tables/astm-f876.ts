@@ -1,6 +1,10 @@
 import type { PipeRow, RatingRow, Source } from '../types'
 
-export const SOURCE = { id: 'astm-f876', standard: 'ASTM F876', subject: 'PEX tube, SDR9, copper tube sizes: outside diameter and minimum wall' } as const satisfies Source
+export const SOURCE = {
+  id: 'astm-f876',
+  standard: 'ASTM F876',
+  subject: 'PEX tube, SDR9, copper tube sizes: outside diameter and minimum wall',
+} as const satisfies Source
 
 export const ROWS = [
   { series: 'pex-cts', nominal: '3/8', odMm: 12.7, wallMm: 1.778, boreMm: 9.144, typical: false },

@@ -1,6 +1,10 @@
 import type { PipeRow, Source } from '../types'
 
-export const SOURCE = { id: 'bs-659', standard: 'BS 659', subject: 'Light gauge copper tube sized by bore in inches, superseded in the 1970s' } as const satisfies Source
+export const SOURCE = {
+  id: 'bs-659',
+  standard: 'BS 659',
+  subject: 'Light gauge copper tube sized by bore in inches, superseded in the 1970s',
+} as const satisfies Source
 
 export const ROWS = [
   { series: 'cu-bs-imp', nominal: '3/8', odMm: 11.963, wallMm: 1.219, boreMm: 9.525, typical: true },

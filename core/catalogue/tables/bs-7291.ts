@@ -1,6 +1,10 @@
 import type { PipeRow, RatingRow, Source } from '../types'
 
-export const SOURCE = { id: 'bs-7291', standard: 'BS 7291', subject: 'Polybutylene and PEX tube in copper outside diameters' } as const satisfies Source
+export const SOURCE = {
+  id: 'bs-7291',
+  standard: 'BS 7291',
+  subject: 'Polybutylene and PEX tube in copper outside diameters',
+} as const satisfies Source
 
 export const ROWS = [
   { series: 'bs7291', nominal: '10', odMm: 10, wallMm: 1.5, boreMm: 7, typical: true },

@@ -1,8 +1,13 @@
 import type { Source, SupportRow } from '../types'
 
-export const SOURCE = { id: 'bs-8558', standard: 'BS 8558 with BS EN 806-4', subject: 'Greatest distance between fixings, British practice' } as const satisfies Source
+export const SOURCE = {
+  id: 'bs-8558',
+  standard: 'BS 8558 with BS EN 806-4',
+  subject: 'Greatest distance between fixings, British practice',
+} as const satisfies Source
 
 /** Greatest spacing by family and nominal size, mm; sizes from and to are included. `verticalMm` null: the code speaks of storeys, not of a length. */
+// prettier-ignore
 export const SUPPORTS = [
   { family: 'copper', from: '15', to: '15', horizontalMm: 1200, verticalMm: 1800, midStorey: false, typical: false },
   { family: 'stainless', from: '15', to: '15', horizontalMm: 1200, verticalMm: 1800, midStorey: false, typical: true },

@@ -1,6 +1,10 @@
 import type { EndRow, Source } from '../types'
 
-export const SOURCE = { id: 'en-10226-1', standard: 'EN 10226-1', subject: 'Taper pipe thread R and Rc: gauge length and wrenching' } as const satisfies Source
+export const SOURCE = {
+  id: 'en-10226-1',
+  standard: 'EN 10226-1',
+  subject: 'Taper pipe thread R and Rc: gauge length and wrenching',
+} as const satisfies Source
 
 export const MADE_UP = [
   { nominal: '1/8', depthMm: 5.5, loMm: 4.91, hiMm: 6.5, typical: true },

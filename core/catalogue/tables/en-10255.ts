@@ -1,6 +1,10 @@
 import type { PipeRow, Source } from '../types'
 
-export const SOURCE = { id: 'en-10255', standard: 'EN 10255', subject: 'Threaded steel tube, medium series' } as const satisfies Source
+export const SOURCE = {
+  id: 'en-10255',
+  standard: 'EN 10255',
+  subject: 'Threaded steel tube, medium series',
+} as const satisfies Source
 
 export const ROWS = [
   { series: 'st-en', nominal: '1/4', odMm: 13.5, wallMm: 2.3, boreMm: 8.9, typical: true },

@@ -1,6 +1,10 @@
 import type { EndRow, PipeRow, Source } from '../types'
 
-export const SOURCE = { id: 'en-10305-3', standard: 'EN 10305-3', subject: 'Thin-wall carbon steel press tube' } as const satisfies Source
+export const SOURCE = {
+  id: 'en-10305-3',
+  standard: 'EN 10305-3',
+  subject: 'Thin-wall carbon steel press tube',
+} as const satisfies Source
 
 export const ROWS = [
   { series: 'cs-en', nominal: '12', odMm: 12, wallMm: 1.2, boreMm: 9.6, typical: true },

@@ -1,6 +1,10 @@
 import type { EndRow, PipeRow, Source } from '../types'
 
-export const SOURCE = { id: 'en-10312', standard: 'EN 10312', subject: 'Thin-wall stainless steel tube, series 2' } as const satisfies Source
+export const SOURCE = {
+  id: 'en-10312',
+  standard: 'EN 10312',
+  subject: 'Thin-wall stainless steel tube, series 2',
+} as const satisfies Source
 
 export const ROWS = [
   { series: 'ss-en', nominal: '15', odMm: 15, wallMm: 1, boreMm: 13, typical: false },

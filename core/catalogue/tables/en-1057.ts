@@ -1,6 +1,10 @@
 import type { PipeRow, RatingRow, Source } from '../types'
 
-export const SOURCE = { id: 'en-1057', standard: 'EN 1057', subject: 'Copper tube for water and gas: outside diameter and wall, the former Tables X and Y and the 1.0 mm wall' } as const satisfies Source
+export const SOURCE = {
+  id: 'en-1057',
+  standard: 'EN 1057',
+  subject: 'Copper tube for water and gas: outside diameter and wall, the former Tables X and Y and the 1.0 mm wall',
+} as const satisfies Source
 
 export const ROWS = [
   { series: 'cu-en-x', nominal: '6', odMm: 6, wallMm: 0.6, boreMm: 4.8, typical: true },

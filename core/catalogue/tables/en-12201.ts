@@ -1,6 +1,10 @@
 import type { PipeRow, RatingRow, Source } from '../types'
 
-export const SOURCE = { id: 'en-12201', standard: 'EN 12201', subject: 'Polyethylene water pipe, SDR11: outside diameter and minimum wall' } as const satisfies Source
+export const SOURCE = {
+  id: 'en-12201',
+  standard: 'EN 12201',
+  subject: 'Polyethylene water pipe, SDR11: outside diameter and minimum wall',
+} as const satisfies Source
 
 export const ROWS = [
   { series: 'pe-en', nominal: '20', odMm: 20, wallMm: 2, boreMm: 16, typical: false },

@@ -1,6 +1,10 @@
 import type { EndRow, RatingRow, Source, TakeOutRow } from '../types'
 
-export const SOURCE = { id: 'en-1254-1', standard: 'EN 1254-1', subject: 'Copper fittings with ends for capillary soldering: least engagement and male end' } as const satisfies Source
+export const SOURCE = {
+  id: 'en-1254-1',
+  standard: 'EN 1254-1',
+  subject: 'Copper fittings with ends for capillary soldering: least engagement and male end',
+} as const satisfies Source
 
 export const CUPS = [
   { nominal: '8', depthMm: 6.8, loMm: 6.8, hiMm: 6.8, maleEndMm: 8.8, typical: false },

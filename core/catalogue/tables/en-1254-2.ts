@@ -1,6 +1,10 @@
 import type { EndRow, RatingRow, Source, TakeOutRow } from '../types'
 
-export const SOURCE = { id: 'en-1254-2', standard: 'EN 1254-2', subject: 'Compression fittings, type A: depth from the outer face of the nut to the stop, met in the trade' } as const satisfies Source
+export const SOURCE = {
+  id: 'en-1254-2',
+  standard: 'EN 1254-2',
+  subject: 'Compression fittings, type A: depth from the outer face of the nut to the stop, met in the trade',
+} as const satisfies Source
 
 export const SOCKETS = [
   { nominal: '8', depthMm: 14, loMm: 11, hiMm: 18, typical: true },

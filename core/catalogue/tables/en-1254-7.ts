@@ -1,6 +1,10 @@
 import type { EndRow, RatingRow, Source, TakeOutRow } from '../types'
 
-export const SOURCE = { id: 'en-1254-7', standard: 'EN 1254-7', subject: 'Copper press fittings for metric tube: insertion met in the trade' } as const satisfies Source
+export const SOURCE = {
+  id: 'en-1254-7',
+  standard: 'EN 1254-7',
+  subject: 'Copper press fittings for metric tube: insertion met in the trade',
+} as const satisfies Source
 
 export const SOCKETS = [
   { nominal: '12', depthMm: 18, loMm: 16, hiMm: 20, typical: true },
@@ -14,9 +18,7 @@ export const SOCKETS = [
 ] as const satisfies readonly EndRow[]
 
 /** Joint with an EPDM seal. */
-export const RATINGS = [
-  { of: 'press', tempC: 110, maxBar: 16, typical: true },
-] as const satisfies readonly RatingRow[]
+export const RATINGS = [{ of: 'press', tempC: 110, maxBar: 16, typical: true }] as const satisfies readonly RatingRow[]
 
 /** Centre to stop; the standard leaves it to the maker, so all are typical. A coupling: half the width of its stop. */
 export const TAKE_OUTS = [

@@ -1,6 +1,10 @@
 import type { PipeRow, Source } from '../types'
 
-export const SOURCE = { id: 'en-iso-15874', standard: 'EN ISO 15874', subject: 'PP-R pipe, SDR 7.4 and SDR 6' } as const satisfies Source
+export const SOURCE = {
+  id: 'en-iso-15874',
+  standard: 'EN ISO 15874',
+  subject: 'PP-R pipe, SDR 7.4 and SDR 6',
+} as const satisfies Source
 
 export const ROWS = [
   { series: 'ppr-74', nominal: '20', odMm: 20, wallMm: 2.8, boreMm: 14.4, typical: false },

@@ -1,6 +1,10 @@
 import type { EndRow, Source } from '../types'
 
-export const SOURCE = { id: 'en-iso-15875-3', standard: 'EN ISO 15875-3', subject: 'Sliding-sleeve fittings for PEX and multilayer: by system, measure' } as const satisfies Source
+export const SOURCE = {
+  id: 'en-iso-15875-3',
+  standard: 'EN ISO 15875-3',
+  subject: 'Sliding-sleeve fittings for PEX and multilayer: by system, measure',
+} as const satisfies Source
 
 export const SOCKETS = [
   { nominal: '16', depthMm: null, loMm: 18, hiMm: 24, typical: true },

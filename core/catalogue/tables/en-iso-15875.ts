@@ -1,6 +1,10 @@
 import type { PipeRow, Source } from '../types'
 
-export const SOURCE = { id: 'en-iso-15875', standard: 'EN ISO 15875', subject: 'PEX pipe: the trade sizes most met; the wall varies by series' } as const satisfies Source
+export const SOURCE = {
+  id: 'en-iso-15875',
+  standard: 'EN ISO 15875',
+  subject: 'PEX pipe: the trade sizes most met; the wall varies by series',
+} as const satisfies Source
 
 export const ROWS = [
   { series: 'pex-en', nominal: '12', odMm: 12, wallMm: 2, boreMm: 8, typical: true },

@@ -1,6 +1,10 @@
 import type { EndRow, RatingRow, Source, TakeOutRow } from '../types'
 
-export const SOURCE = { id: 'en-iso-15876-3', standard: 'BS EN ISO 15876-3', subject: 'Plastic push-fit fittings in copper outside diameters: insertion met in the trade' } as const satisfies Source
+export const SOURCE = {
+  id: 'en-iso-15876-3',
+  standard: 'BS EN ISO 15876-3',
+  subject: 'Plastic push-fit fittings in copper outside diameters: insertion met in the trade',
+} as const satisfies Source
 
 export const SOCKETS = [
   { nominal: '10', depthMm: 21.5, loMm: 18, hiMm: 31, typical: true },

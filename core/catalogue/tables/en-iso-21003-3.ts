@@ -1,6 +1,10 @@
 import type { EndRow, RatingRow, Source } from '../types'
 
-export const SOURCE = { id: 'en-iso-21003-3', standard: 'EN ISO 21003-3', subject: 'Press fittings for multilayer pipe: insertion met in the trade' } as const satisfies Source
+export const SOURCE = {
+  id: 'en-iso-21003-3',
+  standard: 'EN ISO 21003-3',
+  subject: 'Press fittings for multilayer pipe: insertion met in the trade',
+} as const satisfies Source
 
 export const SOCKETS = [
   { nominal: '14', depthMm: 21, loMm: 18, hiMm: 26, typical: true },

@@ -1,6 +1,10 @@
 import type { PipeRow, RatingRow, Source } from '../types'
 
-export const SOURCE = { id: 'en-iso-21003', standard: 'EN ISO 21003', subject: 'Multilayer pipe: the trade sizes' } as const satisfies Source
+export const SOURCE = {
+  id: 'en-iso-21003',
+  standard: 'EN ISO 21003',
+  subject: 'Multilayer pipe: the trade sizes',
+} as const satisfies Source
 
 export const ROWS = [
   { series: 'ml-en', nominal: '14', odMm: 14, wallMm: 2, boreMm: 10, typical: true },

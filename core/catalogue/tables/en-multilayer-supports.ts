@@ -1,6 +1,10 @@
 import type { Source, SupportRow } from '../types'
 
-export const SOURCE = { id: 'en-multilayer-supports', standard: 'EN practice, multilayer', subject: 'Greatest distance between fixings of multilayer pipe; makers differ' } as const satisfies Source
+export const SOURCE = {
+  id: 'en-multilayer-supports',
+  standard: 'EN practice, multilayer',
+  subject: 'Greatest distance between fixings of multilayer pipe; makers differ',
+} as const satisfies Source
 
 /** Greatest spacing by family and nominal size, mm; sizes from and to are included. `verticalMm` null: the code speaks of storeys, not of a length. */
 export const SUPPORTS = [

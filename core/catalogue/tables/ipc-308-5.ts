@@ -1,8 +1,13 @@
 import type { Source, SupportRow } from '../types'
 
-export const SOURCE = { id: 'ipc-308-5', standard: 'IPC Table 308.5', subject: 'Hanger spacing of the plumbing code' } as const satisfies Source
+export const SOURCE = {
+  id: 'ipc-308-5',
+  standard: 'IPC Table 308.5',
+  subject: 'Hanger spacing of the plumbing code',
+} as const satisfies Source
 
 /** Greatest spacing by family and nominal size, mm; sizes from and to are included. `verticalMm` null: the code speaks of storeys, not of a length. */
+// prettier-ignore
 export const SUPPORTS = [
   { family: 'copper', from: '1/4', to: '1-1/4', horizontalMm: 1829, verticalMm: 3048, midStorey: false, typical: false },
   { family: 'copper', from: '1-1/2', to: '2', horizontalMm: 3048, verticalMm: 3048, midStorey: false, typical: false },

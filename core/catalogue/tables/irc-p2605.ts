@@ -1,8 +1,13 @@
 import type { Source, SupportRow } from '../types'
 
-export const SOURCE = { id: 'irc-p2605', standard: 'IRC Table P2605.1', subject: 'Piping support of the residential code' } as const satisfies Source
+export const SOURCE = {
+  id: 'irc-p2605',
+  standard: 'IRC Table P2605.1',
+  subject: 'Piping support of the residential code',
+} as const satisfies Source
 
 /** Greatest spacing by family and nominal size, mm; sizes from and to are included. `verticalMm` null: the code speaks of storeys, not of a length. */
+// prettier-ignore
 export const SUPPORTS = [
   { family: 'copper', from: '1/4', to: '1-1/4', horizontalMm: 1829, verticalMm: 3048, midStorey: false, typical: false },
   { family: 'copper', from: '1-1/2', to: '2', horizontalMm: 3048, verticalMm: 3048, midStorey: false, typical: false },

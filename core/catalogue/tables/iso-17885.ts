@@ -1,6 +1,10 @@
 import type { EndRow, RatingRow, Source } from '../types'
 
-export const SOURCE = { id: 'iso-17885', standard: 'ISO 17885', subject: 'Mechanical fittings for polyethylene pipe: insertion met in the trade' } as const satisfies Source
+export const SOURCE = {
+  id: 'iso-17885',
+  standard: 'ISO 17885',
+  subject: 'Mechanical fittings for polyethylene pipe: insertion met in the trade',
+} as const satisfies Source
 
 export const SOCKETS = [
   { nominal: '20', depthMm: 50.5, loMm: 40, hiMm: 60, typical: true },

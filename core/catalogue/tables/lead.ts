@@ -1,6 +1,10 @@
 import type { PipeRow, Source } from '../types'
 
-export const SOURCE = { id: 'lead', standard: 'BS 602', subject: 'Lead service pipe, old weights: sizes met, not a size to buy' } as const satisfies Source
+export const SOURCE = {
+  id: 'lead',
+  standard: 'BS 602',
+  subject: 'Lead service pipe, old weights: sizes met, not a size to buy',
+} as const satisfies Source
 
 export const ROWS = [
   { series: 'lead', nominal: '1/2', odMm: 22.3, wallMm: 4.8, boreMm: 12.7, typical: true },

@@ -11,10 +11,21 @@ export const clamp: JointMethod = {
   needsFlame: false,
   byHand: false,
   listings: ['F2098'],
-  rules: [noRoom('The nose needs 25 to 35 on the ear\'s side. There is no room here.')],
+  rules: [noRoom("The nose needs 25 to 35 on the ear's side. There is no room here.")],
   concerns: [
-    care('wrap', IN_GROUND, 'In the ground only where listed, sleeved; chlorides eat the stainless band: wrap it.', 'typical, trade practice', isInGround),
-    note('ear', 'a clamp ring is closed', 'Open the tool fully first; ear away from wall and pipe; close until it lets go by itself.', 'ASTM F2098; trade practice'),
+    care(
+      'wrap',
+      IN_GROUND,
+      'In the ground only where listed, sleeved; chlorides eat the stainless band: wrap it.',
+      'typical, trade practice',
+      isInGround,
+    ),
+    note(
+      'ear',
+      'a clamp ring is closed',
+      'Open the tool fully first; ear away from wall and pipe; close until it lets go by itself.',
+      'ASTM F2098; trade practice',
+    ),
   ],
-  looseParts: tube => [{ kind: 'ring', name: 'stainless clamp ring', size: tube.pipe.nominal, quantity: 1 }],
+  looseParts: (tube) => [{ kind: 'ring', name: 'stainless clamp ring', size: tube.pipe.nominal, quantity: 1 }],
 }

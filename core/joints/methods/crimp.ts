@@ -14,7 +14,12 @@ export const crimp: JointMethod = {
   rules: [noRoom('The handles open 400 to 600 and the tool must stand square. There is no room here.')],
   concerns: [
     care('sleeve', IN_GROUND, 'In the ground only where listed, sleeved.', 'typical, trade practice', isInGround),
-    note('gauge', 'a crimp ring is closed', 'Gauge every ring: go passes, no-go does not. A bad ring is cut off, never squeezed again.', 'ASTM F1807'),
+    note(
+      'gauge',
+      'a crimp ring is closed',
+      'Gauge every ring: go passes, no-go does not. A bad ring is cut off, never squeezed again.',
+      'ASTM F1807',
+    ),
   ],
-  looseParts: tube => [{ kind: 'ring', name: 'copper crimp ring', size: tube.pipe.nominal, quantity: 1 }],
+  looseParts: (tube) => [{ kind: 'ring', name: 'copper crimp ring', size: tube.pipe.nominal, quantity: 1 }],
 }

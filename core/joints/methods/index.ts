@@ -16,6 +16,16 @@ import type { JointMethod } from './types'
 export type { JointMethod } from './types'
 
 export const JOINT_METHODS: Readonly<Record<SocketMethod, JointMethod>> = {
-  'solder': solder, 'press': press, 'push-fit': pushFit, 'compression': compression, 'crimp': crimp, 'clamp': clamp, 'expansion': expansion, 'sliding-sleeve': slidingSleeve, 'ml-press': mlPress, 'ml-compression': mlCompression,
-  'solvent-cement': solventCement, 'pe-compression': peCompression,
+  solder: solder,
+  press: press,
+  'push-fit': pushFit,
+  compression: compression,
+  crimp: crimp,
+  clamp: clamp,
+  expansion: expansion,
+  'sliding-sleeve': slidingSleeve,
+  'ml-press': mlPress,
+  'ml-compression': mlCompression,
+  'solvent-cement': solventCement,
+  'pe-compression': peCompression,
 }

@@ -17,9 +17,26 @@ export const mlCompression: JointMethod = {
   ],
   concerns: [
     BOOKED,
-    note('calibrate', 'multilayer pipe is joined', 'Calibrate and bevel every end, or the O-ring tears.', 'typical, makers'),
-    note('own-cone', 'a cone joint is made', 'Cone and insert of the pipe\'s own system, into a eurocone seat only.', 'EN 16313'),
+    note(
+      'calibrate',
+      'multilayer pipe is joined',
+      'Calibrate and bevel every end, or the O-ring tears.',
+      'typical, makers',
+    ),
+    note(
+      'own-cone',
+      'a cone joint is made',
+      "Cone and insert of the pipe's own system, into a eurocone seat only.",
+      'EN 16313',
+    ),
     note('renip', 'a cone joint is made', 'Nip it again after the first heat.', 'typical, trade practice'),
   ],
-  looseParts: tube => [{ kind: 'olive', name: 'multilayer cone and insert', size: tube.wall === null ? tube.pipe.nominal : `${tube.pipe.nominal} × ${tube.wall}`, quantity: 1 }],
+  looseParts: (tube) => [
+    {
+      kind: 'olive',
+      name: 'multilayer cone and insert',
+      size: tube.wall === null ? tube.pipe.nominal : `${tube.pipe.nominal} × ${tube.wall}`,
+      quantity: 1,
+    },
+  ],
 }

@@ -14,8 +14,18 @@ export const slidingSleeve: JointMethod = {
   rules: [noRoom('The expander and the pulling tool need 120 to 180 beside the pipe. There is no room here.')],
   concerns: [
     care('wrap', IN_GROUND, 'In the ground only where the system lists it, wrapped.', 'typical, makers', isInGround),
-    note('one-system', 'pipe and fitting come from a system', 'Pipe, fitting, sleeve and expander head of one system.', 'ASTM F2080, EN ISO 15875; makers'),
-    note('sleeve-first', 'a sliding sleeve is made', 'Park the sleeve on the pipe first, right way round: it cannot follow.', 'typical, trade practice'),
+    note(
+      'one-system',
+      'pipe and fitting come from a system',
+      'Pipe, fitting, sleeve and expander head of one system.',
+      'ASTM F2080, EN ISO 15875; makers',
+    ),
+    note(
+      'sleeve-first',
+      'a sliding sleeve is made',
+      'Park the sleeve on the pipe first, right way round: it cannot follow.',
+      'typical, trade practice',
+    ),
   ],
-  looseParts: tube => [{ kind: 'ring', name: 'sliding sleeve', size: tube.pipe.nominal, quantity: 1 }],
+  looseParts: (tube) => [{ kind: 'ring', name: 'sliding sleeve', size: tube.pipe.nominal, quantity: 1 }],
 }

@@ -13,25 +13,59 @@ export const temperRated = ({ temper }: Tube): 'hard' | 'soft' => (temper === 's
 
 /** A printed fitting standard, whatever stands round it: "ASTM F1960", "f1960". */
 export const isListed = ({ listing }: Pick<Tube, 'listing'>, standards: readonly string[]): boolean =>
-  listing?.some(printed => standards.some(standard => printed.toUpperCase().replace(/[^A-Z0-9]/g, '').includes(standard))) ?? false
+  listing?.some((printed) =>
+    standards.some((standard) =>
+      printed
+        .toUpperCase()
+        .replace(/[^A-Z0-9]/g, '')
+        .includes(standard),
+    ),
+  ) ?? false
 
 /** Tube whose print lists the fittings it takes: PEX and PE-RT in copper tube sizes. */
-export const printsListing = ({ pipe }: Tube): boolean => (pipe.family === 'pex' || pipe.family === 'pert') && seriesOf(pipe.series).sizing === 'cts'
+export const printsListing = ({ pipe }: Tube): boolean =>
+  (pipe.family === 'pex' || pipe.family === 'pert') && seriesOf(pipe.series).sizing === 'cts'
 
 /** When a rule of the ground applies, in words and as it is asked. */
 export const IN_GROUND = 'the joint lies in the ground'
 export const isInGround: Test = (_, { conditions }) => conditions.service === 'buried'
 
-export const noRoom = (because: string): RefusalRule => refusal('room', 'there is no room round the pipe for its tool', because, 'typical clearances; the user\'s own tool wins', (_, { conditions }) => conditions.room === 'tight')
+export const noRoom = (because: string): RefusalRule =>
+  refusal(
+    'room',
+    'there is no room round the pipe for its tool',
+    because,
+    "typical clearances; the user's own tool wins",
+    (_, { conditions }) => conditions.room === 'tight',
+  )
 
 /** A seal or a grip ring wants the whole of its length sound. */
-export const cutBack = refusal('surface', 'the end is scored or corroded', 'The seal leaks on a scored or corroded end. Cut back to sound tube for the whole depth.', 'typical, makers', ({ surface }) => surface === 'scored' || surface === 'corroded')
+export const cutBack = refusal(
+  'surface',
+  'the end is scored or corroded',
+  'The seal leaks on a scored or corroded end. Cut back to sound tube for the whole depth.',
+  'typical, makers',
+  ({ surface }) => surface === 'scored' || surface === 'corroded',
+)
 
 /** Joints with nuts, by the job's policy of what may be hidden. */
-export const nutsInReach = (because: string): RefusalRule => refusal('hidden', 'its nuts would be out of reach, against the job\'s policy of compression', because, 'the job\'s policy', (_, { conditions, policy }) => {
-  if (!conditions.hidden || policy.compressionHidden === 'allowed') return null
-  if (policy.compressionHidden === 'never') return 'The job hides no such joint: its nuts must stay in reach.'
-  return !conditions.temporary
-})
+export const nutsInReach = (because: string): RefusalRule =>
+  refusal(
+    'hidden',
+    "its nuts would be out of reach, against the job's policy of compression",
+    because,
+    "the job's policy",
+    (_, { conditions, policy }) => {
+      if (!conditions.hidden || policy.compressionHidden === 'allowed') return null
+      if (policy.compressionHidden === 'never') return 'The job hides no such joint: its nuts must stay in reach.'
+      return !conditions.temporary
+    },
+  )
 
-export const BOOKED: ConcernRule = care('temporary', 'a joint with nuts is hidden for a time', 'Temporary: book the date to come back, and say what will replace it.', 'the job\'s policy', (_, { conditions }) => conditions.hidden && conditions.temporary)
+export const BOOKED: ConcernRule = care(
+  'temporary',
+  'a joint with nuts is hidden for a time',
+  'Temporary: book the date to come back, and say what will replace it.',
+  "the job's policy",
+  (_, { conditions }) => conditions.hidden && conditions.temporary,
+)

@@ -13,7 +13,9 @@ export interface RefusalRule extends RuleText {
 }
 
 /** A note that may also lower the verdict of a way. */
-export interface Concern extends Note { verdict: Exclude<Verdict, 'fits'> | 'note' }
+export interface Concern extends Note {
+  verdict: Exclude<Verdict, 'fits'> | 'note'
+}
 
 /** What a method asks for on a tube end that it can be made on. */
 export interface ConcernRule extends RuleText {
@@ -23,15 +25,32 @@ export interface ConcernRule extends RuleText {
   says: (...asked: Parameters<Test>) => string | null
 }
 
-const saying = (because: string, test: Test): RefusalRule['says'] => (...asked) => {
-  const said = test(...asked)
-  return said === true ? because : said || null
-}
+const saying =
+  (because: string, test: Test): RefusalRule['says'] =>
+  (...asked) => {
+    const said = test(...asked)
+    return said === true ? because : said || null
+  }
 
-export const refusal = (code: RefusalCode, when: string, because: string, source: string, test: Test): RefusalRule => ({ code, when, because, source, says: saying(because, test) })
+export const refusal = (code: RefusalCode, when: string, because: string, source: string, test: Test): RefusalRule => ({
+  code,
+  when,
+  because,
+  source,
+  says: saying(because, test),
+})
 
-const concern = (verdict: Concern['verdict'], kind: RuleKind) => (code: string, when: string, because: string, source: string, test: Test = () => true): ConcernRule =>
-  ({ code, verdict, kind, when, because, source, says: saying(because, test) })
+const concern =
+  (verdict: Concern['verdict'], kind: RuleKind) =>
+  (code: string, when: string, because: string, source: string, test: Test = () => true): ConcernRule => ({
+    code,
+    verdict,
+    kind,
+    when,
+    because,
+    source,
+    says: saying(because, test),
+  })
 
 /** Right once a stated thing is done or known. */
 export const held = concern('held', 'caution')
@@ -42,6 +61,20 @@ export const note = concern('note', 'caution')
 export const school = concern('note', 'school')
 
 /** A rule in words, whatever it is asked of. */
-interface Worded extends RuleText { code: string }
-export const rowOfRefusal = ({ code, when, because, source }: Worded): RuleRow => ({ code, kind: 'refusal', when, because, source })
-export const rowOfConcern = ({ code, kind, when, because, source }: Worded & { kind: RuleKind }): RuleRow => ({ code, kind, when, because, source })
+interface Worded extends RuleText {
+  code: string
+}
+export const rowOfRefusal = ({ code, when, because, source }: Worded): RuleRow => ({
+  code,
+  kind: 'refusal',
+  when,
+  because,
+  source,
+})
+export const rowOfConcern = ({ code, kind, when, because, source }: Worded & { kind: RuleKind }): RuleRow => ({
+  code,
+  kind,
+  when,
+  because,
+  source,
+})

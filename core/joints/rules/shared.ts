@@ -1,4 +1,17 @@
-import { FAMILY_WORDS, familiesOf, findSocket, HAZARDS, hazardOf, jointRating, PIPES, pipeRating, seriesOf, socketDepth, type Pipe, type SocketMethod } from '#core/catalogue'
+import {
+  FAMILY_WORDS,
+  familiesOf,
+  findSocket,
+  HAZARDS,
+  hazardOf,
+  jointRating,
+  PIPES,
+  pipeRating,
+  seriesOf,
+  socketDepth,
+  type Pipe,
+  type SocketMethod,
+} from '#core/catalogue'
 import { formatDecimal } from '#core/units'
 import type { JointMethod } from '../methods/types'
 import { COMPRESSION_PLAY } from '../ours'
@@ -16,13 +29,15 @@ export const capital = (words: string): string => words.charAt(0).toUpperCase() 
 
 /** The size of fitting a hand would reach for: nearest outside diameter the method is made for. */
 function nearestMade(method: SocketMethod, pipe: Pipe): Pipe | undefined {
-  return PIPES.filter(other => other.family === pipe.family && findSocket(method, other)).sort((a, b) => Math.abs(a.od - pipe.od) - Math.abs(b.od - pipe.od))[0]
+  return PIPES.filter((other) => other.family === pipe.family && findSocket(method, other)).sort(
+    (a, b) => Math.abs(a.od - pipe.od) - Math.abs(b.od - pipe.od),
+  )[0]
 }
 
 /** A size the table has rows both above and below of: made, but nobody has a figure. */
 function isBetweenRows(method: SocketMethod, pipe: Pipe): boolean {
-  const made = PIPES.filter(other => other.series === pipe.series && findSocket(method, other))
-  return made.some(other => other.od < pipe.od) && made.some(other => other.od > pipe.od)
+  const made = PIPES.filter((other) => other.series === pipe.series && findSocket(method, other))
+  return made.some((other) => other.od < pipe.od) && made.some((other) => other.od > pipe.od)
 }
 
 function sizeReason({ pipe }: Tube, _: Situation, method: JointMethod): string | null {
@@ -30,20 +45,31 @@ function sizeReason({ pipe }: Tube, _: Situation, method: JointMethod): string |
   const near = nearestMade(method.id, pipe)
   if (!near) return `No ${method.words} fitting is made for ${pipe.label}.`
   const off = pipe.od - near.od
-  if (Math.abs(off) > 3) return `${capital(method.words)} fittings go up to ${formatDecimal(near.od, 2)}. This pipe is ${formatDecimal(pipe.od, 2)}.`
-  const why = method.id === 'solder' ? 'Capillarity needs the right gap all round' : 'The seal and grip are made for one diameter only'
+  if (Math.abs(off) > 3)
+    return `${capital(method.words)} fittings go up to ${formatDecimal(near.od, 2)}. This pipe is ${formatDecimal(pipe.od, 2)}.`
+  const why =
+    method.id === 'solder'
+      ? 'Capillarity needs the right gap all round'
+      : 'The seal and grip are made for one diameter only'
   return `Made for ${near.od.toFixed(2)}. This pipe is ${pipe.od.toFixed(2)}, ${formatDecimal(Math.abs(off), 2)} ${off < 0 ? 'under' : 'over'}. ${why}.`
 }
 
-function ratingReason(tube: Tube, { conditions: { temperature, pressure } }: Situation, method: JointMethod): string | null {
+function ratingReason(
+  tube: Tube,
+  { conditions: { temperature, pressure } }: Situation,
+  method: JointMethod,
+): string | null {
   const { pipe } = tube
   const socket = findSocket(method.id, pipe)
   const own = pipeRating(pipe, temperature, temperRated(tube))
-  if (own.kind === 'beyond' && seriesOf(pipe.series).plastic) return `No rating for ${FAMILY_WORDS[pipe.family]} at ${temperature} °C. It is not made for that heat.`
-  if (own.kind === 'rated' && own.bar < pressure) return `The pipe takes ${formatDecimal(own.bar, 1)} bar at ${own.tempC} °C. The line runs at ${formatDecimal(pressure, 1)}.`
+  if (own.kind === 'beyond' && seriesOf(pipe.series).plastic)
+    return `No rating for ${FAMILY_WORDS[pipe.family]} at ${temperature} °C. It is not made for that heat.`
+  if (own.kind === 'rated' && own.bar < pressure)
+    return `The pipe takes ${formatDecimal(own.bar, 1)} bar at ${own.tempC} °C. The line runs at ${formatDecimal(pressure, 1)}.`
   const joint = socket && jointRating(socket, pipe, temperature)
   if (joint?.kind === 'beyond') return `No rating for a ${method.words} joint at ${temperature} °C.`
-  if (joint?.kind === 'rated' && joint.bar < pressure) return `The joint takes ${formatDecimal(joint.bar, 1)} bar at ${joint.tempC} °C. The line runs at ${formatDecimal(pressure, 1)}.`
+  if (joint?.kind === 'rated' && joint.bar < pressure)
+    return `The joint takes ${formatDecimal(joint.bar, 1)} bar at ${joint.tempC} °C. The line runs at ${formatDecimal(pressure, 1)}.`
   return null
 }
 
@@ -51,7 +77,10 @@ function playReason({ pipe }: Tube, { conditions }: Situation, method: JointMeth
   const play = alongOf(conditions)
   const socket = findSocket(method.id, pipe)
   if (play === null || !socket) return null
-  const depth = method.id === 'compression' ? (COMPRESSION_PLAY[socket.fittingNominal] ?? socketDepth(socket).value) : socketDepth(socket).value
+  const depth =
+    method.id === 'compression'
+      ? (COMPRESSION_PLAY[socket.fittingNominal] ?? socketDepth(socket).value)
+      : socketDepth(socket).value
   // Without a depth nobody can say that the pipe goes in at no play at all.
   const need = depth ?? 0
   if (play >= need && !(depth === null && play === 0)) return null
@@ -63,30 +92,112 @@ function toolReason({ pipe }: Tube, { kit: { tools } }: Situation, method: Joint
   const tool = tools.find(({ method: id }) => id === method.id)
   if (!tool) return `No ${method.words} tool on the van.`
   const nominal = findSocket(method.id, pipe)?.fittingNominal
-  return tool.sizes === undefined || nominal === undefined || tool.sizes.includes(nominal) ? null : `The ${method.words} tool on the van has no ${nominal}. It has ${tool.sizes.join(', ') || 'no sizes'}.`
+  return tool.sizes === undefined || nominal === undefined || tool.sizes.includes(nominal)
+    ? null
+    : `The ${method.words} tool on the van has no ${nominal}. It has ${tool.sizes.join(', ') || 'no sizes'}.`
 }
 
 export function familyReason({ pipe }: Tube, method: JointMethod): string {
   const hazard = hazardOf(pipe)
-  return hazard ? HAZARDS[hazard].refusal! : `${capital(method.words)} joins ${method.takes}. This is ${FAMILY_WORDS[pipe.family]}.`
+  return hazard
+    ? HAZARDS[hazard].refusal!
+    : `${capital(method.words)} joins ${method.takes}. This is ${FAMILY_WORDS[pipe.family]}.`
 }
 
 /** Services a pipe is not used for, whatever joins it. Asked of tube and of threaded pipe alike. */
 export const PIPE_REFUSALS: readonly RefusalRule[] = [
-  refusal('service', 'its print or colour says gas', 'It is marked for gas. Gas is for a registered person only.', 'ASTM D2513, EN 1555; GSIUR 1998, IFGC', ({ madeFor }) => madeFor === 'gas'),
-  refusal('service', 'its print or colour says fire sprinkler', 'It is marked for fire sprinklers. Leave it: water supply is not taken from it.', 'trade practice', ({ madeFor }) => madeFor === 'sprinkler'),
-  refusal('service', 'plastic without an oxygen barrier is on heating', 'No oxygen barrier: it lets air into the water and rusts every steel part of the heating.', 'DIN 4726, EN 1264-4', ({ pipe, barrier }, { conditions }) => conditions.service === 'heating' && seriesOf(pipe.series).plastic && barrier === false),
-  refusal('service', 'copper type M lies in the ground', 'Type M is kept out of the ground: its wall is thin. Stricter than the model code.', 'UPC 604.3', ({ pipe }, { conditions }) => conditions.service === 'buried' && pipe.series === 'cu-m'),
-  refusal('service', 'PVC or PE carries anything but cold water', 'It carries cold water only.', 'IPC 605; EN 12201', ({ pipe }, { conditions }) => ((pipe.family === 'pvc' || pipe.family === 'pe') && conditions.service !== 'cold' && conditions.service !== 'buried'
-    ? `${pipe.family === 'pvc' ? 'PVC' : 'PE'} carries cold water only.`
-    : null)),
-  refusal('service', 'CPVC is on heating', 'CPVC is for water at the tap, not for a heating circuit: glycol and inhibitors crack it.', 'typical, makers', ({ pipe }, { conditions }) => pipe.family === 'cpvc' && conditions.service === 'heating'),
-  refusal('service', 'thin carbon steel carries anything but heating water', 'Carbon-steel press tube is for closed, treated heating only.', 'EN 10305-3; makers', ({ pipe }, { conditions }) => pipe.series === 'cs-en' && conditions.service !== 'heating'),
-  refusal('service', 'the PEX code of the print begins with 0, and hot water runs round all the time', 'Its print says 0 for chlorine: not for hot water that runs round all the time.', 'ASTM F876', ({ pipe, chlorine }, { conditions }) => conditions.service === 'recirculation' && needsChlorine(pipe) && chlorine === 0),
-  refusal('drinking', 'copper type M would carry drinking water, and the job refuses it', 'The job refuses type M for drinking water: the thin wall wears under velocity. Some codes allow it.', 'UPC 604.3, IPC 605; the job\'s policy', ({ pipe }, { conditions, policy }) => pipe.series === 'cu-m' && conditions.drinking && policy.typeMDrinking === 'refused'),
-  refusal('drinking', 'thin carbon steel would carry drinking water', 'Carbon steel is never used for drinking water: it rusts.', 'EN 10305-3; makers', ({ pipe }, { conditions }) => pipe.series === 'cs-en' && conditions.drinking),
-  refusal('drinking', 'its print or colour says reclaimed water', 'It is marked for reclaimed water: never for drinking.', 'IPC 605; trade practice', ({ madeFor }, { conditions }) => madeFor === 'reclaimed' && conditions.drinking),
-  refusal('drinking', 'its print lists it for heating only', 'Its print lists it for heating only: not for drinking water without NSF-pw or 61.', 'NSF 14', ({ madeFor }, { conditions }) => madeFor === 'heating' && conditions.drinking),
+  refusal(
+    'service',
+    'its print or colour says gas',
+    'It is marked for gas. Gas is for a registered person only.',
+    'ASTM D2513, EN 1555; GSIUR 1998, IFGC',
+    ({ madeFor }) => madeFor === 'gas',
+  ),
+  refusal(
+    'service',
+    'its print or colour says fire sprinkler',
+    'It is marked for fire sprinklers. Leave it: water supply is not taken from it.',
+    'trade practice',
+    ({ madeFor }) => madeFor === 'sprinkler',
+  ),
+  refusal(
+    'service',
+    'plastic without an oxygen barrier is on heating',
+    'No oxygen barrier: it lets air into the water and rusts every steel part of the heating.',
+    'DIN 4726, EN 1264-4',
+    ({ pipe, barrier }, { conditions }) =>
+      conditions.service === 'heating' && seriesOf(pipe.series).plastic && barrier === false,
+  ),
+  refusal(
+    'service',
+    'copper type M lies in the ground',
+    'Type M is kept out of the ground: its wall is thin. Stricter than the model code.',
+    'UPC 604.3',
+    ({ pipe }, { conditions }) => conditions.service === 'buried' && pipe.series === 'cu-m',
+  ),
+  refusal(
+    'service',
+    'PVC or PE carries anything but cold water',
+    'It carries cold water only.',
+    'IPC 605; EN 12201',
+    ({ pipe }, { conditions }) =>
+      (pipe.family === 'pvc' || pipe.family === 'pe') &&
+      conditions.service !== 'cold' &&
+      conditions.service !== 'buried'
+        ? `${pipe.family === 'pvc' ? 'PVC' : 'PE'} carries cold water only.`
+        : null,
+  ),
+  refusal(
+    'service',
+    'CPVC is on heating',
+    'CPVC is for water at the tap, not for a heating circuit: glycol and inhibitors crack it.',
+    'typical, makers',
+    ({ pipe }, { conditions }) => pipe.family === 'cpvc' && conditions.service === 'heating',
+  ),
+  refusal(
+    'service',
+    'thin carbon steel carries anything but heating water',
+    'Carbon-steel press tube is for closed, treated heating only.',
+    'EN 10305-3; makers',
+    ({ pipe }, { conditions }) => pipe.series === 'cs-en' && conditions.service !== 'heating',
+  ),
+  refusal(
+    'service',
+    'the PEX code of the print begins with 0, and hot water runs round all the time',
+    'Its print says 0 for chlorine: not for hot water that runs round all the time.',
+    'ASTM F876',
+    ({ pipe, chlorine }, { conditions }) =>
+      conditions.service === 'recirculation' && needsChlorine(pipe) && chlorine === 0,
+  ),
+  refusal(
+    'drinking',
+    'copper type M would carry drinking water, and the job refuses it',
+    'The job refuses type M for drinking water: the thin wall wears under velocity. Some codes allow it.',
+    "UPC 604.3, IPC 605; the job's policy",
+    ({ pipe }, { conditions, policy }) =>
+      pipe.series === 'cu-m' && conditions.drinking && policy.typeMDrinking === 'refused',
+  ),
+  refusal(
+    'drinking',
+    'thin carbon steel would carry drinking water',
+    'Carbon steel is never used for drinking water: it rusts.',
+    'EN 10305-3; makers',
+    ({ pipe }, { conditions }) => pipe.series === 'cs-en' && conditions.drinking,
+  ),
+  refusal(
+    'drinking',
+    'its print or colour says reclaimed water',
+    'It is marked for reclaimed water: never for drinking.',
+    'IPC 605; trade practice',
+    ({ madeFor }, { conditions }) => madeFor === 'reclaimed' && conditions.drinking,
+  ),
+  refusal(
+    'drinking',
+    'its print lists it for heating only',
+    'Its print lists it for heating only: not for drinking water without NSF-pw or 61.',
+    'NSF 14',
+    ({ madeFor }, { conditions }) => madeFor === 'heating' && conditions.drinking,
+  ),
 ]
 
 /** Tube with a chlorine digit in its print. */
@@ -97,50 +208,168 @@ const isLoop = ({ conditions }: Situation): boolean => conditions.service === 'r
 
 /** Every rule of a tube end that no method has for itself. */
 export const SHARED_REFUSALS: readonly RefusalRule[] = [
-  refusal('family', 'the method is not made for this kind of pipe, or the pipe is left alone', 'The method is not made for this kind of pipe.', 'the standards of the fittings', (tube, _, method) => !familiesOf(method.id).includes(tube.pipe.family) && familyReason(tube, method)),
-  refusal('size', 'no fitting of the method is made for this outside diameter', 'Fittings go by outside diameter, never by a near one.', 'the standards of the fittings', sizeReason),
-  refusal('pex-type', 'the print lists fitting standards, and not this method\'s', 'Its print does not list this fitting.', 'ASTM F876', (tube, _, { listings }) => (listings !== undefined && tube.listing !== undefined && printsListing(tube) && !isListed(tube, listings)
-    ? `Its print does not list ${listings.join(' or ')}: a code that is not there is not listed.`
-    : null)),
-  refusal('rating', 'pipe or joint takes less than the pressure at this temperature, or has no rating there', 'Pipe or joint is not rated for this.', 'the rating tables of pipe and joint', ratingReason),
+  refusal(
+    'family',
+    'the method is not made for this kind of pipe, or the pipe is left alone',
+    'The method is not made for this kind of pipe.',
+    'the standards of the fittings',
+    (tube, _, method) => !familiesOf(method.id).includes(tube.pipe.family) && familyReason(tube, method),
+  ),
+  refusal(
+    'size',
+    'no fitting of the method is made for this outside diameter',
+    'Fittings go by outside diameter, never by a near one.',
+    'the standards of the fittings',
+    sizeReason,
+  ),
+  refusal(
+    'pex-type',
+    "the print lists fitting standards, and not this method's",
+    'Its print does not list this fitting.',
+    'ASTM F876',
+    (tube, _, { listings }) =>
+      listings !== undefined && tube.listing !== undefined && printsListing(tube) && !isListed(tube, listings)
+        ? `Its print does not list ${listings.join(' or ')}: a code that is not there is not listed.`
+        : null,
+  ),
+  refusal(
+    'rating',
+    'pipe or joint takes less than the pressure at this temperature, or has no rating there',
+    'Pipe or joint is not rated for this.',
+    'the rating tables of pipe and joint',
+    ratingReason,
+  ),
   ...PIPE_REFUSALS,
-  refusal('flame', 'no flame is allowed', 'No flame is allowed here.', 'the job', (_, { conditions }, method) => conditions.noFlame && method.needsFlame),
-  refusal('play', 'the pipes cannot be drawn apart far enough to enter', 'The pipe has to be drawn back to enter.', 'geometry', playReason),
-  refusal('undo', 'the joint has to come apart, and this one does not', 'It does not come apart again.', 'trade practice', (_, { conditions }, method) => conditions.mustUndo && !method.comesApart),
-  refusal('tool', 'the tool or its size is not on the van', 'The tool is not on the van.', 'the van\'s kit', toolReason),
-  refusal('no-figure', 'the method is made in this size, but no figure is held', 'No checked figure is held: measure the fitting.', 'the tables', ({ pipe }, _, method) => (findSocket(method.id, pipe) ? null : `No checked figure for a ${method.words} joint on ${pipe.label}.`)),
+  refusal(
+    'flame',
+    'no flame is allowed',
+    'No flame is allowed here.',
+    'the job',
+    (_, { conditions }, method) => conditions.noFlame && method.needsFlame,
+  ),
+  refusal(
+    'play',
+    'the pipes cannot be drawn apart far enough to enter',
+    'The pipe has to be drawn back to enter.',
+    'geometry',
+    playReason,
+  ),
+  refusal(
+    'undo',
+    'the joint has to come apart, and this one does not',
+    'It does not come apart again.',
+    'trade practice',
+    (_, { conditions }, method) => conditions.mustUndo && !method.comesApart,
+  ),
+  refusal('tool', 'the tool or its size is not on the van', 'The tool is not on the van.', "the van's kit", toolReason),
+  refusal(
+    'no-figure',
+    'the method is made in this size, but no figure is held',
+    'No checked figure is held: measure the fitting.',
+    'the tables',
+    ({ pipe }, _, method) =>
+      findSocket(method.id, pipe) ? null : `No checked figure for a ${method.words} joint on ${pipe.label}.`,
+  ),
 ]
 
 const METAL = 'bare metal for the whole depth'
 /** Compression grips on chrome; solder does not mind a scratch, nor does what grips inside the tube. */
-const MINDS_NOT: Readonly<Partial<Record<SocketMethod, readonly Tube['surface'][]>>> = { compression: ['plated'], solder: ['scored'] }
+const MINDS_NOT: Readonly<Partial<Record<SocketMethod, readonly Tube['surface'][]>>> = {
+  compression: ['plated'],
+  solder: ['scored'],
+}
 
 /** What is asked for on every pipe end, whatever joins it; threaded pipe too. */
 export const PIPE_CONCERNS: readonly ConcernRule[] = [
   held('gas', HAZARDS.gas.when, HAZARDS.gas.text, HAZARDS.gas.source, ({ traced }) => traced === 'unknown'),
-  care('reclaimed', 'reclaimed water is joined on', 'Reclaimed water: mark it, and never join it to drinking water.', 'IPC 605; trade practice', ({ madeFor }, { conditions }) => madeFor === 'reclaimed' && !conditions.drinking),
+  care(
+    'reclaimed',
+    'reclaimed water is joined on',
+    'Reclaimed water: mark it, and never join it to drinking water.',
+    'IPC 605; trade practice',
+    ({ madeFor }, { conditions }) => madeFor === 'reclaimed' && !conditions.drinking,
+  ),
 ]
 
 export const SHARED_CONCERNS: readonly ConcernRule[] = [
   ...PIPE_CONCERNS,
-  held('unknown-barrier', 'plastic is on heating, and nobody has read whether it has an oxygen barrier', 'Read the print: oxygen barrier, DIN 4726 or O2. Without one it rusts the steel parts of the heating.', 'DIN 4726, EN 1264-4', ({ pipe, barrier }, { conditions }) => conditions.service === 'heating' && seriesOf(pipe.series).plastic && (barrier === undefined || barrier === 'unknown')),
-  held('unknown-chlorine', 'hot water runs round all the time, and nobody has read the PEX code', 'Read the print: the first digit of the four-figure code must be 5 for constant recirculation. Then it fits.', 'ASTM F876', ({ pipe, chlorine }, situation) => isLoop(situation) && needsChlorine(pipe) && (chlorine === undefined || chlorine === 'unknown')),
-  care('chlorine-share', 'hot water runs round, and the PEX code allows it for a part of the time', 'Its code allows hot recirculation for half or a quarter of the time: put the pump on a timer.', 'ASTM F876', ({ pipe, chlorine }, situation) => (isLoop(situation) && needsChlorine(pipe) && (chlorine === 3 || chlorine === 1)
-    ? `Its code, ${chlorine}, allows hot recirculation ${chlorine === 3 ? 'half' : 'a quarter'} of the time: put the pump on a timer of that share.`
-    : null)),
-  care('class', 'hot water runs round in plastic whose class or listing has not been read', 'Constant recirculation: check the class printed on the pipe.', 'EN ISO 15875, EN ISO 21003, BS 7291', ({ pipe, class: printed }, situation) => isLoop(situation) && !needsChlorine(pipe) && NEEDS_CLASS.has(pipe.family) && printed === undefined),
-  care('surface', 'the end is painted, plated, scored or corroded', `Bring it to ${METAL}, or cut back to where it is.`, 'typical, trade practice', ({ surface }, _, { id }) => {
-    if (surface === undefined || surface === 'bare' || MINDS_NOT[id]?.includes(surface)) return null
-    if (surface === 'painted' || surface === 'plated') return `The end is ${surface}: take it to ${METAL} first.`
-    return `The end is ${surface}: cut back to sound pipe for the whole depth.`
-  }),
-  held('unknown-temper', 'soft tube would not take the pressure, and nobody has said whether it is soft', 'Flex it: soft tube is not rated for this pressure.', 'ASTM B88', ({ pipe, temper }, { conditions: { temperature, pressure } }) => {
-    const soft = temper === 'unknown' ? pipeRating(pipe, temperature, 'soft') : null
-    return pipe.family === 'copper' && soft?.kind === 'rated' && soft.bar < pressure
-  }),
-  note('rating-unknown', 'no rating of the pipe or the joint is held at this temperature', 'No rating is held: the fitting\'s own paper decides.', 'the rating tables', (tube, { conditions: { temperature } }) => (pipeRating(tube.pipe, temperature, temperRated(tube)).kind === 'rated' ? null : `No rating held for ${tube.pipe.label} at ${temperature} °C; the joint's own decides.`)),
-  note('rating-unknown', 'no rating of the joint is held', 'No rating is held for this joint: read the fitting\'s own.', 'the rating tables', ({ pipe }, { conditions: { temperature } }, method) => {
-    const socket = findSocket(method.id, pipe)
-    return socket && jointRating(socket, pipe, temperature).kind === 'none' ? `No rating held for this ${method.words} joint: read the fitting's own.` : null
-  }),
+  held(
+    'unknown-barrier',
+    'plastic is on heating, and nobody has read whether it has an oxygen barrier',
+    'Read the print: oxygen barrier, DIN 4726 or O2. Without one it rusts the steel parts of the heating.',
+    'DIN 4726, EN 1264-4',
+    ({ pipe, barrier }, { conditions }) =>
+      conditions.service === 'heating' &&
+      seriesOf(pipe.series).plastic &&
+      (barrier === undefined || barrier === 'unknown'),
+  ),
+  held(
+    'unknown-chlorine',
+    'hot water runs round all the time, and nobody has read the PEX code',
+    'Read the print: the first digit of the four-figure code must be 5 for constant recirculation. Then it fits.',
+    'ASTM F876',
+    ({ pipe, chlorine }, situation) =>
+      isLoop(situation) && needsChlorine(pipe) && (chlorine === undefined || chlorine === 'unknown'),
+  ),
+  care(
+    'chlorine-share',
+    'hot water runs round, and the PEX code allows it for a part of the time',
+    'Its code allows hot recirculation for half or a quarter of the time: put the pump on a timer.',
+    'ASTM F876',
+    ({ pipe, chlorine }, situation) =>
+      isLoop(situation) && needsChlorine(pipe) && (chlorine === 3 || chlorine === 1)
+        ? `Its code, ${chlorine}, allows hot recirculation ${chlorine === 3 ? 'half' : 'a quarter'} of the time: put the pump on a timer of that share.`
+        : null,
+  ),
+  care(
+    'class',
+    'hot water runs round in plastic whose class or listing has not been read',
+    'Constant recirculation: check the class printed on the pipe.',
+    'EN ISO 15875, EN ISO 21003, BS 7291',
+    ({ pipe, class: printed }, situation) =>
+      isLoop(situation) && !needsChlorine(pipe) && NEEDS_CLASS.has(pipe.family) && printed === undefined,
+  ),
+  care(
+    'surface',
+    'the end is painted, plated, scored or corroded',
+    `Bring it to ${METAL}, or cut back to where it is.`,
+    'typical, trade practice',
+    ({ surface }, _, { id }) => {
+      if (surface === undefined || surface === 'bare' || MINDS_NOT[id]?.includes(surface)) return null
+      if (surface === 'painted' || surface === 'plated') return `The end is ${surface}: take it to ${METAL} first.`
+      return `The end is ${surface}: cut back to sound pipe for the whole depth.`
+    },
+  ),
+  held(
+    'unknown-temper',
+    'soft tube would not take the pressure, and nobody has said whether it is soft',
+    'Flex it: soft tube is not rated for this pressure.',
+    'ASTM B88',
+    ({ pipe, temper }, { conditions: { temperature, pressure } }) => {
+      const soft = temper === 'unknown' ? pipeRating(pipe, temperature, 'soft') : null
+      return pipe.family === 'copper' && soft?.kind === 'rated' && soft.bar < pressure
+    },
+  ),
+  note(
+    'rating-unknown',
+    'no rating of the pipe or the joint is held at this temperature',
+    "No rating is held: the fitting's own paper decides.",
+    'the rating tables',
+    (tube, { conditions: { temperature } }) =>
+      pipeRating(tube.pipe, temperature, temperRated(tube)).kind === 'rated'
+        ? null
+        : `No rating held for ${tube.pipe.label} at ${temperature} °C; the joint's own decides.`,
+  ),
+  note(
+    'rating-unknown',
+    'no rating of the joint is held',
+    "No rating is held for this joint: read the fitting's own.",
+    'the rating tables',
+    ({ pipe }, { conditions: { temperature } }, method) => {
+      const socket = findSocket(method.id, pipe)
+      return socket && jointRating(socket, pipe, temperature).kind === 'none'
+        ? `No rating held for this ${method.words} joint: read the fitting's own.`
+        : null
+    },
+  ),
 ]

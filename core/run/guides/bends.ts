@@ -8,12 +8,22 @@ import { sum, type Guide, type GuideAnswer, type GuideContext } from './types'
 
 /* Offsets as they come up: past an obstacle, beside other pipes, to a fitting on the wall. */
 
-const inRegion = (metric: string, inch: string) => ({ region }: { region: string }) => (region === 'us' ? inch : metric)
-const ANGLE = { name: 'angle', words: 'Angle of the bends', kind: 'number', usual: () => '45', why: 'Degrees, up to 90.' } as const
-const wrongAngle = (angle: number) => (angle > 90 ? fail('range', 'angle', 'Angle of the bends: more than 0 up to 90 degrees is accepted.') : null)
+const inRegion =
+  (metric: string, inch: string) =>
+  ({ region }: { region: string }) =>
+    region === 'us' ? inch : metric
+const ANGLE = {
+  name: 'angle',
+  words: 'Angle of the bends',
+  kind: 'number',
+  usual: () => '45',
+  why: 'Degrees, up to 90.',
+} as const
+const wrongAngle = (angle: number) =>
+  angle > 90 ? fail('range', 'angle', 'Angle of the bends: more than 0 up to 90 degrees is accepted.') : null
 
 /** Radius in use, and its source. */
-function radiusIn({ pipe, bender }: GuideContext): { value: number, source: string } | null {
+function radiusIn({ pipe, bender }: GuideContext): { value: number; source: string } | null {
   const radius = radiusOf(pipe, bender)
   return radius?.value == null ? null : { value: radius.value, source: radius.source }
 }
@@ -35,24 +45,86 @@ export const CLEAR: Guide = {
     if (wrong) return wrong
     const set = size! + clear! + context.pipe.od / 2 - off!
     if (set <= 0) return fail('range', 'size', 'Obstacle: the pipe clears it as it lies. No step is needed.')
-    const radians = angle! * Math.PI / 180
+    const radians = (angle! * Math.PI) / 180
     const covers = angle === 90 ? 0 : set / Math.tan(radians)
     const radius = radiusIn(context)
     // The second bend is over, its outer half too, before the obstacle begins.
     const done = radius ? tangentOf(radius.value, angle!) : 0
-    if (2 * done > set / Math.sin(radians)) return fail('impossible', 'angle', `Angle of the bends: the two take ${formatDecimal(2 * done, 1)} of a travel of ${formatDecimal(set / Math.sin(radians), 1)}. A smaller angle, or elbows, is accepted.`)
+    if (2 * done > set / Math.sin(radians))
+      return fail(
+        'impossible',
+        'angle',
+        `Angle of the bends: the two take ${formatDecimal(2 * done, 1)} of a travel of ${formatDecimal(set / Math.sin(radians), 1)}. A smaller angle, or elbows, is accepted.`,
+      )
     const at = to! - covers - done
-    if (at <= 0) return fail('impossible', 'to', `From the start: the step takes ${formatDecimal(covers + done, 1)} before the obstacle. A longer way there or a steeper angle is accepted.`)
+    if (at <= 0)
+      return fail(
+        'impossible',
+        'to',
+        `From the start: the step takes ${formatDecimal(covers + done, 1)} before the obstacle. A longer way there or a steeper angle is accepted.`,
+      )
     const system = unitSystemOf(context.region)
     return ok<GuideAnswer>({
       figures: [
-        { words: 'set', value: set, unit: 'mm', source: 'the obstacle as you measured it', working: sum([['obstacle', '+', size!], ['kept clear', '+', clear!, 'ours, typed over by you'], ['half of the pipe', '+', context.pipe.od / 2, context.pipe.standard], ['centre off the wall', '-', off!]], 'set', set) },
-        { words: 'first corner from the start', value: at, unit: 'mm', source: radius?.source ?? 'no radius', working: sum([['to the obstacle', '+', to!], ['run the step covers', '-', covers], ['rest of the second bend', '-', done, radius?.source]], 'first corner', at) },
-        { words: 'travel', value: set / Math.sin(radians), unit: 'mm', source: 'geometry', working: sum([['set', '+', set], [`sine of ${formatDecimal(angle!, 1)} degrees`, '/', Math.sin(radians)]], 'travel', set / Math.sin(radians)) },
+        {
+          words: 'set',
+          value: set,
+          unit: 'mm',
+          source: 'the obstacle as you measured it',
+          working: sum(
+            [
+              ['obstacle', '+', size!],
+              ['kept clear', '+', clear!, 'ours, typed over by you'],
+              ['half of the pipe', '+', context.pipe.od / 2, context.pipe.standard],
+              ['centre off the wall', '-', off!],
+            ],
+            'set',
+            set,
+          ),
+        },
+        {
+          words: 'first corner from the start',
+          value: at,
+          unit: 'mm',
+          source: radius?.source ?? 'no radius',
+          working: sum(
+            [
+              ['to the obstacle', '+', to!],
+              ['run the step covers', '-', covers],
+              ['rest of the second bend', '-', done, radius?.source],
+            ],
+            'first corner',
+            at,
+          ),
+        },
+        {
+          words: 'travel',
+          value: set / Math.sin(radians),
+          unit: 'mm',
+          source: 'geometry',
+          working: sum(
+            [
+              ['set', '+', set],
+              [`sine of ${formatDecimal(angle!, 1)} degrees`, '/', Math.sin(radians)],
+            ],
+            'travel',
+            set / Math.sin(radians),
+          ),
+        },
       ],
-      steps: ['Draw a line along the pipe, so that both bends lie in one plane.', 'Mark, pull the first, check the other way round before the second.'],
+      steps: [
+        'Draw a line along the pipe, so that both bends lie in one plane.',
+        'Mark, pull the first, check the other way round before the second.',
+      ],
       cautions: [],
-      line: { start: 'free', corners: 'fittings', name: 'past the obstacle', legs: [`e ${typeLength(leg!, system)} offset s ${typeLength(set, system)} @ ${formatDecimal(angle!, 1)} at ${typeLength(at, system)}`] },
+      line: {
+        start: 'free',
+        corners: 'fittings',
+        name: 'past the obstacle',
+        legs: [
+          `e ${typeLength(leg!, system)} offset s ${typeLength(set, system)} @ ${formatDecimal(angle!, 1)} at ${typeLength(at, system)}`,
+        ],
+      },
     })
   },
 }
@@ -63,24 +135,55 @@ const MOST_LINES = 12
 export const PARALLEL: Guide = {
   id: 'parallel',
   name: 'Pipes side by side, evenly spaced',
-  about: 'How far each pipe\'s marks move on, so that the gap stays even through the bends.',
+  about: "How far each pipe's marks move on, so that the gap stays even through the bends.",
   fields: [
     { name: 'spacing', words: 'Centre to centre', kind: 'length', usual: inRegion('60', '2 1/2') },
     { name: 'count', words: 'Pipes', kind: 'number', usual: () => '3' },
-    { name: 'first', words: 'First pipe: first bend\'s corner at', kind: 'length', usual: inRegion('400', '16') },
+    { name: 'first', words: "First pipe: first bend's corner at", kind: 'length', usual: inRegion('400', '16') },
     ANGLE,
   ],
   work({ spacing, count, first, angle }) {
     const wrong = wrongAngle(angle!)
     if (wrong) return wrong
-    if (!Number.isInteger(count) || count! < 2 || count! > MOST_LINES) return fail('range', 'count', `Pipes: 2 to ${MOST_LINES} are accepted.`)
-    const shift = spacing! * Math.tan(angle! * Math.PI / 360)
+    if (!Number.isInteger(count) || count! < 2 || count! > MOST_LINES)
+      return fail('range', 'count', `Pipes: 2 to ${MOST_LINES} are accepted.`)
+    const shift = spacing! * Math.tan((angle! * Math.PI) / 360)
     return ok<GuideAnswer>({
       figures: [
-        { words: 'each pipe\'s marks move by', value: shift, unit: 'mm', source: 'geometry', working: sum([['centre to centre', '+', spacing!], [`tangent of half of ${formatDecimal(angle!, 1)} degrees`, 'x', Math.tan(angle! * Math.PI / 360)]], 'shift', shift) },
-        ...Array.from({ length: count! }, (_, i) => ({ words: `pipe ${i + 1}, first corner at`, value: first! + i * shift, unit: 'mm' as const, source: 'geometry', working: sum([['first pipe', '+', first!], [`${i} times the shift`, '+', i * shift]], `pipe ${i + 1}`, first! + i * shift) })),
+        {
+          words: "each pipe's marks move by",
+          value: shift,
+          unit: 'mm',
+          source: 'geometry',
+          working: sum(
+            [
+              ['centre to centre', '+', spacing!],
+              [`tangent of half of ${formatDecimal(angle!, 1)} degrees`, 'x', Math.tan((angle! * Math.PI) / 360)],
+            ],
+            'shift',
+            shift,
+          ),
+        },
+        ...Array.from({ length: count! }, (_, i) => ({
+          words: `pipe ${i + 1}, first corner at`,
+          value: first! + i * shift,
+          unit: 'mm' as const,
+          source: 'geometry',
+          working: sum(
+            [
+              ['first pipe', '+', first!],
+              [`${i} times the shift`, '+', i * shift],
+            ],
+            `pipe ${i + 1}`,
+            first! + i * shift,
+          ),
+        })),
       ],
-      steps: ['Same set, same angle, same radius on every pipe.', 'Pipes further to the side they turn from start later by the shift; turning the other way, earlier.', 'Clips opposite each other.'],
+      steps: [
+        'Same set, same angle, same radius on every pipe.',
+        'Pipes further to the side they turn from start later by the shift; turning the other way, earlier.',
+        'Clips opposite each other.',
+      ],
       cautions: [],
       line: null,
     })
@@ -100,13 +203,45 @@ export const WALL_FITTING: Guide = {
     const radius = radiusIn(context)
     if (!radius) return fail('impossible', 'along', `${context.pipe.label} is not bent on site. Use elbows.`)
     const straight = aside! - 2 * radius.value
-    if (straight < 0) return fail('impossible', 'aside', `Aside: two bends of radius ${formatDecimal(radius.value, 1)} take ${formatDecimal(2 * radius.value, 1)}; that or more is accepted.`)
+    if (straight < 0)
+      return fail(
+        'impossible',
+        'aside',
+        `Aside: two bends of radius ${formatDecimal(radius.value, 1)} take ${formatDecimal(2 * radius.value, 1)}; that or more is accepted.`,
+      )
     const system = unitSystemOf(context.region)
     return ok<GuideAnswer>({
-      figures: [{ words: 'straight between the bends', value: straight, unit: 'mm', source: radius.source, working: sum([['corner to corner', '+', aside!], ['two radii', '-', 2 * radius.value, radius.source]], 'straight', straight) }],
-      steps: ['Draw a line along the pipe before the first bend.', 'Second bend: a quarter turn round from the first. Look along the pipe before you pull.'],
+      figures: [
+        {
+          words: 'straight between the bends',
+          value: straight,
+          unit: 'mm',
+          source: radius.source,
+          working: sum(
+            [
+              ['corner to corner', '+', aside!],
+              ['two radii', '-', 2 * radius.value, radius.source],
+            ],
+            'straight',
+            straight,
+          ),
+        },
+      ],
+      steps: [
+        'Draw a line along the pipe before the first bend.',
+        'Second bend: a quarter turn round from the first. Look along the pipe before you pull.',
+      ],
       cautions: [],
-      line: { start: 'free', corners: 'bends', name: 'to the wall fitting', legs: [`e ${typeLength(along!, system)} bend`, `s ${typeLength(aside!, system)} bend`, `d ${typeLength(down!, system)} stop = wall fitting`] },
+      line: {
+        start: 'free',
+        corners: 'bends',
+        name: 'to the wall fitting',
+        legs: [
+          `e ${typeLength(along!, system)} bend`,
+          `s ${typeLength(aside!, system)} bend`,
+          `d ${typeLength(down!, system)} stop = wall fitting`,
+        ],
+      },
     })
   },
 }

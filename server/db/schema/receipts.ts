@@ -1,9 +1,13 @@
 import { char, datetime, index, mysqlTable, varchar } from 'drizzle-orm/mysql-core'
 
 /** Writes already done, by the key the sender gave: one that comes again, because its answer was lost, is not done twice. */
-export const receipts = mysqlTable('receipts', {
-  key: varchar('write_key', { length: 64 }).primaryKey(),
-  /** SHA-256 of method, address and body, so that a key is not taken for another write. */
-  request: char({ length: 64 }).notNull(),
-  at: datetime({ mode: 'string', fsp: 3 }).notNull(),
-}, table => [index('receipts_at').on(table.at)])
+export const receipts = mysqlTable(
+  'receipts',
+  {
+    key: varchar('write_key', { length: 64 }).primaryKey(),
+    /** SHA-256 of method, address and body, so that a key is not taken for another write. */
+    request: char({ length: 64 }).notNull(),
+    at: datetime({ mode: 'string', fsp: 3 }).notNull(),
+  },
+  (table) => [index('receipts_at').on(table.at)],
+)

@@ -9,9 +9,13 @@ const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.mi
 
 /** The app in a browser, as a user meets it: by what is written, by keys, by taps. */
 export class App {
-  private constructor(readonly driver: WebDriver, readonly base: string, private readonly browser: Awaited<ReturnType<typeof openBrowser>>) {}
+  private constructor(
+    readonly driver: WebDriver,
+    readonly base: string,
+    private readonly browser: Awaited<ReturnType<typeof openBrowser>>,
+  ) {}
 
-  static async open(base: string, size?: { width: number, height: number }): Promise<App> {
+  static async open(base: string, size?: { width: number; height: number }): Promise<App> {
     const browser = await openBrowser(size)
     return new App(browser.driver, base, browser)
   }
@@ -27,9 +31,16 @@ export class App {
 
   /** Takes the page off the network, or puts it back. */
   async setOffline(offline: boolean) {
-    const { sendDevToolsCommand: send } = this.driver as WebDriver & { sendDevToolsCommand: (command: string, about: object) => Promise<void> }
+    const { sendDevToolsCommand: send } = this.driver as WebDriver & {
+      sendDevToolsCommand: (command: string, about: object) => Promise<void>
+    }
     await send.call(this.driver, 'Network.enable', {})
-    await send.call(this.driver, 'Network.emulateNetworkConditions', { offline, latency: 0, downloadThroughput: -1, uploadThroughput: -1 })
+    await send.call(this.driver, 'Network.emulateNetworkConditions', {
+      offline,
+      latency: 0,
+      downloadThroughput: -1,
+      uploadThroughput: -1,
+    })
   }
 
   async reload() {
@@ -37,7 +48,15 @@ export class App {
     await this.ready()
   }
 
-  private ready = () => this.driver.wait(() => this.driver.executeScript('return document.documentElement.dataset.ready === "true" && document.querySelector("main:not([aria-busy=true])") !== null'), 15_000, 'the page did not get ready')
+  private ready = () =>
+    this.driver.wait(
+      () =>
+        this.driver.executeScript(
+          'return document.documentElement.dataset.ready === "true" && document.querySelector("main:not([aria-busy=true])") !== null',
+        ),
+      15_000,
+      'the page did not get ready',
+    )
 
   /** Waits for something to be so; a wait that fails leaves a picture of the page and says where. */
   private async until(isSo: () => Promise<boolean>, orElse: string, longest = 10_000) {
@@ -58,54 +77,74 @@ export class App {
   }
 
   /** The first element of a selector, once it is there. */
-  find = (css: string): Promise<WebElement> => this.driver.wait(until.elementLocated(By.css(css)), 10_000, `nothing at ${css}`)
+  find = (css: string): Promise<WebElement> =>
+    this.driver.wait(until.elementLocated(By.css(css)), 10_000, `nothing at ${css}`)
   count = async (css: string): Promise<number> => (await this.driver.findElements(By.css(css))).length
 
   /** Clicks once the element is there and seen. */
-  click = (css: string) => this.until(async () => {
-    const element = await this.driver.findElement(By.css(css))
-    await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', element)
-    await element.click()
-    return true
-  }, `cannot click ${css}`)
+  click = (css: string) =>
+    this.until(async () => {
+      const element = await this.driver.findElement(By.css(css))
+      await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', element)
+      await element.click()
+      return true
+    }, `cannot click ${css}`)
 
   /** Types over what a field holds. */
-  type = (css: string, text: string) => this.until(async () => {
-    const field = await this.driver.findElement(By.css(css))
-    await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', field)
-    await field.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.DELETE, text)
-    return true
-  }, `cannot type into ${css}`)
+  type = (css: string, text: string) =>
+    this.until(async () => {
+      const field = await this.driver.findElement(By.css(css))
+      await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', field)
+      await field.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.DELETE, text)
+      return true
+    }, `cannot type into ${css}`)
 
   /** Signs the joint on the screen; what is left is said to be seen. */
   async sign(initials: string) {
     await this.click('[data-test="open-sign"]')
     await this.type('[data-test="initials"]', initials)
-    if (await this.count('[data-test="seen"]') > 0) await this.click('[data-test="seen"]')
+    if ((await this.count('[data-test="seen"]')) > 0) await this.click('[data-test="seen"]')
     await this.click('[data-test="sign"]')
   }
 
-  waitForValue = (css: string, value: string) => this.until(async () => await (await this.driver.findElement(By.css(css))).getAttribute('value') === value, `${css} never held "${value}"`)
+  waitForValue = (css: string, value: string) =>
+    this.until(
+      async () => (await (await this.driver.findElement(By.css(css))).getAttribute('value')) === value,
+      `${css} never held "${value}"`,
+    )
 
-  press = (...keys: string[]) => this.driver.actions().sendKeys(...keys).perform()
+  press = (...keys: string[]) =>
+    this.driver
+      .actions()
+      .sendKeys(...keys)
+      .perform()
   text = async (css: string): Promise<string> => (await this.find(css)).getText()
   value = async (css: string): Promise<string> => (await (await this.find(css)).getAttribute('value')) ?? ''
 
-  waitForText = (css: string, pattern: RegExp) => this.until(async () => pattern.test(await (await this.driver.findElement(By.css(css))).getText()), `${css} never read ${pattern}`)
+  waitForText = (css: string, pattern: RegExp) =>
+    this.until(
+      async () => pattern.test(await (await this.driver.findElement(By.css(css))).getText()),
+      `${css} never read ${pattern}`,
+    )
 
   /** Waits until the server has all that was done. */
-  saved = () => this.until(async () => await this.count('[data-saved="saved"]') > 0, 'never saved')
+  saved = () => this.until(async () => (await this.count('[data-saved="saved"]')) > 0, 'never saved')
 
   /** Serious and critical findings of axe, as rule and selector. */
   async axe(): Promise<string[]> {
     await this.driver.executeScript(AXE)
-    const found = await this.driver.executeAsyncScript<{ id: string, impact: string, nodes: { target: string[], failureSummary: string }[] }[]>(
-      'const done = arguments[0]; axe.run(document, { resultTypes: ["violations"] }).then(r => done(r.violations))')
-    return found.filter(({ impact }) => impact === 'serious' || impact === 'critical').flatMap(({ id, nodes }) => nodes.map(({ target }) => `${id} ${target.join(' ')}`))
+    const found = await this.driver.executeAsyncScript<
+      { id: string; impact: string; nodes: { target: string[]; failureSummary: string }[] }[]
+    >('const done = arguments[0]; axe.run(document, { resultTypes: ["violations"] }).then(r => done(r.violations))')
+    return found
+      .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+      .flatMap(({ id, nodes }) => nodes.map(({ target }) => `${id} ${target.join(' ')}`))
   }
 
   /** What the console called an error since the last call. */
   async errors(): Promise<string[]> {
-    return (await this.driver.manage().logs().get('browser')).filter(entry => entry.level.name === 'SEVERE').map(entry => entry.message)
+    return (await this.driver.manage().logs().get('browser'))
+      .filter((entry) => entry.level.name === 'SEVERE')
+      .map((entry) => entry.message)
   }
 }

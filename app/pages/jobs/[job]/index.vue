@@ -2,7 +2,13 @@
 import { nextAction } from '#core/record'
 
 const { job, slug, missing } = useJobPage()
-watch(job, (now) => { if (now) void navigateTo(`/jobs/${slug.value}/${nextAction(now).station}`, { replace: true }) }, { immediate: true })
+watch(
+  job,
+  (now) => {
+    if (now) void navigateTo(`/jobs/${slug.value}/${nextAction(now).station}`, { replace: true })
+  },
+  { immediate: true },
+)
 </script>
 
 <template>

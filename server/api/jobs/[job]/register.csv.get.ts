@@ -6,6 +6,9 @@ import { registerCsv } from '~~/server/services/register'
 
 export default route(async (event) => {
   const job = await getJob(param(event, 'job'))
-  setResponseHeaders(event, { 'Content-Type': 'text/csv; charset=utf-8', 'Content-Disposition': `attachment; filename="${job.slug}-register.csv"` })
+  setResponseHeaders(event, {
+    'Content-Type': 'text/csv; charset=utf-8',
+    'Content-Disposition': `attachment; filename="${job.slug}-register.csv"`,
+  })
   return registerCsv(job)
 })

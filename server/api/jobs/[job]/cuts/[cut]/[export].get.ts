@@ -3,4 +3,6 @@ import { param } from '~~/server/http/param'
 import { route } from '~~/server/http/route'
 import { exportCut } from '~~/server/services/cut-exports'
 
-export default route(async event => sendExport(event, await exportCut(param(event, 'job'), param(event, 'cut'), param(event, 'export'))))
+export default route(async (event) =>
+  sendExport(event, await exportCut(param(event, 'job'), param(event, 'cut'), param(event, 'export'))),
+)

@@ -6,4 +6,8 @@ import { setPlan } from '~~/server/services/cuts'
 /** A plan of 2,000 pieces is about so large, bytes. */
 const MOST_BYTES = 2 * 1024 * 1024
 
-export default writeRoute(planBody, (event, body, write) => setPlan(param(event, 'job'), param(event, 'cut'), body, write), MOST_BYTES)
+export default writeRoute(
+  planBody,
+  (event, body, write) => setPlan(param(event, 'job'), param(event, 'cut'), body, write),
+  MOST_BYTES,
+)
