@@ -52,6 +52,10 @@ const PANELS = [
   ['waste', 'Waste'],
 ] as const
 const isPanelOpen = ref(false)
+function openPieces() {
+  panel.value = 'pieces'
+  isPanelOpen.value = true
+}
 watch(panel, (now) => {
   if (now === 'waste') void store.load()
 })
@@ -315,16 +319,7 @@ useKeys({
           <div class="flex gap-3">
             <UButton v-if="pieces?.pieces.length" size="lg" data-test="plan" @click="planAgain"
               >Plan the cuts <kbd>C</kbd></UButton
-            ><UButton
-              v-else
-              size="lg"
-              data-test="to-pieces"
-              @click="
-                panel = 'pieces'
-                isPanelOpen = true
-              "
-              >To the pieces</UButton
-            >
+            ><UButton v-else size="lg" data-test="to-pieces" @click="openPieces">To the pieces</UButton>
           </div>
         </div>
       </div>

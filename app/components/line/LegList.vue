@@ -46,6 +46,10 @@ function leave() {
   editing.value = null
   void nextTick(() => list.value?.querySelector<HTMLElement>('[aria-current="true"]')?.focus())
 }
+function drop(index: number) {
+  editing.value = null
+  emit('drop', index)
+}
 function add() {
   if (typed.value.trim() === '') return
   emit('add', typed.value, null)
@@ -123,15 +127,7 @@ const cutOf = (index: number): string | null => {
         </p>
         <div v-if="i === row && (editing === i || isPhone)" class="tools">
           <button v-if="isPhone" type="button" class="underline" data-test="edit-leg" @click="edit(i)">change</button
-          ><button
-            type="button"
-            class="underline"
-            data-test="drop-leg"
-            @mousedown.prevent
-            @click="
-              editing = null
-              emit('drop', i)
-            ">
+          ><button type="button" class="underline" data-test="drop-leg" @mousedown.prevent @click="drop(i)">
             take out
           </button>
         </div>

@@ -42,6 +42,10 @@ watch(typed, () => {
   if (ask && value !== null && askVerdict(ask, value) === 'fails') failing.value = props.current
   else if (typed.value !== '' && failing.value === props.current) failing.value = null
 })
+function enterFault(step: number) {
+  emit('fail', step)
+  failing.value = null
+}
 const proof = (i: number) => {
   const [reading, ask] = [props.tickOf(i)?.reading, props.steps[i]?.ask]
   if (reading === null || reading === undefined) return ''
@@ -101,8 +105,7 @@ onMounted(() => list.value?.querySelector('.now')?.scrollIntoView({ block: 'near
       </button>
       <div class="text">
         <p class="do" :class="i === only ? 't40 w7' : i === current ? 't26 w7' : isDone(i) ? 't15' : 't20'">
-          <span>{{ i + 1 }}</span
-          ><span>{{ words(step.do) }}</span>
+          <span>{{ i + 1 }}</span><span>{{ words(step.do) }}</span>
         </p>
         <div v-if="isChanged(i) && !locked" class="changed t17" data-test="changed-step">
           <p>This step says something else than when it was ticked. Look at it again.</p>
@@ -135,14 +138,9 @@ onMounted(() => list.value?.querySelector('.now')?.scrollIntoView({ block: 'near
           <StepAsk v-if="step.ask && !locked && i === current" v-model="typed" :ask="step.ask" :system="system" />
           <div v-if="failing === i" class="remedy" data-test="remedy">
             <p class="t17"><StatusShape status="held" :size="18" class="inline" /> {{ words(remedy(i).do) }}.</p>
-            <UButton
-              data-test="enter-fault"
-              @click="
-                emit('fail', i)
-                failing = null
-              "
-              >{{ remedy(i).again === 'end' ? 'Enter it, begin this end again' : 'Enter it, do it again' }}</UButton
-            ><UButton variant="outline" @click="failing = null">It holds after all</UButton>
+            <UButton data-test="enter-fault" @click="enterFault(i)">{{
+              remedy(i).again === 'end' ? 'Enter it, begin this end again' : 'Enter it, do it again'
+            }}</UButton><UButton variant="outline" @click="failing = null">It holds after all</UButton>
           </div>
           <slot name="wait" :step="i" />
         </template>
