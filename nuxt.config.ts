@@ -44,7 +44,7 @@ export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
   nitro: nitro as object,
   vite: { worker: { format: 'es' } },
-  typescript: { strict: true, tsConfig: { include: ['../core/**/*.ts'] } },
+  typescript: { strict: true },
   telemetry: { enabled: false },
   security: {
     nonce: true,

@@ -5,18 +5,18 @@ const alias = {
   '#core': fileURLToPath(new URL('./core', import.meta.url)),
   '~': fileURLToPath(new URL('./app', import.meta.url)),
 }
+// A busy machine is slow, not wrong: limits only end what hangs.
+const limits = { testTimeout: 120_000, hookTimeout: 120_000, environment: 'node' as const }
 
 export default defineConfig({
   test: {
     projects: [
-      { resolve: { alias }, test: { name: 'core', environment: 'node', include: ['core/**/*.test.ts'] } },
-      { resolve: { alias }, test: { name: 'app', environment: 'node', include: ['app/**/*.test.ts'] } },
+      // Pure functions without state: one module graph serves all of their files.
+      { resolve: { alias }, test: { ...limits, name: 'core', isolate: false, include: ['core/**/*.test.ts'] } },
       // Verbs against each other: JOLVET_LONG=1 asks for the whole series.
-      { resolve: { alias }, test: { name: 'agree', environment: 'node', include: ['tests/agree/**/*.test.ts'] } },
-      {
-        resolve: { alias },
-        test: { name: 'server', environment: 'node', include: ['server/{services,print}/**/*.test.ts'] },
-      },
+      { resolve: { alias }, test: { ...limits, name: 'agree', isolate: false, include: ['tests/agree/**/*.test.ts'] } },
+      { resolve: { alias }, test: { ...limits, name: 'app', include: ['app/**/*.test.ts'] } },
+      { resolve: { alias }, test: { ...limits, name: 'server', include: ['server/{services,print}/**/*.test.ts'] } },
     ],
   },
 })

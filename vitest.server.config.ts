@@ -1,23 +1,20 @@
+import { availableParallelism } from 'node:os'
 import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vitest/config'
 
-// API and end-to-end tests run against the production build with a database of their own: see tests/server.ts.
+// API, end-to-end and fault tests run against the production build: see tests/beds.ts.
 const shared = { resolve: { alias: { '#core': fileURLToPath(new URL('./core', import.meta.url)) } } }
-const options = {
-  environment: 'node' as const,
-  globalSetup: ['tests/server.ts'],
-  fileParallelism: false,
-  testTimeout: 60_000,
-  hookTimeout: 120_000,
-}
+// A busy machine is slow, not wrong: limits only end what hangs.
+const options = { environment: 'node' as const, testTimeout: 180_000, hookTimeout: 240_000 }
 
 export default defineConfig({
   test: {
-    projects: [
-      { ...shared, test: { ...options, name: 'api', include: ['tests/api/**/*.test.ts'] } },
-      { ...shared, test: { ...options, name: 'e2e', include: ['tests/e2e/**/*.test.ts'] } },
-      // These start and hurt servers of their own.
-      { ...shared, test: { ...options, globalSetup: [], name: 'faults', include: ['tests/faults/**/*.test.ts'] } },
-    ],
+    globalSetup: ['tests/beds.ts'],
+    // Browsers and servers wait for each other a good part of the time: one more than there are cores.
+    maxWorkers: Number(process.env.JOLVET_WORKERS ?? Math.min(4, availableParallelism() + 1)),
+    projects: ['api', 'e2e', 'faults'].map((name) => ({
+      ...shared,
+      test: { ...options, name, include: [`tests/${name}/**/*.test.ts`] },
+    })),
   },
 })

@@ -11,7 +11,7 @@ import { buildIfChanged, root } from './setup.mjs'
 
 process.chdir(root)
 const TIMES = 400
-buildIfChanged()
+await buildIfChanged()
 const dir = mkdtempSync(path.join(tmpdir(), 'jolvet-bench-'))
 const connection = await start({ dir })
 await runMigrations(url(connection))

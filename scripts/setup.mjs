@@ -1,5 +1,5 @@
 // What npm start and npm test need before they can run: packages, database, browser, build. Node's own modules only.
-import { execFileSync } from 'node:child_process'
+import { execFileSync, spawn } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
@@ -107,8 +107,16 @@ const files = (entry) =>
       : [entry]
     : []
 
+/** Runs a program to its end without holding up what runs beside it; rejects where it fails. */
+const runBeside = (command, args, env) =>
+  new Promise((resolve, reject) => {
+    const child = spawn(command, args, { stdio: 'inherit', cwd: root, env: { ...process.env, ...env } })
+    child.once('error', reject)
+    child.once('exit', (code) => (code === 0 ? resolve() : reject(new Error(`${command} ended with ${code}`))))
+  })
+
 /** Builds the app when any of its sources changed since the last build. */
-export function buildIfChanged() {
+export async function buildIfChanged() {
   const sources = ['app', 'core', 'server', 'public', 'nuxt.config.ts', 'package-lock.json']
     .flatMap(files)
     .filter((file) => !file.endsWith('.test.ts'))
@@ -118,7 +126,7 @@ export function buildIfChanged() {
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === digest) return
   say('building (about a minute)')
   try {
-    run(process.execPath, ['node_modules/nuxt/bin/nuxt.mjs', 'build', '--logLevel', 'silent'], {
+    await runBeside(process.execPath, ['node_modules/nuxt/bin/nuxt.mjs', 'build', '--logLevel', 'silent'], {
       NUXT_TELEMETRY_DISABLED: '1',
     })
   } catch {

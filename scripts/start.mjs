@@ -186,7 +186,7 @@ try {
   if ((await countRows(connectionOf(databaseUrl))).jobs === 0)
     tsx('scripts/demo.ts', ['--if-empty'], { DATABASE_URL: databaseUrl })
   await checkRecord(databaseUrl)
-  buildIfChanged()
+  await buildIfChanged()
   if (!ending) startApp(databaseUrl)
   if (ownDatabase)
     watch = setInterval(() => {

@@ -1,4 +1,4 @@
-import { inject } from 'vitest'
+import { ownBed } from '../bed'
 import type { Issue } from '#core/base'
 
 /** What came back: the answer a test expects, or `{error}` with the saved record beside a clash. */
@@ -14,7 +14,7 @@ export async function call<T = object>(
   body?: unknown,
   headers: Record<string, string> = {},
 ): Promise<Reply<T>> {
-  const reply = await fetch(inject('baseUrl') + path, {
+  const reply = await fetch(ownBed().baseUrl + path, {
     method, // Each call has its own connection: a test that blocks meanwhile would find a kept one closed.
     headers: { 'Content-Type': 'application/json', Connection: 'close', ...headers },
     ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),

@@ -1,10 +1,11 @@
-import { describe, expect, inject, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
+import { ownBed } from '../bed'
 import type { JobRecord, JointRecord } from '#core/record'
 import { get, patch, post } from './client'
 
 /** Lines of a calendar, long ones put together again (RFC 5545, 3.1). */
 const linesOf = (text: string) => text.replace(/\r\n[ \t]/g, '').split('\r\n')
-const raw = (path: string) => fetch(inject('baseUrl') + path)
+const raw = (path: string) => fetch(ownBed().baseUrl + path)
 
 describe('a joint to come back to', () => {
   it('is booked, stands in the calendar of its job and of all, and is gone once it was come back to', async () => {

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto'
-import { describe, expect, inject, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
+import { ownBed } from '../bed'
 import { cutQuestion, cutRows, planCuts, restsOf, takeAnswer, type BenchPlan, type CutAnswer } from '#core/cutting'
 import { piecesFor, rackFor, readSheet, type CutRecord, type JobRecord, type OffcutRecord } from '#core/record'
 import { wrongWithPlan } from '../cuts'
@@ -236,7 +237,7 @@ describe('the rack', () => {
 })
 
 describe('a sheet given out', () => {
-  const raw = async (path: string) => fetch(inject('baseUrl') + path)
+  const raw = async (path: string) => fetch(ownBed().baseUrl + path)
   it('as the question of the verb gets an answer that holds', async () => {
     const { at } = await planned()
     const question = (await get<Parameters<typeof wrongWithPlan>[0]>(`${at}/question.json`)).body

@@ -1,8 +1,9 @@
 import http from 'node:http'
-import { describe, expect, inject, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
+import { ownBed } from '../bed'
 
 // What a browser is told, and what strangers are not.
-const base = () => inject('baseUrl')
+const base = () => ownBed().baseUrl
 
 describe('the page', () => {
   it('runs only its own scripts, by a nonce that is another each time, and is never framed', async () => {

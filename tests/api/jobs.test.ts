@@ -1,4 +1,5 @@
-import { describe, expect, inject, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
+import { ownBed } from '../bed'
 import { start, stop } from '../../scripts/db.mjs'
 import type { WaysAnswer } from '#core/joints'
 import type { MakeAnswer } from '#core/making'
@@ -273,7 +274,7 @@ describe('the register', () => {
 
 describe('the database', () => {
   it('gone for a moment gives a plain 503, and nothing saved is lost over its restart', async () => {
-    const dir = inject('databaseFolder')
+    const dir = ownBed().databaseFolder
     const { slug } = await newJob('Outlasts a restart')
     const find = (await post<FindRecord>(`/api/jobs/${slug}/finds`, FIND)).body
     const { port } = await start({ dir })

@@ -1,5 +1,6 @@
 import DxfParser from 'dxf-parser'
 import { describe, expect, it } from 'vitest'
+import { ownBed } from '../bed'
 import { centreLine, planLine, surveyLine } from '#core/line'
 import { benderFor, draftLine, readLineFile, type JobRecord, type LineRecord } from '#core/record'
 import { readPdf } from '../pdf'
@@ -164,9 +165,7 @@ describe('a line given out', () => {
   })
   it('as PDF: table of marks, and a short piece at true size, by another reader', async () => {
     const { at } = await drawn()
-    const bytes = new Uint8Array(
-      await (await fetch((await import('vitest')).inject('baseUrl') + `${at}/strips.pdf`)).arrayBuffer(),
-    )
+    const bytes = new Uint8Array(await (await fetch(ownBed().baseUrl + `${at}/strips.pdf`)).arrayBuffer())
     const pages = await readPdf(bytes)
     const words = pages.flatMap((page) => page.words.map(({ text }) => text))
     expect(words).toEqual(

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto'
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { ownBed } from '../bed'
 import type { Issue } from '#core/base'
 import { BLANK_FIND, type FindRecord, type JobRecord, type JointRecord } from '#core/record'
 import type { Entry } from '../../app/outbox/entry'
@@ -13,7 +14,7 @@ import { post } from './client'
 let network: Proxy
 const random = seeded('network test')
 beforeAll(async () => {
-  network = await openProxy(inject('baseUrl'))
+  network = await openProxy(ownBed().baseUrl)
 })
 afterAll(() => network.close())
 
@@ -82,7 +83,7 @@ describe('a bad network', () => {
     await untilEmpty()
     network.fate = () => 'pass'
     expect(entries()).toEqual([])
-    const saved = ((await (await fetch(`${inject('baseUrl')}/api/jobs/${job.slug}`)).json()) as JobRecord).finds
+    const saved = ((await (await fetch(`${ownBed().baseUrl}/api/jobs/${job.slug}`)).json()) as JobRecord).finds
     expect(saved).toHaveLength(ids.length)
     for (const find of saved) expect(find.typed).toBe(last.get(find.id) ?? '')
     // A write done twice would have raised its version twice.
@@ -105,7 +106,7 @@ describe('a bad network', () => {
     }
     const both = await Promise.all(
       [1, 2, 3].map(() =>
-        fetch(`${inject('baseUrl')}/api/jobs/${job.slug}/joints`, {
+        fetch(`${ownBed().baseUrl}/api/jobs/${job.slug}/joints`, {
           method: 'POST',
           body: JSON.stringify(joint),
           headers: { 'Idempotency-Key': key },
@@ -113,18 +114,18 @@ describe('a bad network', () => {
       ),
     )
     expect(new Set(both.map(({ id }) => id)).size).toBe(1)
-    const saved = (await (await fetch(`${inject('baseUrl')}/api/jobs/${job.slug}`)).json()) as JobRecord
+    const saved = (await (await fetch(`${ownBed().baseUrl}/api/jobs/${job.slug}`)).json()) as JobRecord
     expect(saved.joints).toHaveLength(1)
   })
 
   it('a key given to another write is refused by name', async () => {
     const key = randomUUID()
-    const first = await fetch(`${inject('baseUrl')}/api/jobs`, {
+    const first = await fetch(`${ownBed().baseUrl}/api/jobs`, {
       method: 'POST',
       body: JSON.stringify({ name: 'One', place: '', region: 'gb' }),
       headers: { 'Idempotency-Key': key },
     })
-    const other = await fetch(`${inject('baseUrl')}/api/jobs`, {
+    const other = await fetch(`${ownBed().baseUrl}/api/jobs`, {
       method: 'POST',
       body: JSON.stringify({ name: 'Two', place: '', region: 'gb' }),
       headers: { 'Idempotency-Key': key },
@@ -136,7 +137,7 @@ describe('a bad network', () => {
       ['Done-Ago', 'yesterday'],
       ['Done-Ago', '-5'],
     ] as const) {
-      const reply = await fetch(`${inject('baseUrl')}/api/jobs`, {
+      const reply = await fetch(`${ownBed().baseUrl}/api/jobs`, {
         method: 'POST',
         body: JSON.stringify({ name: 'Three', place: '', region: 'gb' }),
         headers: { [header]: value },
@@ -149,7 +150,7 @@ describe('a bad network', () => {
     const job = (await post<JobRecord>('/api/jobs', { name: 'Late', place: '', region: 'gb' })).body
     const hour = 3_600_000
     const find = (await (
-      await fetch(`${inject('baseUrl')}/api/jobs/${job.slug}/finds`, {
+      await fetch(`${ownBed().baseUrl}/api/jobs/${job.slug}/finds`, {
         method: 'POST',
         body: JSON.stringify({ place: '', typed: '', by: 'rule', answers: {}, pipe: null }),
         headers: { 'Done-Ago': String(hour), Hand: encodeURIComponent('Örn, tablet') },

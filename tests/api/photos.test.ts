@@ -1,5 +1,6 @@
 import sharp from 'sharp'
-import { describe, expect, inject, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
+import { ownBed } from '../bed'
 import { MOST_PHOTOS, type FindRecord, type JobRecord } from '#core/record'
 import { call, get, post } from './client'
 
@@ -13,7 +14,7 @@ async function newFind() {
   return { slug, at: `/api/jobs/${slug}/finds/${id}` }
 }
 const fetched = async (path: string) => {
-  const reply = await fetch(inject('baseUrl') + path)
+  const reply = await fetch(ownBed().baseUrl + path)
   return {
     status: reply.status,
     type: reply.headers.get('content-type'),

@@ -39,7 +39,7 @@ beforeAll(async () => {
   await connection.query(readFileSync(new URL('../fixtures/steps-by-place.sql', import.meta.url), 'utf8'))
   await connection.end()
   await runMigrations(url(await start({ dir })))
-}, 120_000)
+})
 afterAll(async () => {
   await stop({ dir })
   rmSync(dir, { recursive: true, force: true })

@@ -1,11 +1,12 @@
 import { Key } from 'selenium-webdriver'
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { ownBed } from '../bed'
 import type { CutRecord, JobRecord } from '#core/record'
 import { App } from './pages/app'
 
 // At the bench: a line's pieces planned, cut by keys, a slip planned around, rests racked and offered first; the same on the phone.
 let app: App
-const base = () => inject('baseUrl')
+const base = () => ownBed().baseUrl
 const slug = 'gasket-house'
 const job = async (name = slug): Promise<JobRecord> =>
   (await (await fetch(`${base()}/api/jobs/${name}`)).json()) as JobRecord

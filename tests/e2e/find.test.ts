@@ -3,14 +3,15 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { By, Key } from 'selenium-webdriver'
 import sharp from 'sharp'
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { ownBed } from '../bed'
 import type { FindRecord, JobRecord } from '#core/record'
 import { App } from './pages/app'
 
 // A find kept whole: what is seen, photographed, noted, settled by a key, corrected later; and the gauges made for it.
 let app: App
 let folder: string
-const base = () => inject('baseUrl')
+const base = () => ownBed().baseUrl
 const slug = 'smoke-house'
 const find = async (): Promise<FindRecord> =>
   ((await (await fetch(`${base()}/api/jobs/${slug}`)).json()) as JobRecord).finds[0]!
@@ -56,11 +57,7 @@ describe('a find with all that belongs to it', () => {
     await app.find('[data-check="scratch"][aria-expanded="true"]')
     await app.click('[data-check="magnet"]')
     await app.click('[data-answer="magnet:false"]')
-    await app.driver.wait(
-      async () => (await app.count('[data-test="contradiction"]')) === 0,
-      5000,
-      'the contradiction stays',
-    )
+    await app.waitForCount('[data-test="contradiction"]', 0)
   })
 
   it('proposes no check that cannot be made here, until it can', async () => {
@@ -82,16 +79,15 @@ describe('a find with all that belongs to it', () => {
     await choose('broken.webp', Buffer.concat([Buffer.from('RIFF0000WEBP'), Buffer.alloc(40)]))
     await app.waitForText('[data-test="photo-problem"]', /damaged/)
     await choose('stub.png', await picture.png().toBuffer())
-    await app.driver.wait(async () => (await app.count('[data-photo]')) === 1, 10_000, 'no photo')
+    await app.waitForCount('[data-photo]', 1)
     expect(await app.count('[data-test="photo-problem"]')).toBe(0)
     await app.type('[data-test="notes"]', 'Painted twice, old solder.')
     await app.saved()
     await app.reload()
     await app.waitForValue('[data-test="notes"]', 'Painted twice, old solder.')
     const shown = await app.find('[data-photo] img')
-    await app.driver.wait(
+    await app.until(
       () => app.driver.executeScript('return arguments[0].naturalWidth === 400', shown),
-      10_000,
       'the photo does not show',
     )
     expect((await find()).photos).toMatchObject([{ name: 'stub.jpg', width: 400, height: 300 }])
@@ -105,7 +101,7 @@ describe('a find with all that belongs to it', () => {
         .jpeg()
         .toBuffer(),
     )
-    await app.driver.wait(async () => (await app.count('[data-photo]')) === 2, 10_000, 'no photo')
+    await app.waitForCount('[data-photo]', 2)
     await app.find('[data-saved="kept"]')
     await app.setOffline(false)
     await app.saved()
@@ -115,7 +111,7 @@ describe('a find with all that belongs to it', () => {
     await app.click('[data-photo]:nth-of-type(2)')
     await app.click('[data-test="drop-photo"]')
     await app.click('[data-test="drop-photo-sure"]')
-    await app.driver.wait(async () => (await app.count('[data-photo]')) === 1, 10_000, 'the photo stays')
+    await app.waitForCount('[data-photo]', 1)
     await app.saved()
     expect((await find()).photos).toHaveLength(1)
   })
@@ -141,7 +137,7 @@ describe('a find with all that belongs to it', () => {
     await app.waitForText('[data-shifted="a"]', /Chosen for 3\/4 in old copper[\s\S]*kept as 22 × 0\.9 copper since/)
     await app.click('[data-test="follow"]')
     await app.waitForText('[data-end="a"]', /22 × 0\.9 copper/)
-    await app.driver.wait(async () => (await app.count('[data-shifted]')) === 0, 5000, 'the flag stays')
+    await app.waitForCount('[data-shifted]', 0)
     await app.saved()
   })
 })
@@ -191,12 +187,11 @@ describe('the catalogue', () => {
     await app.click('[data-family="pe"]')
     await app.find('[data-pipe="pe-en-25"]')
     await app.type('[data-test="wanted-size"]', '21,4')
-    await app.driver.wait(
+    await app.until(
       async () =>
         (await app.count('[data-pipe="cu-bs-imp-3_4"]')) === 1 &&
         (await app.count('[data-pipe="st-en-1_2"]')) === 1 &&
         (await app.count('[data-pipe="pe-en-25"]')) === 0,
-      5000,
       'not what is near 21.4',
     )
     await app.type('[data-test="wanted-size"]', '999')

@@ -1,11 +1,12 @@
 import { Key } from 'selenium-webdriver'
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { ownBed } from '../bed'
 import { start, stop } from '../../scripts/db.mjs'
 import { App } from './pages/app'
 
 // The path of a first visit: a pipe is found, joined, made and handed over, surviving a reload at every step.
 let app: App
-const base = () => inject('baseUrl')
+const base = () => ownBed().baseUrl
 
 beforeAll(async () => {
   app = await App.open(base())
@@ -45,7 +46,7 @@ describe('a first joint, end to end', () => {
     expect(await app.text('svg[aria-label="Diameter ruler"]')).toContain('measured 22')
     await app.find('[data-caution="gas"]')
     await app.press('y')
-    await app.driver.wait(async () => (await app.count('[data-caution="gas"]')) === 0, 5000, 'gas stays')
+    await app.waitForCount('[data-caution="gas"]', 0)
     await app.saved()
     await app.reload()
     expect(await app.value('#diameter')).toBe('22,0 mm')
@@ -74,7 +75,7 @@ describe('a first joint, end to end', () => {
     await app.click('[data-depth="0"]')
     await app.waitForText('[role="dialog"]', /EN 1254-1/)
     await app.press(Key.ESCAPE)
-    await app.driver.wait(async () => (await app.count('[role="dialog"]')) === 0, 5000, 'the working stays open')
+    await app.waitForCount('[role="dialog"]', 0)
     await app.click('[data-test="take-way"]')
   })
 
@@ -99,9 +100,8 @@ describe('a first joint, end to end', () => {
         }
         // After its last step the card of the next end may come up by itself.
         if (step < steps - 1)
-          await app.driver.wait(
+          await app.until(
             async () => (await (await app.find(`[data-tick="${step}"]`)).getAttribute('aria-checked')) === 'true',
-            5000,
             `step ${step} is not ticked`,
           )
       }
@@ -109,15 +109,11 @@ describe('a first joint, end to end', () => {
     }
     await app.reload()
     await app.sign('QZ')
-    await app.driver.wait(
-      async () => (await register()).joints.some((joint) => joint.madeBy === 'QZ'),
-      10_000,
-      'not signed',
-    )
+    await app.until(async () => (await register()).joints.some((joint) => joint.madeBy === 'QZ'), 'not signed')
   })
 
   it('stands in the register with depth, method, time and hands, after the database was restarted too', async () => {
-    const dir = inject('databaseFolder')
+    const dir = ownBed().databaseFolder
     const { port } = await start({ dir })
     await stop({ dir })
     await start({ dir, port })

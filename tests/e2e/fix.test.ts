@@ -1,15 +1,16 @@
 import { Key } from 'selenium-webdriver'
-import { afterAll, beforeAll, describe, expect, inject, it, vi } from 'vitest'
+import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
+import { ownBed } from '../bed'
 import type { JobRecord, LineRecord } from '#core/record'
 import { App } from './pages/app'
 
 // A line held by the code: its supports in order, one moved and one fixed, growth, flow, the codes side by side.
-const WAIT = { timeout: 10_000, interval: 100 }
+const WAIT = { timeout: 60_000, interval: 50 }
 let app: App
 let slug: string
 const call = async <T>(method: string, path: string, body?: unknown): Promise<T> =>
   (await (
-    await fetch(inject('baseUrl') + path, {
+    await fetch(ownBed().baseUrl + path, {
       method,
       headers: { 'Content-Type': 'application/json' },
       body: JSON.stringify(body),
@@ -19,7 +20,7 @@ const saved = async (): Promise<LineRecord> => (await call<JobRecord>('GET', `/a
 
 beforeAll(async () => {
   slug = (await call<JobRecord>('POST', '/api/jobs', { name: 'Rafter loft', place: 'north wall', region: 'gb' })).slug
-  app = await App.open(inject('baseUrl'))
+  app = await App.open(ownBed().baseUrl)
 })
 afterAll(() => app.close())
 
@@ -98,7 +99,7 @@ describe('fix', () => {
   })
   it('prints its strips with the clips, and orders by kind', async () => {
     const line = await saved()
-    const pdf = await fetch(`${inject('baseUrl')}/api/jobs/${slug}/lines/${line.id}/fixed-strips.pdf`)
+    const pdf = await fetch(`${ownBed().baseUrl}/api/jobs/${slug}/lines/${line.id}/fixed-strips.pdf`)
     expect([pdf.status, pdf.headers.get('content-type')]).toEqual([200, 'application/pdf'])
     await app.waitForText('[data-test="fix-order"]', /sliding clip, 22[\s\S]*|anchor bracket/)
     expect(await app.count('[data-test="fix-order"] li')).toBe(2)

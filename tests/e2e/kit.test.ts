@@ -1,11 +1,12 @@
 import { Key } from 'selenium-webdriver'
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { ownBed } from '../bed'
 import type { JobRecord } from '#core/record'
 import { App } from './pages/app'
 
 // The van and its schools, the line at the top, a joint that is there already: all of them change or tell what can be joined.
 let app: App
-const base = () => inject('baseUrl')
+const base = () => ownBed().baseUrl
 const slug = 'drying-shed'
 const job = async (): Promise<JobRecord> => (await (await fetch(`${base()}/api/jobs/${slug}`)).json()) as JobRecord
 beforeAll(async () => {

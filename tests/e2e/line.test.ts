@@ -1,14 +1,16 @@
-import { writeFileSync } from 'node:fs'
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { Key, Origin } from 'selenium-webdriver'
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { ownBed } from '../bed'
 import type { JobRecord } from '#core/record'
 import { App } from './pages/app'
 
 // A run drawn as it is said on site, by keys, by dragging, from a task, from a file; its cuts, marks and ways out.
 let app: App
-const base = () => inject('baseUrl')
+let folder: string
+const base = () => ownBed().baseUrl
 const slug = 'tallow-house'
 const job = async (): Promise<JobRecord> => (await (await fetch(`${base()}/api/jobs/${slug}`)).json()) as JobRecord
 const legs = async (number: number) => (await job()).lines.find((line) => line.number === number)!.legs
@@ -17,13 +19,17 @@ const add = async (text: string) => {
   await app.press(Key.ENTER)
 }
 beforeAll(async () => {
+  folder = mkdtempSync(path.join(tmpdir(), 'jolvet-legs-'))
   await fetch(`${base()}/api/jobs`, {
     method: 'POST',
     body: JSON.stringify({ name: 'Tallow house', place: 'washing bay', region: 'gb' }),
   })
   app = await App.open(base())
 })
-afterAll(() => app.close())
+afterAll(async () => {
+  await app.close()
+  rmSync(folder, { recursive: true, force: true })
+})
 
 describe('a line by keyboard alone', () => {
   it('is drawn leg by leg, with its branches, and comes to cuts', async () => {
@@ -194,7 +200,7 @@ describe('from a task, from a file', () => {
     expect((await job()).lines.map(({ number }) => number)).toEqual([1, 2, 3])
   })
   it('an import says what it will do, names its bad rows, and keeps them to be put right', async () => {
-    const file = path.join(tmpdir(), 'jolvet-legs.csv')
+    const file = path.join(folder, 'legs.csv')
     writeFileSync(file, 'leg\ne 640\nx 20\nn 300\n')
     await app.click('[data-panel="files"]')
     await (await app.find('[data-test="import-file"]')).sendKeys(file)

@@ -1,5 +1,6 @@
 import { Key } from 'selenium-webdriver'
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { ownBed } from '../bed'
 import type { WaysAnswer } from '#core/joints'
 import type { JobRecord, JointRecord } from '#core/record'
 import { App } from './pages/app'
@@ -10,7 +11,7 @@ let slug: string
 const joints: JointRecord[] = []
 const call = async <T>(method: string, path: string, body: unknown): Promise<T> =>
   (await (
-    await fetch(inject('baseUrl') + path, {
+    await fetch(ownBed().baseUrl + path, {
       method,
       headers: { 'Content-Type': 'application/json' },
       body: JSON.stringify(body),
@@ -37,7 +38,7 @@ beforeAll(async () => {
     })
     joints.push(await call<JointRecord>('PATCH', `/api/jobs/${slug}/joints/${id}`, { version: 1, wayId }))
   }
-  app = await App.open(inject('baseUrl'))
+  app = await App.open(ownBed().baseUrl)
 })
 afterAll(() => app.close())
 
@@ -192,7 +193,7 @@ describe('parts counted out and back', () => {
     await app.click('[data-test="it-is-there"]')
     await app.saved()
     expect(await app.count('[data-test="doubt"]')).toBe(0)
-    expect(((await (await fetch(`${inject('baseUrl')}/api/jobs/${slug}`)).json()) as JobRecord).counts).toMatchObject([
+    expect(((await (await fetch(`${ownBed().baseUrl}/api/jobs/${slug}`)).json()) as JobRecord).counts).toMatchObject([
       { item: 'olive 15', out: 6, back: 5, seen: [id] },
     ])
     expect(await app.errors()).toEqual([])

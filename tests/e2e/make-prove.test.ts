@@ -1,17 +1,18 @@
-import { afterAll, beforeAll, describe, expect, inject, it, vi } from 'vitest'
+import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
+import { ownBed } from '../bed'
 import type { WaysAnswer } from '#core/joints'
 import type { JobRecord, JointRecord } from '#core/record'
 import { App } from './pages/app'
 
 // What proves a step: figures read off the work, the order of the ends, joints opened again, bends pulled by their marks.
 /** How long the server is waited for, ms. */
-const WAIT = { timeout: 10_000, interval: 100 }
+const WAIT = { timeout: 60_000, interval: 50 }
 let app: App
 let slug: string
 const ids: Record<string, string> = {}
 const call = async <T>(method: string, path: string, body: unknown): Promise<T> =>
   (await (
-    await fetch(inject('baseUrl') + path, {
+    await fetch(ownBed().baseUrl + path, {
       method,
       headers: { 'Content-Type': 'application/json' },
       body: JSON.stringify(body),
@@ -65,7 +66,7 @@ beforeAll(async () => {
     walls: [],
     legs: ['e 20', 'u 14'],
   })
-  app = await App.open(inject('baseUrl'))
+  app = await App.open(ownBed().baseUrl)
 })
 afterAll(() => app.close())
 

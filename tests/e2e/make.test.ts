@@ -1,4 +1,5 @@
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { ownBed } from '../bed'
 import type { WaysAnswer } from '#core/joints'
 import type { JobRecord, JointRecord } from '#core/record'
 import { App } from './pages/app'
@@ -6,7 +7,7 @@ import { App } from './pages/app'
 // One card of each method on a job of its own: steps, caution and figure of that method, at the desk.
 let app: App
 let slug: string
-const base = () => inject('baseUrl')
+const base = () => ownBed().baseUrl
 
 const call = async <T>(method: string, path: string, body?: unknown): Promise<T> =>
   (
@@ -93,7 +94,7 @@ describe('the cellar', () => {
     const theme = () => app.driver.executeScript<string>('return document.documentElement.dataset.theme')
     expect(await theme()).toBe('light')
     await app.press('\\')
-    await app.driver.wait(async () => (await theme()) === 'cellar', 5000, 'stays light')
+    await app.until(async () => (await theme()) === 'cellar', 'stays light')
     await app.reload()
     expect(await theme()).toBe('cellar')
     await app.press('\\')

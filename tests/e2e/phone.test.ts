@@ -1,10 +1,11 @@
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { ownBed } from '../bed'
 import { App } from './pages/app'
 
 // The same work one-handed at 390 x 844, in inches, on a job begun there.
 let app: App
 beforeAll(async () => {
-  app = await App.open(inject('baseUrl'), { width: 390, height: 844 })
+  app = await App.open(ownBed().baseUrl, { width: 390, height: 844 })
 })
 afterAll(() => app.close())
 

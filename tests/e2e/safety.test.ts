@@ -1,5 +1,6 @@
 import { Key } from 'selenium-webdriver'
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { ownBed } from '../bed'
 import type { WaysAnswer } from '#core/joints'
 import type { FindRecord, JobRecord, JointRecord } from '#core/record'
 import { App } from './pages/app'
@@ -9,7 +10,7 @@ let app: App
 let slug: string
 const call = async <T>(method: string, path: string, body?: unknown): Promise<T> =>
   (
-    await fetch(inject('baseUrl') + path, {
+    await fetch(ownBed().baseUrl + path, {
       method,
       headers: { 'Content-Type': 'application/json' },
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
@@ -38,7 +39,7 @@ beforeAll(async () => {
   const job = await call<JobRecord>('POST', '/api/jobs', { name: 'Pump house', place: 'what could hurt', region: 'gb' })
   slug = job.slug
   await call('PATCH', `/api/jobs/${slug}`, { version: job.version, tools: null })
-  app = await App.open(inject('baseUrl'))
+  app = await App.open(ownBed().baseUrl)
 })
 afterAll(() => app.close())
 

@@ -1,4 +1,5 @@
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { ownBed } from '../bed'
 import type { WaysAnswer } from '#core/joints'
 import type { JobRecord, JointRecord } from '#core/record'
 import { openProxy, type Proxy } from '../proxy'
@@ -9,7 +10,7 @@ let network: Proxy
 let tablet: App
 let phone: App
 let slug: string
-const base = () => inject('baseUrl')
+const base = () => ownBed().baseUrl
 
 const call = async <T>(method: string, path: string, body?: unknown): Promise<T> =>
   (

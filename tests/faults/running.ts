@@ -2,7 +2,9 @@ import { spawn, type ChildProcess } from 'node:child_process'
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
+import { inject } from 'vitest'
 import { freePort, start, stop } from '../../scripts/db.mjs'
+import { copyDatabase } from '../copy-database'
 
 /** Jolvet as a user starts it, on a data folder of its own, with ways to hurt it. */
 export class Running {
@@ -12,11 +14,14 @@ export class Running {
   private constructor(
     readonly folder: string,
     readonly port: number,
-    private readonly ownsFolder: boolean,
   ) {}
 
-  static async on(folder = mkdtempSync(path.join(tmpdir(), 'jolvet-run-'))): Promise<Running> {
-    return new Running(folder, await freePort(), true)
+  /** On a folder that is there; without one, on a new one whose database holds the demo jobs. */
+  static async on(folder?: string): Promise<Running> {
+    if (folder !== undefined) return new Running(folder, await freePort())
+    const fresh = mkdtempSync(path.join(tmpdir(), 'jolvet-run-'))
+    copyDatabase(inject('template'), path.join(fresh, 'mariadb'))
+    return new Running(fresh, await freePort())
   }
 
   get url() {
@@ -79,6 +84,6 @@ export class Running {
   async remove() {
     await this.end()
     await stop({ dir: this.database })
-    if (this.ownsFolder) rmSync(this.folder, { recursive: true, force: true })
+    rmSync(this.folder, { recursive: true, force: true })
   }
 }

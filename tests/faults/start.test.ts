@@ -24,7 +24,7 @@ let run: Running
 beforeAll(async () => {
   run = await Running.on()
   await run.begin()
-}, 120_000)
+})
 afterAll(() => run.remove())
 afterEach(() => run.end())
 

@@ -37,8 +37,7 @@ const length = (mm: number | null) => (mm === null ? 'measure it' : formatLength
     </template>
     <ol v-else-if="asked.verb === 'identify'">
       <li v-for="one in asked.answer.candidates.slice(0, MOST)" :key="one.pipe" class="row">
-        <b class="figure">{{ inHundred(one.probability) }}</b
-        ><b>{{ one.label }}</b
+        <b class="figure">{{ inHundred(one.probability) }}</b><b>{{ one.label }}</b
         ><span class="note">{{ one.for[0]?.text }}</span>
       </li>
       <li v-for="caution in asked.answer.cautions.slice(0, 2)" :key="caution.code" class="row">
@@ -47,8 +46,7 @@ const length = (mm: number | null) => (mm === null ? 'measure it' : formatLength
     </ol>
     <template v-else-if="asked.verb === 'make'">
       <p v-for="mark in asked.answer.marks" :key="mark.what" class="row">
-        <b class="t26 copper">{{ length(mark.fromEnd) }}</b
-        ><span
+        <b class="t26 copper">{{ length(mark.fromEnd) }}</b><span
           >{{ mark.what === 'ring' ? 'ring from the end' : 'into the fitting'
           }}<span v-if="mark.lo !== null && mark.lo !== mark.hi" class="note"
             >, met {{ formatDecimal(mark.lo, 1) }} to {{ formatDecimal(mark.hi ?? 0, 1) }} mm</span
@@ -63,12 +61,12 @@ const length = (mm: number | null) => (mm === null ? 'measure it' : formatLength
       <p class="row">
         <b class="t26 copper">{{
           asked.answer.spacing.horizontal === null ? 'none held' : length(asked.answer.spacing.horizontal)
-        }}</b
-        ><span>at most between supports, across</span>
+        }}</b><span>at most between supports, across</span>
       </p>
       <p class="row">
-        <b>{{ asked.answer.spacing.vertical === null ? 'by the storey' : length(asked.answer.spacing.vertical) }}</b
-        ><span>up</span>
+        <b>{{
+          asked.answer.spacing.vertical === null ? 'by the storey' : length(asked.answer.spacing.vertical)
+        }}</b><span>up</span>
       </p>
       <p class="note t14">{{ getPipe(asked.pipe).label }}; {{ asked.answer.source }}</p>
     </template>
@@ -89,12 +87,10 @@ const length = (mm: number | null) => (mm === null ? 'measure it' : formatLength
     </template>
     <template v-else>
       <p class="row">
-        <b class="t26 copper">{{ length(asked.answer.markSpacing) }}</b
-        ><span>between the marks</span>
+        <b class="t26 copper">{{ length(asked.answer.markSpacing) }}</b><span>between the marks</span>
       </p>
       <p class="row">
-        <b>{{ length(asked.answer.shrink) }}</b
-        ><span>shorter overall</span>
+        <b>{{ length(asked.answer.shrink) }}</b><span>shorter overall</span>
       </p>
       <p class="note t14">
         {{

@@ -69,8 +69,7 @@ const isFirst = (index: number) => index > 0 && props.rows[index]!.bar.id !== pr
                 class="pick"
                 :aria-label="`Cut ${one.number}, ${one.piece.name}`"
                 @click.stop="emit('look', i)">
-                {{ one.piece.name }}</button
-              ><span v-if="one.isSlip" class="brick t13"> wrong</span>
+                {{ one.piece.name }}</button><span v-if="one.isSlip" class="brick t13"> wrong</span>
             </td>
             <td class="c"><TapeFigure :mm="one.length" :system="system" /></td>
             <td>

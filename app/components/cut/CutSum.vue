@@ -58,8 +58,9 @@ const working = () =>
     <template v-for="part in parts" :key="part.words">
       <span v-if="part.op" class="op t26">{{ part.op }}</span>
       <button type="button" class="part" :class="part.tone" @click="working">
-        <b class="figure" :class="{ total: part.op === '=' }">{{ big(part.mm) }}</b
-        ><span class="t15 words">{{ part.words }}</span>
+        <b class="figure" :class="{ total: part.op === '=' }">{{ big(part.mm) }}</b><span class="t15 words">{{
+          part.words
+        }}</span>
       </button>
     </template>
   </div>

@@ -20,8 +20,7 @@ const meaning = computed(() => {
     class="answer two"
     :data-settle="String(answer.value)"
     @click="emit('answer', check, answer.value)">
-    <b>{{ answerWords(String(answer.value), check) }}</b
-    ><span class="t13 note">{{ meaning }}</span>
+    <b>{{ answerWords(String(answer.value), check) }}</b><span class="t13 note">{{ meaning }}</span>
   </button>
 </template>
 

@@ -111,8 +111,9 @@ function explain(candidate: Candidate) {
           <StatusShape v-if="candidate.probability < LEAST" status="refused" class="self-center" />
           <b :class="i === 0 ? 't20' : 't17'">{{ candidate.label }}</b>
           <button type="button" class="figure-button ml-auto whitespace-nowrap" @click="explain(candidate)">
-            <b :class="i === 0 ? 't26' : 't17'">{{ inHundred(candidate.probability) }}</b
-            ><span class="visually-hidden"> in 100, show the working</span></button
+            <b :class="i === 0 ? 't26' : 't17'">{{ inHundred(candidate.probability) }}</b><span class="visually-hidden">
+              in 100, show the working</span
+            ></button
           ><span class="note t14 whitespace-nowrap">in 100</span>
         </div>
         <svg v-if="candidate.probability >= LEAST" width="100%" height="11" aria-hidden="true" style="overflow: hidden">
@@ -169,8 +170,7 @@ function explain(candidate: Candidate) {
       </p>
       <ul v-if="next[0].means.length && !isChoice(next[0].check)" class="t14" data-test="means">
         <li v-for="one in next[0].means" :key="one.answer" class="mean">
-          <b>{{ formatReading(Number(one.answer), system) }}</b
-          ><span class="note">{{ meaning(one) }}</span>
+          <b>{{ formatReading(Number(one.answer), system) }}</b><span class="note">{{ meaning(one) }}</span>
         </li>
       </ul>
       <p v-if="settling && settling.check !== next[0].check" class="t15 w6 mt-2">

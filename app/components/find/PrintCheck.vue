@@ -29,8 +29,7 @@ const reading = computed(() => readPrint(props.text))
     </p>
     <ul v-if="reading.tokens.length" class="t14" data-test="print-tokens">
       <li v-for="token in reading.tokens" :key="token.at">
-        <b>{{ token.text.trim() }}</b
-        ><span>{{ token.meaning }}</span>
+        <b>{{ token.text.trim() }}</b><span>{{ token.meaning }}</span>
       </li>
     </ul>
     <p v-if="text && reading.unread.length" class="note t14">Not understood: {{ reading.unread.join(', ') }}</p>

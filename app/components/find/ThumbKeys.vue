@@ -17,8 +17,11 @@ const more = computed(() => props.settling.keys.length - MOST)
 <template>
   <div class="thumb" data-test="thumb">
     <p class="t14 flex items-center justify-between">
-      <b>{{ inRegion(CHECK_WORDS[settling.check], region) }}</b
-      ><button v-if="more > 0" type="button" class="underline note min-h-9" @click="emit('more', settling.check)">
+      <b>{{ inRegion(CHECK_WORDS[settling.check], region) }}</b><button
+        v-if="more > 0"
+        type="button"
+        class="underline note min-h-9"
+        @click="emit('more', settling.check)">
         {{ more }} more answer{{ more === 1 ? '' : 's' }}
       </button>
     </p>

@@ -176,8 +176,7 @@ useKeys({
       <p class="t13 strip-head">
         <span class="note w6">{{
           tube ? `Strip: ${tube.piece.id} ${tube.from} to ${tube.to}, ${getPipe(tube.piece.pipe).label}` : 'Strip'
-        }}</span
-        ><a :href="stripUrl" target="_blank" rel="noopener" class="underline" data-test="print-fixed"
+        }}</span><a :href="stripUrl" target="_blank" rel="noopener" class="underline" data-test="print-fixed"
           >Print strips with clips <kbd>P</kbd></a
         >
       </p>

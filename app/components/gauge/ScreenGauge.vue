@@ -90,8 +90,7 @@ useKeys({
       <ul class="t15">
         <li v-for="one in near" :key="one.od">
           <button type="button" class="row" :data-known="one.od" @click="mm = one.od">
-            <b>{{ formatReading(one.od, system) }}</b
-            ><span>{{ firstOf(one.names) }}</span
+            <b>{{ formatReading(one.od, system) }}</b><span>{{ firstOf(one.names) }}</span
             ><span class="note">{{ off(one.od) }}</span>
           </button>
         </li>

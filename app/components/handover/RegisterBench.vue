@@ -144,8 +144,7 @@ useKeys({ j: () => move(1), k: () => move(-1) })
       <p v-if="log.length === 0" class="note">Nothing signed yet.</p>
       <ul class="t15">
         <li v-for="{ joint, signoff, isCorrected, reopened } in log" :key="signoff.id" class="entry">
-          <span class="note">{{ time(signoff.at) }}</span
-          ><span
+          <span class="note">{{ time(signoff.at) }}</span><span
             ><span :class="{ 'line-through note': isCorrected }"
               >J{{ joint.number }}:
               {{ signoff.marks.map(({ mm }) => (mm === null ? '?' : formatDecimal(mm, 1))).join(', ') }} mm</span
@@ -163,8 +162,7 @@ useKeys({ j: () => move(1), k: () => move(-1) })
         <h2 class="zone-heading mt-6">Two entries met <span class="right">kept: bold</span></h2>
         <ul class="t15" data-test="clash-log">
           <li v-for="clash in job.clashes" :key="clash.id" class="entry">
-            <span class="note">{{ time(clash.at) }}</span
-            ><span
+            <span class="note">{{ time(clash.at) }}</span><span
               >{{ clashRecord(clash) }}:
               <template v-for="field in clash.fields" :key="field.path"
                 >{{ fieldWords(field.path) }}:

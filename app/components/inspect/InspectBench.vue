@@ -143,8 +143,7 @@ const isBare = computed(() => (answer.value?.findings.length ?? 0) === 0)
               :verdict="one.verdict === 'sound' ? 'fits' : 'care'"
               :size="18" />
             <p>
-              <b>{{ words(one.text) }}</b
-              >{{ one.remedy ? ` ${words(one.remedy)}` : '' }}
+              <b>{{ words(one.text) }}</b>{{ one.remedy ? ` ${words(one.remedy)}` : '' }}
             </p>
           </li>
         </ul>

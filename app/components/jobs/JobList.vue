@@ -150,6 +150,8 @@ useKeys({
 }
 li {
   border-bottom: 2px solid var(--hair);
+  /* A name may be one long word. */
+  overflow-wrap: anywhere;
 }
 .job {
   display: grid;
@@ -188,6 +190,7 @@ li {
   font-size: 20px;
   font-weight: 700;
   display: flex;
+  flex-wrap: wrap;
   align-items: flex-end;
   gap: 10px;
   line-height: 1.1;

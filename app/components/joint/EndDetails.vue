@@ -69,8 +69,7 @@ function set(name: Detail['name'], value: Detail['choices'][number]['value']) {
 <template>
   <div v-if="details.length" class="details">
     <div v-for="{ name, words, choices } in details" :key="name" role="group" :aria-label="words" class="detail">
-      <span class="note t13">{{ words }}</span
-      ><button
+      <span class="note t13">{{ words }}</span><button
         v-for="choice in choices"
         :key="choice.words"
         type="button"

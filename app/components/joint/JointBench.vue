@@ -196,8 +196,10 @@ const set = (name: keyof Conditions, value: Conditions[keyof Conditions]) => set
             :aria-expanded="isCharted"
             data-test="chart"
             @click="isCharted = !isCharted">
-            {{ isCharted ? 'Close the chart' : 'Minutes and cost of the first ways, as a chart' }}</button
-          ><WaysChart v-if="isCharted" :ways="ways.slice(0, CHARTED)" :region="job.region" />
+            {{ isCharted ? 'Close the chart' : 'Minutes and cost of the first ways, as a chart' }}</button><WaysChart
+            v-if="isCharted"
+            :ways="ways.slice(0, CHARTED)"
+            :region="job.region" />
         </div>
         <RefusedList
           :refused="answer.refused"
@@ -233,8 +235,12 @@ const set = (name: keyof Conditions, value: Conditions[keyof Conditions]) => set
           :disabled="isSigned || way.id === joint.wayId"
           data-test="take-way"
           @click="take(way.id)"
-          >{{ way.id === joint.wayId ? `Way ${at + 1} is taken` : `Take way ${at + 1}` }}</UButton
-        ><UButton size="xl" variant="outline" @click="isWorkingOpen = true">Working</UButton>
+          >{{ way.id === joint.wayId ? `Way ${at + 1} is taken` : `Take way ${at + 1}` }}</UButton><UButton
+          size="xl"
+          variant="outline"
+          @click="isWorkingOpen = true"
+          >Working</UButton
+        >
       </div>
       <USlideover
         v-model:open="isWorkingOpen"

@@ -166,8 +166,11 @@ function showMargin() {
     </ul>
     <p class="t14 mt-1 flex gap-4">
       <button type="button" class="underline min-h-9" data-test="copy-order" @click="copyOrder">
-        {{ isCopied ? 'Copied' : 'Copy the list' }}</button
-      ><a :href="csv" download="order.csv" class="underline min-h-9 inline-flex items-center" data-test="order-csv"
+        {{ isCopied ? 'Copied' : 'Copy the list' }}</button><a
+        :href="csv"
+        download="order.csv"
+        class="underline min-h-9 inline-flex items-center"
+        data-test="order-csv"
         >Table file (CSV)</a
       >
     </p>

@@ -101,8 +101,7 @@ const length = (mm: number) => formatLength(mm, system.value)
     <h2 class="zone-heading">Benders, by one test bend</h2>
     <ul v-if="benders.length">
       <li v-for="one in benders" :key="one.pipe" class="bender" data-test="bender">
-        <b>{{ sizeWords(one.pipe) }}</b
-        ><span
+        <b>{{ sizeWords(one.pipe) }}</b><span
           >R <b>{{ formatDecimal(one.radius, 1) }}</b>, set-back <b>{{ formatDecimal(one.setback, 1) }}</b>, springs
           back {{ formatDecimal(one.springback, 1) }}°</span
         ><span class="note t13">{{ one.at }}</span

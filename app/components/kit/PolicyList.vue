@@ -15,8 +15,7 @@ const set = (name: keyof Policy, value: Policy[keyof Policy]) => emit('change', 
     <ul>
       <li v-for="{ name, words, why, choices } in POLICY_WORDS" :key="name" class="row" :data-policy="name">
         <p class="name">
-          <b class="t17">{{ words }}</b
-          ><span class="note t14">{{ why }}</span>
+          <b class="t17">{{ words }}</b><span class="note t14">{{ why }}</span>
         </p>
         <div class="flex gap-4 flex-wrap" role="group" :aria-label="words">
           <button

@@ -264,8 +264,7 @@ useKeys({
             : shown
               ? `Strip: ${shown.piece?.id ?? ''} ${shown.from} to ${shown.to}, ${pipeWords}`
               : 'Strip: no piece yet'
-        }}</span
-        ><span class="strip-tools"
+        }}</span><span class="strip-tools"
           ><button
             type="button"
             class="underline"

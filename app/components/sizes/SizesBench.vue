@@ -76,8 +76,11 @@ const swap = () => {
           :aria-pressed="side === on"
           :data-side="on"
           @click="side = on">
-          <span class="note t13">{{ side === on ? 'choose it from the list' : 'tap to choose another' }}</span
-          ><b class="t20" :class="{ copper: on === 'b' }">{{ (on === 'a' ? a : b).label }}</b>
+          <span class="note t13">{{ side === on ? 'choose it from the list' : 'tap to choose another' }}</span><b
+            class="t20"
+            :class="{ copper: on === 'b' }"
+            >{{ (on === 'a' ? a : b).label }}</b
+          >
         </button>
       </div>
       <EndPair v-if="width > 0" :a="a" :b="b" :system="system" :width="Math.floor(width)" />

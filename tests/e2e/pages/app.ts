@@ -1,11 +1,15 @@
 import { createRequire } from 'node:module'
-import { readFileSync, writeFileSync } from 'node:fs'
-import { tmpdir } from 'node:os'
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
 import { By, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver'
 import { openBrowser } from '../../../scripts/browser.mjs'
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
+
+/** A busy machine is slow, not wrong: a wait ends only what hangs. */
+const LONGEST_MS = 60_000
+const LOOK_EVERY_MS = 40
+const FAILED = 'node_modules/.cache/jolvet-test/failed'
 
 /** The app in a browser, as a user meets it: by what is written, by keys, by taps. */
 export class App {
@@ -49,28 +53,23 @@ export class App {
   }
 
   private ready = () =>
-    this.driver.wait(
+    this.until(
       () =>
         this.driver.executeScript(
           'return document.documentElement.dataset.ready === "true" && document.querySelector("main:not([aria-busy=true])") !== null',
         ),
-      15_000,
       'the page did not get ready',
     )
 
   /** Waits for something to be so; a wait that fails leaves a picture of the page and says where. */
-  private async until(isSo: () => Promise<boolean>, orElse: string, longest = 10_000) {
+  async until(isSo: () => Promise<boolean>, orElse: string) {
+    // Drawn anew meanwhile, or covered for a moment: look again.
+    const isSoNow = () => isSo().catch(() => false)
     try {
-      await this.driver.wait(async () => {
-        try {
-          return await isSo()
-        } catch {
-          // Drawn anew meanwhile, or covered for a moment: look again.
-          return false
-        }
-      }, longest)
+      await this.driver.wait(isSoNow, LONGEST_MS, undefined, LOOK_EVERY_MS)
     } catch {
-      const picture = path.join(tmpdir(), `jolvet-failed-${Date.now()}.png`)
+      mkdirSync(FAILED, { recursive: true })
+      const picture = path.join(FAILED, `${Date.now()}-${process.pid}.png`)
       writeFileSync(picture, await this.driver.takeScreenshot(), 'base64')
       throw new Error(`${orElse} at ${await this.driver.getCurrentUrl()}; the page: ${picture}`)
     }
@@ -78,8 +77,12 @@ export class App {
 
   /** The first element of a selector, once it is there. */
   find = (css: string): Promise<WebElement> =>
-    this.driver.wait(until.elementLocated(By.css(css)), 10_000, `nothing at ${css}`)
+    this.driver.wait(until.elementLocated(By.css(css)), LONGEST_MS, `nothing at ${css}`, LOOK_EVERY_MS)
   count = async (css: string): Promise<number> => (await this.driver.findElements(By.css(css))).length
+
+  /** Waits until so many elements match. */
+  waitForCount = (css: string, n: number) =>
+    this.until(async () => (await this.count(css)) === n, `never ${n} of ${css}`)
 
   /** Clicks once the element is there and seen. */
   click = (css: string) =>
