@@ -24,7 +24,7 @@ import {
   TRACES,
 } from '#core/identify'
 import { inspectJoint } from '#core/inspect'
-import { findWays, METHODS, SERVICES, THREAD_FORMS, THREAD_MATERIALS } from '#core/joints'
+import { findWays, METHODS, SERVICES, THREAD_FORMS, THREAD_MATERIALS, MADE_METHODS, NEAR } from '#core/joints'
 import { understand } from '#core/ask'
 import { DIRECTIONS, MEASURED_TO, planLine, planOffset } from '#core/line'
 import { planCuts } from '#core/cutting'
@@ -32,7 +32,7 @@ import { askHeat, HEAT_TARGETS } from '#core/heat'
 import { askFlow, FLOW_FITTINGS } from '#core/flow'
 import { listRules } from '#core/rulebook'
 import { fixPipe } from '#core/supports'
-import { MADE_METHODS, makeJoint, NEAR } from '#core/making'
+import { makeJoint } from '#core/making'
 
 const region = z.enum(REGIONS)
 /** Whose words an answer is in: Britain's where nothing is said. */

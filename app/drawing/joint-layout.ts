@@ -1,5 +1,5 @@
 import { getPipe, type Pipe } from '#core/catalogue'
-import { isLoose, type End, type Joint, type OfferedMethod, type Part, type Way } from '#core/joints'
+import { ALL_METHODS, isLoose, type End, type Joint, type OfferedMethod, type Part, type Way } from '#core/joints'
 
 /** A stretch of the drawing along the pipe, mm from its left edge; radii in mm. */
 export interface TubeRun {
@@ -58,22 +58,7 @@ const TAIL = 2
 /** A depth that nobody knows is drawn this many diameters long. */
 const UNKNOWN_DEPTH = 0.9
 /** Thickness of a fitting's wall round the tube, in diameters. */
-const WALL: Readonly<Record<OfferedMethod, number>> = {
-  solder: 0.06,
-  press: 0.09,
-  'push-fit': 0.24,
-  compression: 0.22,
-  crimp: 0.1,
-  clamp: 0.1,
-  expansion: 0.12,
-  'sliding-sleeve': 0.12,
-  'ml-press': 0.1,
-  'ml-compression': 0.14,
-  'solvent-cement': 0.13,
-  'pe-compression': 0.26,
-  thread: 0.16,
-  union: 0.16,
-}
+export const wallOf = (method: OfferedMethod): number => ALL_METHODS[method].drawing.wall
 /** Diameters over the thread of 1/2 to 2, mm; enough for a drawing. */
 const THREAD_RADIUS: Readonly<Record<string, number>> = {
   '1/8': 4.9,
@@ -209,7 +194,10 @@ export function layOutWay(way: Way, a: End, b: End, bareDiameters = BARE): Chain
       to: at,
       web,
       mouths,
-      radius: Math.max(radiusOf(left) * (1 + 2 * WALL[left.method]), radiusOf(right) * (1 + 2 * WALL[right.method])),
+      radius: Math.max(
+        radiusOf(left) * (1 + 2 * wallOf(left.method)),
+        radiusOf(right) * (1 + 2 * wallOf(right.method)),
+      ),
       bore: Math.min(boreOf(left), boreOf(right)) * 0.95,
     })
     x = at
@@ -247,5 +235,3 @@ export function crestsPath(from: number, to: number, y: number, depth: number): 
     (_, i) => `${i ? 'L' : 'M'}${from + ((to - from) * i) / (CRESTS - 1)} ${y + (i % 2 ? depth : 0)}`,
   ).join('')
 }
-
-export const wallOf = (method: OfferedMethod): number => WALL[method]

@@ -1,4 +1,4 @@
-import type { Ask } from '#core/making'
+import type { Ask } from '#core/joints'
 import { judgeReading } from '#core/making'
 import { formatDecimal, formatLength, parseLength, type UnitSystem } from '#core/units'
 

@@ -1,6 +1,6 @@
 import type { RuleRow } from '#core/base'
 import { ringPosition, seriesOf, unitSystemOf, type Pipe, type Region } from '#core/catalogue'
-import type { Method } from '#core/joints'
+import { ALL_METHODS, type Method, type MethodLook } from '#core/joints'
 import { refusedHidden } from './facts'
 import { formatDecimal, formatLength } from '#core/units'
 import type { Finding, InspectQuestion, Seen, SeenName } from './types'
@@ -28,10 +28,11 @@ const sound = (text: string): Found => ({ verdict: 'sound', text })
 const care = (text: string, remedy?: string): Found => ({ verdict: 'care', text, ...(remedy ? { remedy } : {}) })
 const wrong = (text: string, remedy: string): Found => ({ verdict: 'wrong', text, remedy })
 
-const of =
-  (...methods: Method[]) =>
+/** At the joints of those methods that have the thing to look at. */
+const where =
+  (look: MethodLook) =>
   (method: Method): boolean =>
-    methods.includes(method)
+    ALL_METHODS[method].looks.includes(look)
 const always = (): boolean => true
 const SOFT: ReadonlySet<Pipe['family']> = new Set(['pex', 'pert', 'bs7291', 'pe', 'pb'])
 const isPlastic = (pipe: Pipe | undefined): boolean => pipe !== undefined && seriesOf(pipe.series).plastic
@@ -50,17 +51,6 @@ const THREADS_LEFT = { lo: 1, hi: 4 } as const
 const length = (mm: number, region: Region): string => formatLength(mm, unitSystemOf(region))
 const ringBand = (region: Region): string => `${length(RING_BAND.lo, region)} to ${length(RING_BAND.hi, region)}`
 
-/** What a weeping joint of each method asks for. */
-const WEEP: Readonly<Partial<Record<Method, string>>> = {
-  compression: 'A quarter turn more, once, body held. Then cut back and make it anew.',
-  'ml-compression': 'Nip it once, body held. Then new O-rings and split ring.',
-  'pe-compression': 'Take it apart, feel for scores, cut back, new seal.',
-  union: 'Part it, clean both faces, new washer.',
-  thread: 'Take it apart, clean, seal anew. Never back a taper thread off.',
-  'push-fit': 'Take it off, cut back to clean pipe, new fitting at any doubt.',
-  solder: 'Drain and dry it, clean the cup, solder anew.',
-}
-
 /** Things to look at, the most telling first. */
 export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
   leak: {
@@ -72,7 +62,10 @@ export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
     applies: always,
     says: (value, { method }) =>
       value === 'weeps'
-        ? wrong('It weeps.', WEEP[method] ?? 'Cut it out and make it anew: it is not made to be tightened.')
+        ? wrong(
+            'It weeps.',
+            ALL_METHODS[method].weeps ?? 'Cut it out and make it anew: it is not made to be tightened.',
+          )
         : value === 'stain'
           ? care('It has wept: a stain is left.', 'Dry it and look again under pressure.')
           : sound('Dry.'),
@@ -83,19 +76,7 @@ export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
     because: 'Only a mark at the edge shows that it went home and stayed.',
     source: 'trade practice',
     gravest: 'wrong',
-    applies: of(
-      'push-fit',
-      'press',
-      'compression',
-      'crimp',
-      'clamp',
-      'expansion',
-      'sliding-sleeve',
-      'ml-press',
-      'ml-compression',
-      'solvent-cement',
-      'pe-compression',
-    ),
+    applies: where('mark'),
     says: (value) =>
       value === 'away'
         ? wrong(
@@ -115,7 +96,7 @@ export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
     because: 'An unpressed joint may hold for months, then part.',
     source: 'typical, makers',
     gravest: 'wrong',
-    applies: of('press', 'ml-press', 'crimp', 'clamp', 'sliding-sleeve'),
+    applies: where('pressed'),
     says: (value) =>
       value
         ? sound('Pressed all round.')
@@ -130,7 +111,7 @@ export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
     because: 'A ring out of gauge grips too little, or cuts.',
     source: 'ASTM F1807, F2098',
     gravest: 'wrong',
-    applies: of('crimp', 'clamp'),
+    applies: where('gauge'),
     says: (value) =>
       value === 'passes'
         ? sound('The gauge passes.')
@@ -142,7 +123,7 @@ export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
     because: 'Off its band the ring does not lie over the barbs.',
     source: 'ASTM F1807, F2098',
     gravest: 'wrong',
-    applies: of('crimp', 'clamp'),
+    applies: where('ringDistance'),
     says: (value, { region }) =>
       value < RING_BAND.lo || value > RING_BAND.hi
         ? wrong(
@@ -157,8 +138,7 @@ export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
     because: 'Soft pipe gives way under the grip without a liner.',
     source: 'typical, makers',
     gravest: 'wrong',
-    applies: (method, pipe) =>
-      ['push-fit', 'compression', 'pe-compression'].includes(method) && pipe !== undefined && SOFT.has(pipe.family),
+    applies: (method, pipe) => where('liner')(method) && pipe !== undefined && SOFT.has(pipe.family),
     says: (value) =>
       value === 'in'
         ? sound('The liner is in.')
@@ -170,7 +150,7 @@ export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
     because: 'Where no solder shows, the gap is not filled.',
     source: 'ASTM B828; trade practice',
     gravest: 'wrong',
-    applies: of('solder'),
+    applies: where('solderRing'),
     says: (value) =>
       value === 'all-round'
         ? sound('A ring shows all round.')
@@ -182,7 +162,7 @@ export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
     because: 'A pinched pipe splits, or turns loose under its olive.',
     source: 'trade practice',
     gravest: 'wrong',
-    applies: of('compression'),
+    applies: where('olive'),
     says: (value) =>
       value === 'even'
         ? sound('The olive sits even.')
@@ -194,7 +174,7 @@ export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
     because: 'A taper joint shows one to three threads when it is made up.',
     source: 'typical, trade practice',
     gravest: 'care',
-    applies: of('thread', 'union'),
+    applies: where('threads'),
     says: (value) =>
       value < THREADS_LEFT.lo
         ? care('No thread shows: it may sit on its end, not on its thread.', 'Take it apart and look.')
@@ -211,7 +191,7 @@ export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
     because: 'Nobody lists parts of different systems together.',
     source: 'typical, makers',
     gravest: 'wrong',
-    applies: of('crimp', 'clamp', 'expansion', 'sliding-sleeve', 'ml-press', 'ml-compression', 'push-fit'),
+    applies: where('system'),
     says: (value) =>
       value === 'one'
         ? sound('One system.')
@@ -226,7 +206,7 @@ export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
     because: 'Zinc on bare copper goes in fresh water.',
     source: 'EN 12502, IPC 605, UPC 605',
     gravest: 'wrong',
-    applies: (method, pipe) => of('thread', 'union', 'compression', 'press', 'solder')(method) && !isPlastic(pipe),
+    applies: (method, pipe) => where('metals')(method) && !isPlastic(pipe),
     says: (value, { service }) =>
       value !== 'bare'
         ? sound(value === 'no-zinc' ? 'No zinc meets copper here.' : 'Brass stands between zinc and copper.')
@@ -293,7 +273,7 @@ export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
     because: 'Flux left on eats the copper green.',
     source: 'trade practice',
     gravest: 'care',
-    applies: of('solder'),
+    applies: where('flux'),
     says: (value) =>
       value === 'clean'
         ? sound('Flux wiped off.')

@@ -1,11 +1,11 @@
 import type { Figure, Note, WorkingLine } from '#core/base'
 import { findSocket, jointRating, pipeRating, socketDepth, threadMadeUp } from '#core/catalogue'
-import { JOINT_METHODS } from './methods'
+import { ALL_METHODS, JOINT_METHODS } from './methods'
 import { concernsOfChain, FITS } from './rules/chain'
 import { temperRated } from './rules/common'
 import type { Concern } from './rules/rule'
 import { classOf, isMouthOfOldSize, metricBodyOf, otherSchedule, pipesOfClass } from './fittings'
-import { DROP_EAR_PRICE, MINUTES, PRICE, PRICE_OD, SLIP_PRICE, SMALL_PART_PRICE, TAIL_BARE, VALVE_PRICE } from './ours'
+import { DROP_EAR_PRICE, PRICE_OD, SLIP_PRICE, SMALL_PART_PRICE, TAIL_BARE, VALVE_PRICE } from './ours'
 import type { Chain, Meeting } from './search'
 import {
   isLoose,
@@ -118,7 +118,7 @@ function minutesOf(meeting: Meeting, { kit: { minutes = [] } }: Situation): { wo
   return (
     own.find((one) => one.nominal === nominal) ??
     own.find((one) => one.nominal === undefined) ??
-    MINUTES[meeting.method]
+    ALL_METHODS[meeting.method].minutes
   )
 }
 
@@ -155,8 +155,8 @@ function timeAndCost(
     minutes.work += own.work
     // Joints cool side by side, so the longest wait counts once.
     minutes.wait = Math.max(minutes.wait, own.wait)
-    cost.low += PRICE[method].low * scale
-    cost.high += PRICE[method].high * scale
+    cost.low += ALL_METHODS[method].price.low * scale
+    cost.high += ALL_METHODS[method].price.high * scale
   }
   const price = ownCost(parts, situation)
   return { minutes, cost: price === null ? cost : { low: price, high: price } }

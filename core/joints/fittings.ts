@@ -9,7 +9,7 @@ import {
   type SocketMethod,
   type ThreadForm,
 } from '#core/catalogue'
-import { JOINT_METHODS } from './methods'
+import { JOINT_METHODS, type JointMethod } from './methods'
 import type { Gender, Part, Thread } from './types'
 
 /** Outside-diameter series and size, such as `cts:1/2` or `en:22`: tubes of one class enter the same body. */
@@ -158,16 +158,11 @@ const thread = (form: ThreadForm, size: string, gender: Gender): Extract<Mouth, 
 })
 const words = (method: SocketMethod): string => JOINT_METHODS[method].words
 
-/** Metal bodies that are sold with a swivel nut and washer for a tap's or valve's parallel thread. */
-const WITH_SWIVEL: ReadonlySet<SocketMethod> = new Set([
-  'solder',
-  'press',
-  'push-fit',
-  'compression',
-  'ml-press',
-  'ml-compression',
-  'pe-compression',
-])
+/** Methods of which something is true, in the order they are listed. */
+const methodsWith = (isTrue: (method: JointMethod) => unknown): SocketMethod[] =>
+  Object.values(JOINT_METHODS)
+    .filter(isTrue)
+    .map(({ id }) => id)
 
 function couplingsAndThreads(size: SizeClass): Fitting[] {
   // An old tube has no fittings of its own: it enters the metric body.
@@ -176,7 +171,7 @@ function couplingsAndThreads(size: SizeClass): Fitting[] {
   const { form, sizes } = threadSizes(size)
   return methodsOf(size).flatMap((method) => [
     fitting('coupling', `${words(method)} coupling`, nominal, socket(method, size), socket(method, size)),
-    ...(form === 'bspt' && WITH_SWIVEL.has(method)
+    ...(form === 'bspt' && JOINT_METHODS[method].hasSwivel
       ? sizes
           .slice(0, 1)
           .map((threadSize) =>
@@ -227,7 +222,8 @@ function reducers(one: SizeClass, other: SizeClass): Fitting[] {
   )
 }
 
-const ON_PEX = ['crimp', 'clamp', 'expansion', 'sliding-sleeve'] as const
+const ON_PEX = methodsWith(({ transition }) => transition === 'plastic')
+const ON_RIGID = methodsWith(({ transition }) => transition === 'rigid')
 
 /** Copper soldered or pressed, or CPVC cemented, at one end, PEX by a ring at the other; also one or two sizes down on the PEX. */
 function toPex(rigid: SizeClass, plastic: SizeClass): Fitting[] {
@@ -236,19 +232,17 @@ function toPex(rigid: SizeClass, plastic: SizeClass): Fitting[] {
   if (steps < 0 || steps > 2) return []
   const size = rigid === plastic ? nominalOf(rigid) : `${nominalOf(rigid)} x ${nominalOf(plastic)}`
   const rings = ON_PEX.filter((method) => methodsOf(plastic).includes(method))
-  return (['solder', 'press', 'solvent-cement'] as const)
-    .filter((method) => methodsOf(rigid).includes(method))
-    .flatMap((method) =>
-      rings.map((ring) =>
-        fitting(
-          'transition',
-          `${words(method)} x ${words(ring)} adaptor`,
-          size,
-          socket(method, rigid),
-          socket(ring, plastic),
-        ),
+  return ON_RIGID.filter((method) => methodsOf(rigid).includes(method)).flatMap((method) =>
+    rings.map((ring) =>
+      fitting(
+        'transition',
+        `${words(method)} x ${words(ring)} adaptor`,
+        size,
+        socket(method, rigid),
+        socket(ring, plastic),
       ),
-    )
+    ),
+  )
 }
 
 /** Stainless or carbon tube pressed at one end, copper of the same outside diameter at the other, in gunmetal. */
@@ -268,7 +262,7 @@ function ownMetalToCopper(size: SizeClass): Fitting[] {
 }
 
 /** Couplings without a stop, which slide wholly onto one pipe and back over the gap. */
-const SLIP_METHODS = ['solder', 'press', 'push-fit', 'compression', 'pe-compression'] as const
+const SLIP_METHODS = methodsWith(({ slips }) => slips)
 const slips = (size: SizeClass): Fitting[] =>
   systemOf(size) === 'bs'
     ? []
@@ -342,18 +336,7 @@ function ownSystemTransitions(size: SizeClass): Fitting[] {
   ])
 }
 
-/** Outlet elbows that are screwed to the wall: methods and sizes they are sold in. */
-const DROP_EAR_METHODS: ReadonlySet<SocketMethod> = new Set([
-  'solder',
-  'press',
-  'push-fit',
-  'compression',
-  'crimp',
-  'clamp',
-  'expansion',
-  'sliding-sleeve',
-  'ml-press',
-])
+/** Outlets of the elbows that are screwed to the wall. */
 const OUTLETS: ReadonlySet<string> = new Set(['1/2', '3/4'])
 
 /** Elbow with ears by its usual name in each country, tube at one end, female thread for the outlet at the other. */
@@ -361,7 +344,7 @@ function dropEars(size: SizeClass): Fitting[] {
   if (systemOf(size) === 'bs') return []
   const { form, sizes } = threadSizes(size)
   return methodsOf(size)
-    .filter((method) => DROP_EAR_METHODS.has(method))
+    .filter((method) => JOINT_METHODS[method].hasDropEar)
     .flatMap((method) =>
       sizes
         .filter((outlet) => OUTLETS.has(outlet))

@@ -8,8 +8,24 @@ export { JOINT_RULES } from './rules'
 export type { Concern } from './rules/rule'
 export { isByThread, refuseMethod } from './rules/threads'
 export type { ThreadMethod } from './rules/threads'
-export { JOINT_METHODS } from './methods'
-export { MINUTES } from './ours'
+export { ALL_METHODS, JOINT_METHODS, threadSteps, UNION_STEPS } from './methods'
+export type { MethodLook, MouthDrawing } from './methods'
+export { AMBIENT_C, hasLiner } from './card/draft'
+export { CEMENT_AIR_C, EXPANSION_FROST_C, solderByVolume, SOLDER_GAP_MM, solderWire } from './card/facts'
+export { MADE_METHODS, NEAR, STEP_CODES } from './card/types'
+export type {
+  Ask,
+  Card,
+  Consumable,
+  DraftStep,
+  MadeMethod,
+  MakeQuestion,
+  Mark,
+  Near,
+  Remedy,
+  Step,
+  StepCode,
+} from './card/types'
 export { isLoose, METHODS, REFUSAL_CODES, SERVICES, THREAD_FORMS, THREAD_MATERIALS } from './types'
 export type {
   Conditions,

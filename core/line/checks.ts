@@ -1,12 +1,16 @@
 import { familiesOf, unitSystemOf, type Pipe, type Region, type SocketMethod } from '#core/catalogue'
-import { JOINT_METHODS } from '#core/joints'
+import { JOINT_METHODS, type Method } from '#core/joints'
 import { formatDecimal, formatLength } from '#core/units'
 import { arcOfBend } from './bend'
-import { BARE_BETWEEN_MM, GRIP_OD, HALF_CLIP_MM, LITTLE_STRAIGHT_MM, NEAR_JOINT_OD, WORTH_MEASURING_MM } from './ours'
+import { GRIP_OD, HALF_CLIP_MM, LITTLE_STRAIGHT_MM, NEAR_JOINT_OD, WORTH_MEASURING_MM } from './ours'
 import type { LaidLeg, LineQuestion, LineWarning, Piece } from './types'
 import { vectorOf } from './lay'
 import { legName, MOUTH_WORDS } from './pieces'
 import { distanceBetween, dot, add, scale, type Vector } from './vector'
+
+/** Bare pipe that a method wants between two fittings, mm; a thread none. */
+const bareBetween = (method: Method): number =>
+  method in JOINT_METHODS ? JOINT_METHODS[method as SocketMethod].bareBetweenMm : 0
 
 /** A length in a warning: bare mm, or inches with the mm beside in inch regions. */
 type Say = (mm: number) => string
@@ -77,7 +81,7 @@ function jawWarnings(piece: Piece, mm: Say): LineWarning[] {
   )
     return []
   const bare = piece.cut - a.insertion - b.insertion
-  const needs = Math.max(BARE_BETWEEN_MM[a.method] ?? 0, BARE_BETWEEN_MM[b.method] ?? 0)
+  const needs = Math.max(bareBetween(a.method), bareBetween(b.method))
   if (bare < 0)
     return [
       {

@@ -6,21 +6,6 @@ export const LITTLE_STRAIGHT_MM = 20
 export const NEAR_JOINT_OD = { metal: 1.5, plastic: 5 } as const
 /** Half the breadth of a clip's saddle. */
 export const HALF_CLIP_MM = 8
-/** Bare pipe left between two fittings for jaw, spanner or torch, least of the range met; by method. */
-export const BARE_BETWEEN_MM: Readonly<Record<string, number>> = {
-  solder: 10,
-  press: 10,
-  'push-fit': 2,
-  compression: 0,
-  crimp: 12,
-  clamp: 12,
-  expansion: 10,
-  'sliding-sleeve': 20,
-  'ml-press': 10,
-  'ml-compression': 5,
-  'solvent-cement': 0,
-  'pe-compression': 20,
-}
 /** The former's stop must grip straight pipe before a bend; less, and the end is left long and trimmed after. In outside diameters. */
 export const GRIP_OD = 2
 /** A take-out's range wider than this on one piece is worth a measured fitting. */

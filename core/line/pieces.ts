@@ -1,5 +1,6 @@
 import { fail, ok, type Figure, type Result, type WorkingLine } from '#core/base'
-import { ringPosition } from '#core/catalogue'
+import type { SocketMethod } from '#core/catalogue'
+import { JOINT_METHODS } from '#core/joints'
 import { formatDecimal } from '#core/units'
 import { arcOf, gainOf, radiusOf, tangentOf } from './bend'
 import type { LaidLeg, LineQuestion, Mouth, Piece, PieceEnd, PieceMark } from './types'
@@ -127,7 +128,9 @@ const inset = (mouth: Mouth): number | null =>
 
 /** Edge of a ring nearer the end, mm from it; null where the joint has none there or no figure is held. */
 const ringOf = ({ method, kind }: Mouth, nominal: string): number | null =>
-  (method === 'crimp' || method === 'clamp') && kind !== 'free' ? (ringPosition(nominal, method)?.value ?? null) : null
+  method in JOINT_METHODS && kind !== 'free'
+    ? (JOINT_METHODS[method as SocketMethod].ringOf?.(nominal)?.value ?? null)
+    : null
 
 interface Measures {
   run: readonly LaidLeg[]

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { getPipe, PIPES } from '#core/catalogue'
-import { METHODS, type Method } from '#core/joints'
-import { figuresOf, makeJoint, MADE_METHODS, stepAtPlace, type MakeAnswer, type MakeQuestion } from '#core/making'
+import { METHODS, type Method, MADE_METHODS, type MakeQuestion } from '#core/joints'
+import { figuresOf, makeJoint, stepAtPlace, type MakeAnswer } from '#core/making'
 
 const ask = (question: Partial<MakeQuestion> & Pick<MakeQuestion, 'method'>) =>
   makeJoint({ region: 'gb', orientation: 'horizontal', ...question })

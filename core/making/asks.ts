@@ -1,5 +1,5 @@
 import { formatDecimal } from '#core/units'
-import type { Ask } from './types'
+import type { Ask } from '#core/joints'
 
 /** How a figure read off the work stands: `outside` of a firm limit is wrong, of a typical one it is the fitting's paper that decides. */
 export function judgeReading({ lo, hi }: Pick<Ask, 'lo' | 'hi'>, reading: number): 'within' | 'under' | 'over' {

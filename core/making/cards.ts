@@ -1,17 +1,19 @@
 import { ok, type Result } from '#core/base'
 import { getPipe, type EndFacts, type Family, type Region } from '#core/catalogue'
 import {
+  ALL_METHODS,
   factsIn,
   type Conditions,
   type End,
   type Joint,
-  type Method,
+  type MakeQuestion,
+  type Near,
   type Part,
   type PipeEnd,
   type Policy,
 } from '#core/joints'
 import { makeJoint } from './make'
-import type { MakeAnswer, MakeQuestion, Near } from './types'
+import type { MakeAnswer } from './types'
 
 /** How one entry of a way is made: its place in the way's joints, and the answer of `make`. */
 export interface MakeCard {
@@ -38,26 +40,6 @@ export interface CardsQuestion {
   leastAmbient?: number | null
 }
 
-/** Place of a method among those made at one fitting: flame first, then threads, cement, presses, what has a seal, nuts last. */
-const MAKING_ORDER: Readonly<Record<Method, number>> = {
-  solder: 0,
-  thread: 1,
-  union: 2,
-  'solvent-cement': 3,
-  press: 4,
-  'ml-press': 5,
-  'sliding-sleeve': 6,
-  expansion: 7,
-  crimp: 8,
-  clamp: 9,
-  'push-fit': 10,
-  'ml-compression': 11,
-  'pe-compression': 12,
-  compression: 13,
-}
-
-/** Methods whose finished ends are ticked with a pen. */
-const TICKED: ReadonlySet<Method> = new Set<Method>(['press', 'ml-press', 'clamp', 'expansion', 'sliding-sleeve'])
 const PLASTICS: ReadonlySet<Family> = new Set<Family>([
   'pex',
   'pert',
@@ -69,20 +51,13 @@ const PLASTICS: ReadonlySet<Family> = new Set<Family>([
   'pp-r',
   'pe',
 ])
-const SEALED: ReadonlySet<Method> = new Set<Method>([
-  'press',
-  'push-fit',
-  'ml-press',
-  'ml-compression',
-  'pe-compression',
-])
 
 function nearOf(joint: Joint, joints: readonly Joint[], parts: readonly Part[]): Near[] {
   const others = joints.filter((one) => one !== joint)
   const isPlastic = (one: Joint) => one.pipe !== null && PLASTICS.has(getPipe(one.pipe).family)
   return [
     ...(parts.some(({ kind }) => kind === 'valve') ? ['valve' as const] : []),
-    ...(others.some((one) => SEALED.has(one.method)) ? ['seal' as const] : []),
+    ...(others.some((one) => ALL_METHODS[one.method].hasSeal) ? ['seal' as const] : []),
     ...(others.some(isPlastic) ? ['plastic' as const] : []),
     ...(others.some(({ method }) => method === 'solder') ? ['solder' as const] : []),
   ]
@@ -126,7 +101,8 @@ function askTicks(answer: Result<MakeAnswer>, ticked: number): Result<MakeAnswer
 /** Cards in the order they are made in: an adaptor is soldered before plastic goes on it. */
 export const inMakingOrder = (cards: readonly MakeCard[]): MakeCard[] =>
   [...cards].sort(
-    (one, other) => MAKING_ORDER[one.joint.method] - MAKING_ORDER[other.joint.method] || one.entry - other.entry,
+    (one, other) =>
+      ALL_METHODS[one.joint.method].order - ALL_METHODS[other.joint.method].order || one.entry - other.entry,
   )
 
 /** One card for each entry of a way, in order from end a to end b. */
@@ -152,7 +128,7 @@ export function makeCards(question: CardsQuestion): MakeCard[] {
       joint.pipe === null ? undefined : joint.insertion,
     ),
   }))
-  const ticked = inMakingOrder(cards).filter(({ joint }) => TICKED.has(joint.method))
+  const ticked = inMakingOrder(cards).filter(({ joint }) => ALL_METHODS[joint.method].isTicked)
   return cards.map((card) =>
     card === ticked.at(-1) ? { ...card, answer: askTicks(card.answer, ticked.length) } : card,
   )

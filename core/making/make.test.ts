@@ -1,20 +1,16 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { findSocket, getPipe, PIPES, socketDepth, type SocketMethod } from '#core/catalogue'
+import { inMakingOrder, judgeReading, makeCards, makeJoint, type MakeAnswer } from '#core/making'
 import {
-  inMakingOrder,
-  judgeReading,
-  makeCards,
-  makeJoint,
+  findWays,
   MADE_METHODS,
   NEAR,
   solderByVolume,
   STEP_CODES,
   type MadeMethod,
-  type MakeAnswer,
   type MakeQuestion,
-} from '#core/making'
-import { findWays } from '#core/joints'
+} from '#core/joints'
 
 const make = (question: Partial<MakeQuestion> & Pick<MakeQuestion, 'method'>): MakeAnswer => {
   const result = makeJoint({ region: 'gb', orientation: 'horizontal', ...fitFor(question.pipe), ...question })

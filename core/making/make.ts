@@ -1,21 +1,25 @@
 import { fail, ok, type Figure, type Note, type Result } from '#core/base'
-import {
-  findSocket,
-  ringGauge,
-  ringPosition,
-  socketDepth,
-  threadMadeUp,
-  unitSystemOf,
-  type ThreadForm,
-} from '#core/catalogue'
+import { findSocket, ringGauge, socketDepth, threadMadeUp, unitSystemOf, type ThreadForm } from '#core/catalogue'
 import {
   concernsOfPipe,
   concernsOn,
   factsIn,
   fillSituation,
   isByThread,
+  ALL_METHODS,
+  AMBIENT_C,
+  CEMENT_AIR_C,
+  EXPANSION_FROST_C,
+  hasLiner,
   JOINT_METHODS,
-  MINUTES,
+  threadSteps,
+  UNION_STEPS,
+  type Card,
+  type Consumable,
+  type DraftStep,
+  type MakeQuestion,
+  type Mark,
+  type Step,
   readEnd,
   REFUSAL_CODES,
   refuse,
@@ -28,10 +32,9 @@ import {
   type ThreadMethod,
 } from '#core/joints'
 import { formatLength } from '#core/units'
-import { CEMENT_AIR_C, EXPANSION_FROST_C, solderWire } from './facts'
 import { MAKE_RULES, type MakeCode } from './rules'
-import { AMBIENT_C, needsLiner, slidOver, STEPS, threadSteps, UNION_STEPS, type Card, type DraftStep } from './steps'
-import type { Consumable, MakeAnswer, MakeQuestion, Mark, Step } from './types'
+import { slidOver } from './steps'
+import type { MakeAnswer } from './types'
 
 /** What one end cannot tell: how the other end lies, what is on the van, what meets it. The way is asked for these. */
 const OF_THE_WAY: readonly RefusalCode[] = ['system', 'room', 'play', 'tool', 'thread', 'metals']
@@ -74,22 +77,12 @@ function carry(concerns: readonly Concern[]): Pick<MakeAnswer, 'verdict' | 'stop
 function consumablesFor({ question: { method }, pipe, tube, fittingNominal }: Card): Consumable[] {
   const items: Consumable[] = []
   if (isByThread(method)) return items
-  if (method === 'solder') items.push({ item: 'lead-free solder wire', quantity: solderWire(pipe.od), unit: 'mm' })
-  const loose = JOINT_METHODS[method].looseParts(tube)
+  const { looseParts, consumables } = JOINT_METHODS[method]
+  const loose = looseParts(tube)
   for (const { kind, name, size, quantity } of loose)
     if (kind === 'ring') items.push({ item: `${name} ${size}`, quantity, unit: 'piece' })
-  if (method === 'compression') {
-    const own = loose.find(({ kind }) => kind === 'olive')
-    items.push({ item: own ? `${own.name} ${own.size}` : `olive ${fittingNominal}`, quantity: 1, unit: 'piece' })
-  }
-  if (method === 'ml-compression')
-    items.push(
-      { item: `cone and insert ${pipe.nominal}`, quantity: 1, unit: 'set' },
-      { item: `O-ring for insert ${pipe.nominal}`, quantity: 2, unit: 'piece' },
-    )
-  if (method === 'solvent-cement')
-    items.push({ item: pipe.family === 'cpvc' ? 'cement for CPVC' : 'cement for PVC', quantity: 1, unit: 'tin' })
-  if (needsLiner(method, tube)) items.push({ item: `liner for ${pipe.label}`, quantity: 1, unit: 'piece' })
+  items.push(...(consumables?.(tube, fittingNominal) ?? []))
+  if (hasLiner(loose)) items.push({ item: `liner for ${pipe.label}`, quantity: 1, unit: 'piece' })
   return items
 }
 
@@ -173,7 +166,7 @@ function makeThread(question: MakeQuestion & { method: ThreadMethod }): Result<M
       ...(policy.threadSeal === 'paste' ? [] : [{ item: `thread tape ${nominal}`, quantity: 1, unit: 'joint' }]),
       ...(method === 'union' ? [{ item: `washer for union ${nominal}`, quantity: 1, unit: 'piece' }] : []),
     ],
-    seconds: { work: MINUTES[method].work * 60, wait: 0 },
+    seconds: { work: ALL_METHODS[method].minutes.work * 60, wait: 0 },
   })
 }
 
@@ -226,13 +219,13 @@ export function makeJoint(question: MakeQuestion, mouth?: Figure): Result<MakeAn
     situation,
     question,
   }
-  const drafts = STEPS[method](card)
+  const drafts = JOINT_METHODS[method].steps(card)
   const steps = finish(
     question.slip === undefined
       ? drafts
       : slidOver(drafts, formatLength(insertion.fromEnd!, unitSystemOf(question.region))),
   )
-  const ring = method === 'crimp' || method === 'clamp' ? ringPosition(pipe.nominal, method) : null
+  const ring = JOINT_METHODS[method].ringOf?.(pipe.nominal) ?? null
   const gauge = method === 'crimp' ? ringGauge(pipe.nominal) : null
   return ok({
     ...carry(concernsOfCard(card, situation)),
@@ -242,7 +235,7 @@ export function makeJoint(question: MakeQuestion, mouth?: Figure): Result<MakeAn
     ],
     steps,
     consumables: consumablesFor(card),
-    seconds: { work: MINUTES[method].work * 60, wait: waitOf(steps) },
+    seconds: { work: ALL_METHODS[method].minutes.work * 60, wait: waitOf(steps) },
     ...(gauge ? { gauge: { go: gauge.goMm, noGo: gauge.noGoMm } } : {}),
   })
 }

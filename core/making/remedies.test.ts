@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { METHODS } from '#core/joints'
-import { remedyOf, STEP_CODES } from '#core/making'
+import { METHODS, STEP_CODES } from '#core/joints'
+import { remedyOf } from '#core/making'
 
 describe('a check that fails', () => {
   it('has a remedy for every method and step', () => {

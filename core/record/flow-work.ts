@@ -1,18 +1,16 @@
 import { ok, type Result } from '#core/base'
 import { LINE_FITTINGS, unitSystemOf, type LineFitting } from '#core/catalogue'
 import { askFlow, type FlowAnswer, type FlowQuestion } from '#core/flow'
-import type { Method } from '#core/joints'
+import { ALL_METHODS } from '#core/joints'
 import type { LaidLeg } from '#core/line'
 import { parseFlow } from '#core/units'
 import { fixSettings } from './fix-work'
 import { surveyed, type LineRules } from './line-work'
 import type { LineRecord } from './types'
 
-/** Methods whose fitting goes into the tube and narrows it. */
-const INSERTS: ReadonlySet<Method> = new Set<Method>(['crimp', 'clamp', 'sliding-sleeve', 'ml-press', 'ml-compression'])
 /** Whether a tube end has an insert pushed into it. */
 const hasInsert = (mouth: LaidLeg['mouths'][number]): boolean =>
-  mouth !== null && mouth.kind !== 'free' && INSERTS.has(mouth.method)
+  mouth !== null && mouth.kind !== 'free' && ALL_METHODS[mouth.method].narrowsBore === true
 const isFitting = (kind: string): kind is LineFitting => (LINE_FITTINGS as readonly string[]).includes(kind)
 
 /** One leg of the way the water takes: what it loses, and how fast it runs. */

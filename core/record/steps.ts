@@ -1,6 +1,6 @@
 import { fail, issue, ok, type Issue, type Result } from '#core/base'
-import { fillPolicy } from '#core/joints'
-import { figuresOf, judgeReading, rangeWords, remedyOf, stepAtPlace, type MakeCard, type Step } from '#core/making'
+import { fillPolicy, type Step } from '#core/joints'
+import { figuresOf, judgeReading, rangeWords, remedyOf, stepAtPlace, type MakeCard } from '#core/making'
 import { cardsOf } from './cards'
 import type { Hand } from './find-work'
 import type { FaultBody, StepPlace, TickBody } from './schema'

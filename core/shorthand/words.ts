@@ -1,5 +1,5 @@
 import { findPipe, type Region } from '#core/catalogue'
-import type { Method } from '#core/joints'
+import { ALL_METHODS, type Method } from '#core/joints'
 
 /**
  * Series a material's name stands for, by region, the likeliest first. Copper is EN 1057 in metric countries and the old
@@ -35,22 +35,9 @@ export const MATERIAL_NAMES = longestFirst(
   MATERIALS.flatMap((material) => material.names.map((name) => ({ name, material }))),
 )
 
-export const METHOD_NAMES: readonly { name: string; method: Method }[] = longestFirst([
-  { name: 'solder', method: 'solder' },
-  { name: 'soldered', method: 'solder' },
-  { name: 'press', method: 'press' },
-  { name: 'push-fit', method: 'push-fit' },
-  { name: 'pushfit', method: 'push-fit' },
-  { name: 'push', method: 'push-fit' },
-  { name: 'compression', method: 'compression' },
-  { name: 'comp', method: 'compression' },
-  { name: 'crimp', method: 'crimp' },
-  { name: 'clamp', method: 'clamp' },
-  { name: 'expansion', method: 'expansion' },
-  { name: 'sleeve', method: 'sliding-sleeve' },
-  { name: 'cement', method: 'solvent-cement' },
-  { name: 'thread', method: 'thread' },
-] as const)
+export const METHOD_NAMES: readonly { name: string; method: Method }[] = longestFirst(
+  Object.values(ALL_METHODS).flatMap(({ id, spoken }) => spoken.map((name) => ({ name, method: id }))),
+)
 
 /** The word of a list that a text begins with, whole. */
 export function startsWith<T extends { name: string }>(text: string, words: readonly T[]): T | undefined {

@@ -15,18 +15,7 @@ import {
 import { FLOW_FITTINGS } from '../../core/flow'
 import { HEAT_TARGETS } from '../../core/heat'
 import { COLOURS, FLEXES, HELD_BYS, INSTRUMENTS, LAGGINGS, SCRATCHES, STRIPES } from '../../core/identify'
-import {
-  METHODS,
-  SERVICES,
-  THREAD_FORMS,
-  THREAD_MATERIALS,
-  type Conditions,
-  type End,
-  type Kit,
-  type Policy,
-  type WaysQuestion,
-} from '../../core/joints'
-import { NEAR } from '../../core/making'
+import { METHODS, SERVICES, THREAD_FORMS, THREAD_MATERIALS, type Conditions, type End, type Kit, type Policy, type WaysQuestion, NEAR } from '../../core/joints'
 
 /*
  * Questions of every verb, each field of the contract drawn: sound ones that the verbs have to agree on, and odd ones

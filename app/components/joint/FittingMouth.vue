@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ALL_METHODS } from '#core/joints'
 import { crestsPath, wallOf, type Mouth } from '~/drawing/joint-layout'
 
 /** One mouth of a fitting cut through, upper and lower half alike; px from the drawing's left edge and the centre line. */
@@ -13,22 +14,16 @@ const opens = computed(() => props.mouth.opens)
 const at = (share: number) => (opens.value === 'left' ? x.value + w.value * share : x.value + w.value * (1 - share))
 const span = (from: number, to: number) => ({ x: Math.min(at(from), at(to)), width: Math.abs(at(to) - at(from)) })
 const sides = [-1, 1] as const
-/** Methods whose tube goes over a barb, and what holds it there: a ring over part of it, or a sleeve over all. */
-const OVER_BARB: Readonly<Partial<Record<typeof props.mouth.method, 'ring' | 'sleeve' | 'nut'>>> = {
-  crimp: 'ring',
-  clamp: 'ring',
-  expansion: 'sleeve',
-  'sliding-sleeve': 'sleeve',
-  'ml-press': 'sleeve',
-  'ml-compression': 'nut',
-}
-const held = computed(() => OVER_BARB[props.mouth.method])
-const isNut = computed(() => props.mouth.method === 'compression' || props.mouth.method === 'pe-compression')
+const drawing = computed(() => ALL_METHODS[props.mouth.method].drawing)
+/** What holds a tube that goes over a barb: a ring over part of it, or a sleeve over all. */
+const overBarb = computed(() => /^barb-(\w+)$/.exec(drawing.value.mouth)?.[1])
+const isNut = computed(() => drawing.value.mouth === 'nut' || drawing.value.mouth === 'sealed-nut')
+const FILLS = { plastic: 'var(--paper2)', copper: 'url(#hatch-copper)', brass: 'url(#hatch-brass)' } as const
 </script>
 
 <template>
   <g v-for="side in sides" :key="side" :transform="`translate(0 ${cy}) scale(1 ${side})`">
-    <template v-if="held">
+    <template v-if="overBarb">
       <!-- The tube goes over a barb; ring or sleeve outside it. -->
       <rect :x="x" :y="mouth.bore * k - t" :width="w" :height="t" fill="var(--paper)" />
       <rect
@@ -40,7 +35,7 @@ const isNut = computed(() => props.mouth.method === 'compression' || props.mouth
         stroke="var(--ink)"
         stroke-width="1.25" />
       <rect
-        v-if="held === 'ring'"
+        v-if="overBarb === 'ring'"
         v-bind="span(0.32, 0.72)"
         :y="r"
         :height="Math.max(3, t * 0.9)"
@@ -48,7 +43,7 @@ const isNut = computed(() => props.mouth.method === 'compression' || props.mouth
         stroke="var(--ink)"
         stroke-width="1.5" />
       <rect
-        v-else-if="held === 'nut'"
+        v-else-if="overBarb === 'nut'"
         v-bind="span(-0.02, 0.7)"
         :y="r"
         :height="Math.max(4, t * 1.6)"
@@ -75,16 +70,10 @@ const isNut = computed(() => props.mouth.method === 'compression' || props.mouth
         :y="r"
         :width="w"
         :height="t"
-        :fill="
-          mouth.method === 'solvent-cement'
-            ? 'var(--paper2)'
-            : mouth.method === 'solder' || mouth.method === 'press'
-              ? 'url(#hatch-copper)'
-              : 'url(#hatch-brass)'
-        "
+        :fill="FILLS[drawing.material]"
         stroke="var(--ink)"
         stroke-width="1.5" />
-      <template v-if="mouth.method === 'press'">
+      <template v-if="drawing.mouth === 'bead'">
         <path
           :d="`M${at(0.04)} ${r + t}Q${at(0.17)} ${r + t + Math.max(6, t * 1.6)} ${at(0.3)} ${r + t}`"
           class="l-edge"
@@ -96,7 +85,7 @@ const isNut = computed(() => props.mouth.method === 'compression' || props.mouth
           :ry="Math.max(2, t * 0.7)"
           fill="var(--ink)" />
       </template>
-      <template v-else-if="mouth.method === 'push-fit'">
+      <template v-else-if="drawing.mouth === 'grip'">
         <circle :cx="at(0.5)" :cy="r + Math.max(2, t * 0.25)" :r="Math.max(2, t * 0.3)" fill="var(--ink)" />
         <path
           :d="`M${at(0.24)} ${r + t * 0.7}L${at(0.32)} ${r}L${at(0.34)} ${r + t * 0.7}`"
@@ -121,16 +110,13 @@ const isNut = computed(() => props.mouth.method === 'compression' || props.mouth
           stroke="var(--ink)"
           stroke-width="1" />
         <circle
-          v-if="mouth.method === 'pe-compression'"
+          v-if="drawing.mouth === 'sealed-nut'"
           :cx="at(0.74)"
           :cy="r + Math.max(2, t * 0.25)"
           :r="Math.max(2, t * 0.28)"
           fill="var(--ink)" />
       </template>
-      <path
-        v-else-if="mouth.method === 'thread' || mouth.method === 'union'"
-        :d="crestsPath(x, x + w, r, Math.min(3, t * 0.4))"
-        class="l-thin" />
+      <path v-else-if="drawing.mouth === 'crests'" :d="crestsPath(x, x + w, r, Math.min(3, t * 0.4))" class="l-thin" />
     </template>
   </g>
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Note } from '#core/base'
-import { MINUTES, orderList, type Policy, type Way } from '#core/joints'
+import { ALL_METHODS, orderList, type Policy, type Way } from '#core/joints'
 import type { Region } from '#core/catalogue'
 import { formatDecimal, type UnitSystem } from '#core/units'
 import { CURRENCY, inRegion, methodWords, VERDICT_WORDS } from '~/wording/en'
@@ -60,7 +60,7 @@ function showMinutes() {
       ...props.way.joints.map((joint) => ({
         text: methodWords(joint.method),
         op: '+' as const,
-        value: MINUTES[joint.method].work,
+        value: ALL_METHODS[joint.method].minutes.work,
         unit: 'min',
       })),
       { text: 'hands on', op: '=' as const, value: props.way.minutes.work, unit: 'min' },

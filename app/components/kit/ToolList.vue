@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { findSocket, PIPES, type Region, type SocketMethod } from '#core/catalogue'
-import { JOINT_METHODS, type Method } from '#core/joints'
+import { ALL_METHODS, JOINT_METHODS, type Method } from '#core/joints'
 import { overdue, type ToolRecord } from '#core/record'
 import { readAir } from '~/reading/air'
 import { methodWords } from '~/wording/en'
@@ -98,7 +98,8 @@ const setCold = (method: Method, text: string) =>
               }}</span>
             </div>
             <label class="due t14"
-              ><span class="note">{{ method === 'crimp' || method === 'clamp' ? 'gauge' : 'check' }} holds until</span
+              ><span class="note"
+                >{{ ALL_METHODS[method].looks.includes('gauge') ? 'gauge' : 'check' }} holds until</span
               ><input
                 type="date"
                 class="plain-input"

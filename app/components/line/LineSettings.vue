@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { bendOf, getPipe, type Region } from '#core/catalogue'
-import { findWays, MINUTES, type Method, type Verdict } from '#core/joints'
+import { findWays, ALL_METHODS, type Method, type Verdict } from '#core/joints'
 import type { Survey } from '#core/line'
 import { kitOf, type JobRecord, type LineRecord } from '#core/record'
 import { formatDecimal } from '#core/units'
@@ -66,7 +66,7 @@ const minutes = computed(() => {
   )
   const counted = new Map<Method, number>()
   for (const method of ends) counted.set(method, (counted.get(method) ?? 0) + 1)
-  return [...counted].map(([method, count]) => ({ method, count, minutes: count * MINUTES[method].work }))
+  return [...counted].map(([method, count]) => ({ method, count, minutes: count * ALL_METHODS[method].minutes.work }))
 })
 const { show } = useWorking()
 const showMinutes = () =>
@@ -191,7 +191,7 @@ const setWalls = () =>
           @click="emit('change', { method: one.method })">
           <VerdictShape :verdict="one.verdict" :size="18" /><b class="t17">{{ methodWords(one.method) }}</b
           ><span class="note t13 flex-1">{{ inRegion(one.because, region) }}</span
-          ><span class="t14">{{ formatDecimal(MINUTES[one.method].work, 1) }} min an end</span>
+          ><span class="t14">{{ formatDecimal(ALL_METHODS[one.method].minutes.work, 1) }} min an end</span>
         </button>
       </li>
     </ul>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { useElementSize, useStorage, useSwipe, useWakeLock } from '@vueuse/core'
 import { getPipe, unitSystemOf } from '#core/catalogue'
-import { fillPolicy } from '#core/joints'
+import { fillPolicy, solderByVolume, SOLDER_GAP_MM } from '#core/joints'
 import { doubtsOf, isAt, overdue, reusesOf, statusOf, type BentPiece, type JobRecord } from '#core/record'
-import { remedyOf, solderByVolume, SOLDER_GAP_MM } from '#core/making'
+import { remedyOf } from '#core/making'
 import { formatDecimal } from '#core/units'
 import { inRegion, methodWords, STATUS_WORDS } from '~/wording/en'
 import { endLabel, wayTitle } from '~/wording/way'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Ask } from '#core/making'
+import type { Ask } from '#core/joints'
 import type { UnitSystem } from '#core/units'
 import { askRange, askVerdict, readAsk } from '~/reading/ask'
 

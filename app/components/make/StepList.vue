@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Remedy, Step } from '#core/making'
+import type { Remedy, Step } from '#core/joints'
 import type { Region } from '#core/catalogue'
 import type { TickRecord } from '#core/record'
 import { formatLength, type UnitSystem } from '#core/units'

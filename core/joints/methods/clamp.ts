@@ -1,6 +1,33 @@
+import { ringPosition } from '#core/catalogue'
+import { cut, mark, ringAsk, ringBand } from '../card/draft'
+import { CUT_OFF_RING, end, step } from '../card/remedy'
+import type { Card, DraftStep } from '../card/types'
 import { IN_GROUND, isInGround, noRoom } from '../rules/common'
 import { care, note } from '../rules/rule'
 import type { JointMethod } from './types'
+
+function steps(card: Card): DraftStep[] {
+  return [
+    cut(card),
+    { code: 'clean', do: 'Wipe the end; no kink, no chalky or cold-stiff end' },
+    { code: 'ring', do: 'Slide the clamp on, ear away from wall and pipe', why: 'It cannot go on after the fitting.' },
+    mark(card),
+    { code: 'insert', do: 'Push the fitting in to its shoulder', check: 'Mark at the shoulder.' },
+    {
+      code: 'assemble',
+      do: `Set the clamp ${ringBand(card, 'clamp')} from the pipe end`,
+      why: 'Over the barbs, not over the end.',
+      check: 'Measure it before it is closed.',
+      ...ringAsk(card, 'clamp'),
+    },
+    {
+      code: 'press',
+      do: 'Tool fully open first, over the ear, close until it lets go by itself',
+      caution: 'Fingers clear. Never squeeze one ear twice.',
+    },
+    { code: 'check', do: "Look: the ear is closed, its gap as the fitting's paper says. Tick it" },
+  ]
+}
 
 export const clamp: JointMethod = {
   id: 'clamp',
@@ -28,4 +55,25 @@ export const clamp: JointMethod = {
     ),
   ],
   looseParts: (tube) => [{ kind: 'ring', name: 'stainless clamp ring', size: tube.pipe.nominal, quantity: 1 }],
+  order: 9,
+  minutes: { work: 1.1, wait: 0 },
+  price: { low: 0.7, high: 1.8 },
+  spoken: ['clamp'],
+  isTicked: true,
+  narrowsBore: true,
+  takesInsertPolicy: true,
+  looks: ['mark', 'pressed', 'gauge', 'ringDistance', 'system'],
+  drawing: { mouth: 'barb-ring', material: 'brass', wall: 0.1 },
+  bareBetweenMm: 12,
+  hasDropEar: true,
+  transition: 'plastic',
+  ringOf: (nominal) => ringPosition(nominal, 'clamp'),
+  remedies: {
+    assemble: step('Slide the clamp to 3.2 to 6.4 mm from the end before it is closed'),
+    check: end(CUT_OFF_RING, true),
+    insert: step('Push to the shoulder before the clamp is closed'),
+    gauge: end(CUT_OFF_RING, true),
+    press: end(CUT_OFF_RING, true),
+  },
+  steps,
 }

@@ -1,11 +1,81 @@
 import { seriesOf, findSocket } from '#core/catalogue'
+import { formatDecimal } from '#core/units'
+import { cut, deburr, hasLiner, liner, mark, ream, rounded } from '../card/draft'
+import { nutTurns, NUT_TURNS_INCH, NUT_TURNS_PLASTIC } from '../card/facts'
+import { step } from '../card/remedy'
+import type { Card, DraftStep } from '../card/types'
 import { BOOKED, IN_GROUND, isInGround, isSoft, mayBeSoft, noRoom, nutsInReach } from '../rules/common'
 import { care, refusal, school } from '../rules/rule'
-import type { Tube } from '../types'
+import type { Part, Tube } from '../types'
 import type { JointMethod } from './types'
 
 const socketOf = ({ pipe }: Tube) => findSocket('compression', pipe)
 const isOld = ({ pipe }: Tube): boolean => seriesOf(pipe.series).sizing === 'bs-bore'
+
+const looseParts = (tube: Tube): Part[] => {
+  if (tube.pipe.family === 'pex' || tube.pipe.family === 'bs7291')
+    return [{ kind: 'liner', name: 'pipe liner', size: tube.pipe.nominal, quantity: 1 }]
+  const socket = findSocket('compression', tube.pipe)
+  return socket?.converterOlive
+    ? [
+        {
+          kind: 'olive',
+          name: 'converter olive',
+          size: `${socket.fittingNominal} x ${tube.pipe.nominal} in`,
+          quantity: 1,
+        },
+      ]
+    : []
+}
+
+function turnsFor(card: Card): { lo: number; hi: number } {
+  if (card.pipe.family !== 'copper') return NUT_TURNS_PLASTIC
+  return card.fittingNominal.includes('/') ? NUT_TURNS_INCH : nutTurns(Number(card.fittingNominal))
+}
+
+function steps(card: Card): DraftStep[] {
+  const { lo, hi } = turnsFor(card)
+  return [
+    cut(card),
+    ...(card.pipe.family === 'copper' ? [ream] : []),
+    deburr('The olive has to slide on.'),
+    {
+      code: 'clean',
+      do: rounded(card, 'Clean bright and dry for the whole depth'),
+      check: 'Round, no score under the olive.',
+    },
+    { code: 'nut', do: 'Slide the nut on, thread to the end', why: 'It cannot follow once the olive is on.' },
+    {
+      code: 'olive',
+      do: findSocket('compression', card.pipe)?.converterOlive
+        ? `Slide on the olive made for old ${card.pipe.nominal} in`
+        : 'Slide the olive on, dry',
+    },
+    ...(hasLiner(looseParts(card.tube)) ? [liner] : []),
+    mark(card),
+    {
+      code: 'insert',
+      do: 'Push the pipe to the stop and hold it there',
+      check: 'Mark at the face of the nut when it is run up by hand.',
+    },
+    {
+      code: 'tighten',
+      do: `Hold the body. Nut hand tight, then ${formatDecimal(lo, 2)} to ${formatDecimal(hi, 2)} turns`,
+      why: "By the fitting's own paper first. Too tight pinches the tube. An olive used before: hand tight and a quarter.",
+      check: 'Draw a line across nut and body.',
+      ask: {
+        what: 'nut-turns',
+        words: 'Turns past hand tight',
+        lo,
+        hi,
+        unit: 'turns',
+        source: 'typical, trade practice',
+        isFirm: false,
+      },
+    },
+    { code: 'check', do: 'Under pressure: if it weeps, a quarter turn more, once' },
+  ]
+}
 
 export const compression: JointMethod = {
   id: 'compression',
@@ -70,19 +140,30 @@ export const compression: JointMethod = {
       'typical, trade practice',
     ),
   ],
-  looseParts: (tube) => {
-    if (tube.pipe.family === 'pex' || tube.pipe.family === 'bs7291')
-      return [{ kind: 'liner', name: 'pipe liner', size: tube.pipe.nominal, quantity: 1 }]
-    const socket = findSocket('compression', tube.pipe)
-    return socket?.converterOlive
-      ? [
-          {
-            kind: 'olive',
-            name: 'converter olive',
-            size: `${socket.fittingNominal} x ${tube.pipe.nominal} in`,
-            quantity: 1,
-          },
-        ]
-      : []
+  looseParts: looseParts,
+  consumables: (tube, fittingNominal) => {
+    const own = looseParts(tube).find(({ kind }) => kind === 'olive')
+    return [{ item: own ? `${own.name} ${own.size}` : `olive ${fittingNominal}`, quantity: 1, unit: 'piece' }]
   },
+  order: 13,
+  minutes: { work: 3, wait: 0 },
+  price: { low: 0.8, high: 2.2 },
+  spoken: ['compression', 'comp'],
+  looks: ['mark', 'liner', 'olive', 'metals'],
+  weeps: 'A quarter turn more, once, body held. Then cut back and make it anew.',
+  drawing: { mouth: 'nut', material: 'brass', wall: 0.22 },
+  bareBetweenMm: 0,
+  hasSwivel: true,
+  slips: true,
+  hasDropEar: true,
+  remedies: {
+    check: step(
+      'A quarter turn more, once. If it still weeps, take it apart: a new olive on a fresh end, nothing on it',
+    ),
+    tighten: step(
+      'Weeping, a quarter turn more. If it still weeps, take it apart: a new olive on a fresh end, nothing on it',
+    ),
+    insert: step('Slacken, push to the stop, run the nut up by hand and look at the mark again'),
+  },
+  steps,
 }

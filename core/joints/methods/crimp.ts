@@ -1,6 +1,60 @@
+import { ringPosition, ringGauge } from '#core/catalogue'
+import { cut, mark, ringAsk, ringBand } from '../card/draft'
+import { CUT_OFF_RING, end, step } from '../card/remedy'
+import type { Ask, Card, DraftStep } from '../card/types'
 import { IN_GROUND, isInGround, noRoom } from '../rules/common'
 import { care, note } from '../rules/rule'
 import type { JointMethod } from './types'
+
+/** Outside diameter of a finished ring by calliper, where its gauge is known. */
+function gaugeAsk(card: Card): { ask?: Ask } {
+  const gauge = ringGauge(card.pipe.nominal)
+  return gauge
+    ? {
+        ask: {
+          what: 'ring-diameter',
+          words: 'Or with a calliper, across the ring',
+          lo: gauge.noGoMm,
+          hi: gauge.goMm,
+          unit: 'mm',
+          source: 'ASTM F1807',
+          isFirm: true,
+        },
+      }
+    : {}
+}
+
+function steps(card: Card): DraftStep[] {
+  return [
+    cut(card),
+    { code: 'clean', do: 'Wipe the end; no kink, no dents of print under the ring' },
+    {
+      code: 'ring',
+      do: 'Slide the ring on, squeezed a little oval so that it stays',
+      why: 'It cannot go on after the fitting.',
+    },
+    mark(card),
+    { code: 'insert', do: 'Push the fitting in to its shoulder', check: 'Mark at the shoulder.' },
+    {
+      code: 'assemble',
+      do: `Set the ring ${ringBand(card, 'crimp')} from the pipe end`,
+      why: 'Over the barbs, not over the end. Some set 3, some the middle: both lie in the band.',
+      check: 'Measure it before it is closed.',
+      ...ringAsk(card, 'crimp'),
+    },
+    {
+      code: 'press',
+      do: 'Tool square over the ring, one full closing',
+      caution: 'Fingers clear. Never squeeze one ring twice.',
+    },
+    {
+      code: 'gauge',
+      do: 'Gauge it: go passes, no-go does not',
+      check: 'All round. It may turn in its ring without leaking.',
+      ...gaugeAsk(card),
+    },
+  ]
+}
 
 export const crimp: JointMethod = {
   id: 'crimp',
@@ -22,4 +76,23 @@ export const crimp: JointMethod = {
     ),
   ],
   looseParts: (tube) => [{ kind: 'ring', name: 'copper crimp ring', size: tube.pipe.nominal, quantity: 1 }],
+  order: 8,
+  minutes: { work: 1.5, wait: 0 },
+  price: { low: 0.7, high: 1.8 },
+  spoken: ['crimp'],
+  narrowsBore: true,
+  takesInsertPolicy: true,
+  looks: ['mark', 'pressed', 'gauge', 'ringDistance', 'system'],
+  drawing: { mouth: 'barb-ring', material: 'brass', wall: 0.1 },
+  bareBetweenMm: 12,
+  hasDropEar: true,
+  transition: 'plastic',
+  ringOf: (nominal) => ringPosition(nominal, 'crimp'),
+  remedies: {
+    assemble: step('Slide the ring to 3.2 to 6.4 mm from the end before it is closed'),
+    insert: step('Push to the shoulder before the ring is closed'),
+    gauge: end(CUT_OFF_RING, true),
+    press: end(CUT_OFF_RING, true),
+  },
+  steps,
 }

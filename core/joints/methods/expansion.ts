@@ -1,6 +1,66 @@
+import { formatDecimal, formatLength } from '#core/units'
+import { ambient, cut, mark, system } from '../card/draft'
+import { EXPANSION_HOLD_SECONDS, expansionShrink, EXPANSION_STROKES, RING_OVER_END_MM } from '../card/facts'
+import { end, step } from '../card/remedy'
+import type { Card, DraftStep } from '../card/types'
 import { IN_GROUND, isInGround, isListed, noRoom } from '../rules/common'
 import { care, held, note, refusal } from '../rules/rule'
 import type { JointMethod } from './types'
+
+function steps(card: Card): DraftStep[] {
+  const air = ambient(card)
+  const shrink = expansionShrink(air)
+  const cold = air <= 4
+  const long =
+    shrink === null ? "as long as the tool's own paper says" : shrink < 3600 ? '30 minutes' : `${shrink / 3600} hours`
+  const strokes = EXPANSION_STROKES[card.pipe.nominal]
+  return [
+    cut(card),
+    { code: 'clean', do: 'Wipe the end dry, inside and outside', why: 'Water or grease lets the ring creep.' },
+    {
+      code: 'ring',
+      do: `Ring on, stop edge to the end: flush, or up to ${formatLength(RING_OVER_END_MM, system(card))} over`,
+      why: 'It shrinks back with the tube and holds it.',
+      check: 'Right way round.',
+      ask: {
+        what: 'ring-over-end',
+        words: 'Ring over the pipe end',
+        lo: 0,
+        hi: RING_OVER_END_MM,
+        unit: 'mm',
+        source: 'ASTM F1960',
+        isFirm: true,
+      },
+    },
+    mark(card),
+    {
+      code: 'expand',
+      do: strokes
+        ? `Expand, turning the tool between strokes: ${strokes.lo} to ${strokes.hi}`
+        : 'Expand, turning the tool between strokes: as many as its paper says',
+      why: "By the tool's own paper. Unturned, it leaves grooves that leak.",
+      caution: 'The head is greased: keep grease off the tube.',
+    },
+    {
+      code: 'insert',
+      do: 'Fitting straight in to its shoulder, at once',
+      why: 'Left too long, it shrinks before it is in. Do not expand again at once.',
+      check: 'Ring against the shoulder.',
+    },
+    {
+      code: 'hold',
+      do: cold ? 'Hold it there until it grips; in the cold that is longer' : 'Hold it there until it grips',
+      seconds: EXPANSION_HOLD_SECONDS,
+    },
+    {
+      code: 'wait',
+      do: `No test until it has shrunk: ${long} at ${formatDecimal(air, 0)} °C`,
+      seconds: shrink ?? undefined,
+      why: "Makers differ; in frost the tool's own paper says how cold it may be.",
+    },
+    { code: 'check', do: 'Look again after five minutes: ring still at the shoulder. Tick it' },
+  ]
+}
 
 export const expansion: JointMethod = {
   id: 'expansion',
@@ -48,4 +108,27 @@ export const expansion: JointMethod = {
     ),
   ],
   looseParts: (tube) => [{ kind: 'ring', name: 'expansion ring', size: tube.pipe.nominal, quantity: 1 }],
+  order: 7,
+  minutes: { work: 2.2, wait: 30 },
+  price: { low: 1.1, high: 2.6 },
+  spoken: ['expansion'],
+  isTicked: true,
+  takesInsertPolicy: true,
+  looks: ['mark', 'system'],
+  drawing: { mouth: 'barb-sleeve', material: 'brass', wall: 0.12 },
+  bareBetweenMm: 10,
+  hasDropEar: true,
+  transition: 'plastic',
+  remedies: {
+    ring: step('Slide the ring until its stop edge is flush with the end'),
+    check: end(
+      'It has crept off the shoulder: cut it off, expand a fresh end with a new ring; a brass fitting is used again if it is unmarked',
+      true,
+    ),
+    insert: end(
+      'Cut the end off square and expand a fresh one with a new ring; a brass fitting is used again if it is unmarked',
+      true,
+    ),
+  },
+  steps,
 }

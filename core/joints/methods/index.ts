@@ -1,4 +1,5 @@
 import type { SocketMethod } from '#core/catalogue'
+import type { OfferedMethod } from '../types'
 import { clamp } from './clamp'
 import { compression } from './compression'
 import { crimp } from './crimp'
@@ -11,9 +12,13 @@ import { pushFit } from './push-fit'
 import { slidingSleeve } from './sliding-sleeve'
 import { solder } from './solder'
 import { solventCement } from './solvent-cement'
-import type { JointMethod } from './types'
+import { thread } from './thread'
+import type { JointMethod, MethodTraits } from './types'
+import { union } from './union'
 
-export type { JointMethod } from './types'
+export { threadSteps } from './thread'
+export type { JointMethod, MethodLook, MethodTraits, MouthDrawing } from './types'
+export { UNION_STEPS } from './union'
 
 export const JOINT_METHODS: Readonly<Record<SocketMethod, JointMethod>> = {
   solder: solder,
@@ -29,3 +34,6 @@ export const JOINT_METHODS: Readonly<Record<SocketMethod, JointMethod>> = {
   'solvent-cement': solventCement,
   'pe-compression': peCompression,
 }
+
+/** Every way of joining, threads and unions with them. */
+export const ALL_METHODS: Readonly<Record<OfferedMethod, MethodTraits>> = { ...JOINT_METHODS, thread, union }

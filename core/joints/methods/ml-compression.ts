@@ -1,6 +1,32 @@
+import { cut, mark } from '../card/draft'
+import { step } from '../card/remedy'
+import type { Card, DraftStep } from '../card/types'
 import { BOOKED, IN_GROUND, isInGround, noRoom, nutsInReach } from '../rules/common'
 import { note, refusal } from '../rules/rule'
 import type { JointMethod } from './types'
+
+function steps(card: Card): DraftStep[] {
+  return [
+    cut(card),
+    {
+      code: 'deburr',
+      do: 'Calibrate and bevel the end',
+      why: 'An uncalibrated end tears the O-ring.',
+      check: 'A clean bevel all round.',
+    },
+    { code: 'nut', do: 'Nut on, then the split ring', why: 'They cannot follow the insert.' },
+    mark(card),
+    { code: 'insert', do: 'Push the insert in to its collar', check: 'O-rings whole, insulating ring there.' },
+    { code: 'assemble', do: 'Set it straight in its eurocone seat, nut by hand' },
+    {
+      code: 'tighten',
+      do: "Hold the body; tighten firm, by the system's torque",
+      why: 'Makers differ; 25 to 40 Nm is heard.',
+      check: 'Draw a line across nut and body.',
+    },
+    { code: 'check', do: 'Nip it again after the first heat' },
+  ]
+}
 
 export const mlCompression: JointMethod = {
   id: 'ml-compression',
@@ -39,4 +65,23 @@ export const mlCompression: JointMethod = {
       quantity: 1,
     },
   ],
+  consumables: ({ pipe }) => [
+    { item: `cone and insert ${pipe.nominal}`, quantity: 1, unit: 'set' },
+    { item: `O-ring for insert ${pipe.nominal}`, quantity: 2, unit: 'piece' },
+  ],
+  order: 11,
+  minutes: { work: 3, wait: 0 },
+  price: { low: 1.4, high: 3.2 },
+  spoken: [],
+  hasSeal: true,
+  narrowsBore: true,
+  looks: ['mark', 'system'],
+  weeps: 'Nip it once, body held. Then new O-rings and split ring.',
+  drawing: { mouth: 'barb-nut', material: 'brass', wall: 0.14 },
+  bareBetweenMm: 5,
+  hasSwivel: true,
+  remedies: {
+    tighten: step('A quarter turn more. If it still weeps, a new split ring and new O-rings on a fresh end'),
+  },
+  steps,
 }

@@ -1,6 +1,26 @@
+import { cut, mark } from '../card/draft'
+import { end, step } from '../card/remedy'
+import type { Card, DraftStep } from '../card/types'
 import { IN_GROUND, isInGround, noRoom } from '../rules/common'
 import { care, note } from '../rules/rule'
 import type { JointMethod } from './types'
+
+function steps(card: Card): DraftStep[] {
+  return [
+    cut(card),
+    {
+      code: 'deburr',
+      do: 'Calibrate and bevel the end',
+      why: 'An uncalibrated end tears the O-ring.',
+      check: 'A clean bevel all round.',
+    },
+    { code: 'clean', do: 'Wipe clean; look that O-rings and insulating ring are there' },
+    mark(card),
+    { code: 'insert', do: 'Push on to the stop, straight', check: 'Pipe seen in every window.' },
+    { code: 'press', do: 'Jaw of this system, square, one full cycle', caution: 'Fingers clear of the jaw.' },
+    { code: 'check', do: 'Look: window still full, press marks all round. Tick it' },
+  ]
+}
 
 export const mlPress: JointMethod = {
   id: 'ml-press',
@@ -27,4 +47,22 @@ export const mlPress: JointMethod = {
     ),
   ],
   looseParts: () => [],
+  order: 5,
+  minutes: { work: 2, wait: 0 },
+  price: { low: 1.6, high: 3.8 },
+  spoken: [],
+  isTicked: true,
+  hasSeal: true,
+  narrowsBore: true,
+  looks: ['mark', 'pressed', 'system'],
+  drawing: { mouth: 'barb-sleeve', material: 'brass', wall: 0.1 },
+  bareBetweenMm: 10,
+  hasSwivel: true,
+  hasDropEar: true,
+  remedies: {
+    check: end('Cut it off: never pressed twice, never used again. Calibrate a fresh end'),
+    insert: step('Draw it off, calibrate and bevel again, look at both O-rings, then push until every window is full'),
+    press: end('Cut it off: never pressed twice, never used again. Calibrate a fresh end'),
+  },
+  steps,
 }

@@ -1,6 +1,27 @@
+import { cut, liner, mark } from '../card/draft'
+import { step } from '../card/remedy'
+import type { Card, DraftStep } from '../card/types'
 import { noRoom } from '../rules/common'
 import { care, note, refusal } from '../rules/rule'
 import type { JointMethod } from './types'
+
+function steps(card: Card): DraftStep[] {
+  return [
+    cut(card),
+    { code: 'deburr', do: 'Chamfer the end', why: 'A square edge drags the seal out of its seat.' },
+    { code: 'clean', do: 'Feel round it: cut back any score for the whole depth', check: 'Smooth under the thumb.' },
+    { code: 'nut', do: 'Nut and split grip ring on, the right way round' },
+    liner,
+    mark(card),
+    { code: 'insert', do: 'Push through the seal to the stop', check: 'Mark at the nut.' },
+    {
+      code: 'tighten',
+      do: 'Tighten firm, body held, joint kept straight',
+      why: "Follow the fitting's paper: makers differ.",
+    },
+    { code: 'check', do: 'Draw a line across nut and body; lay it straight in the trench' },
+  ]
+}
 
 export const peCompression: JointMethod = {
   id: 'pe-compression',
@@ -53,4 +74,17 @@ export const peCompression: JointMethod = {
       quantity: 1,
     },
   ],
+  order: 12,
+  minutes: { work: 4.5, wait: 0 },
+  price: { low: 2, high: 5 },
+  spoken: [],
+  hasSeal: true,
+  looks: ['mark', 'liner'],
+  weeps: 'Take it apart, feel for scores, cut back, new seal.',
+  drawing: { mouth: 'sealed-nut', material: 'brass', wall: 0.26 },
+  bareBetweenMm: 20,
+  hasSwivel: true,
+  slips: true,
+  remedies: { insert: step('Draw it out, chamfer and wet the end, push through the seal to the mark') },
+  steps,
 }

@@ -1,6 +1,32 @@
+import { cut, deburr, mark, ream, rounded } from '../card/draft'
+import { end, step } from '../card/remedy'
+import type { Card, DraftStep } from '../card/types'
 import { cutBack, isInGround, isSoft, mayBeSoft, noRoom } from '../rules/common'
 import { care, note, refusal } from '../rules/rule'
 import type { JointMethod } from './types'
+
+const CUT_OUT = 'Cut it out: a press fitting is never used again. Begin on sound pipe with a new one'
+
+function steps(card: Card): DraftStep[] {
+  return [
+    cut(card),
+    ream,
+    deburr('A burr cuts the seal.'),
+    {
+      code: 'clean',
+      do: rounded(card, 'Wipe clean: no paint, score, print or oil'),
+      check: 'Seal is in the fitting, black for water.',
+    },
+    mark(card),
+    { code: 'insert', do: 'Push to the mark, turning a little', check: 'Mark at the edge of the fitting.' },
+    { code: 'press', do: 'Jaw square on the bead, one full cycle to release', caution: 'Fingers clear of the jaw.' },
+    {
+      code: 'check',
+      do: 'Look: mark still at the edge. Tick it with a pen',
+      why: 'The tick is the proof that it was pressed.',
+    },
+  ]
+}
 
 export const press: JointMethod = {
   id: 'press',
@@ -61,4 +87,24 @@ export const press: JointMethod = {
     ),
   ],
   looseParts: () => [],
+  order: 4,
+  minutes: { work: 2, wait: 0 },
+  price: { low: 1.4, high: 3.2 },
+  spoken: ['press'],
+  isTicked: true,
+  hasSeal: true,
+  looks: ['mark', 'pressed', 'metals'],
+  drawing: { mouth: 'bead', material: 'copper', wall: 0.09 },
+  bareBetweenMm: 10,
+  hasSwivel: true,
+  slips: true,
+  hasDropEar: true,
+  transition: 'rigid',
+  remedies: {
+    insert: step('Draw it out, look for grit, an oval end or a rolled seal, then push to the mark'),
+    press: end(CUT_OUT),
+    check: end(CUT_OUT),
+    gauge: end(CUT_OUT),
+  },
+  steps,
 }

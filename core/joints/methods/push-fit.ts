@@ -1,10 +1,41 @@
 import { seriesOf } from '#core/catalogue'
+import { cut, deburr, hasLiner, liner, mark, ream } from '../card/draft'
+import { end } from '../card/remedy'
+import type { Card, DraftStep } from '../card/types'
 import { cutBack, IN_GROUND, isInGround, isSoft, mayBeSoft } from '../rules/common'
 import { care, held, note, refusal } from '../rules/rule'
+import type { Part, Tube } from '../types'
 import type { JointMethod } from './types'
 
 /** Plastics of the soft kind take a liner; rigid ones and copper do not. */
 const SOFT_PLASTICS = new Set(['pex', 'pert', 'bs7291'])
+
+const GRIP =
+  'Take it apart with the collar, pressure off. Cut back the pipe that the teeth scratched; a new fitting if seal or grip ring is marked'
+
+const looseParts = (tube: Tube): Part[] =>
+  SOFT_PLASTICS.has(tube.pipe.family)
+    ? [{ kind: 'liner', name: 'pipe liner', size: tube.pipe.nominal, quantity: 1 }]
+    : []
+
+function steps(card: Card): DraftStep[] {
+  return [
+    cut(card),
+    ...(card.pipe.family === 'copper' ? [ream] : []),
+    deburr('A sharp edge tears the seal.'),
+    { code: 'clean', do: 'Wipe clean: no dust, label or solder drip', check: 'Bare and round for the whole depth.' },
+    ...(hasLiner(looseParts(card.tube)) ? [liner] : []),
+    mark(card),
+    {
+      code: 'insert',
+      do: 'Push past the seal to the mark, with a twist',
+      check: 'Mark at the edge of the collar.',
+      caution: 'Not against pressure or running water: the seal rolls.',
+    },
+    { code: 'lock', do: 'Turn the collar to lock, if it has one' },
+    { code: 'tug', do: 'Tug it hard', check: 'The mark has not moved.' },
+  ]
+}
 
 export const pushFit: JointMethod = {
   id: 'push-fit',
@@ -67,8 +98,19 @@ export const pushFit: JointMethod = {
       'typical, makers',
     ),
   ],
-  looseParts: (tube) =>
-    SOFT_PLASTICS.has(tube.pipe.family)
-      ? [{ kind: 'liner', name: 'pipe liner', size: tube.pipe.nominal, quantity: 1 }]
-      : [],
+  looseParts: looseParts,
+  order: 10,
+  minutes: { work: 1.5, wait: 0 },
+  price: { low: 1.6, high: 4.5 },
+  spoken: ['push-fit', 'pushfit', 'push'],
+  hasSeal: true,
+  looks: ['mark', 'liner', 'system'],
+  weeps: 'Take it off, cut back to clean pipe, new fitting at any doubt.',
+  drawing: { mouth: 'grip', material: 'brass', wall: 0.24 },
+  bareBetweenMm: 2,
+  hasSwivel: true,
+  slips: true,
+  hasDropEar: true,
+  remedies: { insert: end(GRIP, true), tug: end(GRIP, true), check: end(GRIP, true), lock: end(GRIP, true) },
+  steps,
 }

@@ -1,6 +1,98 @@
+import { formatLength } from '#core/units'
+import { cut, deburr, depth, isNear, mark, ream, rounded, system } from '../card/draft'
+import { SOLDER_SET_SECONDS, SOLDER_COOL_SECONDS, solderWire } from '../card/facts'
+import { end, step } from '../card/remedy'
+import type { Card, DraftStep } from '../card/types'
 import { isInGround, isSoft, mayBeSoft } from '../rules/common'
 import { care, note, refusal } from '../rules/rule'
 import type { JointMethod } from './types'
+
+/** What is kept from the heat, and what is opened, before the flame. */
+function protection(card: Card): DraftStep {
+  const wood = card.situation.conditions.combustibles
+  return {
+    code: 'protect',
+    do: [
+      'Open an outlet on both sides',
+      ...(isNear(card, 'valve') ? ['open the valve, its washer out or a wet cloth round it'] : []),
+      wood ? 'mat behind, wood damped' : 'mat behind',
+      isNear(card, 'plastic') ? 'plastic off until it is cold' : 'seals and plastic away',
+    ].join('; '),
+    why: isNear(card, 'valve')
+      ? 'A closed pipe blows the joint; a closed valve traps steam and burns its washer.'
+      : 'A closed pipe blows the joint.',
+    ...(wood ? { caution: 'Wood near: mat, damp cloth and extinguisher before the flame.' } : {}),
+  }
+}
+
+function heating(card: Card, vertical: boolean): DraftStep {
+  const isLarge = card.pipe.od >= 35
+  return {
+    code: 'heat',
+    do: [
+      vertical ? 'Heat the fitting, from below, all round' : 'Heat the fitting, low first, all round',
+      ...(isLarge ? ['opposite sides in turn'] : []),
+    ].join(', '),
+    why: [
+      isLarge ? 'A large tube cools on the far side; two flames are quicker.' : 'Heat the fitting, not the solder.',
+      ...(vertical
+        ? [
+            'Some do the top mouth first, so that the lower does not melt again; heat rising from the lower helps the upper.',
+          ]
+        : []),
+      ...(card.question.torch === 'propylene' ? ['This gas is hotter: keep the flame moving, or the flux burns.'] : []),
+    ].join(' '),
+    caution: 'Flame and hot metal.',
+  }
+}
+
+function steps(card: Card): DraftStep[] {
+  const { region } = card.situation
+  const vertical = card.question.orientation === 'vertical'
+  return [
+    cut(card),
+    ream,
+    deburr('A burr scrapes the flux off and holds the tube out of true.'),
+    {
+      code: 'clean',
+      do: rounded(card, `Clean ${depth(card)} of tube and the cup to bright metal`),
+      why: 'Solder takes only on bright copper.',
+    },
+    mark(card),
+    {
+      code: 'flux',
+      do: region === 'us' ? 'Flux tube and cup, thinly' : 'Flux the tube, thinly',
+      why:
+        region === 'us'
+          ? 'Some flux the tube only, to keep it out of the bore.'
+          : 'Some flux the cup too; on the tube only it stays out of the bore.',
+    },
+    { code: 'assemble', do: 'Push to the mark with a twist, wipe off surplus', check: 'Mark at the edge of the cup.' },
+    protection(card),
+    heating(card, vertical),
+    {
+      code: 'feed',
+      do: `Feed solder opposite the flame, about ${formatLength(card.pipe.od, system(card))} of wire`,
+      why: vertical ? 'It draws upward by itself.' : 'Start low and follow up; more only runs inside.',
+      check: 'A ring shows all round. Then stop.',
+    },
+    {
+      code: 'hold',
+      do: 'Leave it still until the solder sets',
+      seconds: SOLDER_SET_SECONDS,
+      why: 'Moved while setting, it cracks.',
+    },
+    {
+      code: 'wait',
+      do: 'Let it go cold to the hand',
+      seconds: SOLDER_COOL_SECONDS,
+      why: 'No water and no seal near it until then.',
+      caution: 'Hot surface. No water to cool it.',
+    },
+    { code: 'wipe', do: 'Wipe the flux off, outside', why: 'Left on, it eats the copper green.' },
+    { code: 'flush', do: 'Flush the line the same day' },
+  ]
+}
 
 export const solder: JointMethod = {
   id: 'solder',
@@ -71,4 +163,25 @@ export const solder: JointMethod = {
     ),
   ],
   looseParts: () => [],
+  consumables: ({ pipe }) => [{ item: 'lead-free solder wire', quantity: solderWire(pipe.od), unit: 'mm' }],
+  order: 0,
+  minutes: { work: 4.5, wait: 10 },
+  price: { low: 0.3, high: 1 },
+  spoken: ['solder', 'soldered'],
+  looks: ['solderRing', 'metals', 'flux'],
+  weeps: 'Drain and dry it, clean the cup, solder anew.',
+  drawing: { mouth: 'cup', material: 'copper', wall: 0.06 },
+  bareBetweenMm: 10,
+  hasSwivel: true,
+  slips: true,
+  hasDropEar: true,
+  transition: 'rigid',
+  remedies: {
+    assemble: step('Draw it out, look for a burr or a dent, mark again and push to the mark'),
+    feed: end(
+      'Heat it again while it is bright and feed the gap once. If it does not take, pull it apart hot, clean both, flux anew; a fitting is cleaned once at most',
+      true,
+    ),
+  },
+  steps,
 }

@@ -1,5 +1,45 @@
+import { ambient, deburr, mark } from '../card/draft'
+import { CEMENT_HOLD_SECONDS, cementCure } from '../card/facts'
+import { end } from '../card/remedy'
+import type { Card, DraftStep } from '../card/types'
 import { care, note, refusal } from '../rules/rule'
 import type { JointMethod } from './types'
+
+function steps(card: Card): DraftStep[] {
+  const plastic = card.pipe.family === 'cpvc' ? 'CPVC (F493)' : 'PVC (D2564)'
+  return [
+    {
+      code: 'cut',
+      do: 'Saw square in a mitre; sharp wheel on CPVC when it is warm',
+      why: 'Shears crack cold or old CPVC.',
+    },
+    deburr('A square edge scrapes the cement off.'),
+    { code: 'clean', do: 'Wipe dry and clean', why: 'Cement does not take on water or grease.' },
+    { code: 'check', do: 'Dry fit: it stops a third to two thirds in', why: 'Loose to the stop means the wrong size.' },
+    mark(card),
+    {
+      code: 'prime',
+      do: 'Primer on both where the code asks for it',
+      why: 'Purple shows the inspector that it is there.',
+      caution: 'Fumes: air the place. No flame near.',
+    },
+    { code: 'cement', do: `Cement for ${plastic}: tube full, socket thin, both wet`, check: 'An even coat all round.' },
+    {
+      code: 'insert',
+      do: 'Push in to the mark with a quarter turn, at once',
+      check: 'Mark at the edge; an even bead all round.',
+    },
+    { code: 'hold', do: 'Hold it: it pushes back', seconds: CEMENT_HOLD_SECONDS },
+    { code: 'wipe', do: 'Wipe off the bead' },
+    {
+      code: 'cure',
+      do: 'Let it cure before water',
+      seconds: cementCure(ambient(card)),
+      why: 'By its own paper: warm and low pressure 15 to 30 minutes, cold or high 6 to 48 hours.',
+      caution: 'Never test it with air or gas.',
+    },
+  ]
+}
 
 export const solventCement: JointMethod = {
   id: 'solvent-cement',
@@ -50,4 +90,20 @@ export const solventCement: JointMethod = {
     ),
   ],
   looseParts: () => [],
+  consumables: ({ pipe }) => [
+    { item: pipe.family === 'cpvc' ? 'cement for CPVC' : 'cement for PVC', quantity: 1, unit: 'tin' },
+  ],
+  order: 3,
+  minutes: { work: 3, wait: 30 },
+  price: { low: 0.2, high: 0.7 },
+  spoken: ['cement'],
+  looks: ['mark'],
+  drawing: { mouth: 'cup', material: 'plastic', wall: 0.13 },
+  bareBetweenMm: 0,
+  transition: 'rigid',
+  remedies: {
+    cement: end('Wipe it off while wet and begin again'),
+    insert: end('It sets in seconds and cannot be moved: cut it out, a new fitting'),
+  },
+  steps,
 }

@@ -1,9 +1,59 @@
+import type { Figure } from '#core/base'
 import type { SocketMethod } from '#core/catalogue'
+import type { Card, Consumable, DraftStep, Remedy, StepCode } from '../card/types'
 import type { ConcernRule, RefusalRule } from '../rules/rule'
-import type { Part, Tube } from '../types'
+import type { OfferedMethod, Part, Tube } from '../types'
 
-/** What one way of joining is: what refuses it, what it asks for, how it comes apart. */
-export interface JointMethod {
+/** What can be looked at on a finished joint of some methods only. */
+export type MethodLook =
+  | 'mark'
+  | 'pressed'
+  | 'gauge'
+  | 'ringDistance'
+  | 'liner'
+  | 'solderRing'
+  | 'olive'
+  | 'threads'
+  | 'system'
+  | 'metals'
+  | 'flux'
+
+/** How a mouth is drawn, cut through: what holds the tube in it, what the body is of, and its wall in diameters of the tube. */
+export interface MouthDrawing {
+  mouth: 'cup' | 'bead' | 'grip' | 'nut' | 'sealed-nut' | 'barb-ring' | 'barb-sleeve' | 'barb-nut' | 'crests'
+  material: 'copper' | 'brass' | 'plastic'
+  wall: number
+}
+
+/** What every way of joining has, threads too. */
+export interface MethodTraits {
+  id: OfferedMethod
+  /** Place among those made at one fitting, the first 0: flame, threads, cement, presses, what has a seal, nuts last. */
+  order: number
+  /** Of work at one reachable end of 15 to 22 mm (cut, ream, clean and mark with it), and of waiting after. Ours: the middle of the spread met. */
+  minutes: { work: number; wait: number }
+  /** Of one end of a fitting at 15 mm or 1/2 in, in the job's money; it grows with the outside diameter. Ours. */
+  price: { low: number; high: number }
+  /** Names it is called by in shorthand. */
+  spoken: readonly string[]
+  /** A finished end is ticked with a pen. */
+  isTicked?: true
+  /** It has a seal that heat would spoil. */
+  hasSeal?: true
+  /** Its fitting goes into the tube and narrows it. */
+  narrowsBore?: true
+  /** Its inserts are sold in brass and composite: the job's policy says which. */
+  takesInsertPolicy?: true
+  looks: readonly MethodLook[]
+  /** What a joint of it that weeps asks for; without a word it is cut out. */
+  weeps?: string
+  drawing: MouthDrawing
+  /** Where the check of a step fails. */
+  remedies: Readonly<Partial<Record<StepCode, Remedy>>>
+}
+
+/** What one way of joining tube is: what refuses it, what it asks for, how it is made, how it comes apart. */
+export interface JointMethod extends MethodTraits {
   id: SocketMethod
   /** Start of a part's name, e.g. "press" in "press coupling". */
   words: string
@@ -21,4 +71,19 @@ export interface JointMethod {
   concerns: readonly ConcernRule[]
   /** Loose parts one end needs beside the fitting. */
   looseParts: (tube: Tube) => Part[]
+  /** What is used up at one end beside rings and liners, for a tube in a fitting of a nominal size. */
+  consumables?: (tube: Tube, fittingNominal: string) => Consumable[]
+  /** Bare pipe left between two fittings for jaw, spanner or torch, mm: least of the range met. */
+  bareBetweenMm: number
+  /** Its metal bodies are sold with a swivel nut and washer for a tap's or valve's parallel thread. */
+  hasSwivel?: true
+  /** It has couplings without a stop, which slide wholly onto one pipe and back over the gap. */
+  slips?: true
+  /** It has outlet elbows that are screwed to the wall. */
+  hasDropEar?: true
+  /** End of a transition between rigid tube and PEX that it is sold at. */
+  transition?: 'rigid' | 'plastic'
+  /** Distance of its ring's near edge from the tube end, mm, by nominal size. */
+  ringOf?: (nominal: string) => Figure | null
+  steps: (card: Card) => DraftStep[]
 }

@@ -1,4 +1,5 @@
 import type { Figure, RuleKind, RuleRow, RuleText } from '#core/base'
+import { ALL_METHODS } from '../methods'
 import type { Chain, Meeting } from '../search'
 import type { OfferedMethod, Situation } from '../types'
 import { concernsOfPipe, concernsOn } from './ask'
@@ -20,9 +21,6 @@ interface ChainRule extends RuleText {
   kind: RuleKind
   says: (facts: ChainFacts) => boolean | string | null
 }
-
-/** Methods whose fitting goes into the tube, in brass or composite. */
-const ON_BARBS: ReadonlySet<OfferedMethod> = new Set(['crimp', 'clamp', 'expansion'])
 
 const methodsIn = ({ meetings }: Chain): ReadonlySet<OfferedMethod> => new Set(meetings.map(({ method }) => method))
 const kindsIn = ({ items }: Chain): ReadonlySet<string> =>
@@ -81,7 +79,10 @@ const CHAIN_RULES: readonly ChainRule[] = [
     'Brass or composite insert fittings: scale sticks to brass over decades; a spoilt composite is scrap.',
     "the job's policy",
     ({ chain, situation: { policy } }) => {
-      if (policy.insertFittings === 'either' || ![...methodsIn(chain)].some((method) => ON_BARBS.has(method)))
+      if (
+        policy.insertFittings === 'either' ||
+        ![...methodsIn(chain)].some((method) => ALL_METHODS[method].takesInsertPolicy)
+      )
         return null
       return policy.insertFittings === 'brass'
         ? "Brass insert fittings, the job's way: scale sticks to them over decades."
