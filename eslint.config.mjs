@@ -63,7 +63,7 @@ const boundaries = [
   ),
   // A test stands beside its module and may read it by its public name.
   ban(['core/**/*.test.ts'], [APP, SERVER, UI]),
-  ban(['core/*.ts'], [APP, SERVER, UI]),
+  ban(['core/*.ts', 'core/contract/*.ts'], [APP, SERVER, UI]),
   ban(['app/**/*.{ts,vue}'], [SERVER, EDGE]),
   ban(['app/drawing/**/*.ts'], [SERVER, EDGE, UI]),
   ban(['server/**/*.ts'], [APP, UI, EDGE]),

@@ -1,162 +1,20 @@
-import {
-  findSocket,
-  INCH_ORDER,
-  METRIC_COPPER_ORDER,
-  PIPES,
-  seriesOf,
-  threadMadeUp,
-  type Pipe,
-  type SocketMethod,
-  type ThreadForm,
-} from '#core/catalogue'
+import { findSocket, INCH_ORDER, METRIC_COPPER_ORDER, type SocketMethod } from '#core/catalogue'
+import { fitting, LETTERS, mouthId, socket, thread, words, type Fitting } from './fitting'
 import { JOINT_METHODS, type JointMethod } from './methods'
-import type { Gender, Part, Thread } from './types'
-
-/** Outside-diameter series and size, such as `cts:1/2` or `en:22`: tubes of one class enter the same body. */
-export type SizeClass = string
-
-/** One mouth of a fitting. A swivel seals on a washer, so it takes a parallel thread only. A spigot is a plain tube end of copper size that goes into another fitting. */
-export type Mouth =
-  | { kind: 'socket'; method: SocketMethod; size: SizeClass }
-  | { kind: 'spigot'; size: SizeClass }
-  | { kind: 'thread'; form: ThreadForm; size: string; gender: Gender; isSwivel?: true }
-
-export interface Fitting {
-  id: string
-  kind: Exclude<Part['kind'], 'tail' | 'ring' | 'liner' | 'olive'>
-  name: string
-  size: string
-  mouths: readonly [Mouth, Mouth]
-}
-
-const SYSTEM_OF: Readonly<Record<string, string>> = { cts: 'cts', 'en-od': 'en', 'bs-bore': 'bs' }
-/** Tube of copper's outside diameters that has press fittings of its own metal: a copper body looks alike and is not made for it. */
-const OWN_METAL: Readonly<Record<string, string>> = { 'ss-en': 'ss', 'cs-en': 'cs' }
-
-const classFor = (pipe: Pipe): SizeClass => {
-  const { sizing } = seriesOf(pipe.series)
-  return `${OWN_METAL[pipe.series] ?? SYSTEM_OF[sizing] ?? pipe.series}:${pipe.nominal}`
-}
-
-const CLASSES = new Map(PIPES.map((pipe) => [pipe.id, classFor(pipe)]))
-
-export const classOf = (pipe: Pipe): SizeClass => CLASSES.get(pipe.id) ?? classFor(pipe)
-
-const nominalOf = (size: SizeClass): string => size.slice(size.indexOf(':') + 1)
-const systemOf = (size: SizeClass): string => size.slice(0, size.indexOf(':'))
-
-const PIPES_OF = new Map<SizeClass, Pipe[]>()
-for (const pipe of PIPES) PIPES_OF.set(classOf(pipe), [...(PIPES_OF.get(classOf(pipe)) ?? []), pipe])
-
-export const pipesOfClass = (size: SizeClass): readonly Pipe[] => PIPES_OF.get(size) ?? []
-
-/** Methods with a socket for some tube of a class. */
-const methodsOf = (size: SizeClass): SocketMethod[] =>
-  (Object.keys(JOINT_METHODS) as SocketMethod[]).filter(
-    (method) =>
-      !(method === 'compression' && compressionBodyOf(size)) &&
-      pipesOfClass(size).some((pipe) => findSocket(method, pipe)),
-  )
-
-/** Class of the metric body an old tube enters by compression, or null. */
-export function metricBodyOf(size: SizeClass): SizeClass | null {
-  const pipe = pipesOfClass(size)[0]
-  const socket = pipe && systemOf(size) === 'bs' ? findSocket('compression', pipe) : null
-  return socket ? `en:${socket.fittingNominal}` : null
-}
-
-/** Class of the body a tube enters by compression beside its own: old copper in metric, stainless in copper's. */
-export const compressionBodyOf = (size: SizeClass): SizeClass | null =>
-  systemOf(size) === 'ss' ? `en:${nominalOf(size)}` : metricBodyOf(size)
-
-/** Class of PVC of the other schedule: one outside diameter, so a cemented socket of either takes both. */
-export const otherSchedule = (size: SizeClass): SizeClass | null =>
-  systemOf(size) === 'pvc-40'
-    ? `pvc-80:${nominalOf(size)}`
-    : systemOf(size) === 'pvc-80'
-      ? `pvc-40:${nominalOf(size)}`
-      : null
-
-/** A mouth made for an old size itself: only converters have one. */
-export const isMouthOfOldSize = (size: SizeClass): boolean => metricBodyOf(size) !== null
-
-/** Thread sizes that adaptors are sold with, by tube size: its own first, then one smaller. */
-function threadSizes(size: SizeClass): { form: ThreadForm; sizes: readonly string[] } {
-  const nominal = nominalOf(size)
-  const METRIC: Readonly<Record<string, readonly string[]>> = {
-    '12': ['3/8'],
-    '15': ['1/2'],
-    '18': ['1/2'],
-    '22': ['3/4', '1/2'],
-    '28': ['1', '3/4'],
-    '35': ['1-1/4', '1'],
-    '42': ['1-1/2'],
-    '54': ['2'],
-  }
-  const OWN: Readonly<Record<string, readonly string[]>> = {
-    'ml-en:14': ['1/2'],
-    'ml-en:16': ['1/2'],
-    'ml-en:18': ['1/2'],
-    'ml-en:20': ['1/2', '3/4'],
-    'ml-en:25': ['3/4', '1'],
-    'ml-en:26': ['3/4', '1'],
-    'ml-en:32': ['1'],
-    'ml-en:40': ['1-1/4'],
-    'ml-en:50': ['1-1/2'],
-    'ml-en:63': ['2'],
-    'pex-en:16': ['1/2'],
-    'pex-en:20': ['1/2', '3/4'],
-    'pex-en:25': ['3/4', '1'],
-    'pex-en:32': ['1'],
-    'pe-en:20': ['1/2'],
-    'pe-en:25': ['3/4', '1/2'],
-    'pe-en:32': ['1', '3/4'],
-    'pe-en:50': ['1-1/2'],
-    'pe-en:63': ['2'],
-  }
-  if (systemOf(size) === 'cts') {
-    const at = INCH_ORDER.indexOf(nominal)
-    const smaller = INCH_ORDER[at - 1] === '5/8' ? '1/2' : INCH_ORDER[at - 1]
-    const sizes =
-      nominal === '5/8'
-        ? ['1/2']
-        : at >= INCH_ORDER.indexOf('3/4')
-          ? [nominal, smaller!]
-          : nominal === '1/2'
-            ? ['1/2', '3/4']
-            : [nominal]
-    return { form: 'npt', sizes }
-  }
-  if (systemOf(size).startsWith('pvc')) return { form: 'npt', sizes: [nominal] }
-  return { form: 'bspt', sizes: (['en', 'ss', 'cs'].includes(systemOf(size)) ? METRIC[nominal] : OWN[size]) ?? [] }
-}
-
-const LETTERS: Readonly<Record<ThreadForm, string>> = { npt: 'NPT', bspt: 'BSP', bspp: 'BSP parallel' }
-
-const mouthId = (mouth: Mouth): string =>
-  (mouth.kind === 'socket'
-    ? `${mouth.method}.${mouth.size}`
-    : mouth.kind === 'spigot'
-      ? `spigot.${mouth.size}`
-      : `${mouth.gender}.${mouth.form}.${mouth.size}`
-  ).replaceAll('/', '_')
-
-const fitting = (kind: Fitting['kind'], name: string, size: string, first: Mouth, second: Mouth): Fitting => ({
-  id: `${mouthId(first)}~${mouthId(second)}`,
-  kind,
-  name,
-  size,
-  mouths: [first, second],
-})
-
-const socket = (method: SocketMethod, size: SizeClass): Mouth => ({ kind: 'socket', method, size })
-const thread = (form: ThreadForm, size: string, gender: Gender): Extract<Mouth, { kind: 'thread' }> => ({
-  kind: 'thread',
-  form,
-  size,
-  gender,
-})
-const words = (method: SocketMethod): string => JOINT_METHODS[method].words
+import {
+  compressionBodyOf,
+  metricBodyOf,
+  methodsOf,
+  nominalOf,
+  otherSchedule,
+  OWN_METAL,
+  pipesOfClass,
+  systemOf,
+  threadSizes,
+  type SizeClass,
+} from './size-classes'
+import { bushesBetween, onThread, threadConverters } from './threaded-fittings'
+import type { Thread } from './types'
 
 /** Methods of which something is true, in the order they are listed. */
 const methodsWith = (isTrue: (method: JointMethod) => unknown): SocketMethod[] =>
@@ -362,91 +220,6 @@ function dropEars(size: SizeClass): Fitting[] {
           }
         }),
     )
-}
-
-/** Thread sizes in order, and how many steps down a bush is made. */
-const THREAD_ORDER = ['1/8', '1/4', '3/8', '1/2', '3/4', '1', '1-1/4', '1-1/2', '2'] as const
-const BUSH_REDUCES = 3
-
-const smallerThan = (size: string): readonly string[] => {
-  const at = THREAD_ORDER.indexOf(size as '1/2')
-  return at < 0 ? [] : THREAD_ORDER.slice(Math.max(0, at - BUSH_REDUCES), at)
-}
-
-const reducingBush = (form: ThreadForm, large: string, small: string): Fitting =>
-  fitting(
-    'bush',
-    `${LETTERS[form]} reducing bush`,
-    `${large} x ${small}`,
-    thread(form, large, 'male'),
-    thread(form, small, 'female'),
-  )
-
-/** What is screwed on a threaded end: socket, union, nipple, and pieces that reduce it; in a parallel thread only what seals by a washer. */
-function onThread({ form, size }: Pick<Thread, 'form' | 'size'>, classes: readonly SizeClass[]): Fitting[] {
-  if (form === 'bspp') return []
-  const female = thread(form, size, 'female')
-  return [
-    fitting('coupling', `${LETTERS[form]} socket`, size, female, female),
-    { ...fitting('union', `${LETTERS[form]} union`, size, female, female), id: `union.${mouthId(female)}` },
-    fitting('nipple', `${LETTERS[form]} brass nipple`, size, thread(form, size, 'male'), thread(form, size, 'male')),
-    ...smallerThan(size).flatMap((small) => [
-      reducingBush(form, size, small),
-      fitting(
-        'reducer',
-        `${LETTERS[form]} reducing socket`,
-        `${size} x ${small}`,
-        female,
-        thread(form, small, 'female'),
-      ),
-    ]),
-    ...(form === 'npt'
-      ? classes
-          .filter((one) => systemOf(one) === 'cts' && methodsOf(one).includes('solder'))
-          .map((one) =>
-            fitting(
-              'union',
-              'dielectric union, female NPT x solder',
-              `${size} x ${nominalOf(one)}`,
-              female,
-              socket('solder', one),
-            ),
-          )
-      : []),
-  ]
-}
-
-/** Bushes between the adaptors of two ends that have no thread in common. */
-function bushesBetween(ends: readonly { form: ThreadForm; sizes: readonly string[] }[]): Fitting[] {
-  const [one, other] = ends
-  if (!one || !other || one.form !== other.form || one.sizes.some((size) => other.sizes.includes(size))) return []
-  return [
-    ...one.sizes.flatMap((size) => other.sizes.map((small) => [size, small] as const)),
-    ...other.sizes.flatMap((size) => one.sizes.map((small) => [size, small] as const)),
-  ]
-    .filter(([size, small]) => smallerThan(size).includes(small))
-    .map(([size, small]) => reducingBush(one.form, size, small))
-}
-
-/** Listed adaptors between the two thread families, which never mate directly. */
-function threadConverters(): Fitting[] {
-  const sizes = INCH_ORDER.filter((size) => threadMadeUp('npt', size) && threadMadeUp('bspt', size))
-  return sizes.flatMap((size) => [
-    fitting(
-      'converter',
-      'female NPT x male BSP adaptor',
-      size,
-      thread('npt', size, 'female'),
-      thread('bspt', size, 'male'),
-    ),
-    fitting(
-      'converter',
-      'male NPT x female BSP adaptor',
-      size,
-      thread('npt', size, 'male'),
-      thread('bspt', size, 'female'),
-    ),
-  ])
 }
 
 /** Fittings between ends met before: the same few pairs are asked again and again as conditions change. */

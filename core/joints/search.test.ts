@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { getPipe, PIPES } from '#core/catalogue'
 import { fillSituation, toTube } from './defaults'
-import { classOf, fittingsBetween, metricBodyOf } from './fittings'
+import { classOf, metricBodyOf } from './size-classes'
+import { fittingsBetween } from './fittings'
 import { findChains } from './search'
 import type { Offer } from './types'
 

@@ -1,14 +1,7 @@
 import { familiesOf, type SocketMethod } from '#core/catalogue'
-import {
-  classOf,
-  compressionBodyOf,
-  fittingsBetween,
-  isMouthOfOldSize,
-  otherSchedule,
-  type Fitting,
-  type Mouth,
-  type SizeClass,
-} from './fittings'
+import { classOf, compressionBodyOf, isMouthOfOldSize, otherSchedule, type SizeClass } from './size-classes'
+import type { Fitting, Mouth } from './fitting'
+import { fittingsBetween } from './fittings'
 import { ANSWERED_BY } from './refuse'
 import { refuse } from './rules/ask'
 import { isUnionRefused } from './rules/threads'

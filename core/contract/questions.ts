@@ -1,8 +1,6 @@
 import { z } from 'zod'
-import { fail, ok, type Issue, type IssueCode, type Result } from '#core/base'
 import {
   CHLORINE_DIGITS,
-  findPipes,
   LINE_FITTINGS,
   MADE_FOR,
   PEX_TYPES,
@@ -12,27 +10,13 @@ import {
   TEMPERS,
   TRACED,
 } from '#core/catalogue'
-import {
-  COLOURS,
-  FLEXES,
-  HELD_BYS,
-  identifyPipe,
-  INSTRUMENTS,
-  LAGGINGS,
-  SCRATCHES,
-  STRIPES,
-  TRACES,
-} from '#core/identify'
-import { inspectJoint } from '#core/inspect'
-import { findWays, METHODS, SERVICES, THREAD_FORMS, THREAD_MATERIALS, MADE_METHODS, NEAR } from '#core/joints'
-import { understand } from '#core/ask'
-import { DIRECTIONS, MEASURED_TO, planLine, planOffset } from '#core/line'
-import { planCuts } from '#core/cutting'
-import { askHeat, HEAT_TARGETS } from '#core/heat'
-import { askFlow, FLOW_FITTINGS } from '#core/flow'
-import { listRules } from '#core/rulebook'
-import { fixPipe } from '#core/supports'
-import { makeJoint } from '#core/making'
+import { FLOW_FITTINGS } from '#core/flow'
+import { HEAT_TARGETS } from '#core/heat'
+import { COLOURS, FLEXES, HELD_BYS, INSTRUMENTS, LAGGINGS, SCRATCHES, STRIPES, TRACES } from '#core/identify'
+import { MADE_METHODS, METHODS, NEAR, SERVICES, THREAD_FORMS, THREAD_MATERIALS } from '#core/joints'
+import { DIRECTIONS, MEASURED_TO } from '#core/line'
+
+/* The schema of each verb's question. */
 
 const region = z.enum(REGIONS)
 /** Whose words an answer is in: Britain's where nothing is said. */
@@ -40,7 +24,7 @@ const words = region.default('gb')
 const text = z.string().max(200)
 const length = z.number().finite().positive().max(100_000)
 
-const pipesQuestion = z.strictObject({
+export const pipesQuestion = z.strictObject({
   family: text.optional(),
   series: text.optional(),
   nominal: text.optional(),
@@ -68,13 +52,13 @@ const check = z.discriminatedUnion('check', [
   z.strictObject({ check: z.literal('traced'), value: z.enum(TRACES) }),
 ])
 
-const CHECK_NAMES = check.options.map((option) => option.shape.check.value)
+export const CHECK_NAMES = check.options.map((option) => option.shape.check.value)
 const canDo = z.enum([...CHECK_NAMES, ...INSTRUMENTS.map((by) => `outside-diameter:${by}` as const)] as [
   string,
   ...string[],
 ])
 
-const identifyQuestion = z.strictObject({
+export const identifyQuestion = z.strictObject({
   region: region.optional(),
   year: z.number().int().min(1800).max(2200).optional(),
   can: z.array(canDo).max(50).optional(),
@@ -173,7 +157,7 @@ const kit = z
   })
   .partial()
 
-const waysQuestion = z.strictObject({
+export const waysQuestion = z.strictObject({
   region: words,
   a: end,
   b: end,
@@ -182,7 +166,7 @@ const waysQuestion = z.strictObject({
   kit: kit.optional(),
 })
 
-const makeQuestion = z.strictObject({
+export const makeQuestion = z.strictObject({
   method: z.enum(MADE_METHODS),
   pipe: text.optional(),
   wall: length.optional(),
@@ -200,7 +184,7 @@ const makeQuestion = z.strictObject({
   slip: z.strictObject({ length: length.max(2000), gap: z.number().finite().min(0).max(2000) }).optional(),
 })
 
-const inspectQuestion = z.strictObject({
+export const inspectQuestion = z.strictObject({
   region: words,
   method: z.enum(METHODS),
   pipe: text.optional(),
@@ -233,7 +217,7 @@ const inspectQuestion = z.strictObject({
 })
 
 const angle = z.number().finite().positive().max(90)
-const offsetQuestion = z.strictObject({
+export const offsetQuestion = z.strictObject({
   region: region.optional(),
   set: length,
   angle,
@@ -261,7 +245,7 @@ const atPlain = [
   z.strictObject({ kind: z.literal('face'), insertion: given.insertion }),
 ] as const
 const measured = z.enum(MEASURED_TO)
-const lineQuestion = z.strictObject({
+export const lineQuestion = z.strictObject({
   region: words,
   pipe: text,
   wall: length.optional(),
@@ -301,7 +285,7 @@ const lineQuestion = z.strictObject({
   kit: kit.optional(),
 })
 
-const cutQuestion = z.strictObject({
+export const cutQuestion = z.strictObject({
   region: region.optional(),
   stock: z
     .array(
@@ -321,7 +305,7 @@ const cutQuestion = z.strictObject({
   seconds: z.number().finite().positive().max(120).optional(),
 })
 
-const fixQuestion = z.strictObject({
+export const fixQuestion = z.strictObject({
   region: words,
   code: z.enum(SUPPORT_CODES).optional(),
   pipe: text,
@@ -342,7 +326,7 @@ const fixQuestion = z.strictObject({
   given: z.strictObject({ horizontal: length.optional(), vertical: length.optional() }).optional(),
 })
 
-const flowQuestion = z.strictObject({
+export const flowQuestion = z.strictObject({
   region: region.optional(),
   pipe: text,
   wall: length.optional(),
@@ -362,7 +346,7 @@ const flowQuestion = z.strictObject({
     .optional(),
 })
 
-const heatQuestion = z.strictObject({
+export const heatQuestion = z.strictObject({
   region: region.optional(),
   pipe: text,
   distance: z.number().finite().min(0).max(5000),
@@ -375,191 +359,9 @@ const heatQuestion = z.strictObject({
   seconds: z.number().finite().positive().max(600).optional(),
 })
 
-const askQuestion = z.strictObject({ text: z.string().max(200), region: words })
+export const askQuestion = z.strictObject({ text: z.string().max(200), region: words })
 
-const rulesQuestion = z.strictObject({ region: region.optional(), verb: text.optional(), code: text.optional() })
-
-/** A line of shorthand, and the answer of the verb it asks. */
-function answerLine(question: z.output<typeof askQuestion>): Result<unknown> {
-  const understood = understand(question)
-  if (!understood.ok) return understood
-  const answer = ask(understood.value.verb, understood.value.question)
-  return answer.ok ? ok({ understood: understood.value, answer: answer.value }) : answer
-}
+export const rulesQuestion = z.strictObject({ region: region.optional(), verb: text.optional(), code: text.optional() })
 
 /** The pieces of a question that are also saved with a job. */
 export const schemas = { region, check, end, conditions, policy, kit } as const
-
-interface Verb {
-  question: z.ZodType
-  answer: (question: unknown) => Result<unknown>
-}
-
-/** Ties a schema to the function that answers it, so that the two cannot part. */
-const verb = <S extends z.ZodType>(question: S, answer: (question: z.output<S>) => Result<unknown>): Verb => ({
-  question,
-  answer: (asked) => answer(asked as z.output<S>),
-})
-
-/** Every verb, its question's schema and the function that answers it. */
-export const VERBS: Readonly<Record<string, Verb>> = {
-  pipes: verb(pipesQuestion, findPipes),
-  identify: verb(identifyQuestion, identifyPipe),
-  ways: verb(waysQuestion, findWays),
-  make: verb(makeQuestion, makeJoint),
-  inspect: verb(inspectQuestion, inspectJoint),
-  offset: verb(offsetQuestion, planOffset),
-  line: verb(lineQuestion, planLine),
-  cut: verb(cutQuestion, planCuts),
-  fix: verb(fixQuestion, fixPipe),
-  flow: verb(flowQuestion, askFlow),
-  heat: verb(heatQuestion, askHeat),
-  ask: verb(askQuestion, answerLine),
-  rules: verb(rulesQuestion, (question) => listRules(question, Object.keys(VERBS))),
-}
-
-/** Most questions answered in one array (contract). */
-const MOST_QUESTIONS = 1000
-
-const isPresent = (value: unknown, path: PropertyKey[]): boolean => {
-  let at = value
-  for (const key of path) {
-    if (typeof at !== 'object' || at === null || !(key in at)) return false
-    at = (at as Record<PropertyKey, unknown>)[key]
-  }
-  return at !== undefined
-}
-
-/** What is accepted where one of several kinds is, and the code of a word or number that is none of them. */
-interface Union {
-  accepted: string
-  ofString?: IssueCode
-  ofNumber?: IssueCode
-}
-const UNIONS: Readonly<Record<string, Union>> = {
-  target: {
-    accepted: `${HEAT_TARGETS.join(', ')} or a temperature of 30 to 250 degC`,
-    ofString: 'unknown-id',
-    ofNumber: 'range',
-  },
-  to: { accepted: `${DIRECTIONS.join(', ')} or a unit vector [right, away, up]`, ofString: 'unknown-id' },
-  play: {
-    accepted: 'mm from 0 to 100000, null for enough, or {a, b} with along and aside',
-    ofNumber: 'range',
-    ofString: 'type',
-  },
-  barrier: { accepted: 'true, false or "unknown"', ofString: 'unknown-id' },
-  chlorine: { accepted: `${CHLORINE_DIGITS.join(', ')} or "unknown"`, ofString: 'unknown-id', ofNumber: 'unknown-id' },
-}
-const END_UNION: Union = { accepted: '{pipe} or {thread}' }
-
-/** Words for what a schema found wrong: the field, and what is accepted there. */
-export function toIssue(found: z.core.$ZodIssue, question: unknown): Issue {
-  const path = found.path.map(String)
-  const at = path.join('.')
-  const name = at === '' ? 'the question' : at
-  const answer = (code: IssueCode, message: string, where = at): Issue => ({ code, message, path: where })
-  switch (found.code) {
-    case 'unrecognized_keys': {
-      const key = found.keys[0]!.slice(0, 60)
-      return answer(
-        'unknown-field',
-        `${[...path, key].join('.')}: there is no such field here. Look at its spelling.`,
-        [...path, key].join('.'),
-      )
-    }
-    case 'invalid_type':
-      return isPresent(question, found.path)
-        ? answer('type', `${name}: a ${found.expected} is accepted here.`)
-        : answer('missing', `${name}: is missing; a ${found.expected} is accepted.`)
-    case 'invalid_value':
-      return isPresent(question, found.path)
-        ? answer(
-            typeof found.values[0] === 'string' && typeof read(question, found.path) !== 'string'
-              ? 'type'
-              : 'unknown-id',
-            `${name}: accepted are ${found.values.join(', ')}.`,
-          )
-        : answer('missing', `${name}: is missing. Accepted are ${found.values.join(', ')}.`)
-    case 'too_small':
-      return answer(
-        'range',
-        `${name}: ${found.inclusive === false ? 'more than' : 'at least'} ${found.minimum} is accepted.`,
-      )
-    case 'too_big':
-      return answer(
-        found.origin === 'array' ? 'too-many' : 'range',
-        `${name}: at most ${found.maximum}${found.origin === 'string' ? ' characters' : ''} accepted.`,
-      )
-    case 'invalid_union': {
-      if ('discriminator' in found && found.discriminator !== undefined) {
-        const where = at.endsWith(String(found.discriminator)) ? at : [...path, String(found.discriminator)].join('.')
-        const accepted = ('options' in found && Array.isArray(found.options) ? found.options : CHECK_NAMES).join(', ')
-        return isPresent(question, where.split('.'))
-          ? answer('unknown-id', `${where}: accepted are ${accepted}.`, where)
-          : answer('missing', `${where}: is missing. Accepted are ${accepted}.`, where)
-      }
-      const inside = read(question, found.path)
-      const { accepted, ofString, ofNumber } = UNIONS[path.at(-1) ?? ''] ?? END_UNION
-      if (inside === undefined) return answer('missing', `${name}: is missing; ${accepted} is accepted.`)
-      const code = typeof inside === 'string' ? ofString : typeof inside === 'number' ? ofNumber : undefined
-      if (code) return answer(code, `${name}: ${accepted} is accepted.`)
-      if (typeof inside !== 'object' || inside === null) return answer('type', `${name}: ${accepted} is accepted here.`)
-      // The branch that went into what was given, rather than the one that wanted another kind.
-      const entered = found.errors.find(
-        (issues) => issues[0] && (issues[0].path.length > 0 || issues[0].code === 'unrecognized_keys'),
-      )
-      const branch = ('thread' in inside || Array.isArray(inside) ? found.errors[1] : (entered ?? found.errors[0]))?.[0]
-      return branch
-        ? toIssue({ ...branch, path: [...found.path, ...branch.path] } as z.core.$ZodIssue, question)
-        : answer('type', `${name}: ${accepted} is accepted here.`)
-    }
-    default:
-      return answer('type', `${name}: not accepted here.`)
-  }
-}
-
-function read(value: unknown, path: PropertyKey[]): unknown {
-  return path.reduce<unknown>(
-    (at, key) => (typeof at === 'object' && at !== null ? (at as Record<PropertyKey, unknown>)[key] : undefined),
-    value,
-  )
-}
-
-/** One question checked and answered. */
-export function ask(name: string, question: unknown): Result<unknown> {
-  const found = Object.hasOwn(VERBS, name) ? VERBS[name] : undefined
-  if (!found) return fail('verb', '', `No verb "${name.slice(0, 40)}". Accepted: ${Object.keys(VERBS).join(', ')}.`)
-  const parsed = found.question.safeParse(question)
-  if (!parsed.success) return { ok: false, error: toIssue(parsed.error.issues[0]!, question) }
-  try {
-    return found.answer(parsed.data)
-  } catch (error) {
-    // A fault of ours: it costs this question its answer, never the others of its batch.
-    return fail(
-      'impossible',
-      '',
-      `This question could not be worked out (${error instanceof Error ? error.name : 'fault'}). It is a fault of ours; the other questions stand.`,
-    )
-  }
-}
-
-/** An answer as it goes over the wire: itself, or `{error}`. */
-const wire = (result: Result<unknown>): unknown => (result.ok ? result.value : { error: result.error })
-
-/**
- * A question, or an array of them, answered in order. An array gives an array, each an answer or its own `{error}`;
- * more than 1,000 is `too-many`.
- */
-export function answer(name: string, question: unknown): Result<unknown> {
-  if (!Array.isArray(question) || !Object.hasOwn(VERBS, name)) return ask(name, question)
-  if (question.length > MOST_QUESTIONS)
-    return fail('too-many', '', `${question.length} questions at once. At most ${MOST_QUESTIONS} are accepted.`)
-  return ok(question.map((one) => wire(ask(name, one))))
-}
-
-/** JSON Schema of each verb's question, for `GET /api/core`. */
-export const jsonSchemas = (): Record<string, unknown> =>
-  Object.fromEntries(
-    Object.entries(VERBS).map(([name, { question }]) => [name, z.toJSONSchema(question, { io: 'input' })]),
-  )
