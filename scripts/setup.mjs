@@ -107,6 +107,12 @@ const files = (entry) =>
       : [entry]
     : []
 
+export function prepareNuxt() {
+  run(process.execPath, ['node_modules/nuxt/bin/nuxt.mjs', 'prepare', '--logLevel', 'silent'], {
+    NUXT_TELEMETRY_DISABLED: '1',
+  })
+}
+
 /** Runs a program to its end without holding up what runs beside it; rejects where it fails. */
 const runBeside = (command, args, env) =>
   new Promise((resolve, reject) => {

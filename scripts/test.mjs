@@ -4,7 +4,7 @@ import { spawn } from 'node:child_process'
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
-import { buildIfChanged, ensureChromium, ensureMariadb, ensureModules, Halt, root, say } from './setup.mjs'
+import { buildIfChanged, ensureChromium, ensureMariadb, ensureModules, Halt, prepareNuxt, root, say } from './setup.mjs'
 import { STATIONS } from './stations.mjs'
 
 process.chdir(root)
@@ -128,6 +128,8 @@ try {
   const names = (stageNames.length > 0 ? stageNames : defaults).flatMap((name) => GROUPS[name] ?? [name])
   const onServers = names.filter((name) => STAGES[name].needsServer)
   const reading = names.filter((name) => !STAGES[name].needsServer)
+  // Components and composables are found by name: what is written of them is made anew first.
+  if (names.some((name) => name.endsWith('types'))) prepareNuxt()
   // Two cores: the build and the servers on one side, what only reads the code on the other; alone, that is halved.
   const lanes =
     onServers.length > 0 ? [reading] : [reading.filter((_, i) => i % 2 === 0), reading.filter((_, i) => i % 2)]

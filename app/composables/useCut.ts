@@ -3,6 +3,7 @@ import { getPipe, unitSystemOf } from '#core/catalogue'
 import { cutQuestion, cutRows, isRight, slipsOf, sumOf, takeAnswer, type CutRow } from '#core/cutting'
 import {
   piecesFor,
+  pipesWanted,
   progressOf,
   rackFor,
   readSheet,
@@ -16,33 +17,6 @@ import {
 import type { RunPiece } from '#core/run'
 import { parseLength } from '#core/units'
 import { cutProblem } from '~/wording/cut'
-
-/** Pipe that lines of the job are cut from, with the lines and how many pieces they want. */
-export interface PipeWanted {
-  pipe: string
-  lines: string[]
-  pieces: number
-}
-
-/** What no sheet has yet: pieces of the job's lines by pipe. */
-function pipesWanted(job: JobRecord): PipeWanted[] {
-  const found = new Map<string, PipeWanted>()
-  for (const line of job.lines) {
-    for (const { piece } of tubesOf(job, line)) {
-      const own = found.get(piece.pipe) ?? { pipe: piece.pipe, lines: [], pieces: 0 }
-      if (!own.lines.includes(line.id)) own.lines.push(line.id)
-      own.pieces += 1
-      found.set(piece.pipe, own)
-    }
-  }
-  return [...found.values()]
-    .filter(({ pipe, lines }) =>
-      lines.some(
-        (line) => !job.cuts.some((cut) => cut.pipe === pipe && cut.sources.some((source) => source.line === line)),
-      ),
-    )
-    .sort((a, b) => b.pieces - a.pieces)
-}
 
 /** The cut sheet on the screen: its pieces and stock, the plan, what is cut, and what can be done to it. */
 export function useCut(job: Ref<JobRecord>) {

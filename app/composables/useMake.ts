@@ -1,6 +1,6 @@
 import { unitSystemOf } from '#core/catalogue'
 import { inMakingOrder, type MakeCard } from '#core/making'
-import { type Step } from '#core/joints'
+import type { Step } from '#core/joints'
 import {
   cardsOf,
   heldStep,

@@ -1,4 +1,4 @@
-import { fixProgress, isLineRight, progressOf, statusOf, STATIONS, type JobRecord, type Station } from '#core/record'
+import { stationProgress, STATIONS, type JobRecord, type Station, type StationProgress } from '#core/record'
 import { STATION_WORDS } from '~/wording/en'
 
 /** Key digit of each station: its place in the order of the work, kept where a station is left out. */
@@ -24,49 +24,31 @@ export interface StationView {
 
 const plural = (n: number, word: string): string => `${n} ${word}${n === 1 ? '' : 's'}`
 
+/** What is counted at each station, in words. */
+const COUNTED: Readonly<Record<Station, (progress: StationProgress, lines: number) => string>> = {
+  find: ({ of }) => (of ? plural(of, 'find') : 'nothing yet'),
+  line: ({ of }, lines) => (lines ? plural(of, 'leg') : 'none yet'),
+  joint: ({ done, of }) => (of ? `${done} of ${of} chosen` : 'none yet'),
+  cut: ({ done, of }) => (of ? `${done} of ${of} cut` : 'none yet'),
+  fix: ({ done, of }) => (of ? `${done} of ${of} fixed` : 'none yet'),
+  make: ({ done, of }) => (of ? `${done} of ${of} made` : 'none yet'),
+  handover: ({ of }) => (of ? plural(of, 'joint') : 'none yet'),
+}
+
 /** How far a job is at each station, in words and counts. */
 export function stationViews(job: JobRecord, here: Station | null, detail?: string): StationView[] {
-  const made = job.joints.filter((joint) => statusOf(joint) === 'made').length
-  const chosen = job.joints.filter((joint) => joint.way).length
-  const isRight = job.lines.every((line) => isLineRight(job, line))
-  const planned = job.cuts.flatMap((cut) => progressOf(cut) ?? [])
-  const [cut, toCut] = [planned.reduce((sum, { made: n }) => sum + n, 0), planned.reduce((sum, { of }) => sum + of, 0)]
-  const held = fixProgress(job)
-  const counts: Record<Station, string> = {
-    find: job.finds.length ? plural(job.finds.length, 'find') : 'nothing yet',
-    line: job.lines.length
-      ? plural(
-          job.lines.reduce((sum, { legs }) => sum + legs.length, 0),
-          'leg',
-        )
-      : 'none yet',
-    joint: job.joints.length ? `${chosen} of ${job.joints.length} chosen` : 'none yet',
-    cut: toCut ? `${cut} of ${toCut} cut` : 'none yet',
-    fix: held.of ? `${held.fixed} of ${held.of} fixed` : 'none yet',
-    make: chosen ? `${made} of ${chosen} made` : 'none yet',
-    handover: made ? plural(made, 'joint') : 'none yet',
-  }
-  const done: Record<Station, boolean> = {
-    find: job.finds.length > 0 && job.finds.every((find) => find.pipe !== null),
-    line: job.lines.length > 0 && isRight,
-    joint: job.joints.length > 0 && chosen === job.joints.length,
-    cut: job.cuts.length > 0 && job.cuts.every(({ result }) => result !== null),
-    fix: held.of > 0 && held.fixed === held.of,
-    make: chosen > 0 && made === chosen,
-    handover: job.handedOver !== null,
+  const progress = stationProgress(job)
+  const stateOf = (id: Station) => {
+    if (id === here) return 'here'
+    return progress[id].isBehind ? 'behind' : 'ahead'
   }
   return STATIONS.map((id): StationView => ({
     id,
     key: STATION_KEY[id],
     name: STATION_WORDS[id],
-    count: id === here && detail ? detail : counts[id],
+    count: id === here && detail ? detail : COUNTED[id](progress[id], job.lines.length),
     to: `/jobs/${job.slug}/${id}`,
-    state: id === here ? 'here' : done[id] ? 'behind' : 'ahead',
-    held:
-      id === 'find'
-        ? job.finds.some((find) => find.pipe === null && find.answers.traced !== 'water')
-        : id === 'line'
-          ? !isRight && job.lines.some((line) => line.legs.length > 0)
-          : id === 'fix' && held.isBroken,
+    state: stateOf(id),
+    held: progress[id].isHeld,
   }))
 }

@@ -4,8 +4,6 @@ import { getPipe } from '#core/catalogue'
 import { benderFor, kitOf, type JobRecord, type LineBody, type LineInput } from '#core/record'
 import { findWaysOut, pointLetter, workPiece } from '#core/run'
 import { fillPolicy } from '#core/joints'
-import { reversePiece } from '~/drawing/strip-layout'
-import { tapeText } from '~/reading/tape'
 
 /** Line: the run typed or dragged, drawn in isometric to scale, with every cut and mark it comes to. */
 const props = defineProps<{ job: JobRecord }>()
@@ -46,9 +44,7 @@ const panel = ref<'working' | 'line' | 'guides' | 'files'>('working')
 const isPanelOpen = ref(false)
 
 const sheet = useTemplateRef<HTMLElement>('sheet')
-const strip = useTemplateRef<HTMLElement>('strip')
 const { width, height } = useElementSize(sheet)
-const { width: stripWidth } = useElementSize(strip)
 const iso = useTemplateRef<{ zoomIn: () => void; zoomOut: () => void; fit: () => void }>('iso')
 const list = useTemplateRef<{
   focusField: () => void
@@ -85,31 +81,6 @@ const caution = computed(() =>
     ({ piece, leg }) => piece === shown.value?.piece?.id || (leg !== undefined && shown.value?.legs.includes(leg)),
   ),
 )
-
-/** Marks of the piece that a broken strip leaves out, in words. */
-const marksWords = computed(() => {
-  const piece = shown.value?.piece && isReversed.value ? reversePiece(shown.value.piece) : shown.value?.piece
-  const of = (what: 'bend' | 'clip') =>
-    (piece?.marks ?? []).flatMap((mark) =>
-      mark.what !== what
-        ? []
-        : [
-            tapeText(
-              mark.what === 'bend' ? (school.value === 'corner' ? mark.corner : mark.hook) : mark.at,
-              system.value,
-            ),
-          ],
-    )
-  return (
-    [
-      ['bends', of('bend')],
-      ['clips', of('clip')],
-    ] as const
-  )
-    .filter(([, at]) => at.length > 0)
-    .map(([words, at]) => `${words} ${at.join(', ')}`)
-    .join('; ')
-})
 
 /** Types the way on from a point: at the end of the run, or a branch from where one stood. */
 function from(point: number) {
@@ -189,26 +160,15 @@ useKeys({
 </script>
 
 <template>
-  <nav v-if="job.lines.length > 0" class="tabs" aria-label="Lines">
-    <NuxtLink
-      v-for="one in job.lines"
-      :key="one.id"
-      :to="{ query: { line: one.id } }"
-      class="choice"
-      :aria-current="one.id === line?.id"
-      :data-line="one.number"
-      >L{{ one.number }} {{ one.name }}</NuxtLink
-    >
-    <button type="button" class="choice" data-test="add-line" @click="addLine()">new line</button>
-    <span class="tools">
-      <button type="button" class="choice" :disabled="!canUndo" data-test="undo" @click="undo">
-        undo <kbd>U</kbd>
-      </button>
-      <button type="button" class="choice" :disabled="!canRedo" data-test="redo" @click="redo">
-        redo <kbd>&#8679;U</kbd>
-      </button>
-    </span>
-  </nav>
+  <LineTabs
+    v-if="job.lines.length > 0"
+    :job="job"
+    :current="line?.id"
+    :can-undo="canUndo"
+    :can-redo="canRedo"
+    @add="addLine()"
+    @undo="undo"
+    @redo="redo" />
   <div v-if="!line" class="p-6 space-y-4">
     <svg width="320" height="120" role="img" aria-label="No line yet">
       <path d="M10 40L90 86V20L250 110" class="l-hidden" />
@@ -256,45 +216,14 @@ useKeys({
       <StatusShape status="held" :size="18" /><span class="t15">{{ caution[0]!.text }}</span
       ><span v-if="caution.length > 1" class="note t13">1 of {{ caution.length }}</span>
     </p>
-    <div ref="strip" class="strip">
-      <p class="t13 strip-head">
-        <span class="note w6">{{
-          narrow
-            ? '1 mm drawn 5.2, middle broken'
-            : shown
-              ? `Strip: ${shown.piece?.id ?? ''} ${shown.from} to ${shown.to}, ${pipeWords}`
-              : 'Strip: no piece yet'
-        }}</span><span class="strip-tools"
-          ><button
-            type="button"
-            class="underline"
-            :aria-pressed="isReversed"
-            data-test="reverse"
-            @click="isReversed = !isReversed">
-            {{ isReversed ? 'from the other end' : 'reverse' }} <kbd>R</kbd></button
-          ><a
-            v-if="rows.length"
-            :href="stripUrl"
-            target="_blank"
-            rel="noopener"
-            class="underline"
-            data-test="print-strips"
-            >{{ narrow ? 'print' : 'Print strips and marks' }} <kbd>P</kbd></a
-          ></span
-        >
-      </p>
-      <PieceStrip
-        v-if="stripWidth > 0"
-        :piece="shown?.piece ?? null"
-        :from="shown?.from ?? ''"
-        :to="shown?.to ?? ''"
-        :system="system"
-        :width="Math.floor(stripWidth)"
-        :is-reversed="isReversed"
-        :is-phone="narrow"
-        :school="school" />
-      <p v-if="narrow && marksWords" class="t14 marks" data-test="phone-marks">{{ marksWords }}</p>
-    </div>
+    <LineStrip
+      v-model:reversed="isReversed"
+      class="strip"
+      :shown="shown"
+      :pipe-words="pipeWords"
+      :system="system"
+      :school="school"
+      :print-url="rows.length > 0 ? stripUrl : null" />
     <LegList
       ref="list"
       class="list"
@@ -350,21 +279,6 @@ useKeys({
 </template>
 
 <style scoped>
-.tabs {
-  display: flex;
-  gap: 18px;
-  align-items: center;
-  padding: 2px 18px;
-  border-bottom: 1px solid var(--hair);
-  min-height: 32px;
-  overflow-x: auto;
-  white-space: nowrap;
-}
-.tools {
-  margin-left: auto;
-  display: flex;
-  gap: 18px;
-}
 .bench {
   display: grid;
   grid-template-columns: 222px minmax(0, 1fr) 430px;
@@ -399,28 +313,11 @@ useKeys({
 .strip {
   grid-area: 2 / 1 / 3 / 4;
   border-top: 1px solid var(--rule);
-  min-width: 0;
-  overflow: hidden;
-}
-.strip-head {
-  display: flex;
-  justify-content: space-between;
-  padding: 5px 18px 0;
-  min-height: 26px;
-}
-.strip-tools {
-  display: flex;
-  gap: 22px;
-  align-items: center;
 }
 .empty {
   position: absolute;
   left: 24px;
   top: 16px;
-}
-.marks {
-  padding: 0 12px 6px;
-  font-weight: 600;
 }
 .zoom {
   position: absolute;
@@ -500,15 +397,6 @@ useKeys({
   .zoom button {
     min-width: 44px;
     min-height: 44px;
-  }
-  .strip-head {
-    padding: 4px 12px 0;
-  }
-  .strip-tools button,
-  .strip-tools a {
-    min-height: 44px;
-    display: inline-flex;
-    align-items: center;
   }
 }
 </style>

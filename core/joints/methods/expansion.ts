@@ -112,6 +112,7 @@ export const expansion: JointMethod = {
   minutes: { work: 2.2, wait: 30 },
   price: { low: 1.1, high: 2.6 },
   spoken: ['expansion'],
+  goesByAir: true,
   isTicked: true,
   takesInsertPolicy: true,
   looks: ['mark', 'system'],

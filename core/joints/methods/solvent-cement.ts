@@ -97,6 +97,7 @@ export const solventCement: JointMethod = {
   minutes: { work: 3, wait: 30 },
   price: { low: 0.2, high: 0.7 },
   spoken: ['cement'],
+  goesByAir: true,
   looks: ['mark'],
   drawing: { mouth: 'cup', material: 'plastic', wall: 0.13 },
   bareBetweenMm: 0,

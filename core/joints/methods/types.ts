@@ -38,6 +38,8 @@ export interface MethodTraits {
   spoken: readonly string[]
   /** A finished end is ticked with a pen. */
   isTicked?: true
+  /** What is done, or how long it waits, goes by the air it is made in. */
+  goesByAir?: true
   /** It has a seal that heat would spoil. */
   hasSeal?: true
   /** Its fitting goes into the tube and narrows it. */

@@ -1,0 +1,122 @@
+<script setup lang="ts">
+import type { FixedLine, FixSettings } from '#core/record'
+import { ARM_CONSTANT, EXPANSION } from '#core/supports'
+import { formatDecimal, type UnitSystem } from '#core/units'
+import { legNameOf, spacingText } from '~/wording/fix'
+
+/** How much each corner moves, and whether its free arm is long enough for that. */
+const props = defineProps<{ fixed: FixedLine; settings: FixSettings; system: UnitSystem }>()
+const legName = (index: number) => legNameOf(props.fixed, index)
+const length = (mm: number) => spacingText(mm, props.system)
+const { show } = useWorking()
+function showGrowth(leg: number) {
+  const one = props.fixed.expansion.find((expansion) => expansion.leg === leg)!
+  const { pipe, length: long } = props.fixed.survey.laid[leg]!
+  const alpha = EXPANSION[pipe.family]
+  const constant = ARM_CONSTANT[pipe.family]
+  const warmer = props.settings.temperature - props.settings.installedAt
+  show({
+    title: `Growth, ${legName(leg)}`,
+    source: `${alpha.source}: ${alpha.lo} to ${alpha.hi} mm/(m K)${constant ? `; arm ${constant.source}: C ${constant.lo} to ${constant.hi}` : ''}`,
+    lines: [
+      { text: `${formatDecimal(long / 1000, 3)} m of ${pipe.label}`, op: '=', value: long / 1000, unit: 'm' },
+      { text: 'expansion, mm/(m K)', op: 'x', value: alpha.value, unit: '', source: alpha.source },
+      {
+        text: `${formatDecimal(props.settings.installedAt, 0)} to ${formatDecimal(props.settings.temperature, 0)} \u00B0C`,
+        op: 'x',
+        value: warmer,
+        unit: 'K',
+      },
+      { text: 'grows, in all', op: '=', value: one.change, unit: 'mm' },
+      ...(constant && one.arm !== null
+        ? [
+            {
+              text: `free arm, ${constant.value} \u00D7 root of ${formatDecimal(pipe.od, 1)} outside \u00D7 that`,
+              op: '=' as const,
+              value: one.arm,
+              unit: 'mm',
+              source: constant.source,
+            },
+          ]
+        : []),
+    ],
+    notes: [
+      `By the ranges it grows ${formatDecimal(one.changeLo, 1)} to ${formatDecimal(one.changeHi, 1)} mm.${one.lo !== null && one.hi !== null ? ` The arm is then ${formatDecimal(one.lo, 0)} to ${formatDecimal(one.hi, 0)}.` : ' No arm constant is held for it.'}`,
+      'A free cantilever arm. An anchor on the leg shares its growth between both ends.',
+    ],
+  })
+}
+</script>
+
+<template>
+  <template v-if="fixed.arms.length">
+    <h2 class="zone-heading">Growth at the corners, and its free arm</h2>
+    <table data-test="arms">
+      <thead>
+        <tr>
+          <th class="l">end</th>
+          <th>grows</th>
+          <th>arm needs</th>
+          <th>arm has</th>
+          <th />
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="arm in fixed.arms" :key="`${arm.leg}${arm.end}`">
+          <td class="l">
+            <button type="button" class="figure-button" @click="showGrowth(arm.leg)">
+              {{ legName(arm.leg) }}, {{ arm.end === 'end' ? 'far' : 'near' }} end
+            </button>
+          </td>
+          <td class="w7">{{ formatDecimal(arm.grows, 1) }}</td>
+          <td class="w7">{{ length(arm.needs) }}</td>
+          <td class="w7">{{ length(arm.has) }}</td>
+          <td>
+            <StatusShape
+              :status="arm.has >= arm.needs ? 'proved' : 'held'"
+              :size="15"
+              :label="arm.has >= arm.needs ? 'free' : 'short'" />
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </template>
+  <p v-else class="note t14">Nothing moves by more than 1 mm between these temperatures, or no corner shares it.</p>
+</template>
+
+<style scoped>
+.zone-heading {
+  margin-top: 8px;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  font-size: 15px;
+}
+th {
+  font-size: 13px;
+  font-weight: 400;
+  color: var(--ink2);
+  text-align: right;
+  border-bottom: 1px solid var(--rule);
+}
+td {
+  text-align: right;
+  padding: 3px 0 3px 10px;
+  border-bottom: 1px solid var(--hair);
+  vertical-align: middle;
+}
+.l {
+  text-align: left;
+  padding-left: 0;
+}
+td.used {
+  font-weight: 700;
+  box-shadow: inset 0 -2px var(--copper);
+}
+@media (pointer: coarse), (max-width: 899px) {
+  td button {
+    min-height: 44px;
+  }
+}
+</style>

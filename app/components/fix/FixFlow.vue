@@ -1,0 +1,115 @@
+<script setup lang="ts">
+import type { Result } from '#core/base'
+import type { FixedLine, LineFlow } from '#core/record'
+import { formatDecimal } from '#core/units'
+import { legNameOf } from '~/wording/fix'
+
+/** Speed and pressure along a line at its flow, leg by leg. */
+const props = defineProps<{ fixed: FixedLine; flow: Result<LineFlow | null> | null }>()
+const legName = (index: number) => legNameOf(props.fixed, index)
+const { show } = useWorking()
+const cautions = computed(() => {
+  if (!props.flow?.ok || !props.flow.value) return []
+  const all = props.flow.value.legs.flatMap(({ answer }) => answer.cautions)
+  return all.filter((one, i) => all.findIndex(({ code }) => code === one.code) === i)
+})
+function showFlow(index: number) {
+  if (!props.flow?.ok || !props.flow.value) return
+  const { answer, leg } = props.flow.value.legs[index]!
+  show({
+    title: `Flow, ${legName(leg)}`,
+    source: answer.limitSource,
+    lines: answer.working,
+    notes: answer.cautions.map(({ text }) => text),
+  })
+}
+</script>
+
+<template>
+  <template v-if="flow && !flow.ok"
+    ><p class="brick t15" role="status">{{ flow.error.message }}</p></template
+  >
+  <template v-else-if="flow?.value">
+    <h2 class="zone-heading">
+      Flow, {{ formatDecimal(flow.value.flow, 3) }} l/s: lost
+      <b data-test="flow-drop">{{ formatDecimal(flow.value.drop * 1000, 1) }}</b> mbar in all
+    </h2>
+    <table data-test="flow-legs">
+      <thead>
+        <tr>
+          <th class="l">leg</th>
+          <th>bore</th>
+          <th>m/s</th>
+          <th>limit</th>
+          <th>mbar</th>
+          <th />
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="(one, i) in flow.value.legs" :key="one.leg">
+          <td class="l">
+            <button type="button" class="figure-button" @click="showFlow(i)">{{ legName(one.leg) }}</button>
+          </td>
+          <td>{{ formatDecimal(one.answer.boreUsed, 1) }}</td>
+          <td class="w7">{{ formatDecimal(one.answer.velocity, 2) }}</td>
+          <td>{{ one.answer.limit }}</td>
+          <td class="w7">{{ formatDecimal(one.answer.drop * 1000, 1) }}</td>
+          <td>
+            <StatusShape
+              :status="one.answer.verdict === 'within' ? 'proved' : 'refused'"
+              :size="15"
+              :label="one.answer.verdict" />
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <ul class="t14">
+      <li v-for="one in cautions" :key="one.code" class="problem" :data-flow-caution="one.code">
+        <StatusShape status="held" :size="14" /> <span>{{ one.text }}</span>
+      </li>
+    </ul>
+  </template>
+</template>
+
+<style scoped>
+.zone-heading {
+  margin-top: 8px;
+}
+.problem {
+  display: flex;
+  gap: 8px;
+  align-items: baseline;
+  padding: 2px 0;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  font-size: 15px;
+}
+th {
+  font-size: 13px;
+  font-weight: 400;
+  color: var(--ink2);
+  text-align: right;
+  border-bottom: 1px solid var(--rule);
+}
+td {
+  text-align: right;
+  padding: 3px 0 3px 10px;
+  border-bottom: 1px solid var(--hair);
+  vertical-align: middle;
+}
+.l {
+  text-align: left;
+  padding-left: 0;
+}
+td.used {
+  font-weight: 700;
+  box-shadow: inset 0 -2px var(--copper);
+}
+@media (pointer: coarse), (max-width: 899px) {
+  td button {
+    min-height: 44px;
+  }
+}
+</style>

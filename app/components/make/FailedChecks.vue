@@ -1,0 +1,28 @@
+<script setup lang="ts">
+import { fillPolicy } from '#core/joints'
+import { reusesOf, type JobRecord, type JointRecord } from '#core/record'
+import { inRegion } from '~/wording/en'
+import { dayTime } from '~/wording/entry'
+
+/** The checks that failed at one end, with what was done, and how often its fitting was used again. */
+const props = defineProps<{ job: JobRecord; joint: JointRecord; entry: number }>()
+const faults = computed(() => props.joint.faults.filter(({ entry }) => entry === props.entry))
+const reuses = computed(() => reusesOf(props.joint, props.entry))
+</script>
+
+<template>
+  <div v-if="faults.length" data-test="faults">
+    <h2 class="zone-heading">
+      Checks that failed here
+      <span v-if="reuses" class="right"
+        >fitting used again {{ reuses }} of {{ fillPolicy(job.policy).reuseLimit }}</span
+      >
+    </h2>
+    <ul class="t15">
+      <li v-for="fault in faults" :key="fault.id">
+        <b>{{ fault.code }}</b> {{ dayTime(fault.at) }}{{ fault.by ? `, ${fault.by}` : '' }}:
+        {{ inRegion(fault.remedy, job.region) }}
+      </li>
+    </ul>
+  </div>
+</template>

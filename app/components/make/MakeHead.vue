@@ -1,0 +1,113 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
+import { unitSystemOf } from '#core/catalogue'
+import type { MakeCard } from '#core/making'
+import { statusOf, type JobRecord, type JointRecord } from '#core/record'
+import { formatDecimal } from '#core/units'
+import { STATUS_WORDS } from '~/wording/en'
+import { endLabel, wayTitle } from '~/wording/way'
+import { unitOf } from '~/reading/format'
+
+/** The end that is made, to scale, and what joint it is of; its depth, and one's own measure of it. */
+const props = defineProps<{
+  job: JobRecord
+  joint: JointRecord
+  card: MakeCard
+  depth: { mm: number | null; isMeasured: boolean; problem: string | null }
+  /** The user's own measure as it is typed. */
+  typedDepth: string
+  isSigned: boolean
+}>()
+const emit = defineEmits<{ depth: [typed: string]; working: [] }>()
+const drawing = useTemplateRef<HTMLElement>('drawing')
+const { width } = useElementSize(drawing)
+const narrow = useNarrow()
+const system = computed(() => unitSystemOf(props.job.region))
+const depthSource = computed(() => {
+  const { lo, hi, source } = props.card.joint.insertion
+  if (props.depth.isMeasured) return 'your own measure'
+  if (!source.startsWith('typical') || lo === null) return source
+  return `typical ${formatDecimal(lo, 1)} to ${formatDecimal(hi ?? 0, 1)}`
+})
+</script>
+
+<template>
+  <div class="top">
+    <div ref="drawing" class="drawing">
+      <MakeStrip
+        v-if="width > 0"
+        :card="card"
+        :mm="depth.mm"
+        :is-measured="depth.isMeasured"
+        :system="system"
+        :width="Math.floor(width)"
+        :height="narrow ? 186 : 232"
+        :done="isSigned" />
+    </div>
+    <div class="about">
+      <p class="t40 w7 flex items-center gap-3">
+        J{{ joint.number }}
+        <StatusShape :status="statusOf(joint)" :size="28" :label="STATUS_WORDS[statusOf(joint)]" />
+      </p>
+      <p class="t17 w7">{{ endLabel(joint.a) }} to {{ endLabel(joint.b) }}</p>
+      <p class="note t14">{{ joint.place }}; {{ wayTitle(joint.way!, job.region) }}</p>
+      <p class="t14">
+        <button type="button" class="figure-button w7" data-test="depth-working" @click="emit('working')">
+          {{ depth.mm === null ? 'no figure held' : `${formatDecimal(depth.mm, 1)} mm deep` }}
+        </button>
+        <span class="note">{{ depthSource }}</span>
+      </p>
+      <label class="measure"
+        ><span class="t14 note">your measure, {{ unitOf(system) }}</span
+        ><input
+          class="plain-input t17 w7"
+          :value="typedDepth"
+          :disabled="isSigned"
+          maxlength="40"
+          autocomplete="off"
+          :aria-invalid="depth.problem !== null"
+          aria-describedby="depth-problem"
+          data-test="measured-depth"
+          @input="emit('depth', ($event.target as HTMLInputElement).value)"
+      /></label>
+      <p id="depth-problem" class="brick t13" role="alert">{{ depth.problem }}</p>
+      <ComeBack v-if="joint.conditions.temporary || joint.comeBack" :joint="joint" :slug="job.slug" />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.top {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 290px;
+  border-bottom: 3px solid var(--ochre);
+}
+.drawing {
+  min-width: 0;
+  overflow: hidden;
+}
+.about {
+  padding: 10px 18px;
+  display: flex;
+  flex-direction: column;
+  gap: 5px;
+}
+.measure {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 10px;
+  align-items: baseline;
+}
+@media (max-width: 899px) {
+  .top {
+    grid-template-columns: 1fr;
+  }
+  .about {
+    padding: 4px 12px 6px;
+    gap: 2px;
+  }
+  .about .t40 {
+    font-size: 26px;
+  }
+}
+</style>

@@ -1,0 +1,39 @@
+<script setup lang="ts">
+import { getPipe, unitSystemOf, type Region } from '#core/catalogue'
+import { solderByVolume, SOLDER_GAP_MM } from '#core/joints'
+import type { MakeCard } from '#core/making'
+import { formatDecimal } from '#core/units'
+import { inRegion } from '~/wording/en'
+import { formatReading } from '~/reading/format'
+
+/** What is used up at one end; solder wire by the rule of the trade and by the volume of its gap. */
+const props = defineProps<{ card: MakeCard; region: Region; depthMm: number | null }>()
+const system = computed(() => unitSystemOf(props.region))
+const consumables = computed(() => (props.card.answer.ok ? props.card.answer.value.consumables : []))
+const byVolume = computed(() => {
+  const { method, pipe } = props.card.joint
+  return method === 'solder' && pipe !== null && props.depthMm !== null
+    ? solderByVolume(getPipe(pipe).od, props.depthMm, system.value)
+    : null
+})
+function quantity(n: number, unit: string): string {
+  if (unit !== 'mm') return `${n} ${unit}`
+  return system.value === 'inch' ? `${formatReading(n, 'inch')} in` : `${formatDecimal(n, 0)} mm`
+}
+</script>
+
+<template>
+  <div v-if="consumables.length">
+    <h2 class="zone-heading">Take for this end</h2>
+    <ul class="t15">
+      <li v-for="one in consumables" :key="one.item">
+        {{ inRegion(one.item, region) }}: <b>{{ quantity(one.quantity, one.unit) }}</b><template
+          v-if="byVolume !== null && one.item.includes('solder wire')">
+          by the rule of the trade, as long as the tube is wide;
+          <b data-test="solder-volume">{{ quantity(byVolume, 'mm') }}</b> by a gap of {{ SOLDER_GAP_MM.value }} mm each
+          side, twice for fillet and waste</template
+        >
+      </li>
+    </ul>
+  </div>
+</template>
