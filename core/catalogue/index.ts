@@ -15,13 +15,13 @@ export { unitSystemOf } from './region'
 export { factsOf, FAMILY_WORDS, SERIES, seriesOf } from './series'
 export { INCH_ORDER, METRIC_COPPER_ORDER } from './sizes'
 export { familiesOf, findSocket, ringGauge, ringPosition, socketDepth, sourceOf, threadMadeUp } from './sockets'
-export type { Socket, SocketMethod, ThreadForm } from './sockets'
+export type { Socket } from './sockets'
 export { soldAs } from './stock'
 export type { SoldAs } from './stock'
 export { SUPPORT_CODES, spacingOf, supportCodeOf } from './supports'
 export type { Spacing, SupportCode } from './supports'
 export { findTakeOut } from './take-outs'
-export { FAMILIES, LINE_FITTINGS, REGIONS, USES } from './types'
+export { FAMILIES, LINE_FITTINGS, REGIONS, SOCKET_METHODS, USES } from './types'
 export type {
   Allowed,
   EndRow,
@@ -36,5 +36,7 @@ export type {
   Series,
   SeriesFacts,
   SizingSystem,
+  SocketMethod,
+  ThreadForm,
   Use,
 } from './types'

@@ -1,50 +1,8 @@
 import { fail, ok, type Result } from '#core/base'
 import { namedBy } from './compare'
 import { factsOf, SERIES, seriesOf } from './series'
-import { ROWS as B36_10 } from './tables/asme-b36-10'
-import { ROWS as B88 } from './tables/astm-b88'
-import { ROWS as D1785 } from './tables/astm-d1785'
-import { ROWS as D2737 } from './tables/astm-d2737'
-import { ROWS as D2846 } from './tables/astm-d2846'
-import { ROWS as D3309 } from './tables/astm-d3309'
-import { ROWS as F1281 } from './tables/astm-f1281'
-import { ROWS as F2769 } from './tables/astm-f2769'
-import { ROWS as F876 } from './tables/astm-f876'
-import { ROWS as BS659 } from './tables/bs-659'
-import { ROWS as BS7291 } from './tables/bs-7291'
-import { ROWS as EN10255 } from './tables/en-10255'
-import { ROWS as EN10305 } from './tables/en-10305-3'
-import { ROWS as EN10312 } from './tables/en-10312'
-import { ROWS as EN1057 } from './tables/en-1057'
-import { ROWS as EN12201 } from './tables/en-12201'
-import { ROWS as EN15874 } from './tables/en-iso-15874'
-import { ROWS as EN15875 } from './tables/en-iso-15875'
-import { ROWS as EN21003 } from './tables/en-iso-21003'
-import { ROWS as LEAD } from './tables/lead'
+import { STANDARDS } from './tables'
 import { FAMILIES, REGIONS, type Family, type Pipe, type PipeRow, type Region, type SeriesFacts } from './types'
-
-const TABLES: readonly (readonly PipeRow[])[] = [
-  B88,
-  EN1057,
-  BS659,
-  F876,
-  F2769,
-  D3309,
-  D2846,
-  D1785,
-  D2737,
-  F1281,
-  B36_10,
-  BS7291,
-  EN15875,
-  EN21003,
-  EN12201,
-  EN10255,
-  EN10305,
-  EN10312,
-  EN15874,
-  LEAD,
-]
 
 /** Size as it is said: `22 × 0.9` by outside diameter and wall, `3/4 in` by a name. */
 function sizeWords(row: PipeRow): string {
@@ -74,7 +32,7 @@ function toPipe(row: PipeRow): Pipe {
 const compareText = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0)
 
 /** Every pipe of the catalogue, by family, series, outside diameter, wall. */
-export const PIPES: readonly Pipe[] = TABLES.flat()
+export const PIPES: readonly Pipe[] = STANDARDS.flatMap(({ ROWS = [] }) => ROWS)
   .map(toPipe)
   .sort(
     (a, b) =>

@@ -14,10 +14,12 @@ interface Table {
 
 // Read from the folder, so that a table that is added cannot be forgotten here.
 const tables = await Promise.all(
-  readdirSync(new URL('./tables', import.meta.url)).map(async (name) => ({
-    file: name.slice(0, -'.ts'.length),
-    table: (await import(`./tables/${name.slice(0, -'.ts'.length)}.ts`)) as Table,
-  })),
+  readdirSync(new URL('./tables', import.meta.url))
+    .filter((name) => name !== 'index.ts')
+    .map(async (name) => ({
+      file: name.slice(0, -'.ts'.length),
+      table: (await import(`./tables/${name.slice(0, -'.ts'.length)}.ts`)) as Table,
+    })),
 )
 const TABLES = Object.fromEntries(tables.map(({ file, table }) => [file, table]))
 

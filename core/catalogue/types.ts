@@ -1,3 +1,5 @@
+import type { Source } from '#core/base'
+
 export type { Source } from '#core/base'
 
 export const REGIONS = ['us', 'gb', 'eu'] as const
@@ -91,6 +93,63 @@ export interface RatingRow {
   tempC: number
   maxBar: number | null
   typical: boolean
+}
+
+/** Methods whose sockets are in the tables. */
+export const SOCKET_METHODS = [
+  'solder',
+  'press',
+  'push-fit',
+  'compression',
+  'crimp',
+  'clamp',
+  'expansion',
+  'sliding-sleeve',
+  'ml-press',
+  'ml-compression',
+  'solvent-cement',
+  'pe-compression',
+] as const
+export type SocketMethod = (typeof SOCKET_METHODS)[number]
+
+export type ThreadForm = 'npt' | 'bspt' | 'bspp'
+
+/** Rows of ratings and whose they are. */
+export interface Ratings {
+  rows: readonly RatingRow[]
+  source: Source
+}
+
+/** Which tubes a standard's sockets take by one method, and the pressure of that joint. */
+export interface SocketTable {
+  method: SocketMethod
+  rows: readonly EndRow[]
+  families: readonly Family[]
+  sizing: SizingSystem
+  series?: string
+  /** Nominal of the fitting for a nominal of the tube, where they differ. */
+  rename?: Readonly<Record<string, string>>
+  /** Nominals of the tube that enter only with an olive made for them. */
+  withOlive?: readonly string[]
+  /** Pressure of the joint, whatever the tube; `as-tube`: what the tube takes; null: no figure is held. */
+  rating: Ratings | 'as-tube' | null
+  /** Its ratings go by size group. */
+  isRatedBySize?: true
+}
+
+/** How the ratings of a standard's tube are found: one row for the whole series, by pipe, by pipe where it is hard, by pipe and temper. */
+export type RatedBy = 'series' | 'pipe' | 'hard-pipe' | 'pipe-and-temper'
+
+/** What the file of a standard may hold; every file does with some of it. */
+export interface Standard {
+  SOURCE: Source
+  /** Its tube. */
+  ROWS?: readonly PipeRow[]
+  /** Pressure of its tube, or of a joint with its fittings where it has no tube. */
+  RATINGS?: readonly RatingRow[]
+  RATED_BY?: RatedBy
+  SOCKET_TABLES?: readonly SocketTable[]
+  TAKE_OUTS?: readonly TakeOutRow[]
 }
 
 /** What is true of every size of a series. */

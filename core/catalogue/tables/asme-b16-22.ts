@@ -1,4 +1,4 @@
-import type { EndRow, RatingRow, Source, TakeOutRow } from '../types'
+import type { EndRow, RatingRow, SocketTable, Source, TakeOutRow } from '../types'
 
 export const SOURCE = {
   id: 'asme-b16-22',
@@ -48,3 +48,14 @@ export const TAKE_OUTS = [
   { fitting: 'tee-branch', nominal: '1', takeOutMm: 18, loMm: 14.5, hiMm: 21.5 },
   { fitting: 'coupling', nominal: '1', takeOutMm: 1, loMm: 0.4, hiMm: 1.6 },
 ] as const satisfies readonly TakeOutRow[]
+
+export const SOCKET_TABLES = [
+  {
+    method: 'solder',
+    rows: CUPS,
+    families: ['copper'],
+    sizing: 'cts',
+    rating: { rows: RATINGS, source: SOURCE },
+    isRatedBySize: true,
+  },
+] as const satisfies readonly SocketTable[]

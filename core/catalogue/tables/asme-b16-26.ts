@@ -1,4 +1,4 @@
-import type { EndRow, Source } from '../types'
+import type { EndRow, SocketTable, Source } from '../types'
 
 export const SOURCE = {
   id: 'asme-b16-26',
@@ -13,3 +13,17 @@ export const SOCKETS = [
   { nominal: '5/8', depthMm: 20, loMm: 16, hiMm: 25, typical: true },
   { nominal: '7/8', depthMm: 24, loMm: 19, hiMm: 30, typical: true },
 ] as const satisfies readonly EndRow[]
+
+/** Compression bodies for inch tube are named by the tube's outside diameter, 1/8 in over its nominal size. */
+const TUBE_OD_NAME = { '1/4': '3/8', '3/8': '1/2', '1/2': '5/8', '3/4': '7/8' } as const
+
+export const SOCKET_TABLES = [
+  {
+    method: 'compression',
+    rows: SOCKETS,
+    families: ['copper', 'pex'],
+    sizing: 'cts',
+    rename: TUBE_OD_NAME,
+    rating: null,
+  },
+] as const satisfies readonly SocketTable[]

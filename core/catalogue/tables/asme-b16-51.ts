@@ -1,4 +1,4 @@
-import type { EndRow, RatingRow, Source, TakeOutRow } from '../types'
+import type { EndRow, RatingRow, SocketTable, Source, TakeOutRow } from '../types'
 
 export const SOURCE = {
   id: 'asme-b16-51',
@@ -38,3 +38,7 @@ export const TAKE_OUTS = [
   { fitting: 'tee-branch', nominal: '1', takeOutMm: 24, loMm: 19, hiMm: 31 },
   { fitting: 'coupling', nominal: '1', takeOutMm: 2, loMm: 0.75, hiMm: 4 },
 ] as const satisfies readonly TakeOutRow[]
+
+export const SOCKET_TABLES = [
+  { method: 'press', rows: SOCKETS, families: ['copper'], sizing: 'cts', rating: { rows: RATINGS, source: SOURCE } },
+] as const satisfies readonly SocketTable[]

@@ -1,4 +1,4 @@
-import type { EndRow, RatingRow, Source, TakeOutRow } from '../types'
+import type { EndRow, RatingRow, SocketTable, Source, TakeOutRow } from '../types'
 
 export const SOURCE = {
   id: 'asse-1061',
@@ -33,3 +33,13 @@ export const TAKE_OUTS = [
   { fitting: 'tee-branch', nominal: '3/4', takeOutMm: 18, loMm: 14, hiMm: 24 },
   { fitting: 'coupling', nominal: '3/4', takeOutMm: 1.5, loMm: 0.75, hiMm: 3 },
 ] as const satisfies readonly TakeOutRow[]
+
+export const SOCKET_TABLES = [
+  {
+    method: 'push-fit',
+    rows: SOCKETS,
+    families: ['copper', 'pex', 'pert', 'cpvc'],
+    sizing: 'cts',
+    rating: { rows: RATINGS, source: SOURCE },
+  },
+] as const satisfies readonly SocketTable[]

@@ -1,4 +1,4 @@
-import type { PipeRow, RatingRow, Source } from '../types'
+import type { RatedBy, PipeRow, RatingRow, Source } from '../types'
 
 export const SOURCE = {
   id: 'astm-b88',
@@ -75,3 +75,5 @@ export const RATINGS = [
   { of: 'cu-m-1 drawn', tempC: 93, maxBar: 40, typical: true },
   { of: 'cu-m-1 annealed', tempC: 93, maxBar: 19, typical: true },
 ] as const satisfies readonly RatingRow[]
+
+export const RATED_BY = 'pipe-and-temper' satisfies RatedBy

@@ -1,4 +1,4 @@
-import type { PipeRow, RatingRow, Source } from '../types'
+import type { RatedBy, PipeRow, RatingRow, Source } from '../types'
 
 export const SOURCE = {
   id: 'astm-d1785',
@@ -51,3 +51,5 @@ const DERATING = [
 export const RATINGS: readonly RatingRow[] = Object.entries(AT_23).flatMap(([of, bar]) =>
   DERATING.map(([tempC, factor, typical]) => ({ of, tempC, maxBar: bar * factor, typical })),
 )
+
+export const RATED_BY = 'pipe' satisfies RatedBy

@@ -1,4 +1,4 @@
-import type { EndRow, Source } from '../types'
+import type { EndRow, SocketTable, Source } from '../types'
 
 export const SOURCE = {
   id: 'astm-d2466',
@@ -14,3 +14,7 @@ export const SOCKETS = [
   { nominal: '1-1/2', depthMm: 27.8, loMm: 27.8, hiMm: 31.8, typical: false },
   { nominal: '2', depthMm: 29.4, loMm: 29.4, hiMm: 33.4, typical: false },
 ] as const satisfies readonly EndRow[]
+
+export const SOCKET_TABLES = [
+  { method: 'solvent-cement', rows: SOCKETS, families: ['pvc'], sizing: 'ips', series: 'pvc-40', rating: 'as-tube' },
+] as const satisfies readonly SocketTable[]

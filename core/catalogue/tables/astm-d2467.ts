@@ -1,4 +1,4 @@
-import type { EndRow, Source } from '../types'
+import type { EndRow, SocketTable, Source } from '../types'
 
 export const SOURCE = {
   id: 'astm-d2467',
@@ -14,3 +14,7 @@ export const SOCKETS = [
   { nominal: '1-1/2', depthMm: 34.92, loMm: 34.92, hiMm: 34.92, typical: false },
   { nominal: '2', depthMm: 38.1, loMm: 38.1, hiMm: 38.1, typical: false },
 ] as const satisfies readonly EndRow[]
+
+export const SOCKET_TABLES = [
+  { method: 'solvent-cement', rows: SOCKETS, families: ['pvc'], sizing: 'ips', series: 'pvc-80', rating: 'as-tube' },
+] as const satisfies readonly SocketTable[]

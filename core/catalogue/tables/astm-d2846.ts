@@ -1,4 +1,4 @@
-import type { EndRow, PipeRow, RatingRow, Source } from '../types'
+import type { EndRow, PipeRow, RatedBy, RatingRow, SocketTable, Source } from '../types'
 
 export const SOURCE = {
   id: 'astm-d2846',
@@ -30,3 +30,9 @@ export const SOCKETS = [
   { nominal: '1-1/2', depthMm: 33, loMm: 33, hiMm: 35, typical: false },
   { nominal: '2', depthMm: 43.2, loMm: 43.2, hiMm: 45.2, typical: false },
 ] as const satisfies readonly EndRow[]
+
+export const RATED_BY = 'series' satisfies RatedBy
+
+export const SOCKET_TABLES = [
+  { method: 'solvent-cement', rows: SOCKETS, families: ['cpvc'], sizing: 'cts', rating: 'as-tube' },
+] as const satisfies readonly SocketTable[]

@@ -1,4 +1,4 @@
-import type { PipeRow, RatingRow, Source } from '../types'
+import type { RatedBy, PipeRow, RatingRow, Source } from '../types'
 
 export const SOURCE = {
   id: 'astm-f1281',
@@ -19,3 +19,5 @@ export const RATINGS = [
   { of: 'ml-astm', tempC: 23, maxBar: 13.8, typical: false },
   { of: 'ml-astm', tempC: 82, maxBar: 8.6, typical: false },
 ] as const satisfies readonly RatingRow[]
+
+export const RATED_BY = 'series' satisfies RatedBy

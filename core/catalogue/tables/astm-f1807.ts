@@ -1,4 +1,4 @@
-import type { EndRow, RatingRow, RingGaugeRow, Source, TakeOutRow } from '../types'
+import type { EndRow, RatingRow, RingGaugeRow, SocketTable, Source, TakeOutRow } from '../types'
 
 export const SOURCE = {
   id: 'astm-f1807',
@@ -48,3 +48,7 @@ export const TAKE_OUTS = [
   { fitting: 'tee-branch', nominal: '3/4', takeOutMm: 16, loMm: 13, hiMm: 21 },
   { fitting: 'coupling', nominal: '3/4', takeOutMm: 2, loMm: 1, hiMm: 3.5 },
 ] as const satisfies readonly TakeOutRow[]
+
+export const SOCKET_TABLES = [
+  { method: 'crimp', rows: BARBS, families: ['pex', 'pert'], sizing: 'cts', rating: { rows: RATINGS, source: SOURCE } },
+] as const satisfies readonly SocketTable[]

@@ -1,4 +1,4 @@
-import type { EndRow, Source } from '../types'
+import type { EndRow, SocketTable, Source } from '../types'
 
 export const SOURCE = {
   id: 'astm-f1960',
@@ -15,3 +15,7 @@ export const SOCKETS = [
   { nominal: '1-1/2', depthMm: null, loMm: 36, hiMm: 46, typical: true },
   { nominal: '2', depthMm: null, loMm: 42, hiMm: 58, typical: true },
 ] as const satisfies readonly EndRow[]
+
+export const SOCKET_TABLES = [
+  { method: 'expansion', rows: SOCKETS, families: ['pex'], sizing: 'cts', rating: 'as-tube' },
+] as const satisfies readonly SocketTable[]

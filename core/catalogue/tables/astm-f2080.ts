@@ -1,4 +1,4 @@
-import type { EndRow, Source } from '../types'
+import type { EndRow, SocketTable, Source } from '../types'
 
 export const SOURCE = {
   id: 'astm-f2080',
@@ -11,3 +11,7 @@ export const SOCKETS = [
   { nominal: '3/4', depthMm: null, loMm: 22, hiMm: 30, typical: true },
   { nominal: '1', depthMm: null, loMm: 26, hiMm: 36, typical: true },
 ] as const satisfies readonly EndRow[]
+
+export const SOCKET_TABLES = [
+  { method: 'sliding-sleeve', rows: SOCKETS, families: ['pex'], sizing: 'cts', rating: 'as-tube' },
+] as const satisfies readonly SocketTable[]

@@ -1,4 +1,5 @@
-import type { EndRow, Source } from '../types'
+import type { EndRow, SocketTable, Source } from '../types'
+import { RATINGS as RING_RATINGS, SOURCE as F1807_SOURCE, TAKE_OUTS as CRIMP_TAKE_OUTS } from './astm-f1807'
 
 export const SOURCE = {
   id: 'astm-f2098',
@@ -21,3 +22,13 @@ export const RING_POSITION = [
   { nominal: '3/4', depthMm: 5, loMm: 3.2, hiMm: 6.4, typical: true },
   { nominal: '1', depthMm: 5, loMm: 3.2, hiMm: 6.4, typical: true },
 ] as const satisfies readonly EndRow[]
+
+/** The joint is rated as a crimped one is. */
+const F1807 = { rows: RING_RATINGS, source: F1807_SOURCE }
+
+export const SOCKET_TABLES = [
+  { method: 'clamp', rows: BARBS, families: ['pex', 'pert'], sizing: 'cts', rating: F1807 },
+] as const satisfies readonly SocketTable[]
+
+/** A clamp ring goes on the same bodies as a crimp ring. */
+export const TAKE_OUTS = CRIMP_TAKE_OUTS

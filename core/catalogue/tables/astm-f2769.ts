@@ -1,4 +1,4 @@
-import type { PipeRow, RatingRow, Source } from '../types'
+import type { RatedBy, PipeRow, RatingRow, Source } from '../types'
 
 export const SOURCE = {
   id: 'astm-f2769',
@@ -20,3 +20,5 @@ export const RATINGS = [
   { of: 'pert-cts', tempC: 82, maxBar: 6.9, typical: false },
   { of: 'pert-cts', tempC: 93, maxBar: 5.5, typical: true },
 ] as const satisfies readonly RatingRow[]
+
+export const RATED_BY = 'series' satisfies RatedBy

@@ -1,4 +1,4 @@
-import type { PipeRow, RatingRow, Source } from '../types'
+import type { RatedBy, PipeRow, RatingRow, Source } from '../types'
 
 export const SOURCE = {
   id: 'astm-f876',
@@ -23,3 +23,5 @@ export const RATINGS = [
   { of: 'pex-cts', tempC: 82, maxBar: 6.9, typical: false },
   { of: 'pex-cts', tempC: 93, maxBar: 5.5, typical: false },
 ] as const satisfies readonly RatingRow[]
+
+export const RATED_BY = 'series' satisfies RatedBy

@@ -1,4 +1,4 @@
-import type { PipeRow, RatingRow, Source } from '../types'
+import type { RatedBy, PipeRow, RatingRow, Source } from '../types'
 
 export const SOURCE = {
   id: 'bs-7291',
@@ -20,3 +20,5 @@ export const RATINGS = [
   { of: 'bs7291', tempC: 82, maxBar: 6, typical: true },
   { of: 'bs7291', tempC: 95, maxBar: null, typical: true },
 ] as const satisfies readonly RatingRow[]
+
+export const RATED_BY = 'series' satisfies RatedBy

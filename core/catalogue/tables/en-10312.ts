@@ -1,4 +1,5 @@
-import type { EndRow, PipeRow, Source } from '../types'
+import type { EndRow, PipeRow, SocketTable, Source } from '../types'
+import { RATINGS as PRESS_RATINGS, SOURCE as EN_1254_7_SOURCE } from './en-1254-7'
 
 export const SOURCE = {
   id: 'en-10312',
@@ -27,3 +28,10 @@ export const SOCKETS = [
   { nominal: '42', depthMm: 31.5, loMm: 29, hiMm: 38, typical: true },
   { nominal: '54', depthMm: 36.5, loMm: 34, hiMm: 43, typical: true },
 ] as const satisfies readonly EndRow[]
+
+/** The joint is rated as one in copper is. */
+const EN_1254_7 = { rows: PRESS_RATINGS, source: EN_1254_7_SOURCE }
+
+export const SOCKET_TABLES = [
+  { method: 'press', rows: SOCKETS, families: ['stainless'], sizing: 'en-od', rating: EN_1254_7 },
+] as const satisfies readonly SocketTable[]

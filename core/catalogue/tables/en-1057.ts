@@ -1,4 +1,4 @@
-import type { PipeRow, RatingRow, Source } from '../types'
+import type { RatedBy, PipeRow, RatingRow, Source } from '../types'
 
 export const SOURCE = {
   id: 'en-1057',
@@ -51,3 +51,5 @@ export const RATINGS = [
   { of: 'cu-en-y-42', tempC: 65, maxBar: 45, typical: true },
   { of: 'cu-en-y-54', tempC: 65, maxBar: 47, typical: true },
 ] as const satisfies readonly RatingRow[]
+
+export const RATED_BY = 'hard-pipe' satisfies RatedBy

@@ -1,4 +1,4 @@
-import type { PipeRow, RatingRow, Source } from '../types'
+import type { RatedBy, PipeRow, RatingRow, Source } from '../types'
 
 export const SOURCE = {
   id: 'en-12201',
@@ -21,3 +21,5 @@ export const RATINGS = [
   { of: 'pe-en', tempC: 30, maxBar: 10.875, typical: false },
   { of: 'pe-en', tempC: 40, maxBar: 9.25, typical: false },
 ] as const satisfies readonly RatingRow[]
+
+export const RATED_BY = 'series' satisfies RatedBy

@@ -1,4 +1,4 @@
-import type { EndRow, RatingRow, Source, TakeOutRow } from '../types'
+import type { EndRow, RatingRow, SocketTable, Source, TakeOutRow } from '../types'
 
 export const SOURCE = {
   id: 'en-1254-1',
@@ -47,3 +47,14 @@ export const TAKE_OUTS = [
   { fitting: 'tee-branch', nominal: '28', takeOutMm: 17, loMm: 14, hiMm: 21 },
   { fitting: 'coupling', nominal: '28', takeOutMm: 1, loMm: 0.5, hiMm: 1.5 },
 ] as const satisfies readonly TakeOutRow[]
+
+export const SOCKET_TABLES = [
+  {
+    method: 'solder',
+    rows: CUPS,
+    families: ['copper'],
+    sizing: 'en-od',
+    rating: { rows: RATINGS, source: SOURCE },
+    isRatedBySize: true,
+  },
+] as const satisfies readonly SocketTable[]

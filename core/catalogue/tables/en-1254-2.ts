@@ -1,4 +1,4 @@
-import type { EndRow, RatingRow, Source, TakeOutRow } from '../types'
+import type { EndRow, RatingRow, SocketTable, Source, TakeOutRow } from '../types'
 
 export const SOURCE = {
   id: 'en-1254-2',
@@ -36,3 +36,27 @@ export const TAKE_OUTS = [
   { fitting: 'tee-branch', nominal: '22', takeOutMm: 16, loMm: 12, hiMm: 21 },
   { fitting: 'coupling', nominal: '22', takeOutMm: 1.5, loMm: 0.5, hiMm: 2.5 },
 ] as const satisfies readonly TakeOutRow[]
+
+/** Old British tube near enough to a metric size for a compression joint, and only for that. */
+const OLD_IN_METRIC = { '3/8': '12', '1/2': '15', '1': '28', '2': '54' } as const
+/** Old sizes that enter the metric body but want their own olive or a converter. */
+const OLD_WITH_OLIVE = { '3/4': '22', '1-1/4': '35', '1-1/2': '42' } as const
+
+export const SOCKET_TABLES = [
+  {
+    method: 'compression',
+    rows: SOCKETS,
+    families: ['copper', 'bs7291', 'stainless'],
+    sizing: 'en-od',
+    rating: { rows: RATINGS, source: SOURCE },
+  },
+  {
+    method: 'compression',
+    rows: SOCKETS,
+    families: ['copper'],
+    sizing: 'bs-bore',
+    rename: { ...OLD_IN_METRIC, ...OLD_WITH_OLIVE },
+    withOlive: Object.keys(OLD_WITH_OLIVE),
+    rating: { rows: RATINGS, source: SOURCE },
+  },
+] as const satisfies readonly SocketTable[]

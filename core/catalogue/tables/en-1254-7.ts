@@ -1,4 +1,4 @@
-import type { EndRow, RatingRow, Source, TakeOutRow } from '../types'
+import type { EndRow, RatingRow, SocketTable, Source, TakeOutRow } from '../types'
 
 export const SOURCE = {
   id: 'en-1254-7',
@@ -38,3 +38,7 @@ export const TAKE_OUTS = [
   { fitting: 'tee-branch', nominal: '28', takeOutMm: 22, loMm: 19, hiMm: 29 },
   { fitting: 'coupling', nominal: '28', takeOutMm: 2.5, loMm: 0.75, hiMm: 6 },
 ] as const satisfies readonly TakeOutRow[]
+
+export const SOCKET_TABLES = [
+  { method: 'press', rows: SOCKETS, families: ['copper'], sizing: 'en-od', rating: { rows: RATINGS, source: SOURCE } },
+] as const satisfies readonly SocketTable[]

@@ -1,4 +1,5 @@
-import type { EndRow, Source } from '../types'
+import type { EndRow, SocketTable, Source } from '../types'
+import { RATINGS as PRESS_RATINGS, SOURCE as PRESS_SOURCE } from './en-iso-21003-3'
 
 export const SOURCE = {
   id: 'en-16313',
@@ -14,3 +15,17 @@ export const SOCKETS = [
   { nominal: '25', depthMm: null, loMm: null, hiMm: null, typical: true },
   { nominal: '26', depthMm: null, loMm: null, hiMm: null, typical: true },
 ] as const satisfies readonly EndRow[]
+
+/** The joint is rated as a pressed one is. */
+const ML_PRESS = { rows: PRESS_RATINGS, source: PRESS_SOURCE }
+
+export const SOCKET_TABLES = [
+  {
+    method: 'ml-compression',
+    rows: SOCKETS,
+    families: ['multilayer'],
+    sizing: 'own',
+    series: 'ml-en',
+    rating: ML_PRESS,
+  },
+] as const satisfies readonly SocketTable[]

@@ -1,4 +1,4 @@
-import type { EndRow, Source } from '../types'
+import type { EndRow, SocketTable, Source } from '../types'
 
 export const SOURCE = {
   id: 'en-iso-15875-3',
@@ -12,3 +12,15 @@ export const SOCKETS = [
   { nominal: '25', depthMm: null, loMm: 25, hiMm: 33, typical: true },
   { nominal: '32', depthMm: null, loMm: 27, hiMm: 38, typical: true },
 ] as const satisfies readonly EndRow[]
+
+export const SOCKET_TABLES = [
+  { method: 'sliding-sleeve', rows: SOCKETS, families: ['pex'], sizing: 'own', series: 'pex-en', rating: 'as-tube' },
+  {
+    method: 'sliding-sleeve',
+    rows: SOCKETS,
+    families: ['multilayer'],
+    sizing: 'own',
+    series: 'ml-en',
+    rating: 'as-tube',
+  },
+] as const satisfies readonly SocketTable[]

@@ -1,4 +1,4 @@
-import type { EndRow, RatingRow, Source, TakeOutRow } from '../types'
+import type { EndRow, RatingRow, SocketTable, Source, TakeOutRow } from '../types'
 
 export const SOURCE = {
   id: 'en-iso-15876-3',
@@ -31,3 +31,13 @@ export const TAKE_OUTS = [
   { fitting: 'tee-branch', nominal: '22', takeOutMm: 18, loMm: 14, hiMm: 25 },
   { fitting: 'coupling', nominal: '22', takeOutMm: 1.5, loMm: 0.75, hiMm: 3 },
 ] as const satisfies readonly TakeOutRow[]
+
+export const SOCKET_TABLES = [
+  {
+    method: 'push-fit',
+    rows: SOCKETS,
+    families: ['copper', 'bs7291'],
+    sizing: 'en-od',
+    rating: { rows: RATINGS, source: SOURCE },
+  },
+] as const satisfies readonly SocketTable[]

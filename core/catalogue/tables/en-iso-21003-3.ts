@@ -1,4 +1,4 @@
-import type { EndRow, RatingRow, Source } from '../types'
+import type { EndRow, RatingRow, SocketTable, Source } from '../types'
 
 export const SOURCE = {
   id: 'en-iso-21003-3',
@@ -24,3 +24,14 @@ export const RATINGS = [
   { of: 'ml-press', tempC: 70, maxBar: 10, typical: true },
   { of: 'ml-press', tempC: 80, maxBar: 10, typical: true },
 ] as const satisfies readonly RatingRow[]
+
+export const SOCKET_TABLES = [
+  {
+    method: 'ml-press',
+    rows: SOCKETS,
+    families: ['multilayer'],
+    sizing: 'own',
+    series: 'ml-en',
+    rating: { rows: RATINGS, source: SOURCE },
+  },
+] as const satisfies readonly SocketTable[]

@@ -1,4 +1,4 @@
-import type { PipeRow, RatingRow, Source } from '../types'
+import type { RatedBy, PipeRow, RatingRow, Source } from '../types'
 
 export const SOURCE = {
   id: 'en-iso-21003',
@@ -24,3 +24,5 @@ export const RATINGS = [
   { of: 'ml-en', tempC: 70, maxBar: 10, typical: false },
   { of: 'ml-en', tempC: 80, maxBar: 10, typical: true },
 ] as const satisfies readonly RatingRow[]
+
+export const RATED_BY = 'series' satisfies RatedBy

@@ -1,4 +1,4 @@
-import type { EndRow, RatingRow, Source } from '../types'
+import type { EndRow, RatingRow, SocketTable, Source } from '../types'
 
 export const SOURCE = {
   id: 'iso-17885',
@@ -20,3 +20,14 @@ export const RATINGS = [
   { of: 'pe-compression', tempC: 30, maxBar: 10.875, typical: true },
   { of: 'pe-compression', tempC: 40, maxBar: 9.25, typical: true },
 ] as const satisfies readonly RatingRow[]
+
+export const SOCKET_TABLES = [
+  {
+    method: 'pe-compression',
+    rows: SOCKETS,
+    families: ['pe'],
+    sizing: 'own',
+    series: 'pe-en',
+    rating: { rows: RATINGS, source: SOURCE },
+  },
+] as const satisfies readonly SocketTable[]
