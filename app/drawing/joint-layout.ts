@@ -2,7 +2,7 @@ import { getPipe, type Pipe } from '#core/catalogue'
 import { ALL_METHODS, isLoose, type End, type Joint, type OfferedMethod, type Part, type Way } from '#core/joints'
 
 /** A stretch of the drawing along the pipe, mm from its left edge; radii in mm. */
-export interface TubeRun {
+interface TubeRun {
   kind: 'tube'
   from: number
   to: number
@@ -10,7 +10,7 @@ export interface TubeRun {
   broken: boolean
   on: 'a' | 'b' | 'tail'
 }
-export interface ThreadRun {
+interface ThreadRun {
   kind: 'thread'
   from: number
   to: number
@@ -26,7 +26,7 @@ export interface Mouth {
   on: Joint['on']
 }
 /** A fitting; its web is the solid part between its mouths. */
-export interface Body {
+interface Body {
   kind: 'body'
   from: number
   to: number
@@ -35,7 +35,7 @@ export interface Body {
   radius: number
   bore: number
 }
-export interface Depth {
+interface Depth {
   from: number
   to: number
   joint: Joint

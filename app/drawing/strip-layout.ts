@@ -26,7 +26,7 @@ const LEAST_HEIGHT = 8
 const BROKEN_SCALE = 5.2
 const GAP_PX = 40
 /** Beyond its ends a strip has room for the words there. */
-export const STRIP_MARGIN = 155
+const STRIP_MARGIN = 155
 
 /** Scale of the ends where the middle is left out: the pipe about 40 px high. */
 const endScale = (od: number): number => Math.max(MOST_SCALE, Math.min(BROKEN_SCALE, 40 / od))

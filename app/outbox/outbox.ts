@@ -4,7 +4,7 @@ import { toRequest, type Act, type AnyRecord, type Entry, type Request } from '.
 import { memoryStorage, type Storage } from './storage'
 
 /** Pause after the last keystroke before it is sent, ms. */
-export const SEND_AFTER_MS = 300
+const SEND_AFTER_MS = 300
 /** Pauses before a call that found no server is tried again, ms; the last one is kept to. */
 const RETRY_AFTER_MS = [1000, 2000, 4000, 8000] as const
 

@@ -3,7 +3,7 @@ import type { JobRecord } from '#core/record'
 import type { Entry } from './entry'
 
 /** A job as the server last gave it. */
-export interface Copy {
+interface Copy {
   id: string
   job: JobRecord
   at: number

@@ -46,7 +46,7 @@ export const CHECK_WORDS: Readonly<Record<CheckName, string>> = {
   traced: 'Traced to water',
 }
 
-export const ANSWER_WORDS: Readonly<Record<string, string>> = {
+const ANSWER_WORDS: Readonly<Record<string, string>> = {
   true: 'holds',
   false: 'does not',
   'copper-ring': 'copper ring',

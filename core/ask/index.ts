@@ -1,3 +1,3 @@
 export { SHAPES, understand } from './understand'
 export { suggestNext } from './suggest'
-export type { AskQuestion, Understood } from './types'
+export type { Understood } from './types'

@@ -1,4 +1,5 @@
 import { PIPES, type Region } from '#core/catalogue'
+import { ALL_METHODS } from '#core/joints'
 import { pipesNamed } from '#core/shorthand'
 import { understand } from './understand'
 import { LISTS } from './words'
@@ -37,8 +38,8 @@ export function suggestNext(text: string, region: Region): string[] {
   if (size && isDepth)
     return complete(
       LISTS.methods
-        .map(({ name }) => name)
-        .filter((name) => ['press', 'solder', 'push-fit', 'compression', 'crimp'].includes(name)),
+        .filter(({ name, method }) => ALL_METHODS[method].isSuggested && ALL_METHODS[method].spoken[0] === name)
+        .map(({ name }) => name),
     ).slice(0, MOST)
   if (size) {
     const nominal = size.replace(' ', '-')

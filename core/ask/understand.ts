@@ -2,7 +2,7 @@ import { fail, ok, type Result } from '#core/base'
 import { findSocket, getPipe, PIPES, SERIES, unitSystemOf, type Region, type SocketMethod } from '#core/catalogue'
 import type { Check } from '#core/identify'
 import { nameOfPipe, pipesNamed, Reader, startsWith } from '#core/shorthand'
-import { fillConditions, type Service } from '#core/joints'
+import { fillConditions, JOINT_METHODS, type Service } from '#core/joints'
 import { formatDecimal, parseFlow } from '#core/units'
 import type { AskQuestion, Understood } from './types'
 import { LISTS, SAYS_OF_MATERIAL } from './words'
@@ -148,13 +148,13 @@ function readDepth(reader: Reader): Omit<Understood, 'words'> | string {
   return { verb: 'make', question: { method, pipe: taken.id, region: reader.region, orientation: 'horizontal' } }
 }
 
-/** Press is said of copper and of multilayer alike. */
-const methodsFor = (method: string): SocketMethod[] =>
-  method === 'press'
-    ? ['press', 'ml-press']
-    : method === 'compression'
-      ? ['compression', 'pe-compression', 'ml-compression']
-      : [method as SocketMethod]
+/** A word may be said of several methods: press of copper and of multilayer alike. */
+const methodsFor = (method: string): SocketMethod[] => [
+  method as SocketMethod,
+  ...Object.values(JOINT_METHODS)
+    .filter(({ alsoSaidAs }) => alsoSaidAs === method)
+    .map(({ id }) => id),
+]
 /** What is meant first by a bare size of copper. */
 const FIRST: ReadonlySet<string> = new Set(['cu-en-x', 'cu-l'])
 const orderOf = (series: string) => (FIRST.has(series) ? -1 : SERIES.findIndex(({ id }) => id === series))

@@ -1,5 +1,5 @@
 export { fail, issue, ok } from './result'
 export { mergeRows, rowsOf } from './rules'
-export type { Failure, Issue, IssueCode, Result } from './result'
+export type { Issue, IssueCode, Result } from './result'
 export type { RuleKind, RuleRow, RuleTable, RuleText } from './rules'
 export type { Figure, Note, Source, WorkingLine } from './types'

@@ -1,42 +1,25 @@
 export { bendOf } from './bends'
-export type { Bend } from './bends'
+
 export { comparePipes, namedBy } from './compare'
-export type { Comparison } from './compare'
+
 export { CHLORINE_DIGITS, MADE_FOR, PEX_TYPES, SURFACES, TEMPERS, TRACED } from './end-facts'
-export type { ChlorineDigit, EndFacts, MadeFor, PexType, Surface, Temper } from './end-facts'
+export type { ChlorineDigit, EndFacts, MadeFor, PexType, Temper } from './end-facts'
 export { HAZARD_CODES, hazardNote, hazardOf, HAZARDS } from './hazards'
-export type { Hazard, HazardCode } from './hazards'
+export type { HazardCode } from './hazards'
 export { firstOf, namedDiameters, shortName } from './names'
 export { findPipe, findPipes, getPipe, PIPES, pipesNear } from './pipes'
-export type { PipesQuestion, SeriesAnswer } from './pipes'
+
 export { jointRating, pipeRating, pipeRatings } from './ratings'
-export type { Rating } from './ratings'
+
 export { unitSystemOf } from './region'
 export { factsOf, FAMILY_WORDS, SERIES, seriesOf } from './series'
 export { INCH_ORDER, METRIC_COPPER_ORDER } from './sizes'
-export { familiesOf, findSocket, ringGauge, ringPosition, socketDepth, sourceOf, threadMadeUp } from './sockets'
-export type { Socket } from './sockets'
+export { familiesOf, findSocket, ringGauge, ringPosition, socketDepth, STANDARD_METHODS, threadMadeUp } from './sockets'
+
 export { soldAs } from './stock'
-export type { SoldAs } from './stock'
+
 export { SUPPORT_CODES, spacingOf, supportCodeOf } from './supports'
 export type { Spacing, SupportCode } from './supports'
 export { findTakeOut } from './take-outs'
 export { FAMILIES, LINE_FITTINGS, REGIONS, SOCKET_METHODS, USES } from './types'
-export type {
-  Allowed,
-  EndRow,
-  Fact,
-  Family,
-  LineFitting,
-  Pipe,
-  PipeRatingRow,
-  PipeRow,
-  RatingRow,
-  Region,
-  Series,
-  SeriesFacts,
-  SizingSystem,
-  SocketMethod,
-  ThreadForm,
-  Use,
-} from './types'
+export type { Allowed, Family, LineFitting, Pipe, Region, SeriesFacts, SocketMethod, ThreadForm, Use } from './types'

@@ -126,7 +126,7 @@ describe('sockets', () => {
 
   it('hold the ring band and gauge of ASTM F1807', () => {
     // 1/8 to 1/4 in from the end; 1/2 ring 0.715 go, 0.700 no-go.
-    expect(ringPosition('1/2')).toMatchObject({ lo: 3.2, hi: 6.4, source: 'ASTM F1807' })
+    expect(ringPosition('crimp', '1/2')).toMatchObject({ lo: 3.2, hi: 6.4, source: 'ASTM F1807' })
     expect(ringGauge('1/2')?.goMm).toBeCloseTo(0.715 * 25.4, 1)
     expect(ringGauge('1/2')?.noGoMm).toBeCloseTo(0.7 * 25.4, 1)
     expect(ringGauge('5/8')).toBeNull()

@@ -2,8 +2,7 @@ import type { Figure } from '#core/base'
 import { seriesOf } from './series'
 import { STANDARDS } from './tables'
 import { MADE_UP as NPT, SOURCE as NPT_SOURCE } from './tables/asme-b1-20-1'
-import { RING_GAUGE, RING_POSITION, SOURCE as F1807_SOURCE } from './tables/astm-f1807'
-import { RING_POSITION as CLAMP_POSITION, SOURCE as F2098_SOURCE } from './tables/astm-f2098'
+import { RING_GAUGE } from './tables/astm-f1807'
 import { MADE_UP as BSPT, SOURCE as BSPT_SOURCE } from './tables/en-10226-1'
 import type { EndRow, Family, Pipe, RingGaugeRow, SocketMethod, SocketTable, Source, ThreadForm } from './types'
 
@@ -23,6 +22,9 @@ export interface Socket {
 const TABLES = STANDARDS.flatMap(({ SOURCE, SOCKET_TABLES = [] }) =>
   SOCKET_TABLES.map((table) => ({ table, source: SOURCE })),
 )
+
+/** Methods that some standard has sockets of. */
+export const STANDARD_METHODS: ReadonlySet<SocketMethod> = new Set(TABLES.map(({ table }) => table.method))
 
 /** Families a method joins at all, whatever the size. */
 export const familiesOf = (method: SocketMethod): readonly Family[] => [
@@ -92,12 +94,12 @@ export function threadMadeUp(form: ThreadForm, nominal: string): Figure | null {
   return row ? { value: row.depthMm, lo: row.loMm, hi: row.hiMm, source: sourceOf(source, row.typical) } : null
 }
 
-/** Distance of a crimp or clamp ring's near edge from the tube end, mm. */
-export function ringPosition(nominal: string, method: 'crimp' | 'clamp' = 'crimp'): Figure | null {
-  const [rows, source] =
-    method === 'crimp' ? ([RING_POSITION, F1807_SOURCE] as const) : ([CLAMP_POSITION, F2098_SOURCE] as const)
-  const row = (rows as readonly EndRow[]).find((candidate) => candidate.nominal === nominal)
-  return row ? { value: row.depthMm, lo: row.loMm, hi: row.hiMm, source: sourceOf(source, row.typical) } : null
+/** Distance of a ring's near edge from the tube end, mm; null where the method has no ring, or its size no row. */
+export function ringPosition(method: SocketMethod, nominal: string): Figure | null {
+  const standard = STANDARDS.find(({ SOCKET_TABLES = [] }) => SOCKET_TABLES.some((table) => table.method === method))
+  const row = standard?.RING_POSITION?.find((candidate) => candidate.nominal === nominal)
+  if (!standard || !row) return null
+  return { value: row.depthMm, lo: row.loMm, hi: row.hiMm, source: sourceOf(standard.SOURCE, row.typical) }
 }
 
 /** Finished outside diameter of a copper crimp ring, mm, where a figure is held. */

@@ -150,6 +150,8 @@ export interface Standard {
   RATED_BY?: RatedBy
   SOCKET_TABLES?: readonly SocketTable[]
   TAKE_OUTS?: readonly TakeOutRow[]
+  /** Near edge of a ring from the tube's end. */
+  RING_POSITION?: readonly EndRow[]
 }
 
 /** What is true of every size of a series. */

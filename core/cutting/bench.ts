@@ -6,7 +6,7 @@ import { TOUCHING, type CutAnswer, type CutQuestion } from './types'
  */
 
 /** A cut this far off is the piece that was wanted, mm; ours: no joint's depth is read closer by eye. */
-export const CUT_TOLERANCE = 1
+const CUT_TOLERANCE = 1
 
 /** A piece to be cut, with what is marked on it. */
 export interface BenchPiece {

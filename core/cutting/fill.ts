@@ -8,7 +8,7 @@ export const takes = (counts: readonly number[], sizes: readonly Size[]): number
  * The fullest way to fill a room from what is left, largest first, looking at no more than `steps` partial fillings.
  * `must` is taken in any case. Counts by size.
  */
-export function fullest(
+function fullest(
   room: number,
   left: readonly number[],
   sizes: readonly Size[],

@@ -2,7 +2,6 @@ export {
   barWords,
   cutQuestion,
   cutRows,
-  CUT_TOLERANCE,
   findPlanFault,
   isRight,
   openPieces,
@@ -23,10 +22,9 @@ export type {
   CutSum,
   DoneCut,
   RackRow,
-  Rest,
   StockRow,
 } from './bench'
 export { planCuts, searchCuts } from './cut'
 export { CUTTERS, CUTTER_KERF } from './cutters'
 export type { Cutter } from './cutters'
-export type { Bar, CutAnswer, CutPiece, CutProgress, CutQuestion, Stock } from './types'
+export type { CutAnswer, CutQuestion } from './types'

@@ -1,7 +1,7 @@
 import type { WorkingLine } from '#core/base'
 
 /** Stock of one length, mm: a bar, coil or an offcut from the rack; without a quantity there is as much as is wanted. */
-export interface Stock {
+interface Stock {
   id: string
   length: number
   quantity?: number

@@ -63,11 +63,7 @@ export function frictionOf(reynolds: number, relativeRoughness: number): number 
 export const velocityIn = (flow: number, bore: number): number => (flow * 1e-3) / ((Math.PI / 4) * (bore * 1e-3) ** 2)
 
 /** Greatest velocity by material and temperature, m/s, with where it is from. */
-export function velocityLimit(
-  pipe: Pipe,
-  temperature: number,
-  region: Region | undefined,
-): { limit: number; source: string } {
+function velocityLimit(pipe: Pipe, temperature: number, region: Region | undefined): { limit: number; source: string } {
   const isUs = region === 'us' || (region === undefined && pipe.regions.length === 1 && pipe.regions[0] === 'us')
   if (!isUs)
     return {

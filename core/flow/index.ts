@@ -1,6 +1,6 @@
-export { askFlow, frictionOf, velocityIn, velocityLimit } from './flow'
+export { askFlow, frictionOf, velocityIn } from './flow'
 export type { FlowAnswer, FlowQuestion } from './flow'
-export { FLOW_FITTINGS, INSERT_WALL_MM } from './ours'
-export type { FlowFitting } from './ours'
+export { FLOW_FITTINGS } from './ours'
+
 export { FLOW_RULES } from './rules'
 export { density, viscosity } from './water'

@@ -3,7 +3,7 @@ import type { Family, Pipe } from '#core/catalogue'
 /* Figures of the flow sum. "ours" are our own working assumptions; a K given in the question wins. */
 
 /** Inside roughness, mm. Ours, from what hydraulic tables use. */
-export const ROUGHNESS_MM: Readonly<Record<'smooth' | 'steel' | 'galvanised', number>> = {
+const ROUGHNESS_MM: Readonly<Record<'smooth' | 'steel' | 'galvanised', number>> = {
   smooth: 0.0015,
   steel: 0.045,
   galvanised: 0.15,

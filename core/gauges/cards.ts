@@ -5,7 +5,7 @@ import type { Paper } from './paper'
 export const CHECK_LINE_MM = 50
 
 /** One pipe end at true size, its middle in mm from the sheet's top left corner. */
-export interface Card {
+interface Card {
   pipe: Pipe
   x: number
   y: number

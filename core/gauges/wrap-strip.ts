@@ -15,7 +15,7 @@ export const wrapMark = (diameterMm: number): number => Math.PI * (diameterMm + 
 export const wrapDiameter = (markMm: number): number => markMm / Math.PI - PAPER_THICKNESS_MM
 
 /** A line across the strip, mm along it; `text` is its diameter in the strip's unit. */
-export interface StripTick {
+interface StripTick {
   at: number
   diameter: number
   rank: 'long' | 'middle' | 'short'
@@ -23,7 +23,7 @@ export interface StripTick {
 }
 
 /** Known diameters close together, under one flag: mm along the strip, and the names of what has them. */
-export interface NamedMark {
+interface NamedMark {
   at: number
   diameter: number
   names: string[]

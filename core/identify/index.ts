@@ -7,16 +7,10 @@ export type {
   Check,
   CheckName,
   Colour,
-  Contradiction,
-  Flex,
-  HeldBy,
   IdentifyAnswer,
   IdentifyQuestion,
   Instrument,
   Meaning,
   NextCheck,
-  Scratch,
-  Stripe,
 } from './types'
 export { readPrint } from './print'
-export type { PrintReading, PrintToken } from './print'

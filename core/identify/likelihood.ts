@@ -31,8 +31,6 @@ export const ANSWERS: Readonly<Record<ChoiceName, readonly string[]>> = {
   'held-by': HELD_BYS,
 }
 
-export const isChoice = (name: string): name is ChoiceName => name in ANSWERS
-
 /** A reading's error and what the pipe's own make adds to it, as one mixture of a good and a spoilt reading. */
 export interface Spread {
   centre: number

@@ -62,7 +62,6 @@ export type Check =
 export type CheckName = Check['check']
 /** Checks answered with one of a few words. */
 export type ChoiceName = 'colour' | 'stripe' | 'flex' | 'magnet' | 'scratch' | 'held-by'
-export type ChoiceCheck = Extract<Check, { check: ChoiceName }>
 /** Checks answered with a length. */
 export type LengthName = 'outside-diameter' | 'wall' | 'bore'
 

@@ -61,7 +61,7 @@ describe('inspectJoint', () => {
   it('one band of the ring holds for every size and both kinds, so it is judged without the pipe', () => {
     for (const method of ['crimp', 'clamp'] as const)
       for (const size of ['3/8', '1/2', '5/8', '3/4', '1'])
-        expect(ringPosition(size, method)).toMatchObject({ lo: 3.2, hi: 6.4 })
+        expect(ringPosition(method, size)).toMatchObject({ lo: 3.2, hi: 6.4 })
     for (const [ringDistance, verdict] of [
       [3.1, 'wrong'],
       [3.2, 'sound'],

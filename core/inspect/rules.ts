@@ -1,6 +1,6 @@
-import type { RuleRow } from '#core/base'
-import { ringPosition, seriesOf, unitSystemOf, type Pipe, type Region } from '#core/catalogue'
-import { ALL_METHODS, type Method, type MethodLook } from '#core/joints'
+import type { Figure, RuleRow } from '#core/base'
+import { seriesOf, unitSystemOf, type Pipe, type Region } from '#core/catalogue'
+import { ALL_METHODS, JOINT_METHODS, type Method, type MethodLook } from '#core/joints'
 import { refusedHidden } from './facts'
 import { formatDecimal, formatLength } from '#core/units'
 import type { Finding, InspectQuestion, Seen, SeenName } from './types'
@@ -38,8 +38,12 @@ const SOFT: ReadonlySet<Pipe['family']> = new Set(['pex', 'pert', 'bs7291', 'pe'
 const isPlastic = (pipe: Pipe | undefined): boolean => pipe !== undefined && seriesOf(pipe.series).plastic
 
 /** Band of a ring's near edge from the tube end, mm: one for every size and both kinds of ring, so the pipe need not be known (ASTM F1807, F2098). */
-const RING_BAND = bandOf(ringPosition('1/2'))
-function bandOf(ring: ReturnType<typeof ringPosition>): { lo: number; hi: number } {
+const RING_BAND = bandOf(
+  Object.values(JOINT_METHODS)
+    .find(({ ringOf }) => ringOf)
+    ?.ringOf?.('1/2'),
+)
+function bandOf(ring: Figure | null | undefined): { lo: number; hi: number } {
   if (ring?.lo == null || ring.hi === null) throw new Error('the table of ring positions has no band for 1/2')
   return { lo: ring.lo, hi: ring.hi }
 }

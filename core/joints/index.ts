@@ -1,5 +1,5 @@
 export { orderList } from './order'
-export type { OrderLine } from './order'
+
 export { factsIn, fillConditions, fillPolicy, fillSituation, toTube } from './defaults'
 export { findWays, readEnd, toOffer } from './ways'
 export { concernsOfPipe, concernsOn, refuse } from './rules/ask'
@@ -9,9 +9,9 @@ export type { Concern } from './rules/rule'
 export { isByThread, refuseMethod } from './rules/threads'
 export type { ThreadMethod } from './rules/threads'
 export { ALL_METHODS, JOINT_METHODS, threadSteps, UNION_STEPS } from './methods'
-export type { MethodLook, MouthDrawing } from './methods'
+export type { MethodLook } from './methods'
 export { AMBIENT_C, hasLiner } from './card/draft'
-export { CEMENT_AIR_C, EXPANSION_FROST_C, solderByVolume, SOLDER_GAP_MM, solderWire } from './card/facts'
+export { CEMENT_AIR_C, EXPANSION_FROST_C, solderByVolume, SOLDER_GAP_MM } from './card/facts'
 export { MADE_METHODS, NEAR, STEP_CODES } from './card/types'
 export type {
   Ask,
@@ -38,13 +38,11 @@ export type {
   OfferedMethod,
   Part,
   PipeEnd,
-  Place,
   Policy,
   Refusal,
   RefusalCode,
   Service,
   Situation,
-  Thread,
   ThreadMaterial,
   Tube,
   Verdict,

@@ -23,7 +23,7 @@ export type Meeting =
     }
 
 /** A thing that is bought or cut; a tail names the meetings at its two ends. */
-export type Item = { kind: 'fitting'; fitting: Fitting } | { kind: 'tail'; tube: Tube; between: [number, number] }
+type Item = { kind: 'fitting'; fitting: Fitting } | { kind: 'tail'; tube: Tube; between: [number, number] }
 
 export interface Chain {
   items: Item[]

@@ -49,7 +49,7 @@ export interface EndPlay {
   along?: number | null
   aside?: number | null
 }
-export interface Play {
+interface Play {
   a?: EndPlay
   b?: EndPlay
 }

@@ -9,8 +9,7 @@ import type { Piece, PieceMark } from './types'
  * pull, as the distances along it are those of the developed length.
  */
 
-export const BEND_STEPS = ['cut', 'line', 'mark', 'set', 'pull', 're-entry', 'square', 'wobble', 'trim'] as const
-export type BendStepCode = (typeof BEND_STEPS)[number]
+export type BendStepCode = 'cut' | 'line' | 'mark' | 'set' | 'pull' | 're-entry' | 'square' | 'wobble' | 'trim'
 
 export interface BendStep {
   code: BendStepCode
@@ -35,7 +34,7 @@ export interface BendCard {
 }
 
 /** Left over for the hands at the end of a piece that is bent before it is trimmed, mm. Ours. */
-export const BEND_SPARE = 100
+const BEND_SPARE = 100
 
 type BendMark = Extract<PieceMark, { what: 'bend' }>
 const bendsOf = ({ marks }: Piece): BendMark[] => marks.filter((mark) => mark.what === 'bend')

@@ -2,7 +2,7 @@
 export type Vector = readonly [number, number, number]
 
 export const add = (a: Vector, b: Vector): Vector => [a[0] + b[0], a[1] + b[1], a[2] + b[2]]
-export const subtract = (a: Vector, b: Vector): Vector => [a[0] - b[0], a[1] - b[1], a[2] - b[2]]
+const subtract = (a: Vector, b: Vector): Vector => [a[0] - b[0], a[1] - b[1], a[2] - b[2]]
 export const scale = (a: Vector, by: number): Vector => [a[0] * by, a[1] * by, a[2] * by]
 /** The place that lies so far along a direction from another, mm. */
 export const pointAlong = (from: Vector, way: Vector, by: number): Vector => add(from, scale(way, by))

@@ -1,6 +1,6 @@
 export { judgeReading, rangeWords } from './asks'
 export { inMakingOrder, makeCards } from './cards'
-export type { CardsQuestion, MakeCard } from './cards'
+export type { MakeCard } from './cards'
 export { ASKED_REFUSALS, makeJoint } from './make'
 export { MAKE_RULES } from './rules'
 export { stepAtPlace } from './numbered'

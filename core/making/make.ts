@@ -1,5 +1,5 @@
 import { fail, ok, type Figure, type Note, type Result } from '#core/base'
-import { findSocket, ringGauge, socketDepth, threadMadeUp, unitSystemOf, type ThreadForm } from '#core/catalogue'
+import { findSocket, socketDepth, threadMadeUp, unitSystemOf, type ThreadForm } from '#core/catalogue'
 import {
   concernsOfPipe,
   concernsOn,
@@ -226,7 +226,7 @@ export function makeJoint(question: MakeQuestion, mouth?: Figure): Result<MakeAn
       : slidOver(drafts, formatLength(insertion.fromEnd!, unitSystemOf(question.region))),
   )
   const ring = JOINT_METHODS[method].ringOf?.(pipe.nominal) ?? null
-  const gauge = method === 'crimp' ? ringGauge(pipe.nominal) : null
+  const gauge = JOINT_METHODS[method].gaugeOf?.(pipe.nominal) ?? null
   return ok({
     ...carry(concernsOfCard(card, situation)),
     marks: [

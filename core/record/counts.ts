@@ -62,7 +62,7 @@ export interface CountState {
 const isCounted = ({ unit }: Pick<Need, 'unit'>): boolean => unit === 'piece' || unit === 'set' || unit === 'mm'
 
 /** Wire is fed by eye: only where less than this part of the rule of the trade was used may a joint lack it. Ours. */
-export const LEAST_WIRE = 0.5
+const LEAST_WIRE = 0.5
 
 /** How many too many came back, and how many too few, of what made joints took. */
 function tally({ unit, made }: Need, count: CountRecord | null): { over: number; spoilt: number } {

@@ -13,7 +13,7 @@ const typed = z.string().max(40)
 export const MOST_CUT_PIECES = 2000
 const MOST_STOCK_ROWS = 20
 
-export const cutBody = z.strictObject({
+const cutBody = z.strictObject({
   name: z.string().trim().max(120),
   /** Catalogue id of its pipe: one sheet is of one. */
   pipe: z.string().max(60),

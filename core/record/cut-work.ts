@@ -39,7 +39,7 @@ export const OTHER_PLAN: Issue = issue(
 )
 
 /** Most offcuts of the rack. */
-export const MOST_OFFCUTS = 500
+const MOST_OFFCUTS = 500
 /** Most cut sheets of one job. */
 const MOST_CUTS = 100
 export const tooManyCuts = (count: number): Result<null> =>
@@ -48,7 +48,7 @@ export const tooManyCuts = (count: number): Result<null> =>
     : fail('too-many', 'cuts', `cuts: ${MOST_CUTS} cut sheets are on this job. Use one of them.`)
 
 /** A piece that cannot be cut yet, and why. */
-export interface WaitingPiece {
+interface WaitingPiece {
   name: string
   why: string
   line: string | null

@@ -28,7 +28,7 @@ import type { JobRecord, LineRecord } from './types'
  */
 
 /** Air a pipe is fixed in where nobody said, degC. Ours. */
-export const USUAL_INSTALLED_C = 15
+const USUAL_INSTALLED_C = 15
 
 export interface FixSettings {
   service: Service
@@ -65,7 +65,7 @@ export interface LineSupport extends Support {
 }
 
 /** Legs of one pipe one after another, with what core says of them. `legs` are the laid legs' indexes. */
-export interface FixGroup {
+interface FixGroup {
   legs: number[]
   context: FixContext
   answer: FixAnswer

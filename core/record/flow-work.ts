@@ -14,7 +14,7 @@ const hasInsert = (mouth: LaidLeg['mouths'][number]): boolean =>
 const isFitting = (kind: string): kind is LineFitting => (LINE_FITTINGS as readonly string[]).includes(kind)
 
 /** One leg of the way the water takes: what it loses, and how fast it runs. */
-export interface FlowLeg {
+interface FlowLeg {
   leg: number
   from: number
   to: number

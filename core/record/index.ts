@@ -3,9 +3,9 @@ export type { BenderRecord, FittingRecord, KitBody, ToolRecord } from './kit'
 export { changedSince, mergeFields } from './merge'
 export type { Clash, Fields } from './merge'
 export { nextAction, STATIONS } from './next-action'
-export type { NextAction, Station } from './next-action'
-export { MOST_PHOTO_BYTES, MOST_PHOTOS, PHOTO_KINDS, readPhotoKind } from './photo'
-export type { PhotoKind } from './photo'
+export type { Station } from './next-action'
+export { MOST_PHOTO_BYTES, MOST_PHOTOS, readPhotoKind } from './photo'
+
 export { instrumentOf, LENGTH_ANSWERS, MEANS, readDiameter, readFind, readLength } from './reading'
 export type { FindReading, LengthAnswer, LengthReading, Means, Reading } from './reading'
 export { restingOn, shiftedEnds } from './rests'
@@ -16,7 +16,6 @@ export {
   enterCut,
   finishCut,
   FINISHED,
-  MOST_OFFCUTS,
   offRack,
   OTHER_PLAN,
   piecesFor,
@@ -32,7 +31,7 @@ export {
   USUAL_KEEP_MM,
   usualStock,
 } from './cut-work'
-export type { SheetPieces, WaitingPiece } from './cut-work'
+export type { SheetPieces } from './cut-work'
 export {
   cutPatch,
   doneCutBody,
@@ -44,15 +43,15 @@ export {
   undoneCutBody,
 } from './cut-schema'
 export type { CutBody, DoneCutBody, FinishBody, OffcutBody } from './cut-schema'
-export { fixLine, fixProgress, fixSettings, setSupport, supportOrder, USUAL_INSTALLED_C } from './fix-work'
-export type { FixedLine, FixGroup, FixSettings, LineSupport, SupportOrder } from './fix-work'
+export { fixLine, fixProgress, fixSettings, setSupport, supportOrder } from './fix-work'
+export type { FixedLine, FixSettings, LineSupport } from './fix-work'
 export { lineFlow } from './flow-work'
-export type { FlowLeg, LineFlow } from './flow-work'
+export type { LineFlow } from './flow-work'
 export { bentPieces, isPulledOtherwise, pulledAt, pullStep } from './bend-work'
 export type { BentPiece } from './bend-work'
-export { beginLine, changeLine, draftLine, isLineRight, MOST_LINES, surveyed, tooManyLines, tubesOf } from './line-work'
-export type { LineRules } from './line-work'
-export { LINE_FILE_VERSION, lineFileSchema, readLineFile, writeLineFile } from './line-file'
+export { beginLine, changeLine, draftLine, surveyed, tooManyLines, tubesOf } from './line-work'
+
+export { LINE_FILE_VERSION, readLineFile, writeLineFile } from './line-file'
 export {
   clashBody,
   faultBody,
@@ -87,15 +86,13 @@ export type {
 export { comingBack, dayWords } from './come-back'
 export type { ComingBack } from './come-back'
 export { countStates, doubtsOf, needsOf } from './counts'
-export type { CountRecord, CountState, Need } from './counts'
+export type { CountRecord, CountState } from './counts'
 export { isMade, standingSignoff, statusOf } from './types'
 export { cardsOf } from './cards'
 export type {
-  AsideRecord,
   ClashRecord,
   CutRecord,
   CutResult,
-  FaultRecord,
   FindRecord,
   JobRecord,
   JointRecord,
@@ -104,7 +101,6 @@ export type {
   MarkRecord,
   OffcutRecord,
   PhotoRecord,
-  ReopeningRecord,
   SignoffRecord,
   TickRecord,
   TimerRecord,
@@ -113,7 +109,7 @@ export type {
 export { BLANK_FIND, completeJob, idByCode } from './upgrade'
 export { addPhoto, beginFind, changeFind, dropPhoto } from './find-work'
 export type { FindRules, Hand } from './find-work'
-export { LEFT_CODES } from './left'
+
 export type { LeftCode } from './left'
 export { leftToSign, reopenJoint, signJoint, WATCH_SECONDS } from './sign'
 export type { Left } from './sign'
@@ -132,7 +128,7 @@ export {
 } from './steps'
 export type { At, StepState } from './steps'
 export { endsNow, factsOfFind, suspectsOf } from './suspects'
-export type { DoubtedFind, Suspect, SuspectRules } from './suspects'
+export type { DoubtedFind, Suspect } from './suspects'
 export { beginJoint, bringBack, changeJoint, stepsPutAside } from './work'
 export type { JobRules } from './work'
 export { cautionsOf, lateTool, stopsOf } from './card-cautions'

@@ -11,7 +11,7 @@ import type { JobRecord } from './types'
 const day = z.string().regex(/^\d{4}-\d{2}-\d{2}$/, 'a day such as 2026-11-26')
 
 /** A tool of the van: what it joins, the sizes it has jaws or heads for, and until when its check or gauge holds. */
-export const toolBody = z.strictObject({
+const toolBody = z.strictObject({
   method: z.enum(METHODS),
   /** Sizes by nominal; none named means every size. */
   sizes: z.array(z.string().max(20)).max(40),
@@ -22,7 +22,7 @@ export const toolBody = z.strictObject({
 })
 
 /** A fitting measured by hand, mm: its figures win over the tables. */
-export const fittingBody = z.strictObject({
+const fittingBody = z.strictObject({
   method: z.enum(METHODS),
   nominal: z.string().trim().min(1).max(20),
   fitting: z.string().trim().min(1).max(60),
@@ -35,7 +35,7 @@ export const fittingBody = z.strictObject({
 })
 
 /** A bender calibrated by one test bend, mm and degrees: its figures win over the typical radius. */
-export const benderBody = z.strictObject({
+const benderBody = z.strictObject({
   /** Catalogue id of the pipe it bends. */
   pipe: z.string().min(1).max(60),
   radius: z.number().positive().max(5000),
@@ -54,7 +54,7 @@ export const benderBody = z.strictObject({
   at: day,
 })
 
-export const kitBody = z.strictObject({
+const kitBody = z.strictObject({
   policy: schemas.policy,
   /** null: nothing was said, so every tool counts as there. */
   tools: z.array(toolBody).max(60).nullable(),

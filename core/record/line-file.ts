@@ -18,9 +18,6 @@ const lineFile = z.strictObject({
   worked: z.unknown().optional(),
 })
 
-/** JSON Schema of a line's file. */
-export const lineFileSchema = (): unknown => z.toJSONSchema(lineFile)
-
 /** A line as a file, with what it came to beside. */
 export function writeLineFile({ region }: Pick<JobRecord, 'region'>, line: LineRecord, worked: unknown) {
   const { name, pipe, method, corners, start, walls, legs } = line

@@ -45,7 +45,7 @@ export function isLineRight(rules: LineRules, line: LineInput): boolean {
 }
 
 /** Most lines of one job. */
-export const MOST_LINES = 100
+const MOST_LINES = 100
 /** Why no more lines are begun on a job. */
 export const tooManyLines = (count: number): Result<null> =>
   count < MOST_LINES

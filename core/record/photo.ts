@@ -1,7 +1,7 @@
 import { fail, ok, type Result } from '#core/base'
 import { formatDecimal } from '#core/units'
 
-export const PHOTO_KINDS = ['jpeg', 'png', 'webp'] as const
+const PHOTO_KINDS = ['jpeg', 'png', 'webp'] as const
 export type PhotoKind = (typeof PHOTO_KINDS)[number]
 
 /** Largest photo taken, bytes. */

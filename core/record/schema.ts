@@ -37,7 +37,7 @@ const answers = z.strictObject({
     .optional(),
 })
 
-export const findBody = z.strictObject({
+const findBody = z.strictObject({
   place: z.string().trim().max(120),
   notes: z.string().max(2000),
   /** The outside diameter as typed, kept even when it cannot be read. */
@@ -50,7 +50,7 @@ export const findBody = z.strictObject({
   pipe: z.string().max(60).nullable(),
 })
 
-export const jointBody = z.strictObject({
+const jointBody = z.strictObject({
   place: z.string().trim().max(120),
   a: schemas.end.nullable(),
   b: schemas.end.nullable(),
@@ -110,7 +110,7 @@ export const lineBody = z.strictObject({
   ),
 })
 
-export const jobBody = z.strictObject({
+const jobBody = z.strictObject({
   name: line(80),
   place: z.string().trim().max(120),
   region: schemas.region,

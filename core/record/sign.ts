@@ -19,7 +19,7 @@ export const WATCH_SECONDS = 3600
 /** Tablet and server may tell the time this far apart, s: what was over on the one is not asked by the other. */
 const CLOCKS_APART = 30
 /** Steps ticked nearer to each other than this were not done one by one, s. Ours. */
-export const QUICK_SECONDS = 5
+const QUICK_SECONDS = 5
 
 /** What is left when a joint is to be signed; it is signed once it was seen, and it stays on record. */
 export interface Left {

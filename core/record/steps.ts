@@ -38,7 +38,7 @@ export const isAt =
   (other: At): boolean =>
     other.entry === place.entry && other.step === place.step
 
-export const cardAt = (rules: JobRules, joint: JointRecord, entry: number): MakeCard | undefined =>
+const cardAt = (rules: JobRules, joint: JointRecord, entry: number): MakeCard | undefined =>
   cardsOf(rules, joint).find((card) => card.entry === entry)
 export const stepsOf = (card: MakeCard | undefined): readonly Step[] => (card?.answer.ok ? card.answer.value.steps : [])
 

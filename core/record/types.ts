@@ -59,7 +59,7 @@ export interface TimerRecord {
   startedAt: string
 }
 /** A check that failed: what was done about it, in words, and whether the fitting was used again. Only ever added. */
-export interface FaultRecord {
+interface FaultRecord {
   id: string
   entry: number
   step: string
@@ -72,7 +72,7 @@ export interface FaultRecord {
   reading?: number | null
 }
 /** A signed joint opened again, with the reason; names the sign-off it puts aside, which stays on record. Only ever added. */
-export interface ReopeningRecord {
+interface ReopeningRecord {
   id: string
   signoff: string
   reason: string

@@ -1,17 +1,6 @@
-export { LEG_SHAPES, readLeg, readStart, splitLegs } from './leg'
+export { readLeg, splitLegs } from './leg'
 export { draftRun, MOST_RUN_LEGS, plainMessage, pointLetter } from './run'
-export type {
-  EndWord,
-  RunDraft,
-  RunHead,
-  RunRow,
-  RunSurroundings,
-  TypedDirection,
-  TypedLeg,
-  TypedLength,
-  TypedOffset,
-  TypedOver,
-} from './types'
+export type { RunDraft, RunHead, RunRow } from './types'
 export { insertLeg, removeLeg, typeLength, withLength } from './write'
 export { findWaysOut } from './ways-out'
 export type { WayOut } from './ways-out'
@@ -20,4 +9,4 @@ export { workPiece } from './working'
 export { markRows, piecesOf } from './marks'
 export type { MarkRow, RunPiece } from './marks'
 export { GUIDES, readFields } from './guides'
-export type { Guide, GuideAnswer, GuideContext, GuideField, GuideFigure } from './guides'
+export type { GuideAnswer, GuideContext, GuideFigure } from './guides'

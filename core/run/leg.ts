@@ -6,7 +6,7 @@ import { formatDecimal, parseLength } from '#core/units'
 import type { EndWord, TypedDirection, TypedLeg, TypedLength, TypedOffset, TypedOver } from './types'
 
 /** How legs are said, as shapes to follow. */
-export const LEG_SHAPES = [
+const LEG_SHAPES = [
   'e 640',
   'u 480 elbow',
   'e 1140 offset s 50 @ 45 at 420',

@@ -120,7 +120,7 @@ export function expansionOf({
 }
 
 /** What a leg is called. */
-export const nameOf = ({ question: { legs } }: Pick<FixContext, 'question'>, index: number): string =>
+const nameOf = ({ question: { legs } }: Pick<FixContext, 'question'>, index: number): string =>
   legs[index]!.name?.trim() || `leg ${index + 1}`
 const titled = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 

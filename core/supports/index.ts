@@ -1,5 +1,5 @@
 export { checkSupports } from './check'
-export { answerFix, armsOf, blocksOf, expansionOf, fixContext, fixPipe, stepOf } from './fix'
+export { answerFix, armsOf, expansionOf, fixContext, fixPipe, stepOf } from './fix'
 export type { Arm, FixContext } from './fix'
 export { ARM_CONSTANT, CLEAR_OD, EXPANSION, LEAST_GROWTH_MM } from './ours'
 export { sittingRange } from './sit'

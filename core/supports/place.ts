@@ -5,7 +5,7 @@
 export type Interval = readonly [from: number, to: number]
 
 /** Stretches of a leg where no support may stand, joined where they overlap, in order; their ends may be stood on. */
-export function joinForbidden(intervals: readonly Interval[]): Interval[] {
+function joinForbidden(intervals: readonly Interval[]): Interval[] {
   const joined: [number, number][] = []
   for (const [from, to] of [...intervals].sort((a, b) => a[0] - b[0])) {
     const last = joined.at(-1)

@@ -1,7 +1,7 @@
 export { formatDecimal, formatLength, formatMm, formatTape, toTape } from './format'
-export type { TapeReading } from './format'
+
 export { parseLength } from './parse-length'
-export type { ParsedLength } from './parse-length'
+
 export { MM_PER_INCH } from './system'
 export type { UnitSystem } from './system'
 export { parseFlow } from './parse-flow'

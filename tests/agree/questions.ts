@@ -26,7 +26,7 @@ import {
 
 /** A seed and a number of runs: three seeds and 20,000 questions where it is asked for, fewer beside the other tests. */
 export const SEEDS = [20261123, 20261127, 7] as const
-export const isLong = process.env.JOLVET_LONG === '1'
+const isLong = process.env.JOLVET_LONG === '1'
 export const runs = (short: number, long: number): number => Math.ceil((isLong ? long : short) / SEEDS.length)
 
 /** Drawn once in so many times. */
@@ -35,7 +35,7 @@ export const once = <T>(times: number, one: fc.Arbitrary<T>): fc.Arbitrary<T | u
 export const some = <T>(one: fc.Arbitrary<T>) => once(2, one)
 export const defined = <T extends object>(value: T): T =>
   Object.fromEntries(Object.entries(value).filter(([, one]) => one !== undefined)) as T
-export const record = <T extends object>(fields: { [K in keyof T]: fc.Arbitrary<T[K]> }): fc.Arbitrary<T> =>
+const record = <T extends object>(fields: { [K in keyof T]: fc.Arbitrary<T[K]> }): fc.Arbitrary<T> =>
   fc.record(fields).map(defined as (value: unknown) => T)
 
 export const region = fc.constantFrom(...REGIONS)
@@ -51,8 +51,8 @@ export const facts: fc.Arbitrary<EndFacts> = record<EndFacts>({
   traced: once(3, fc.constantFrom(...TRACED)),
   madeFor: once(6, fc.constantFrom(...MADE_FOR)),
 })
-export const wall = once(6, fc.constantFrom(0.7, 1, 2.3))
-export const thread: fc.Arbitrary<End> = fc.record({
+const wall = once(6, fc.constantFrom(0.7, 1, 2.3))
+const thread: fc.Arbitrary<End> = fc.record({
   thread: fc.record({
     form: fc.constantFrom(...THREAD_FORMS),
     size: fc.constantFrom('1/2', '3/4', '1'),
@@ -102,7 +102,7 @@ export const policy: fc.Arbitrary<Partial<Policy>> = record<Partial<Policy>>({
   insertFittings: some(fc.constantFrom('brass', 'composite', 'either')),
   bendMark: some(fc.constantFrom('hook', 'corner')),
 })
-export const kit: fc.Arbitrary<Kit | undefined> = once(
+const kit: fc.Arbitrary<Kit | undefined> = once(
   6,
   record<Kit>({
     tools: once(

@@ -1,5 +1,6 @@
 import type { BendRow, Source } from '../types'
 
+/** @public */
 export const SOURCE = {
   id: 'en-1057-bends',
   standard: 'EN 1057 bend test and hand benders in use',

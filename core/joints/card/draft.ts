@@ -1,4 +1,5 @@
-import { ringPosition, unitSystemOf, type Pipe } from '#core/catalogue'
+import type { Figure } from '#core/base'
+import { unitSystemOf, type Pipe } from '#core/catalogue'
 import { formatLength, type UnitSystem } from '#core/units'
 import type { Part } from '../types'
 import type { Ask, Card, DraftStep, Near } from './types'
@@ -18,7 +19,7 @@ export const depth = (card: Card): string =>
 export const AMBIENT_C = 20
 export const ambient = (card: Card): number => card.question.ambient ?? AMBIENT_C
 export const isNear = (card: Card, what: Near): boolean => card.question.near?.includes(what) ?? false
-export const isSoft = (card: Card): boolean => card.tube.temper === 'soft'
+const isSoft = (card: Card): boolean => card.tube.temper === 'soft'
 /** Soft tube comes off its coil oval, and no mouth takes that. */
 export const rounded = (card: Card, words: string): string =>
   isSoft(card) ? `Re-round the end with a former. ${words}` : words
@@ -59,8 +60,7 @@ export const liner: DraftStep = {
 }
 
 /** Where the ring of an end lies, as a question to the hand that set it. */
-export function ringAsk(card: Card, method: 'crimp' | 'clamp'): { ask?: Ask } {
-  const ring = ringPosition(card.pipe.nominal, method)
+export function ringAsk(ring: Figure | null): { ask?: Ask } {
   return ring?.lo == null || ring.hi === null
     ? {}
     : {
@@ -77,8 +77,7 @@ export function ringAsk(card: Card, method: 'crimp' | 'clamp'): { ask?: Ask } {
 }
 
 /** Where a ring lies, from the pipe end, in words. */
-export function ringBand(card: Card, method: 'crimp' | 'clamp'): string {
-  const ring = ringPosition(card.pipe.nominal, method)
+export function ringBand(card: Card, ring: Figure | null): string {
   return ring?.lo == null || ring.hi === null
     ? "by the fitting's paper"
     : `${formatLength(ring.lo, system(card))} to ${formatLength(ring.hi, system(card))}`

@@ -6,6 +6,8 @@ import { IN_GROUND, isInGround, noRoom } from '../rules/common'
 import { care, note } from '../rules/rule'
 import type { JointMethod } from './types'
 
+const ringOf = (nominal: string) => ringPosition('clamp', nominal)
+
 function steps(card: Card): DraftStep[] {
   return [
     cut(card),
@@ -15,10 +17,10 @@ function steps(card: Card): DraftStep[] {
     { code: 'insert', do: 'Push the fitting in to its shoulder', check: 'Mark at the shoulder.' },
     {
       code: 'assemble',
-      do: `Set the clamp ${ringBand(card, 'clamp')} from the pipe end`,
+      do: `Set the clamp ${ringBand(card, ringOf(card.pipe.nominal))} from the pipe end`,
       why: 'Over the barbs, not over the end.',
       check: 'Measure it before it is closed.',
-      ...ringAsk(card, 'clamp'),
+      ...ringAsk(ringOf(card.pipe.nominal)),
     },
     {
       code: 'press',
@@ -67,7 +69,7 @@ export const clamp: JointMethod = {
   bareBetweenMm: 12,
   hasDropEar: true,
   transition: 'plastic',
-  ringOf: (nominal) => ringPosition(nominal, 'clamp'),
+  ringOf,
   remedies: {
     assemble: step('Slide the clamp to 3.2 to 6.4 mm from the end before it is closed'),
     check: end(CUT_OFF_RING, true),

@@ -149,6 +149,7 @@ export const compression: JointMethod = {
   minutes: { work: 3, wait: 0 },
   price: { low: 0.8, high: 2.2 },
   spoken: ['compression', 'comp'],
+  isSuggested: true,
   looks: ['mark', 'liner', 'olive', 'metals'],
   weeps: 'A quarter turn more, once, body held. Then cut back and make it anew.',
   drawing: { mouth: 'nut', material: 'brass', wall: 0.22 },

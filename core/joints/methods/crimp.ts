@@ -24,6 +24,8 @@ function gaugeAsk(card: Card): { ask?: Ask } {
     : {}
 }
 
+const ringOf = (nominal: string) => ringPosition('crimp', nominal)
+
 function steps(card: Card): DraftStep[] {
   return [
     cut(card),
@@ -37,10 +39,10 @@ function steps(card: Card): DraftStep[] {
     { code: 'insert', do: 'Push the fitting in to its shoulder', check: 'Mark at the shoulder.' },
     {
       code: 'assemble',
-      do: `Set the ring ${ringBand(card, 'crimp')} from the pipe end`,
+      do: `Set the ring ${ringBand(card, ringOf(card.pipe.nominal))} from the pipe end`,
       why: 'Over the barbs, not over the end. Some set 3, some the middle: both lie in the band.',
       check: 'Measure it before it is closed.',
-      ...ringAsk(card, 'crimp'),
+      ...ringAsk(ringOf(card.pipe.nominal)),
     },
     {
       code: 'press',
@@ -80,6 +82,7 @@ export const crimp: JointMethod = {
   minutes: { work: 1.5, wait: 0 },
   price: { low: 0.7, high: 1.8 },
   spoken: ['crimp'],
+  isSuggested: true,
   narrowsBore: true,
   takesInsertPolicy: true,
   looks: ['mark', 'pressed', 'gauge', 'ringDistance', 'system'],
@@ -87,7 +90,8 @@ export const crimp: JointMethod = {
   bareBetweenMm: 12,
   hasDropEar: true,
   transition: 'plastic',
-  ringOf: (nominal) => ringPosition(nominal, 'crimp'),
+  ringOf,
+  gaugeOf: ringGauge,
   remedies: {
     assemble: step('Slide the ring to 3.2 to 6.4 mm from the end before it is closed'),
     insert: step('Push to the shoulder before the ring is closed'),

@@ -75,6 +75,7 @@ export const mlCompression: JointMethod = {
   spoken: [],
   hasSeal: true,
   narrowsBore: true,
+  alsoSaidAs: 'compression',
   looks: ['mark', 'system'],
   weeps: 'Nip it once, body held. Then new O-rings and split ring.',
   drawing: { mouth: 'barb-nut', material: 'brass', wall: 0.14 },

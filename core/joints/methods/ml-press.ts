@@ -54,6 +54,7 @@ export const mlPress: JointMethod = {
   isTicked: true,
   hasSeal: true,
   narrowsBore: true,
+  alsoSaidAs: 'press',
   looks: ['mark', 'pressed', 'system'],
   drawing: { mouth: 'barb-sleeve', material: 'brass', wall: 0.1 },
   bareBetweenMm: 10,

@@ -79,6 +79,7 @@ export const peCompression: JointMethod = {
   price: { low: 2, high: 5 },
   spoken: [],
   hasSeal: true,
+  alsoSaidAs: 'compression',
   looks: ['mark', 'liner'],
   weeps: 'Take it apart, feel for scores, cut back, new seal.',
   drawing: { mouth: 'sealed-nut', material: 'brass', wall: 0.26 },

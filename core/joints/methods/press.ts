@@ -91,6 +91,7 @@ export const press: JointMethod = {
   minutes: { work: 2, wait: 0 },
   price: { low: 1.4, high: 3.2 },
   spoken: ['press'],
+  isSuggested: true,
   isTicked: true,
   hasSeal: true,
   looks: ['mark', 'pressed', 'metals'],

@@ -103,6 +103,7 @@ export const pushFit: JointMethod = {
   minutes: { work: 1.5, wait: 0 },
   price: { low: 1.6, high: 4.5 },
   spoken: ['push-fit', 'pushfit', 'push'],
+  isSuggested: true,
   hasSeal: true,
   looks: ['mark', 'liner', 'system'],
   weeps: 'Take it off, cut back to clean pipe, new fitting at any doubt.',

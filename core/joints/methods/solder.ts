@@ -168,6 +168,7 @@ export const solder: JointMethod = {
   minutes: { work: 4.5, wait: 10 },
   price: { low: 0.3, high: 1 },
   spoken: ['solder', 'soldered'],
+  isSuggested: true,
   goesByAir: true,
   looks: ['solderRing', 'metals', 'flux'],
   weeps: 'Drain and dry it, clean the cup, solder anew.',

@@ -19,7 +19,7 @@ export type MethodLook =
   | 'flux'
 
 /** How a mouth is drawn, cut through: what holds the tube in it, what the body is of, and its wall in diameters of the tube. */
-export interface MouthDrawing {
+interface MouthDrawing {
   mouth: 'cup' | 'bead' | 'grip' | 'nut' | 'sealed-nut' | 'barb-ring' | 'barb-sleeve' | 'barb-nut' | 'crests'
   material: 'copper' | 'brass' | 'plastic'
   wall: number
@@ -36,6 +36,8 @@ export interface MethodTraits {
   price: { low: number; high: number }
   /** Names it is called by in shorthand. */
   spoken: readonly string[]
+  /** Among the first that shorthand offers. */
+  isSuggested?: true
   /** A finished end is ticked with a pen. */
   isTicked?: true
   /** What is done, or how long it waits, goes by the air it is made in. */
@@ -87,5 +89,9 @@ export interface JointMethod extends MethodTraits {
   transition?: 'rigid' | 'plastic'
   /** Distance of its ring's near edge from the tube end, mm, by nominal size. */
   ringOf?: (nominal: string) => Figure | null
+  /** Go and no-go of its finished ring, mm, by nominal size. */
+  gaugeOf?: (nominal: string) => { goMm: number; noGoMm: number } | null
+  /** Another method whose word is said of this one too, where the pipe tells which is meant. */
+  alsoSaidAs?: SocketMethod
   steps: (card: Card) => DraftStep[]
 }

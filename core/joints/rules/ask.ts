@@ -50,15 +50,6 @@ export function refuse(
   return firstOf(REFUSALS.get(id)!, (rule) => (answered.has(rule.code) ? null : rule.says(tube, situation, method)))
 }
 
-/** Every refusal of a method on a tube end, one a code. */
-export function refuseAll(id: SocketMethod, tube: Tube, situation: Situation): Refused[] {
-  const found = REFUSALS.get(id)!.flatMap((rule): Refused[] => {
-    const reason = rule.says(tube, situation, JOINT_METHODS[id])
-    return reason === null ? [] : [{ code: rule.code, reason }]
-  })
-  return found.filter(({ code }, i) => found.findIndex((other) => other.code === code) === i)
-}
-
 /** What a method asks for on a tube end that it can be made on. */
 export const concernsOn = (id: SocketMethod, tube: Tube, situation: Situation): Concern[] =>
   concernsBy(CONCERNS.get(id)!, (rule) => rule.says(tube, situation, JOINT_METHODS[id]))

@@ -25,7 +25,7 @@ import { care, held, note, refusal, type ConcernRule, type RefusalRule } from '.
  * joint all ask these same ones.
  */
 
-export const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1)
+const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1)
 
 /** The size of fitting a hand would reach for: nearest outside diameter the method is made for. */
 function nearestMade(method: SocketMethod, pipe: Pipe): Pipe | undefined {

@@ -6,4 +6,4 @@ import type { Guide } from './types'
 /** Tasks a line begins from, in the order they come up. */
 export const GUIDES: readonly Guide[] = [TEE_IN, REPAIR, ROUGH_IN, OUTDOOR_TAP, PE_ENTRY, CLEAR, PARALLEL, WALL_FITTING]
 export { readFields } from './types'
-export type { Guide, GuideAnswer, GuideContext, GuideField, GuideFigure } from './types'
+export type { Guide, GuideAnswer, GuideContext, GuideFigure } from './types'

@@ -14,7 +14,7 @@ export interface GuideContext {
 }
 
 /** One thing asked: a length as typed, or a plain number of degrees or pieces. */
-export interface GuideField {
+interface GuideField {
   name: string
   words: string
   kind: 'length' | 'number'
