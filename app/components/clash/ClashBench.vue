@@ -127,7 +127,7 @@ useKeys(
     },
     Escape: () => emit('later'),
   },
-  { first: true },
+  { first: true, words: { 1: 'keep what is here', 2: 'keep what is there' } },
 )
 </script>
 

@@ -13,6 +13,7 @@ useKeys(
       },
     ]),
   ),
+  { words: Object.fromEntries(props.stations.map(({ key, name }) => [String(key), name])) },
 )
 </script>
 
