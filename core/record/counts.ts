@@ -1,23 +1,11 @@
-import { z } from 'zod'
 import { cardsOf, type CardRules } from './cards'
+import type { CountRecord } from './kit-schema'
 import { isMade, type JobRecord, type JointRecord } from './types'
 
 /*
  * Small parts counted out for a job and back again: one too many in the box at the end means that a joint may lack it. What
  * is signed stays; the joints are named and looked at.
  */
-
-export const countBody = z.strictObject({
-  item: z.string().min(1).max(80),
-  unit: z.string().max(20),
-  /** Pieces; of wire mm. */
-  out: z.number().min(0).max(1_000_000),
-  /** null: not counted back yet. */
-  back: z.number().min(0).max(1_000_000).nullable(),
-  /** Joints that were looked at and have it. */
-  seen: z.array(z.string().max(40)).max(500),
-})
-export type CountRecord = z.output<typeof countBody>
 
 /** What the joints of a job take of one item, made and open. */
 export interface Need {

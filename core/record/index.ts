@@ -1,5 +1,6 @@
-export { benderFor, changeKit, jobPatch, kitOf, overdue } from './kit'
-export type { BenderRecord, FittingRecord, KitBody, ToolRecord } from './kit'
+export { benderFor, changeKit, kitOf, overdue } from './kit'
+export { jobPatch } from './kit-schema'
+export type { BenderRecord, CountRecord, FittingRecord, KitBody, ToolRecord } from './kit-schema'
 export { changedSince, mergeFields } from './merge'
 export type { Clash, Fields } from './merge'
 export { nextAction, STATIONS } from './next-action'
@@ -86,8 +87,8 @@ export type {
 export { comingBack, dayWords } from './come-back'
 export type { ComingBack } from './come-back'
 export { countStates, doubtsOf, needsOf } from './counts'
-export type { CountRecord, CountState } from './counts'
-export { isMade, standingSignoff, statusOf } from './types'
+export type { CountState } from './counts'
+export { isMade, standingSignoff, statusOf, SIGNED } from './types'
 export { cardsOf } from './cards'
 export type {
   ClashRecord,
@@ -121,7 +122,6 @@ export {
   OTHER_WAY,
   reusesOf,
   runTimer,
-  SIGNED,
   stateOfStep,
   tickStep,
   UNDONE,

@@ -8,8 +8,8 @@ import type { Hand } from './find-work'
 import { overdue } from './kit'
 import type { LeftCode } from './left'
 import type { ReopenBody, SignoffBody } from './schema'
-import { isAt, placeOf, SIGNED, stateOfStep, stepsOf } from './steps'
-import { standingSignoff, type JointRecord, type MarkRecord, type TickRecord } from './types'
+import { isAt, placeOf, stateOfStep, stepsOf } from './steps'
+import { SIGNED, standingSignoff, type JointRecord, type MarkRecord, type TickRecord } from './types'
 import type { JobRules } from './work'
 
 /* Signing a joint, and opening it again: what is left is asked first, and what was seen of it stays with the entry. */

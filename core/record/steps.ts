@@ -5,7 +5,7 @@ import { cardsOf } from './cards'
 import type { Hand } from './find-work'
 import type { FaultBody, StepPlace, TickBody } from './schema'
 import { suspectsOf } from './suspects'
-import { isMade, type JointRecord, type TickRecord } from './types'
+import { isMade, SIGNED, type JointRecord, type TickRecord } from './types'
 import type { JobRules } from './work'
 
 /*
@@ -13,8 +13,6 @@ import type { JobRules } from './work'
  * ticked keeps what the step then said, so that a change of it is seen.
  */
 
-/** Why signed work is not changed. */
-export const SIGNED: Issue = issue('impossible', 'joint', 'This joint is signed off. Its entry stays as it was signed.')
 /** What to do where a step turns out not to be done after all. */
 export const UNDONE: Issue = issue(
   'impossible',

@@ -1,10 +1,9 @@
-import type { Note } from '#core/base'
+import { issue, type Issue, type Note } from '#core/base'
 import type { Region } from '#core/catalogue'
 import type { BenchPlan, CutSum, DoneCut } from '#core/cutting'
 import type { Conditions, Policy, Way } from '#core/joints'
 import type { CutBody, FinishBody } from './cut-schema'
-import type { CountRecord } from './counts'
-import type { BenderRecord, FittingRecord, ToolRecord } from './kit'
+import type { BenderRecord, CountRecord, FittingRecord, ToolRecord } from './kit-schema'
 import type { ClashBody, FindBody, JointBody, LineBody } from './schema'
 
 /** `updatedBy` names the hand or tablet that wrote last; empty where it gave no name. */
@@ -206,3 +205,6 @@ export const isMade = (joint: Pick<JointRecord, 'signoffs' | 'reopenings'>): boo
 
 export const statusOf = (joint: Pick<JointRecord, 'ticks' | 'signoffs' | 'reopenings'>): JointStatus =>
   isMade(joint) ? 'made' : joint.ticks.length > 0 ? 'dry-fitted' : 'planned'
+
+/** Why signed work is not changed. */
+export const SIGNED: Issue = issue('impossible', 'joint', 'This joint is signed off. Its entry stays as it was signed.')

@@ -5,9 +5,8 @@ import { findWays, type Way } from '#core/joints'
 import type { CardRules } from './cards'
 import { kitOf } from './kit'
 import type { JointBody } from './schema'
-import { SIGNED } from './steps'
 import { endsNow } from './suspects'
-import { isMade, type AsideRecord, type JobRecord, type JointRecord } from './types'
+import { isMade, SIGNED, type AsideRecord, type JobRecord, type JointRecord } from './types'
 
 /*
  * What each piece of work makes of a record: asked on the tablet at once, with or without a network, and by the server

@@ -1,6 +1,6 @@
 import { formatDecimal } from '#core/units'
-import { blocksOf, stepOf, type FixContext } from './fix'
-import type { FixRule, Support } from './types'
+import { blocksOf, stepOf } from './fix'
+import type { FixContext, FixRule, Support } from './types'
 
 const EDGE = 1e-6
 

@@ -1,5 +1,5 @@
 import { fail, ok, type Result } from '#core/base'
-import { bendOf, findPipe, spacingOf, supportCodeOf, type Pipe, type Spacing } from '#core/catalogue'
+import { bendOf, findPipe, spacingOf, supportCodeOf, type Spacing } from '#core/catalogue'
 import { formatDecimal } from '#core/units'
 import {
   ARM_CONSTANT,
@@ -13,15 +13,7 @@ import {
 } from './ours'
 import { placeOnLeg, type Interval } from './place'
 import { adviceOf } from './rules'
-import type { Expansion, FixAnswer, FixQuestion, FixAdvice, Support } from './types'
-
-export interface FixContext {
-  question: FixQuestion
-  pipe: Pipe
-  spacing: Spacing | null
-  /** Between a support and a joint or bend, mm. */
-  clear: number
-}
+import type { Expansion, FixAnswer, FixContext, FixQuestion, FixAdvice, Support } from './types'
 
 /** A given distance that no maker prints, and more supports than a line has. Issues: `range` at the distance, `too-many` at `legs`. */
 function checkGiven({ given, legs }: FixQuestion): Result<null> {

@@ -1,7 +1,6 @@
 import { supportCodeOf, type Pipe } from '#core/catalogue'
 import { LEAST_GROWTH_MM } from './ours'
-import type { FixContext } from './fix'
-import type { Expansion, FixAdvice } from './types'
+import type { Expansion, FixAdvice, FixContext } from './types'
 import type { FixCode } from './words'
 
 const METALS: ReadonlySet<Pipe['family']> = new Set(['copper', 'steel', 'stainless', 'lead'])

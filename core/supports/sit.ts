@@ -1,5 +1,5 @@
-import { blocksOf, stepOf, type FixContext } from './fix'
-import type { Support } from './types'
+import { blocksOf, stepOf } from './fix'
+import type { FixContext, Support } from './types'
 
 /** Where a support may sit on its leg while the others stay: within the distances to its neighbours, clear of joints and bends. Null where it has no such stretch. mm. */
 export function sittingRange(

@@ -1,6 +1,6 @@
 import type { FixCode } from './words'
 import type { Note } from '#core/base'
-import type { Region, SupportCode } from '#core/catalogue'
+import type { Pipe, Region, Spacing, SupportCode } from '#core/catalogue'
 import type { Service } from '#core/joints'
 
 /** One straight leg, mm along its centre line from its start. */
@@ -61,4 +61,13 @@ export interface FixAnswer {
   supports: Support[]
   expansion: Expansion[]
   rules: FixAdvice[]
+}
+
+/** A question with what was looked up for it. */
+export interface FixContext {
+  question: FixQuestion
+  pipe: Pipe
+  spacing: Spacing | null
+  /** Between a support and a joint or bend, mm. */
+  clear: number
 }

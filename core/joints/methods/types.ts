@@ -1,7 +1,7 @@
 import type { Figure } from '#core/base'
 import type { SocketMethod } from '#core/catalogue'
 import type { Card, Consumable, DraftStep, Remedy, StepCode } from '../card/types'
-import type { ConcernRule, RefusalRule } from '../rules/rule'
+import type { ConcernRule, RefusalRule, RuledMethod } from '../rules/rule'
 import type { OfferedMethod, Part, Tube } from '../types'
 
 /** What can be looked at on a finished joint of some methods only. */
@@ -57,19 +57,8 @@ export interface MethodTraits {
 }
 
 /** What one way of joining tube is: what refuses it, what it asks for, how it is made, how it comes apart. */
-export interface JointMethod extends MethodTraits {
+export interface JointMethod extends MethodTraits, RuledMethod {
   id: SocketMethod
-  /** Start of a part's name, e.g. "press" in "press coupling". */
-  words: string
-  /** What it takes, for a refusal by family. */
-  takes: string
-  undo: string
-  comesApart: boolean
-  needsFlame: boolean
-  /** Done without a tool of its own (contract: kit). */
-  byHand: boolean
-  /** Fitting standards a tube in copper sizes carries in its print where it is listed for this method; any of them. */
-  listings?: readonly string[]
   /** Its own, asked after the shared rule of the same code. */
   rules: readonly RefusalRule[]
   concerns: readonly ConcernRule[]

@@ -1,9 +1,25 @@
 import type { Note, RuleKind, RuleRow, RuleText } from '#core/base'
-import type { JointMethod } from '../methods/types'
+import type { SocketMethod } from '#core/catalogue'
 import type { RefusalCode, Situation, Tube, Verdict } from '../types'
 
+/** What the rules look at of a method. */
+export interface RuledMethod {
+  id: SocketMethod
+  /** Start of a part's name, e.g. "press" in "press coupling". */
+  words: string
+  /** What it takes, for a refusal by family. */
+  takes: string
+  undo: string
+  comesApart: boolean
+  needsFlame: boolean
+  /** Done without a tool of its own (contract: kit). */
+  byHand: boolean
+  /** Fitting standards a tube in copper sizes carries in its print where it is listed for this method; any of them. */
+  listings?: readonly string[]
+}
+
 /** Whether a rule applies: true for its own words, a sentence of its own, or null and false where it does not. */
-export type Test = (tube: Tube, situation: Situation, method: JointMethod) => boolean | string | null
+export type Test = (tube: Tube, situation: Situation, method: RuledMethod) => boolean | string | null
 
 /** What refuses a method on a tube end. */
 export interface RefusalRule extends RuleText {

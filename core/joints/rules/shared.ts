@@ -13,12 +13,11 @@ import {
   type SocketMethod,
 } from '#core/catalogue'
 import { formatDecimal } from '#core/units'
-import type { JointMethod } from '../methods/types'
 import { COMPRESSION_PLAY } from '../ours'
 import { alongOf } from '../play'
 import type { Situation, Tube } from '../types'
 import { isListed, printsListing, temperRated } from './common'
-import { care, held, note, refusal, type ConcernRule, type RefusalRule } from './rule'
+import { care, held, note, refusal, type ConcernRule, type RefusalRule, type RuledMethod } from './rule'
 
 /*
  * Rules that hold for every method, or for a pipe whatever joins it. Asked of one tube end; ways, cards and looks at a
@@ -40,7 +39,7 @@ function isBetweenRows(method: SocketMethod, pipe: Pipe): boolean {
   return made.some((other) => other.od < pipe.od) && made.some((other) => other.od > pipe.od)
 }
 
-function sizeReason({ pipe }: Tube, _: Situation, method: JointMethod): string | null {
+function sizeReason({ pipe }: Tube, _: Situation, method: RuledMethod): string | null {
   if (findSocket(method.id, pipe) || isBetweenRows(method.id, pipe)) return null
   const near = nearestMade(method.id, pipe)
   if (!near) return `No ${method.words} fitting is made for ${pipe.label}.`
@@ -57,7 +56,7 @@ function sizeReason({ pipe }: Tube, _: Situation, method: JointMethod): string |
 function ratingReason(
   tube: Tube,
   { conditions: { temperature, pressure } }: Situation,
-  method: JointMethod,
+  method: RuledMethod,
 ): string | null {
   const { pipe } = tube
   const socket = findSocket(method.id, pipe)
@@ -73,7 +72,7 @@ function ratingReason(
   return null
 }
 
-function playReason({ pipe }: Tube, { conditions }: Situation, method: JointMethod): string | null {
+function playReason({ pipe }: Tube, { conditions }: Situation, method: RuledMethod): string | null {
   const play = alongOf(conditions)
   const socket = findSocket(method.id, pipe)
   if (play === null || !socket) return null
@@ -87,7 +86,7 @@ function playReason({ pipe }: Tube, { conditions }: Situation, method: JointMeth
   return `The pipe has to be drawn back ${formatDecimal(need, 1)} to enter. There is ${formatDecimal(play, 1)}.`
 }
 
-function toolReason({ pipe }: Tube, { kit: { tools } }: Situation, method: JointMethod): string | null {
+function toolReason({ pipe }: Tube, { kit: { tools } }: Situation, method: RuledMethod): string | null {
   if (tools === undefined || method.byHand) return null
   const tool = tools.find(({ method: id }) => id === method.id)
   if (!tool) return `No ${method.words} tool on the van.`
@@ -97,7 +96,7 @@ function toolReason({ pipe }: Tube, { kit: { tools } }: Situation, method: Joint
     : `The ${method.words} tool on the van has no ${nominal}. It has ${tool.sizes.join(', ') || 'no sizes'}.`
 }
 
-export function familyReason({ pipe }: Tube, method: JointMethod): string {
+export function familyReason({ pipe }: Tube, method: RuledMethod): string {
   const hazard = hazardOf(pipe)
   return hazard
     ? HAZARDS[hazard].refusal!
