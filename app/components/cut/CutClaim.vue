@@ -29,7 +29,7 @@ const kept = computed(() =>
     <VerdictShape :verdict="claim.isProved ? 'fits' : 'care'" :size="20" />
     <div>
       <p>
-        <b class="t17">{{ claim.title }}.</b> <span class="t15">{{ claim.text }} {{ kept }}</span>
+        <b class="t17">{{ claim.title }}.</b> <span class="t15">{{ claim.text }} {{ kept }}</span> {{ ' ' }}
         <button
           v-if="waiting && !sheet.result"
           type="button"
@@ -38,6 +38,7 @@ const kept = computed(() =>
           @click="emit('waiting')">
           {{ waiting }} more {{ waiting === 1 ? 'waits' : 'wait' }}
         </button>
+        {{ ' ' }}
         <span v-if="slips.length" class="t15 brick"
           >{{ slips.length }} cut wrong: {{ slips.map(({ length }) => tapeText(length, system)).join(', ') }}.</span
         >

@@ -202,6 +202,7 @@ const say = (mm: number) => formatLength(mm, props.system)
         >C{{ sheet.number }} with its {{ sheet.done.length }} cut entries goes for good; offcuts promised to it are free
         again.
         <button type="button" class="link-verb" data-test="drop-sheet-yes" @click="emit('drop')">Take it out</button>
+        {{ ' ' }}
         <button type="button" class="underline min-h-9 ml-3" @click="isDropping = false">keep it</button></template
       >
     </p>

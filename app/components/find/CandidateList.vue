@@ -154,6 +154,7 @@ function explain(candidate: Candidate) {
     <p class="t14 note foot">
       None of the catalogue's: {{ inHundred(answer.unknown) }} in 100.
       <NuxtLink v-if="pair" :to="pair" class="link-verb ink" data-test="compare">Compare the first two</NuxtLink>
+      {{ ' ' }}
       <kbd v-if="pair">X</kbd>
     </p>
     <template v-if="!isSettled && next[0]">

@@ -111,6 +111,7 @@ useKeys({ i: () => input.value?.click() })
       <a :href="`/api/jobs/${job.slug}/diameter-cards.pdf`" target="_blank" class="underline" data-test="cards"
         >Print diameter cards</a
       >
+      {{ ' ' }}
       <span class="note">of this job's pipes, at true size</span>
     </p>
     <UModal

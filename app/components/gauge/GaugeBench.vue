@@ -62,6 +62,7 @@ useKeys({
       <NuxtLink :to="back" class="underline min-h-11 inline-flex items-center" data-test="gauge-back">{{
         find ? `Back to ${find.place || 'the find'}` : 'Back to sizes'
       }}</NuxtLink>
+      {{ ' ' }}
       <kbd>Esc</kbd>
     </p>
     <template v-if="width > 0 && isReady">

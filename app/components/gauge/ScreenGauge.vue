@@ -80,7 +80,7 @@ useKeys({
     </svg>
     <div class="side">
       <p>
-        <b class="t64 copper" data-test="gauge-figure">{{ formatReading(mm, system) }}</b>
+        <b class="t64 copper" data-test="gauge-figure">{{ formatReading(mm, system) }}</b> {{ ' ' }}
         <span class="t17">{{ unitOf(system) }}{{ mmBeside(mm, system) }}</span>
       </p>
       <p class="t15">

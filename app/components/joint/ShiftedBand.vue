@@ -11,7 +11,7 @@ const emit = defineEmits<{ follow: [one: Shifted, takesIt: boolean] }>()
   <div v-for="one in shifted" :key="one.on" class="shifted" :data-shifted="one.on" role="status">
     <StatusShape status="held" :size="22" />
     <p class="t15">
-      <b>{{ isSigned ? 'Made for' : 'Chosen for' }} {{ getPipe(one.was).label }}.</b>
+      <b>{{ isSigned ? 'Made for' : 'Chosen for' }} {{ getPipe(one.was).label }}.</b> {{ ' ' }}
       <NuxtLink :to="{ path: `/jobs/${job.slug}/find`, query: { find: one.find.id } }" class="underline">{{
         one.find.place || 'The find'
       }}</NuxtLink>

@@ -178,7 +178,7 @@ const length = (mm: number) => formatLength(mm, system.value)
     </div>
     <p class="brick t14 flex gap-2 wrong" role="status">
       <template v-if="wrong"
-        ><StatusShape status="refused" :size="14" class="mt-[3px] flex-none" />
+        ><StatusShape status="refused" :size="14" class="mt-[3px] flex-none" /> {{ ' ' }}
         <span>{{ wrong.message }}</span></template
       >
     </p>

@@ -54,6 +54,7 @@ const notRight = computed(
         <a :href="`/api/jobs/${job.slug}/depth-cards.pdf`" target="_blank" class="link-verb" data-test="depth-cards"
           >Print depth cards</a
         >
+        {{ ' ' }}
         <span class="note t14">of this job's joints, at true size</span>
       </p>
       <p class="note t14 mt-3">A way that was taken before stays as it was taken. A new job begins with this kit.</p>

@@ -122,7 +122,7 @@ const cutOf = (index: number): string | null => {
           <span v-if="!isPhone && cutOf(i)" class="small w7">{{ cutOf(i) }}</span>
         </button>
         <p v-if="issues[i]" class="issue t13" :data-issue="i">
-          <StatusShape :status="one.issue?.code === 'missing' ? 'held' : 'refused'" :size="13" />
+          <StatusShape :status="one.issue?.code === 'missing' ? 'held' : 'refused'" :size="13" /> {{ ' ' }}
           <span>{{ issues[i] }}</span>
         </p>
         <div v-if="i === row && (editing === i || isPhone)" class="tools">

@@ -15,7 +15,7 @@ const isLate = computed(() => props.joint.comeBack !== null && props.joint.comeB
 <template>
   <div class="come-back t14">
     <label
-      ><span class="note">temporary: come back on</span>
+      ><span class="note">temporary: come back on</span> {{ ' ' }}
       <input
         type="date"
         class="plain-input w7"

@@ -95,7 +95,7 @@ const amount = (unit: string, value: number | null | undefined) =>
             <tr v-if="state.count?.back !== null && state.count">
               <td colspan="4" class="l verdict">
                 <p v-if="state.over > 0" class="ochre flex gap-2" data-test="too-many">
-                  <StatusShape status="held" :size="16" class="mt-[3px] flex-none" />
+                  <StatusShape status="held" :size="16" class="mt-[3px] flex-none" /> {{ ' ' }}
                   <span
                     >{{
                       state.need.unit === 'mm'

@@ -55,6 +55,7 @@ const depthSource = computed(() => {
         <button type="button" class="figure-button w7" data-test="depth-working" @click="emit('working')">
           {{ depth.mm === null ? 'no figure held' : `${formatDecimal(depth.mm, 1)} mm deep` }}
         </button>
+        {{ ' ' }}
         <span class="note">{{ depthSource }}</span>
       </p>
       <label class="measure"

@@ -17,13 +17,13 @@ const over = computed(() => {
 
 <template>
   <span v-if="!to" class="wait t15"
-    ><b>{{ name }}</b>
+    ><b>{{ name }}</b> {{ ' ' }}
     <b class="t20" :class="left === 0 ? 'verd' : 'copper'">{{
       left === 0 ? over : formatClock(left ?? timer.seconds)
     }}</b></span
   >
   <NuxtLink v-else :to="to" class="wait t15 underline"
-    ><b>{{ name }}</b>
+    ><b>{{ name }}</b> {{ ' ' }}
     <b class="t20" :class="left === 0 ? 'verd' : 'copper'">{{
       left === 0 ? over : formatClock(left ?? timer.seconds)
     }}</b></NuxtLink

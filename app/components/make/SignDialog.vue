@@ -61,12 +61,12 @@ function submit() {
           <p class="t17 w7">Still left:</p>
           <ul class="t17 space-y-2">
             <li v-for="one in still" :key="one.text" class="flex gap-2" :data-left="one.code">
-              <StatusShape status="held" :size="18" class="mt-1 flex-none" />
+              <StatusShape status="held" :size="18" class="mt-1 flex-none" /> {{ ' ' }}
               <span>{{ inRegion(one.text, region) }}</span>
             </li>
           </ul>
           <label class="seen t17"
-            ><input v-model="isSeen" type="checkbox" data-test="seen" />
+            ><input v-model="isSeen" type="checkbox" data-test="seen" /> {{ ' ' }}
             <span>I have seen it. It stays on the record.</span></label
           >
         </div>

@@ -16,7 +16,7 @@ const unit = computed(() =>
 <template>
   <div class="ask t17">
     <label
-      ><span>{{ ask.words }}</span>
+      ><span>{{ ask.words }}</span> {{ ' ' }}
       <input
         v-model="typed"
         class="plain-input w7"
@@ -26,7 +26,7 @@ const unit = computed(() =>
         :aria-invalid="reading.problem !== null || verdict === 'fails'"
         data-test="step-ask"
         @keydown.stop />
-      <span class="note">{{ unit }}</span></label
+      {{ ' ' }} <span class="note">{{ unit }}</span></label
     >
     <span class="note t15">{{ askRange(ask, system) }}<template v-if="!ask.isFirm">, typical</template></span>
     <span v-if="reading.problem" class="brick t15" role="status">{{ reading.problem }}</span>
