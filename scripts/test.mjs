@@ -41,12 +41,9 @@ const STAGES = {
     isLong: true,
   },
 }
+const TYPES = Object.keys(STAGES).filter((name) => name.endsWith('types'))
 /** Stages that are asked for together. */
-const GROUPS = {
-  types: Object.keys(STAGES).filter((name) => name.endsWith('types')),
-  check: ['unit', ...Object.keys(STAGES).filter((name) => name.endsWith('types')), 'lint', 'format'],
-  long: ['long unit', 'long server'],
-}
+const GROUPS = { types: TYPES, check: ['unit', ...TYPES, 'lint', 'format'], long: ['long unit', 'long server'] }
 /** Without a name: what reads the code beside the build, then all that needs the build, on one set of servers. */
 const ALL = [...GROUPS.check, 'server']
 
@@ -55,7 +52,7 @@ const station = wanted.find((name) => name in STATIONS)
 const stageNames = wanted.filter((name) => name !== station)
 const defaults = station ? ['unit', 'server'] : ALL
 
-/** A run with its output kept; the one that ends last in its lane may speak as it goes. */
+/** Runs a stage; a quiet one shows what it said once it is done. */
 function run(name, isQuiet) {
   const {
     command: [file, args],
@@ -64,10 +61,9 @@ function run(name, isQuiet) {
   } = STAGES[name]
   const report = `${REPORTS}/${name.replace(' ', '-')}.json`
   rmSync(report, { force: true })
-  const about = isTesting
-    ? ['--reporter=default', '--reporter=json', `--outputFile.json=${report}`, '--passWithNoTests']
-    : []
-  const only = isTesting && station ? STATIONS[station] : []
+  const about = isTesting ? ['--reporter=default', '--reporter=json', `--outputFile.json=${report}`] : []
+  // A station may have no test of its own in a stage; a whole stage without tests is a fault.
+  const only = isTesting && station ? ['--passWithNoTests', ...STATIONS[station]] : []
   const from = Date.now()
   return new Promise((resolve) => {
     const child = spawn(file, [...args, ...about, ...only], {
@@ -101,9 +97,14 @@ function count({ name, status, report }) {
   return { passed: numPassedTests, failed: numFailedTests || (isOk ? 0 : Math.max(1, numFailedTestSuites)) }
 }
 
-/** Stages one after another; a server's are quiet only where another lane speaks. */
+/** Stages one after another; those on servers speak as they go. What cannot be prepared fails its own lane, not the other. */
 async function lane(names, prepare) {
-  await prepare?.()
+  try {
+    await prepare?.()
+  } catch (error) {
+    console.error(error instanceof Halt ? error.message : error)
+    return names.map((name) => ({ name, status: 1, report: '' }))
+  }
   const results = []
   for (const name of names) results.push(await run(name, !STAGES[name].needsServer))
   return results
@@ -129,7 +130,7 @@ try {
   const onServers = names.filter((name) => STAGES[name].needsServer)
   const reading = names.filter((name) => !STAGES[name].needsServer)
   // Components and composables are found by name: what is written of them is made anew first.
-  if (names.some((name) => name.endsWith('types'))) prepareNuxt()
+  if (names.some((name) => TYPES.includes(name))) prepareNuxt()
   // Two cores: the build and the servers on one side, what only reads the code on the other; alone, that is halved.
   const lanes =
     onServers.length > 0 ? [reading] : [reading.filter((_, i) => i % 2 === 0), reading.filter((_, i) => i % 2)]

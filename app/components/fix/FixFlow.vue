@@ -71,6 +71,8 @@ function showFlow(index: number) {
   </template>
 </template>
 
+<style scoped src="./figure-table.css"></style>
+
 <style scoped>
 .zone-heading {
   margin-top: 8px;
@@ -80,36 +82,5 @@ function showFlow(index: number) {
   gap: 8px;
   align-items: baseline;
   padding: 2px 0;
-}
-table {
-  width: 100%;
-  border-collapse: collapse;
-  font-size: 15px;
-}
-th {
-  font-size: 13px;
-  font-weight: 400;
-  color: var(--ink2);
-  text-align: right;
-  border-bottom: 1px solid var(--rule);
-}
-td {
-  text-align: right;
-  padding: 3px 0 3px 10px;
-  border-bottom: 1px solid var(--hair);
-  vertical-align: middle;
-}
-.l {
-  text-align: left;
-  padding-left: 0;
-}
-td.used {
-  font-weight: 700;
-  box-shadow: inset 0 -2px var(--copper);
-}
-@media (pointer: coarse), (max-width: 899px) {
-  td button {
-    min-height: 44px;
-  }
 }
 </style>
