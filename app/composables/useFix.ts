@@ -1,13 +1,6 @@
 import { unitSystemOf } from '#core/catalogue'
-import {
-  fixLine,
-  fixSettings,
-  lineFlow,
-  setSupport,
-  type JobRecord,
-  type LineRecord,
-  type LineSupport,
-} from '#core/record'
+import { fixLine, fixSettings, lineFlow, setSupport, type JobRecord, type LineRecord } from '#core/record'
+import type { LineSupport } from '#core/supports'
 
 /** The line being fixed: its supports, the one at hand, and what moves or fixes it. */
 export function useFix(job: Ref<JobRecord>) {

@@ -59,10 +59,10 @@ export type AnyRecord = JobRecord | FindRecord | LineRecord | CutRecord | JointR
 export const kitRecord = (job: string): string => `kit-${job}`
 
 /** A step's place with the way it was read from, so that it is never counted for another. */
-export const placed = <P extends Omit<StepPlace, 'way'>>(joint: JointRecord, place: P): P & Pick<StepPlace, 'way'> => ({
-  ...place,
-  ...(joint.wayId === null ? {} : { way: joint.wayId }),
-})
+export const withWay = <P extends Omit<StepPlace, 'way'>>(
+  joint: JointRecord,
+  place: P,
+): P & Pick<StepPlace, 'way'> => ({ ...place, ...(joint.wayId === null ? {} : { way: joint.wayId }) })
 
 /** What was done, with what it rests on: `base` and `seen` are the fields as the screen showed them. */
 export type Act =

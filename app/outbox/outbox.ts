@@ -37,9 +37,9 @@ const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
  * What was done on this tablet, in order, until the server has it: each exactly once, whatever is cut off in between.
  * Entries of one record wait for one another; one that came back holds only its own record.
  */
-export function createOutbox(around: Surroundings) {
-  const { now, newKey, send, onTaken, onSaved, onGone } = around
-  let storage = around.storage
+export function createOutbox(surroundings: Surroundings) {
+  const { now, newKey, send, onTaken, onSaved, onGone } = surroundings
+  let storage = surroundings.storage
   const page = newKey()
   let entries: Entry[] = []
   let away: Issue | null = null
@@ -50,12 +50,12 @@ export function createOutbox(around: Surroundings) {
 
   /** Versions that this page's own entries came to: what it does next was done knowing them, even where its screen lags behind. */
   const reached = new Map<string, number>()
-  const knowing = (record: string, act: Act): Act =>
+  const atReachedVersion = (record: string, act: Act): Act =>
     act.do === 'change' || act.do === 'sign'
       ? { ...act, version: Math.max(act.version, reached.get(record) ?? 0) }
       : act
 
-  const changed = () => around.onChange(entries, away)
+  const changed = () => surroundings.onChange(entries, away)
 
   /** Does work on the storage after all work before it; a storage that fails is left for memory, which loses nothing but the page. */
   function keep(work: (storage: Storage) => Promise<unknown>): Promise<boolean> {
@@ -88,7 +88,7 @@ export function createOutbox(around: Surroundings) {
       at: now(),
       job,
       record,
-      act: knowing(record, act),
+      act: atReachedVersion(record, act),
       isSealed: false,
       state: 'waiting',
     })
@@ -128,7 +128,7 @@ export function createOutbox(around: Surroundings) {
     void keep(async (kept) => {
       // Another page of this browser sent it meanwhile: the rest goes after it, as an entry of its own.
       if (!(await kept.replace(open.key, folded, true))) {
-        const rest: Entry = plain({ ...folded, key: newKey(), isSealed: false, act: knowing(record, act) })
+        const rest: Entry = plain({ ...folded, key: newKey(), isSealed: false, act: atReachedVersion(record, act) })
         entries = [...entries, rest]
         await kept.add(rest)
         changed()
@@ -188,7 +188,7 @@ export function createOutbox(around: Surroundings) {
   })
 
   /** An entry the server refused because another hand was first: both kept where they are of different fields, else held with both beside each other. */
-  async function met(entry: Entry, issue: Issue, saved: AnyRecord): Promise<void> {
+  async function mergeOrHold(entry: Entry, issue: Issue, saved: AnyRecord): Promise<void> {
     const { act } = entry
     onSaved(entry, saved)
     const hold = (clashes: Clash[]) => put(entry.key, { ...entry, state: 'clash', issue, saved, clashes })
@@ -242,7 +242,7 @@ export function createOutbox(around: Surroundings) {
     else if (reply.away) {
       away = reply.error
       return 'away'
-    } else if (reply.saved) await met(entry, reply.error, reply.saved as AnyRecord)
+    } else if (reply.saved) await mergeOrHold(entry, reply.error, reply.saved as AnyRecord)
     else await put(entry.key, { ...entry, state: 'refused', issue: reply.error })
     away = null
     failures = 0

@@ -31,7 +31,7 @@ import {
   applyEntry,
   beginJob,
   kitRecord,
-  placed,
+  withWay,
   type Act,
   type AnyRecord,
   type Entry,
@@ -385,14 +385,14 @@ export const useJobStore = defineStore('jobs', () => {
     dropPhoto: (slug: string, find: string, photo: string) =>
       onRecord(slug, 'finds', find, () => ({ do: 'drop-photo', photo })),
     setTick: (slug: string, id: string, place: Omit<TickBody, 'way'>, done: boolean) =>
-      onJoint(slug, id, (joint) => ({ do: 'tick', place: placed(joint, place), done })),
+      onJoint(slug, id, (joint) => ({ do: 'tick', place: withWay(joint, place), done })),
     failStep: (slug: string, id: string, place: Omit<TickBody, 'way'>) =>
-      onJoint(slug, id, (joint) => ({ do: 'fault', place: placed(joint, place) })),
+      onJoint(slug, id, (joint) => ({ do: 'fault', place: withWay(joint, place) })),
     reopen: (slug: string, id: string, body: Omit<ReopenBody, 'id'>) =>
       onJoint(slug, id, () => ({ do: 'reopen', body })),
     bringBack: (slug: string, id: string) => onJoint(slug, id, () => ({ do: 'bring-back' })),
     setTimer: (slug: string, id: string, place: Omit<StepPlace, 'way'>, running: boolean) =>
-      onJoint(slug, id, (joint) => ({ do: 'wait', place: placed(joint, place), running })),
+      onJoint(slug, id, (joint) => ({ do: 'wait', place: withWay(joint, place), running })),
     sign: (slug: string, id: string, body: Omit<SignoffBody, 'id' | 'version'>) =>
       onJoint(slug, id, (joint) => ({
         do: 'sign',

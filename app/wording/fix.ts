@@ -1,6 +1,5 @@
 import type { SupportCode } from '#core/catalogue'
-import type { FixedLine } from '#core/record'
-import type { Support } from '#core/supports'
+import type { FixedLine, Support } from '#core/supports'
 import { formatLength, type UnitSystem } from '#core/units'
 
 export const KIND_WORDS: Readonly<Record<Support['kind'], string>> = {

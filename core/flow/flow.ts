@@ -1,7 +1,7 @@
 import { fail, ok, type Note, type Result, type WorkingLine } from '#core/base'
 import { findPipe, type Pipe, type Region } from '#core/catalogue'
 import { formatDecimal } from '#core/units'
-import { COLD_C, INSERT_WALL_MM, isMinimumWall, K, MEAN_WALL, roughnessOf, type FlowFitting } from './ours'
+import { COLD_C, INSERT_WALL_MM, isMinimumWall, K, MEAN_WALL, roughnessOf, type FlowFitting } from './loss-figures'
 import { density, viscosity } from './water'
 import type { FlowCode } from './rules'
 

@@ -1,6 +1,8 @@
 export { askFlow, frictionOf, velocityIn } from './flow'
 export type { FlowAnswer, FlowQuestion } from './flow'
-export { FLOW_FITTINGS } from './ours'
+export { flowAlong } from './line-flow'
+export type { LineFlow } from './line-flow'
+export { FLOW_FITTINGS } from './loss-figures'
 
 export { FLOW_RULES } from './rules'
 export { density, viscosity } from './water'

@@ -11,7 +11,7 @@ import {
   WATER,
   WRAP_BREADTH_MM,
   WRAP_LOSS,
-} from './ours'
+} from './heat-figures'
 import { layCells, readAt, step, type Rod } from './rod'
 
 export const HEAT_TARGETS = ['seal', 'plastic', 'washer'] as const

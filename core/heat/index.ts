@@ -1,5 +1,5 @@
 export { askHeat, HEAT_RULES, HEAT_TARGETS, heatAlong } from './heat'
 export type { HeatAnswer, HeatCourse, HeatQuestion, HeatTarget } from './heat'
-export { LIMITS as HEAT_LIMITS, TRADE_RULE as HEAT_RULE } from './ours'
+export { LIMITS as HEAT_LIMITS, TRADE_RULE as HEAT_RULE } from './heat-figures'
 export { layCells, lostHeat, readAt, step, storedHeat } from './rod'
 export type { Rod } from './rod'

@@ -1,7 +1,7 @@
 import { formatDecimal } from '#core/units'
 import { likelihood } from './likelihood'
 import type { Standing } from './next-check'
-import { CONTRADICTS } from './ours'
+import { CONTRADICTS } from './likelihood-figures'
 import type { IdentifyCode } from './rules'
 import type { Check, Contradiction, Instrument } from './types'
 

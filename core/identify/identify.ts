@@ -6,7 +6,7 @@ import { findContradictions } from './contradictions'
 import { factsFrom } from './facts'
 import { likelihood } from './likelihood'
 import { entropy, rankNext, type Standing } from './next-check'
-import { DIAMETER_RANGE, regionWeight, SERIES_WEIGHT, sizeWeight, UNKNOWN_PRIOR, yearWeight } from './ours'
+import { DIAMETER_RANGE, regionWeight, SERIES_WEIGHT, sizeWeight, UNKNOWN_PRIOR, yearWeight } from './likelihood-figures'
 import { reasonsFor } from './reasons'
 import type { Candidate, Check, IdentifyAnswer, IdentifyQuestion } from './types'
 

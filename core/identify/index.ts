@@ -1,6 +1,6 @@
 export { factsOfChecks, identifyPipe } from './identify'
 export { IDENTIFY_RULES } from './rules'
-export { DIAMETER_RANGE, INSTRUMENT_ERROR } from './ours'
+export { DIAMETER_RANGE, INSTRUMENT_ERROR } from './likelihood-figures'
 export { COLOURS, FLEXES, HELD_BYS, INSTRUMENTS, LAGGINGS, SCRATCHES, STRIPES, TRACES } from './types'
 export type {
   Candidate,

@@ -3,8 +3,8 @@ import { describe, expect, it } from 'vitest'
 import { getPipe, PIPES } from '#core/catalogue'
 import { ANSWERS, density, likelihood, shareOf, spreadOf, unknownDensity } from './likelihood'
 import { entropy, rankNext, type Standing } from './next-check'
-import type { INSTRUMENT_ERROR } from './ours'
-import { OTHER_REGION, regionWeight, sizeWeight, yearWeight } from './ours'
+import type { INSTRUMENT_ERROR } from './likelihood-figures'
+import { OTHER_REGION, regionWeight, sizeWeight, yearWeight } from './likelihood-figures'
 import { reasonsFor } from './reasons'
 
 const names = Object.keys(ANSWERS) as (keyof typeof ANSWERS)[]

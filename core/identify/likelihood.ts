@@ -8,7 +8,7 @@ import {
   SPOILT,
   WALL_RANGE,
   sharesOf,
-} from './ours'
+} from './likelihood-figures'
 import { readPrint, type PrintToken } from './print'
 import {
   COLOURS,

@@ -1,6 +1,6 @@
 import type { Pipe } from '#core/catalogue'
 import { ANSWERS, density, RANGES, sharesFor, spreadOf, type Spread } from './likelihood'
-import { PRINT } from './ours'
+import { PRINT } from './likelihood-figures'
 import {
   INSTRUMENTS,
   type Check,

@@ -5,7 +5,7 @@ import { concernsOfChain, FITS } from './rules/chain'
 import { temperRated } from './rules/common'
 import type { Concern } from './rules/rule'
 import { classOf, isMouthOfOldSize, metricBodyOf, otherSchedule, pipesOfClass } from './size-classes'
-import { DROP_EAR_PRICE, PRICE_OD, SLIP_PRICE, SMALL_PART_PRICE, TAIL_BARE, VALVE_PRICE } from './ours'
+import { DROP_EAR_PRICE, PRICE_OD, SLIP_PRICE, SMALL_PART_PRICE, TAIL_BARE, VALVE_PRICE } from './prices-and-play'
 import type { Chain, Meeting } from './search'
 import {
   isLoose,

@@ -2,7 +2,7 @@ import { familiesOf, unitSystemOf, type Pipe, type Region, type SocketMethod } f
 import { JOINT_METHODS, type Method } from '#core/joints'
 import { formatDecimal, formatLength } from '#core/units'
 import { arcOfBend } from './bend'
-import { GRIP_OD, HALF_CLIP_MM, LITTLE_STRAIGHT_MM, NEAR_JOINT_OD, WORTH_MEASURING_MM } from './ours'
+import { GRIP_OD, HALF_CLIP_MM, LITTLE_STRAIGHT_MM, NEAR_JOINT_OD, WORTH_MEASURING_MM } from './clearances'
 import type { LaidLeg, LineQuestion, LineWarning, Piece } from './types'
 import { vectorOf } from './lay'
 import { legName, MOUTH_WORDS } from './pieces'

@@ -1,6 +1,8 @@
 export { arcOfBend, gainOf, radiusOf, tangentOf } from './bend'
 export { bendCard, bendRemedy } from './bend-card'
 export type { BendCard, BendStep, BendStepCode } from './bend-card'
+export { failPull, isPulledOtherwise, nextPull, pulledAt, pullStep } from './bend-progress'
+export type { PulledPiece } from './bend-progress'
 export { calibrateBender } from './calibrate'
 export type { Calibration, TestBend } from './calibrate'
 export { centreLine, projectIsometric } from './centre-line'

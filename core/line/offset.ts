@@ -1,6 +1,6 @@
 import { fail, ok, type Note, type Result, type WorkingLine } from '#core/base'
 import { formatDecimal } from '#core/units'
-import { LITTLE_STRAIGHT_MM } from './ours'
+import { LITTLE_STRAIGHT_MM } from './clearances'
 
 /** An offset: how far the pipe moves aside (mm), at what angle (degrees), how far it rolls (mm), and the bends' centreline radius (mm). */
 export interface OffsetQuestion {

@@ -1,5 +1,5 @@
 import { arcOfBend } from './bend'
-import { GRIP_OD } from './ours'
+import { GRIP_OD } from './clearances'
 import type { Piece } from './types'
 
 /** One bend as it is pulled: which end lies in the hook, and where the hook edge goes, mm from the left end. */

@@ -45,10 +45,9 @@ export {
 } from './cut-schema'
 export type { CutBody, DoneCutBody, FinishBody, OffcutBody } from './cut-schema'
 export { fixLine, fixProgress, fixSettings, setSupport, supportOrder } from './fix-work'
-export type { FixedLine, FixSettings, LineSupport } from './fix-work'
+export type { FixSettings } from './fix-work'
 export { lineFlow } from './flow-work'
-export type { LineFlow } from './flow-work'
-export { bentPieces, isPulledOtherwise, pulledAt, pullStep } from './bend-work'
+export { bentPieces } from './bend-work'
 export type { BentPiece } from './bend-work'
 export { beginLine, changeLine, draftLine, surveyed, tooManyLines, tubesOf } from './line-work'
 

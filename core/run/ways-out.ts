@@ -36,13 +36,13 @@ const withElbow = (text: string, leg: TypedLeg): string =>
  * Ways out for a row whose bends do not fit: another angle of its step, elbows for bends, a longer leg; each tried on the
  * whole run and given only where that piece can then be made.
  */
-export function findWaysOut(head: RunHead, texts: readonly string[], row: number, around: RunSurroundings): WayOut[] {
-  const { leg } = draftRun(head, texts, around).rows[row] ?? {}
+export function findWaysOut(head: RunHead, texts: readonly string[], row: number, surroundings: RunSurroundings): WayOut[] {
+  const { leg } = draftRun(head, texts, surroundings).rows[row] ?? {}
   if (!leg) return []
   const system = unitSystemOf(head.region)
   const tryText = (text: string): Piece | null => {
     const legs = texts.map((one, i) => (i === row ? text : one))
-    const { rows, question } = draftRun(head, legs, around)
+    const { rows, question } = draftRun(head, legs, surroundings)
     const at = rows[row]?.legs?.[0]
     const survey = question && at !== undefined ? surveyLine(question) : null
     const run = survey?.ok ? survey.value.runs.find((one) => one.legs.includes(at!)) : undefined

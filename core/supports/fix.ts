@@ -10,7 +10,7 @@ import {
   SWEPT_OD,
   LEAST_SPACING_MM,
   MOST_SUPPORTS,
-} from './ours'
+} from './expansion-figures'
 import { placeOnLeg, type Interval } from './place'
 import { adviceOf } from './rules'
 import type { Expansion, FixAnswer, FixContext, FixQuestion, FixAdvice, Support } from './types'

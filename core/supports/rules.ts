@@ -1,5 +1,5 @@
 import { supportCodeOf, type Pipe } from '#core/catalogue'
-import { LEAST_GROWTH_MM } from './ours'
+import { LEAST_GROWTH_MM } from './expansion-figures'
 import type { Expansion, FixAdvice, FixContext } from './types'
 import type { FixCode } from './words'
 

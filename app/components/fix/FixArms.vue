@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { FixedLine, FixSettings } from '#core/record'
-import { ARM_CONSTANT, EXPANSION } from '#core/supports'
+import type { FixSettings } from '#core/record'
+import { ARM_CONSTANT, EXPANSION, type FixedLine } from '#core/supports'
 import { formatDecimal, type UnitSystem } from '#core/units'
 import { legNameOf, spacingText } from '~/wording/fix'
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { spacingOf, type Region, type SupportCode } from '#core/catalogue'
-import type { FixedLine, FixSettings } from '#core/record'
+import type { FixSettings } from '#core/record'
+import type { FixedLine } from '#core/supports'
 import type { UnitSystem } from '#core/units'
 import { CODE_WORDS, spacingText } from '~/wording/fix'
 

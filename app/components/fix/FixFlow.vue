@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Result } from '#core/base'
-import type { FixedLine, LineFlow } from '#core/record'
+import type { LineFlow } from '#core/flow'
+import type { FixedLine } from '#core/supports'
 import { formatDecimal } from '#core/units'
 import { legNameOf } from '~/wording/fix'
 

@@ -1,13 +1,8 @@
 <script setup lang="ts">
 import Papa from 'papaparse'
-import {
-  supportOrder,
-  type FixedLine,
-  type FixSettings,
-  type JobRecord,
-  type LineFlow,
-  type LineRecord,
-} from '#core/record'
+import { supportOrder, type FixSettings, type JobRecord, type LineRecord } from '#core/record'
+import type { LineFlow } from '#core/flow'
+import type { FixedLine } from '#core/supports'
 import type { UnitSystem } from '#core/units'
 import type { Result } from '#core/base'
 import { inRegion } from '~/wording/en'

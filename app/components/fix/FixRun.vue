@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { bendOf } from '#core/catalogue'
 import { centreLine, pointAlong, type Vector } from '#core/line'
-import type { FixedLine } from '#core/record'
+import type { FixedLine } from '#core/supports'
 import { formatDecimal } from '#core/units'
 import type { UnitSystem } from '#core/units'
 import { fitSheet, onSheet, project, type Point } from '~/drawing/iso'

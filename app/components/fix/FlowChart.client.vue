@@ -4,7 +4,7 @@ import { AriaComponent, GridComponent, LegendComponent, MarkLineComponent, Toolt
 import { use } from 'echarts/core'
 import { SVGRenderer } from 'echarts/renderers'
 import VChart from 'vue-echarts'
-import type { LineFlow } from '#core/record'
+import type { LineFlow } from '#core/flow'
 import { MM_PER_INCH, type UnitSystem } from '#core/units'
 
 /** Speed and pressure lost along the line: speed solid with its spikes in inserts, pressure dotted, the limit dashed. */

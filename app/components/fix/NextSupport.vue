@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { LineSupport } from '#core/record'
+import type { LineSupport } from '#core/supports'
 import type { UnitSystem } from '#core/units'
 import { unitOf } from '~/reading/format'
 import { KIND_WORDS } from '~/wording/fix'

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { pulledAt, statusOf, type BentPiece, type JobRecord } from '#core/record'
+import { pulledAt } from '#core/line'
+import { statusOf, type BentPiece, type JobRecord } from '#core/record'
 import { STATUS_WORDS } from '~/wording/en'
 import { endLabel } from '~/wording/way'
 

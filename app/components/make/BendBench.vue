@@ -2,9 +2,9 @@
 import { useElementSize, useStorage } from '@vueuse/core'
 import { getPipe, unitSystemOf } from '#core/catalogue'
 import { fillPolicy } from '#core/joints'
-import { bendRemedy, type BendStepCode } from '#core/line'
+import { bendRemedy, failPull, isPulledOtherwise, nextPull, pulledAt, pullStep, type BendStepCode } from '#core/line'
 import { formatLength } from '#core/units'
-import { benderFor, isPulledOtherwise, pulledAt, pullStep, type BentPiece, type JobRecord } from '#core/record'
+import { benderFor, type BentPiece, type JobRecord } from '#core/record'
 
 /** A bent piece on the bench: its strip with every mark, and the steps of its bends to tick. */
 const props = defineProps<{ job: JobRecord; bent: BentPiece; next: BentPiece | undefined }>()
@@ -17,7 +17,7 @@ const bender = computed(() => benderFor(props.job, props.bent.piece.pipe))
 const drawing = useTemplateRef<HTMLElement>('drawing')
 const { width } = useElementSize(drawing)
 const steps = computed(() => props.bent.card.steps)
-const current = computed(() => steps.value.findIndex((_, step) => pulledAt(props.bent, step) === undefined))
+const current = computed(() => nextPull(props.bent))
 const isSingle = useStorage('jolvet-one-step', false)
 const viewed = ref(0)
 watch(
@@ -33,25 +33,9 @@ const turn = (by: number) => {
 
 const save = (pulled: JobRecord['lines'][number]['pulled']) =>
   store.changeLine(props.job.slug, props.bent.line.id, { pulled })
-const tick = (step: number) =>
-  save(
-    pullStep(
-      props.bent,
-      step,
-      pulledAt(props.bent, step) === undefined,
-      new Date(Date.now() + clock.offset.value).toISOString(),
-    ),
-  )
-/** A check that failed: the step, and what was done after it of this bend, are done again. */
-function fail(step: number) {
-  save(
-    steps.value.reduce(
-      (pulled, _, i) =>
-        i < step ? pulled : pullStep({ ...props.bent, line: { ...props.bent.line, pulled } }, i, false, ''),
-      props.bent.line.pulled,
-    ),
-  )
-}
+const now = () => new Date(Date.now() + clock.offset.value).toISOString()
+const tick = (step: number) => save(pullStep(props.bent, step, pulledAt(props.bent, step) === undefined ? now() : null))
+const fail = (step: number) => save(failPull(props.bent, step))
 /** What the hand needs next, the largest thing on the screen. */
 const figure = computed(() =>
   current.value < 0 ? undefined : steps.value[isSingle.value ? viewed.value : current.value]?.figure,

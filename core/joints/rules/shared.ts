@@ -13,7 +13,7 @@ import {
   type SocketMethod,
 } from '#core/catalogue'
 import { formatDecimal } from '#core/units'
-import { COMPRESSION_PLAY } from '../ours'
+import { COMPRESSION_PLAY } from '../prices-and-play'
 import { alongOf } from '../play'
 import type { Situation, Tube } from '../types'
 import { isListed, printsListing, temperRated } from './common'

@@ -3,7 +3,7 @@ import { unitSystemOf } from '#core/catalogue'
 import { radiusOf, tangentOf } from '#core/line'
 import { formatDecimal } from '#core/units'
 import { typeLength } from '../write'
-import { CLEAR_MM } from './ours'
+import { CLEAR_MM } from './allowances'
 import { sum, type Guide, type GuideAnswer, type GuideContext } from './types'
 
 /* Offsets as they come up: past an obstacle, beside other pipes, to a fitting on the wall. */

@@ -3,7 +3,7 @@ import { bendOf, unitSystemOf } from '#core/catalogue'
 import { formatDecimal, formatLength, MM_PER_INCH } from '#core/units'
 import { gainOf } from '#core/line'
 import { typeLength } from '../write'
-import { FALL, WARM_MM } from './ours'
+import { FALL, WARM_MM } from './allowances'
 import { sum, type Guide, type GuideAnswer } from './types'
 
 /* Lines that end at a wall, a fixture, the ground. */

@@ -3,7 +3,7 @@ import { fittingMouth, type Mouth } from '#core/line'
 import { unitSystemOf, type LineFitting } from '#core/catalogue'
 import { formatDecimal, formatLength } from '#core/units'
 import { typeLength } from '../write'
-import { BARE_MM, DROP_IN_MM } from './ours'
+import { BARE_MM, DROP_IN_MM } from './allowances'
 import { sum, type Guide, type GuideAnswer, type GuideContext } from './types'
 
 /* Work on a line that is there already: a tee let in, a bad piece taken out. */
