@@ -14,7 +14,17 @@ export { jointRating, pipeRating, pipeRatings } from './ratings'
 export { unitSystemOf } from './region'
 export { factsOf, FAMILY_WORDS, SERIES, seriesOf } from './series'
 export { INCH_ORDER, METRIC_COPPER_ORDER } from './sizes'
-export { familiesOf, findSocket, ringGauge, ringPosition, socketDepth, STANDARD_METHODS, threadMadeUp } from './sockets'
+export { aboutSource, SOURCES, sourcesNamed } from './sources'
+export {
+  familiesOf,
+  findSocket,
+  ringGauge,
+  ringGaugeSource,
+  ringPosition,
+  socketDepth,
+  STANDARD_METHODS,
+  threadMadeUp,
+} from './sockets'
 
 export { soldAs } from './stock'
 

@@ -2,7 +2,7 @@ import type { Figure } from '#core/base'
 import { seriesOf } from './series'
 import { STANDARDS } from './tables'
 import { MADE_UP as NPT, SOURCE as NPT_SOURCE } from './tables/asme-b1-20-1'
-import { RING_GAUGE } from './tables/astm-f1807'
+import { RING_GAUGE, SOURCE as RING_GAUGE_SOURCE } from './tables/astm-f1807'
 import { MADE_UP as BSPT, SOURCE as BSPT_SOURCE } from './tables/en-10226-1'
 import type { EndRow, Family, Pipe, RingGaugeRow, SocketMethod, SocketTable, Source, ThreadForm } from './types'
 
@@ -105,3 +105,9 @@ export function ringPosition(method: SocketMethod, nominal: string): Figure | nu
 /** Finished outside diameter of a copper crimp ring, mm, where a figure is held. */
 export const ringGauge = (nominal: string): RingGaugeRow | null =>
   (RING_GAUGE as readonly RingGaugeRow[]).find((row) => row.nominal === nominal) ?? null
+
+/** Words for the source of a ring's gauge; undefined where none is held. */
+export function ringGaugeSource(nominal: string): string | undefined {
+  const row = ringGauge(nominal)
+  return row ? sourceOf(RING_GAUGE_SOURCE, row.typical) : undefined
+}

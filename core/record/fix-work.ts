@@ -1,7 +1,7 @@
 import { supportCodeOf, type SupportCode } from '#core/catalogue'
 import { fillConditions, type Service } from '#core/joints'
 import * as supports from '#core/supports'
-import { type FixedLine, type HeldLine, type LineToHold, type Support } from '#core/supports'
+import type { FixedLine, HeldLine, LineToHold, Support } from '#core/supports'
 import { surveyed, type LineRules } from './line-work'
 import type { JobRecord, LineRecord } from './types'
 

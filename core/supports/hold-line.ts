@@ -1,4 +1,4 @@
-import { type LaidLeg } from '#core/line'
+import type { LaidLeg } from '#core/line'
 import { checkSupports } from './check'
 import { answerFix, armsOf, fixContext } from './fix'
 import type { FixGroup, HeldLine, LineSupport, LineToHold } from './held'

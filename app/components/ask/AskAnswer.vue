@@ -56,6 +56,7 @@ const length = (mm: number | null) => (mm === null ? 'measure it' : formatLength
       <p class="note t14">
         {{ asked.pipe ? getPipe(asked.pipe).label : 'thread' }}, {{ asked.method }}; {{ asked.answer.marks[0]?.source }}
       </p>
+      <SourceNotes :of="[asked.answer.marks[0]?.source]" />
     </template>
     <template v-else-if="asked.verb === 'fix'">
       <p class="row">
@@ -69,6 +70,7 @@ const length = (mm: number | null) => (mm === null ? 'measure it' : formatLength
         }}</b><span>up</span>
       </p>
       <p class="note t14">{{ getPipe(asked.pipe).label }}; {{ asked.answer.source }}</p>
+      <SourceNotes :of="[asked.answer.source]" />
     </template>
     <template v-else-if="asked.verb === 'flow'">
       <p class="row">

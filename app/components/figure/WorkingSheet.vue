@@ -37,6 +37,7 @@ const value = (line: Working['lines'][number]) => `${formatDecimal(line.value, 2
           </tbody>
         </table>
         <p v-for="text in working.notes" :key="text">{{ text }}</p>
+        <SourceNotes :of="[working.source, ...working.lines.map(({ source }) => source)]" />
       </div>
     </template>
   </USlideover>

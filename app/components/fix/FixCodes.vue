@@ -12,6 +12,7 @@ const pipes = computed(() => [...new Map(props.fixed.groups.map(({ context: { pi
 const codes = computed<readonly SupportCode[]>(() =>
   props.region === 'us' ? ['ipc', 'irc', 'upc', 'gb'] : ['gb', 'en', 'ipc'],
 )
+const inUse = computed(() => [...new Set(props.fixed.groups.map(({ answer }) => answer.source))])
 const rows = computed(() =>
   pipes.value.flatMap((pipe) =>
     (['horizontal', 'vertical'] as const)
@@ -64,9 +65,8 @@ function widestOf(pipe: string, run: 'horizontal' | 'vertical'): number | null {
       </tr>
     </tbody>
   </table>
-  <p v-for="source in [...new Set(fixed.groups.map(({ answer }) => answer.source))]" :key="source" class="note t13">
-    In use: {{ source }}
-  </p>
+  <p v-for="source in inUse" :key="source" class="note t13">In use: {{ source }}</p>
+  <SourceNotes :of="inUse" />
 </template>
 
 <style scoped src="./figure-table.css"></style>

@@ -38,8 +38,12 @@ const pulls = computed(() =>
   piece.value && bends.value.length > 0 ? orderBends(piece.value, getPipe(piece.value.pipe).od) : [],
 )
 const SIGNS: Record<string, string> = { '+': '+', '-': '−', x: '×', '/': '÷', '=': '' }
-const sourceWords = (source: string | undefined) =>
-  source === undefined ? '' : source === 'measured' ? 'tape, you' : source.replace(/^typical for .*/, 'typical')
+const sourceWords = (source: string | undefined) => {
+  if (source === undefined) return ''
+  return source === 'measured'
+    ? 'tape, you'
+    : source.replace(/^typical for (.*) fittings; makers differ$/, 'typical, $1')
+}
 /** What the range of a take-out does stands above them with the figures. */
 const own = computed(() =>
   props.warnings.filter(
@@ -180,6 +184,7 @@ const mm = (value: number) => formatDecimal(value, 1)
           </tr>
         </tbody>
       </table>
+      <SourceNotes :of="lines.map(({ source }) => source)" />
       <p v-if="spread > 0.05 && piece.cut !== null" class="range t14" data-test="range">
         <VerdictShape :verdict="spread > 2 ? 'care' : 'fits'" :size="18" />
         <span

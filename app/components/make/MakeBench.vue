@@ -235,7 +235,7 @@ useKeys({
           @stop="setTimer(waitStep.step, false)"
           @early="tick(waitStep.step)" />
         <TapeTurn v-if="steps.some(({ code }) => code === 'tape')" />
-        <RingGauge v-if="gauge" :gauge="gauge" :system="system" />
+        <RingGauge v-if="gauge" :gauge="gauge" :pipe="card.joint.pipe" :system="system" />
         <p v-if="canHeat">
           <button type="button" class="link-verb min-h-9" data-test="open-heat" @click="isHeatOpen = true">
             Is what is near safe from the heat? <kbd>H</kbd>

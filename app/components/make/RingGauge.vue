@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import { getPipe, ringGaugeSource } from '#core/catalogue'
 import type { UnitSystem } from '#core/units'
 import { formatReading, unitOf } from '~/reading/format'
 
-/** The go and no-go of a finished ring, mm. */
-defineProps<{ gauge: { go: number; noGo: number }; system: UnitSystem }>()
+/** The go and no-go of a finished ring on a tube, mm. */
+const props = defineProps<{ gauge: { go: number; noGo: number }; pipe: string | null; system: UnitSystem }>()
+const source = computed(() => (props.pipe ? ringGaugeSource(getPipe(props.pipe).nominal) : undefined))
 </script>
 
 <template>
@@ -22,4 +24,6 @@ defineProps<{ gauge: { go: number; noGo: number }; system: UnitSystem }>()
       {{ formatReading(gauge.noGo, system) }} stops. {{ unitOf(system) }}
     </p>
   </div>
+  <p v-if="source" class="note t13">{{ source }}</p>
+  <SourceNotes :of="[source]" />
 </template>

@@ -138,6 +138,7 @@ const swap = () => {
           measured pipe wins over a table.
           <button type="button" class="underline min-h-11" @click="swap">swap them</button>
         </p>
+        <SourceNotes :of="[a.standard, b.standard]" />
       </div>
     </div>
     <aside class="list">

@@ -4,6 +4,7 @@ export const SOURCE = {
   id: 'asme-b1-20-1',
   standard: 'ASME B1.20.1',
   subject: 'Taper pipe thread NPT: hand-tight engagement plus three turns by wrench',
+  checked: 'one',
 } as const satisfies Source
 
 export const MADE_UP = [

@@ -4,6 +4,7 @@ export const SOURCE = {
   id: 'asme-b16-22',
   standard: 'ASME B16.22',
   subject: 'Wrought copper solder-joint fittings: least cup depth and male end',
+  checked: 'agreed',
 } as const satisfies Source
 
 export const CUPS = [

@@ -4,6 +4,7 @@ export const SOURCE = {
   id: 'asme-b16-26',
   standard: 'ASME B16.26',
   subject: 'Compression fittings by tube outside diameter in inches: depth met in the trade',
+  checked: 'part',
 } as const satisfies Source
 
 export const SOCKETS = [

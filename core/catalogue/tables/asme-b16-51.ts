@@ -4,6 +4,7 @@ export const SOURCE = {
   id: 'asme-b16-51',
   standard: 'ASME B16.51',
   subject: 'Copper press fittings for inch tube: insertion met in the trade',
+  checked: 'part',
 } as const satisfies Source
 
 export const SOCKETS = [

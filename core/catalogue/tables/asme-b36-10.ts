@@ -4,6 +4,7 @@ export const SOURCE = {
   id: 'asme-b36-10',
   standard: 'ASME B36.10',
   subject: 'Steel pipe, schedule 40',
+  checked: 'agreed',
 } as const satisfies Source
 
 export const ROWS = [

@@ -4,6 +4,7 @@ export const SOURCE = {
   id: 'asse-1061',
   standard: 'ASSE 1061',
   subject: 'Metal push-fit fittings for copper tube sizes: insertion met in the trade',
+  checked: 'part',
 } as const satisfies Source
 
 export const SOCKETS = [

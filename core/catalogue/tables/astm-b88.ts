@@ -4,6 +4,7 @@ export const SOURCE = {
   id: 'astm-b88',
   standard: 'ASTM B88',
   subject: 'Seamless copper water tube, types K, L and M: nominal outside diameter and wall',
+  checked: 'agreed',
 } as const satisfies Source
 
 export const ROWS = [

@@ -4,6 +4,7 @@ export const SOURCE = {
   id: 'astm-d1785',
   standard: 'ASTM D1785',
   subject: 'PVC pipe, schedules 40 and 80, iron pipe sizes',
+  checked: 'agreed',
 } as const satisfies Source
 
 export const ROWS = [

@@ -4,6 +4,7 @@ export const SOURCE = {
   id: 'astm-d2466',
   standard: 'ASTM D2466',
   subject: 'PVC socket fittings, schedule 40: least socket depth',
+  checked: 'agreed',
 } as const satisfies Source
 
 export const SOCKETS = [

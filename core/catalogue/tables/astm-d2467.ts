@@ -4,6 +4,7 @@ export const SOURCE = {
   id: 'astm-d2467',
   standard: 'ASTM D2467',
   subject: 'PVC socket fittings, schedule 80: least socket depth',
+  checked: 'one',
 } as const satisfies Source
 
 export const SOCKETS = [

@@ -4,6 +4,7 @@ export const SOURCE = {
   id: 'astm-d2737',
   standard: 'ASTM D2737',
   subject: 'Polyethylene tube, SDR9, copper tube sizes',
+  checked: 'agreed',
 } as const satisfies Source
 
 export const ROWS = [

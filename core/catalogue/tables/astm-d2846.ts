@@ -4,6 +4,7 @@ export const SOURCE = {
   id: 'astm-d2846',
   standard: 'ASTM D2846',
   subject: 'CPVC tube, SDR11, copper tube sizes: outside diameter and minimum wall',
+  checked: 'part',
 } as const satisfies Source
 
 export const ROWS = [

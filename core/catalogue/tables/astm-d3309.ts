@@ -4,6 +4,7 @@ export const SOURCE = {
   id: 'astm-d3309',
   standard: 'ASTM D3309',
   subject: 'Polybutylene tube, SDR11, copper tube sizes',
+  checked: 'agreed',
 } as const satisfies Source
 
 export const ROWS = [

@@ -4,6 +4,7 @@ export const SOURCE = {
   id: 'astm-f1281',
   standard: 'ASTM F1281',
   subject: 'PEX-AL-PEX composite tube',
+  checked: 'agreed',
 } as const satisfies Source
 
 export const ROWS = [

@@ -4,6 +4,7 @@ export const SOURCE = {
   id: 'astm-f1807',
   standard: 'ASTM F1807',
   subject: 'Insert fittings with copper crimp rings: barb length, ring position and gauge',
+  checked: 'part',
 } as const satisfies Source
 
 export const BARBS = [

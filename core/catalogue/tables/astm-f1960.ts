@@ -4,6 +4,7 @@ export const SOURCE = {
   id: 'astm-f1960',
   standard: 'ASTM F1960',
   subject: 'Cold expansion fittings with PEX reinforcing rings: tube to the shoulder',
+  checked: 'part',
 } as const satisfies Source
 
 export const SOCKETS = [

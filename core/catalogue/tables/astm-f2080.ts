@@ -4,6 +4,7 @@ export const SOURCE = {
   id: 'astm-f2080',
   standard: 'ASTM F2080',
   subject: 'Cold expansion fittings with metal sleeves, inch tube: nobody has one figure, measure',
+  checked: 'part',
 } as const satisfies Source
 
 export const SOCKETS = [

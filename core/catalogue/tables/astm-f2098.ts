@@ -5,6 +5,7 @@ export const SOURCE = {
   id: 'astm-f2098',
   standard: 'ASTM F2098',
   subject: 'Stainless clamps over the insert fittings of F1807 and F2159: barb length, clamp position',
+  checked: 'part',
 } as const satisfies Source
 
 export const BARBS = [

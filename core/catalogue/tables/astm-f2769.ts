@@ -4,6 +4,7 @@ export const SOURCE = {
   id: 'astm-f2769',
   standard: 'ASTM F2769',
   subject: 'PE-RT tube, SDR9, copper tube sizes: outside diameter and minimum wall',
+  checked: 'agreed',
 } as const satisfies Source
 
 export const ROWS = [

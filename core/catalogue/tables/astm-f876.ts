@@ -4,6 +4,7 @@ export const SOURCE = {
   id: 'astm-f876',
   standard: 'ASTM F876',
   subject: 'PEX tube, SDR9, copper tube sizes: outside diameter and minimum wall',
+  checked: 'agreed',
 } as const satisfies Source
 
 export const ROWS = [

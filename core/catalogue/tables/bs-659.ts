@@ -4,6 +4,7 @@ export const SOURCE = {
   id: 'bs-659',
   standard: 'BS 659',
   subject: 'Light gauge copper tube sized by bore in inches, superseded in the 1970s',
+  checked: 'part',
 } as const satisfies Source
 
 export const ROWS = [

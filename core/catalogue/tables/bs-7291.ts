@@ -4,6 +4,7 @@ export const SOURCE = {
   id: 'bs-7291',
   standard: 'BS 7291',
   subject: 'Polybutylene and PEX tube in copper outside diameters',
+  checked: 'part',
 } as const satisfies Source
 
 export const ROWS = [

@@ -4,6 +4,7 @@ export const SOURCE = {
   id: 'bs-8558',
   standard: 'BS 8558 with BS EN 806-4',
   subject: 'Greatest distance between fixings, British practice',
+  checked: 'part',
 } as const satisfies Source
 
 /** Greatest spacing by family and nominal size, mm; sizes from and to are included. `verticalMm` null: the code speaks of storeys, not of a length. */

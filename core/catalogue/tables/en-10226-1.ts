@@ -4,6 +4,7 @@ export const SOURCE = {
   id: 'en-10226-1',
   standard: 'EN 10226-1',
   subject: 'Taper pipe thread R and Rc: gauge length and wrenching',
+  checked: 'one',
 } as const satisfies Source
 
 export const MADE_UP = [

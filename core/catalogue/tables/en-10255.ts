@@ -4,6 +4,7 @@ export const SOURCE = {
   id: 'en-10255',
   standard: 'EN 10255',
   subject: 'Threaded steel tube, medium series',
+  checked: 'part',
 } as const satisfies Source
 
 export const ROWS = [

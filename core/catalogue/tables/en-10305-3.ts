@@ -5,6 +5,7 @@ export const SOURCE = {
   id: 'en-10305-3',
   standard: 'EN 10305-3',
   subject: 'Thin-wall carbon steel press tube',
+  checked: 'part',
 } as const satisfies Source
 
 export const ROWS = [

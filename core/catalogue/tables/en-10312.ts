@@ -5,6 +5,7 @@ export const SOURCE = {
   id: 'en-10312',
   standard: 'EN 10312',
   subject: 'Thin-wall stainless steel tube, series 2',
+  checked: 'part',
 } as const satisfies Source
 
 export const ROWS = [

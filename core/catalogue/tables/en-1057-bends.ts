@@ -1,10 +1,10 @@
 import type { BendRow, Source } from '../types'
 
-/** @public */
 export const SOURCE = {
   id: 'en-1057-bends',
   standard: 'EN 1057 bend test and hand benders in use',
   subject: 'Centreline radii of copper in a hand bender',
+  checked: 'part',
 } as const satisfies Source
 
 /** Copper by series family: metric by outside diameter, inch by nominal size. The least radii of 6 to 18 are EN 1057's bend test. */

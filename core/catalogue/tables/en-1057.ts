@@ -4,6 +4,7 @@ export const SOURCE = {
   id: 'en-1057',
   standard: 'EN 1057',
   subject: 'Copper tube for water and gas: outside diameter and wall, the former Tables X and Y and the 1.0 mm wall',
+  checked: 'part',
 } as const satisfies Source
 
 export const ROWS = [

@@ -4,6 +4,7 @@ export const SOURCE = {
   id: 'en-12201',
   standard: 'EN 12201',
   subject: 'Polyethylene water pipe, SDR11: outside diameter and minimum wall',
+  checked: 'agreed',
 } as const satisfies Source
 
 export const ROWS = [

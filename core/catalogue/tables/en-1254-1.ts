@@ -4,6 +4,7 @@ export const SOURCE = {
   id: 'en-1254-1',
   standard: 'EN 1254-1',
   subject: 'Copper fittings with ends for capillary soldering: least engagement and male end',
+  checked: 'part',
 } as const satisfies Source
 
 export const CUPS = [

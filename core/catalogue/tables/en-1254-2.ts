@@ -4,6 +4,7 @@ export const SOURCE = {
   id: 'en-1254-2',
   standard: 'EN 1254-2',
   subject: 'Compression fittings, type A: depth from the outer face of the nut to the stop, met in the trade',
+  checked: 'part',
 } as const satisfies Source
 
 export const SOCKETS = [

@@ -4,6 +4,7 @@ export const SOURCE = {
   id: 'en-1254-7',
   standard: 'EN 1254-7',
   subject: 'Copper press fittings for metric tube: insertion met in the trade',
+  checked: 'part',
 } as const satisfies Source
 
 export const SOCKETS = [

@@ -5,6 +5,7 @@ export const SOURCE = {
   id: 'en-16313',
   standard: 'EN 16313',
   subject: 'Cone and insert of multilayer pipe in a eurocone seat: by system, no figure held, measure',
+  checked: 'part',
 } as const satisfies Source
 
 export const SOCKETS = [

@@ -4,6 +4,7 @@ export const SOURCE = {
   id: 'en-iso-15874',
   standard: 'EN ISO 15874',
   subject: 'PP-R pipe, SDR 7.4 and SDR 6',
+  checked: 'part',
 } as const satisfies Source
 
 export const ROWS = [

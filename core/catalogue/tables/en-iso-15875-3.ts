@@ -4,6 +4,7 @@ export const SOURCE = {
   id: 'en-iso-15875-3',
   standard: 'EN ISO 15875-3',
   subject: 'Sliding-sleeve fittings for PEX and multilayer: by system, measure',
+  checked: 'part',
 } as const satisfies Source
 
 export const SOCKETS = [

@@ -4,6 +4,7 @@ export const SOURCE = {
   id: 'en-iso-15875',
   standard: 'EN ISO 15875',
   subject: 'PEX pipe: the trade sizes most met; the wall varies by series',
+  checked: 'agreed',
 } as const satisfies Source
 
 export const ROWS = [

@@ -4,6 +4,7 @@ export const SOURCE = {
   id: 'en-iso-15876-3',
   standard: 'BS EN ISO 15876-3',
   subject: 'Plastic push-fit fittings in copper outside diameters: insertion met in the trade',
+  checked: 'part',
 } as const satisfies Source
 
 export const SOCKETS = [

@@ -4,6 +4,7 @@ export const SOURCE = {
   id: 'en-iso-21003-3',
   standard: 'EN ISO 21003-3',
   subject: 'Press fittings for multilayer pipe: insertion met in the trade',
+  checked: 'part',
 } as const satisfies Source
 
 export const SOCKETS = [

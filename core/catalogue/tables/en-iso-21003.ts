@@ -4,6 +4,7 @@ export const SOURCE = {
   id: 'en-iso-21003',
   standard: 'EN ISO 21003',
   subject: 'Multilayer pipe: the trade sizes',
+  checked: 'agreed',
 } as const satisfies Source
 
 export const ROWS = [

@@ -4,6 +4,7 @@ export const SOURCE = {
   id: 'en-multilayer-supports',
   standard: 'EN practice, multilayer',
   subject: 'Greatest distance between fixings of multilayer pipe; makers differ',
+  checked: 'part',
 } as const satisfies Source
 
 /** Greatest spacing by family and nominal size, mm; sizes from and to are included. `verticalMm` null: the code speaks of storeys, not of a length. */

@@ -4,6 +4,8 @@ export const SOURCE = {
   id: 'ipc-308-5',
   standard: 'IPC Table 308.5',
   subject: 'Hanger spacing of the plumbing code',
+  clause: 'Table 308.5',
+  checked: 'part',
 } as const satisfies Source
 
 /** Greatest spacing by family and nominal size, mm; sizes from and to are included. `verticalMm` null: the code speaks of storeys, not of a length. */

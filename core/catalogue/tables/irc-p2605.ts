@@ -4,6 +4,8 @@ export const SOURCE = {
   id: 'irc-p2605',
   standard: 'IRC Table P2605.1',
   subject: 'Piping support of the residential code',
+  clause: 'Table P2605.1',
+  checked: 'part',
 } as const satisfies Source
 
 /** Greatest spacing by family and nominal size, mm; sizes from and to are included. `verticalMm` null: the code speaks of storeys, not of a length. */

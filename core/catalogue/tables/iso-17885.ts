@@ -4,6 +4,7 @@ export const SOURCE = {
   id: 'iso-17885',
   standard: 'ISO 17885',
   subject: 'Mechanical fittings for polyethylene pipe: insertion met in the trade',
+  checked: 'part',
 } as const satisfies Source
 
 export const SOCKETS = [

@@ -4,6 +4,7 @@ export const SOURCE = {
   id: 'lead',
   standard: 'BS 602',
   subject: 'Lead service pipe, old weights: sizes met, not a size to buy',
+  checked: 'part',
 } as const satisfies Source
 
 export const ROWS = [

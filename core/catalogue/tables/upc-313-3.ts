@@ -4,6 +4,8 @@ export const SOURCE = {
   id: 'upc-313-3',
   standard: 'UPC Table 313.3',
   subject: 'Hangers and supports of the uniform plumbing code',
+  clause: 'Table 313.3',
+  checked: 'part',
 } as const satisfies Source
 
 /** Greatest spacing by family and nominal size, mm; sizes from and to are included. `verticalMm` null: the code speaks of storeys, not of a length. */
