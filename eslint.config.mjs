@@ -88,6 +88,19 @@ export default withNuxt(
     ignores: ['**/*.test.ts', 'core/catalogue/tables/**'],
     rules: { 'max-lines': ['error', { max: 400, ...SIZE }] },
   },
+  {
+    files: ['**/*.{ts,vue,mjs}'],
+    rules: {
+      'no-nested-ternary': 'error',
+      'vue/no-restricted-syntax': [
+        'error',
+        {
+          selector: 'VExpressionContainer ConditionalExpression > ConditionalExpression',
+          message: 'name it in the script: no ternary in a ternary',
+        },
+      ],
+    },
+  },
   { files: ['**/*.test.ts'], rules: { 'max-lines': ['error', { max: 600, ...SIZE }] } },
   ...boundaries,
   // Prettier lays the lines.

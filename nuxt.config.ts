@@ -98,7 +98,8 @@ export default defineNuxtConfig({
       clientsClaim: true,
       cleanupOutdatedCaches: true,
       navigateFallback: null,
-      // Every address is the same shell: the newest one the server gave opens any of them without it, or the one kept at the first visit.
+      // Every address is the same shell: the newest one the server gave opens any of them without it, or the one kept
+      // at the first visit.
       additionalManifestEntries: [{ url: '/?shell', revision: String(Date.now()) }],
       runtimeCaching: [
         {

@@ -1,4 +1,5 @@
-// One file that holds a whole database, and back: gzip of a line that says what it is, then the statements of MariaDB's own dump.
+// One file that holds a whole database, and back: gzip of a line that says what it is, then the statements of MariaDB's
+// own dump.
 import { execFileSync, spawn } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import {
@@ -169,7 +170,10 @@ export async function backUpBefore(connection, what) {
   return file
 }
 
-/** Unpacks a backup and checks it to the last byte. Gives its head and the file of statements. Halts naming what is wrong. */
+/**
+ * Unpacks a backup and checks it to the last byte. Gives its head and the file of statements. Halts naming what is
+ * wrong.
+ */
 export async function readBackup(file, plain) {
   if (!existsSync(file) || !statSync(file).isFile())
     throw new Halt(
@@ -275,7 +279,9 @@ export async function loadBeside(connection, file) {
 export const dropDatabase = (connection, name) =>
   onDatabase(url(connection), (open) => open.query(`drop database if exists \`${name}\``))
 
-/** From now on the one beside is in use: one file is renamed, so that a crash leaves one or the other. The old one goes. */
+/**
+ * From now on the one beside is in use: one file is renamed, so that a crash leaves one or the other. The old one goes.
+ */
 export async function switchTo(beside, old, dir) {
   useDatabaseNamed(beside.database, dir)
   await onDatabase(url(beside), (open) => open.query(`drop database if exists \`${old.database}\``))

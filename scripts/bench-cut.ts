@@ -1,5 +1,7 @@
-// npm run bench:cut: trade-like jobs and shuffled triplets of a known optimum, against first fit decreasing and an exact solver
-// library: bars, share proven, time. SEED=n for other jobs, LIBRARY=n jobs of each kind for the library, LIMIT=n its seconds for each.
+// npm run bench:cut: trade-like jobs and shuffled triplets of a known optimum, against first fit decreasing and an
+// exact solver
+// library: bars, share proven, time. SEED=n for other jobs, LIBRARY=n jobs of each kind for the library, LIMIT=n its
+// seconds for each.
 import { planCuts, type CutQuestion } from '#core/cutting'
 import { askLibrary, loadLibrary } from './cut-library'
 import { randomFrom } from './random'
@@ -12,11 +14,15 @@ const random = randomFrom(SEED)
 const between = (least: number, most: number) => least + Math.floor(random() * (most - least + 1))
 const pieces = (lengths: readonly number[]) => lengths.map((length, i) => ({ id: `p${i + 1}`, length, quantity: 1 }))
 
-/** Pieces as a house has them: short stubs, risers, runs; three lengths on the van, some offcuts on the rack, a saw or a wheel. */
+/**
+ * Pieces as a house has them: short stubs, risers, runs; three lengths on the van, some offcuts on the rack, a saw or a
+ * wheel.
+ */
 function job(count: number): CutQuestion {
-  const lengths = Array.from({ length: count }, () =>
-    random() < 0.35 ? between(80, 320) : random() < 0.7 ? between(320, 1200) : between(1200, 2600),
-  )
+  const lengths = Array.from({ length: count }, () => {
+    if (random() < 0.35) return between(80, 320)
+    return random() < 0.7 ? between(320, 1200) : between(1200, 2600)
+  })
   const rack = Array.from({ length: between(0, 4) }, (_, i) => ({
     id: `rack ${i + 1}`,
     length: between(400, 1800),

@@ -44,7 +44,12 @@ const MET: Readonly<Record<string, number>> = {
   'ppr-6': 0.5,
   lead: 0.6,
 }
-const SIZE = (pipe: Pipe): number => (pipe.od > 11 && pipe.od < 29 ? 10 : pipe.od < 45 ? 3 : 1)
+function SIZE({ od }: Pipe): number {
+  if (od > 11 && od < 29) return 10
+  return od < 45 ? 3 : 1
+}
+const METALS: readonly Family[] = ['copper', 'steel', 'stainless', 'lead']
+const RIGID: readonly Family[] = [...METALS, 'cpvc', 'pvc', 'pp-r']
 const NONE = 0.04
 const metIn = (pipe: Pipe, region: string): number =>
   (MET[pipe.series] ?? 0) * SIZE(pipe) * (pipe.regions.includes(region as 'gb') ? 1 : 0.01)
@@ -77,7 +82,6 @@ const ANSWERS = {
   ],
 } as const
 type Choice = keyof typeof ANSWERS
-const METALS: readonly Family[] = ['copper', 'steel', 'stainless', 'lead']
 /** The commonest answers of each family in this world; a slip of the hand or eye gives any other. */
 const SHOWS: Readonly<Record<Choice, (family: Family) => Shares>> = {
   colour: (family) =>
@@ -99,27 +103,18 @@ const SHOWS: Readonly<Record<Choice, (family: Family) => Shares>> = {
       }) as Record<Family, Shares>
     )[family],
   flex: (family): Shares =>
-    family === 'lead'
-      ? { soft: 8, rigid: 2 }
-      : family === 'multilayer'
-        ? { springy: 4, soft: 3, rigid: 3 }
-        : family === 'copper'
-          ? { rigid: 9, soft: 1 }
-          : METALS.includes(family) || ['cpvc', 'pvc', 'pp-r'].includes(family)
-            ? { rigid: 1 }
-            : { springy: 9, soft: 1 },
+    ({ lead: { soft: 8, rigid: 2 }, multilayer: { springy: 4, soft: 3, rigid: 3 }, copper: { rigid: 9, soft: 1 } })[
+      family as 'lead'
+    ] ?? (RIGID.includes(family) ? { rigid: 1 } : { springy: 9, soft: 1 }),
   magnet: (family): Shares =>
-    family === 'steel' ? { true: 1 } : family === 'stainless' ? { false: 8, true: 2 } : { false: 1 },
+    ({ steel: { true: 1 }, stainless: { false: 8, true: 2 } })[family as 'steel'] ?? { false: 1 },
   scratch: (family): Shares =>
-    family === 'copper'
-      ? { copper: 1 }
-      : family === 'lead'
-        ? { 'bright-silver': 9, 'dull-silver': 1 }
-        : family === 'stainless'
-          ? { 'bright-silver': 7, 'dull-silver': 3 }
-          : family === 'steel'
-            ? { 'dull-silver': 9, 'bright-silver': 1 }
-            : { plastic: 1 },
+    ({
+      copper: { copper: 1 },
+      lead: { 'bright-silver': 9, 'dull-silver': 1 },
+      stainless: { 'bright-silver': 7, 'dull-silver': 3 },
+      steel: { 'dull-silver': 9, 'bright-silver': 1 },
+    })[family as 'steel'] ?? { plastic: 1 },
   'held-by': (family) =>
     (
       ({
@@ -216,7 +211,8 @@ function ideal(region: Case['region'], checks: readonly Check[]): { pipe: Pipe |
     for (const check of checks) {
       if (check.check === 'outside-diameter' || check.check === 'wall') {
         const { lo, hi } = METERS[check.check]
-        const known = row.pipe ? (check.check === 'wall' ? (row.pipe.wall ?? 1) : row.pipe.od) : null
+        const size = row.pipe && { wall: row.pipe.wall ?? 1, 'outside-diameter': row.pipe.od }
+        const known = size && size[check.check]
         row.weight *=
           known === null ? 1 / (hi - lo) : (check.check === 'wall' ? wallDensity : odDensity)(check.value - known)
       } else if ('value' in check) row.weight *= sharesOf(check.check as Choice, row.pipe)[String(check.value)] ?? 0

@@ -1,4 +1,5 @@
-// npm run bench:ways: every pair of catalogue ends, how long the ways of one take, and how many have a way or a stated reason.
+// npm run bench:ways: every pair of catalogue ends, how long the ways of one take, and how many have a way or a stated
+// reason.
 import { PIPES } from '#core/catalogue'
 import { findWays } from '#core/joints'
 

@@ -1,4 +1,5 @@
-// npm run bench:write: what a write costs beside a bare insert, and what the flush to disk costs. Ratios count, not times.
+// npm run bench:write: what a write costs beside a bare insert, and what the flush to disk costs. Ratios count, not
+// times.
 import { spawn } from 'node:child_process'
 import { randomUUID } from 'node:crypto'
 import { mkdtempSync, rmSync } from 'node:fs'

@@ -41,7 +41,9 @@ const sum = (terms: readonly string[]): string =>
         '\n ',
       )
 
-/** Pieces assigned to bars one by one (Kantorovich), equal bars taken in order. `most` is a number of bars known to do. */
+/**
+ * Pieces assigned to bars one by one (Kantorovich), equal bars taken in order. `most` is a number of bars known to do.
+ */
 function assignment(question: CutQuestion, most: number): string {
   const { kinds, sizes } = reduce(question, most)
   const bars = kinds.flatMap((kind, k) =>
@@ -67,7 +69,10 @@ function assignment(question: CutQuestion, most: number): string {
   )}\nBounds\n${sizes.flatMap((size, i) => bars.filter((bar) => fits(bar, size)).map(({ name }) => ` 0 <= x${i}_${name} <= ${size.count}`)).join('\n')}\nBinary\n ${sum(bars.map(({ name }) => `y${name}`))}\nGeneral\n ${sum(sizes.flatMap((size, i) => bars.filter((bar) => fits(bar, size)).map(({ name }) => `x${i}_${name}`)))}\nEnd`
 }
 
-/** Bars as ways through the places where a cut can fall (Valerio de Carvalho), pieces in falling order. null where there are too many places. */
+/**
+ * Bars as ways through the places where a cut can fall (Valerio de Carvalho), pieces in falling order. null where there
+ * are too many places.
+ */
 function arcFlow(question: CutQuestion, most: number, mostArcs = 60_000): string | null {
   const { kinds, sizes } = reduce(question, most)
   const longest = Math.max(...kinds.map(({ room }) => room))

@@ -123,7 +123,10 @@ export function writeWhole(file, text) {
   renameSync(part, file)
 }
 
-/** How the database is reached; made anew where it was never written or is not readable. The start then sets the password by it. */
+/**
+ * How the database is reached; made anew where it was never written or is not readable. The start then sets the password
+ * by it.
+ */
 function readConnection(at) {
   try {
     const kept = JSON.parse(readFileSync(at.connection, 'utf8'))
@@ -161,7 +164,10 @@ function checkRoom(at, bytes) {
     )
 }
 
-/** A folder with a database in it: begun beside and named when it is whole, so that a start that is cut off leaves none half made. */
+/**
+ * A folder with a database in it: begun beside and named when it is whole, so that a start that is cut off leaves none
+ * half made.
+ */
 function ensureData(at, asRoot) {
   if (existsSync(path.join(at.data, 'mysql')) && dataVersion(at)) return
   checkRoom(at, ROOM_TO_BEGIN)

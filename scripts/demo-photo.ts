@@ -1,6 +1,8 @@
 import sharp from 'sharp'
 
-/** A drawn stand-in for a photo of the old pipe at the kiln room's north wall: brick, a painted pipe, a soldered tee. */
+/**
+ * A drawn stand-in for a photo of the old pipe at the kiln room's north wall: brick, a painted pipe, a soldered tee.
+ */
 const DRAWING = `<svg xmlns="http://www.w3.org/2000/svg" width="1200" height="900">
   <defs>
     <pattern id="brick" width="160" height="96" patternUnits="userSpaceOnUse"><rect width="160" height="96" fill="#8d7f70"/><rect x="3" y="3" width="154" height="42" fill="#a5553f"/><rect x="-77" y="51" width="154" height="42" fill="#9a4d39"/><rect x="83" y="51" width="154" height="42" fill="#ad5f47"/></pattern>

@@ -7,7 +7,10 @@ import { Halt } from './halt.mjs'
 import { migrationState, NEWER, onDatabase, runMigrations } from './migrate.mjs'
 import { ensureMariadb, say } from './setup.mjs'
 
-/** There while tables are being changed: MariaDB cannot take such a change back, so one that was cut off is undone from its backup. */
+/**
+ * There while tables are being changed: MariaDB cannot take such a change back, so one that was cut off is undone from
+ * its backup.
+ */
 const marker = path.join(dataFolder, 'mariadb/changing-tables.json')
 
 async function goBack(connection) {

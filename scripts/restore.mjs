@@ -1,4 +1,5 @@
-// npm run restore -- FILE [--yes]: puts a backup in the place of the database, once it was checked and loaded beside it.
+// npm run restore -- FILE [--yes]: puts a backup in the place of the database, once it was checked and loaded beside
+// it.
 import path from 'node:path'
 import { createInterface } from 'node:readline/promises'
 import { stop } from './db.mjs'

@@ -68,7 +68,10 @@ async function lookAtCrimp({ driver }) {
   await (await driver.findElement(By.css('[data-look="ringDistance"] input'))).sendKeys('3/16')
 }
 
-/** Two hands on one depth: typed here without a network, saved there meanwhile. The other's entry is taken back afterwards. */
+/**
+ * Two hands on one depth: typed here without a network, saved there meanwhile. The other's entry is taken back
+ * afterwards.
+ */
 async function twoHands(browser) {
   const { driver } = browser
   const id = jobs.find((job) => job.slug === kiln).joints.find((one) => one.number === 3).id

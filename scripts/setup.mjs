@@ -100,12 +100,11 @@ export function tsx(script, args = [], env = {}) {
   }
 }
 
-const files = (entry) =>
-  existsSync(entry)
-    ? statSync(entry).isDirectory()
-      ? readdirSync(entry).flatMap((name) => files(path.join(entry, name)))
-      : [entry]
-    : []
+function files(entry) {
+  if (!existsSync(entry)) return []
+  if (!statSync(entry).isDirectory()) return [entry]
+  return readdirSync(entry).flatMap((name) => files(path.join(entry, name)))
+}
 
 export function prepareNuxt() {
   run(process.execPath, ['node_modules/nuxt/bin/nuxt.mjs', 'prepare', '--logLevel', 'silent'], {

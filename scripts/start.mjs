@@ -1,4 +1,5 @@
-// npm start: everything from a fresh checkout to an address, and a clean stop. Node's own modules only, until npm ci has run.
+// npm start: everything from a fresh checkout to an address, and a clean stop. Node's own modules only, until npm ci
+// has run.
 import { spawn } from 'node:child_process'
 import { appendFileSync, mkdirSync } from 'node:fs'
 import net from 'node:net'
@@ -145,7 +146,10 @@ async function lookAfterDatabase() {
   mending = false
 }
 
-/** Times go on the record: a clock behind what is already written is said. Receipts that nobody can ask for any more are dropped. */
+/**
+ * Times go on the record: a clock behind what is already written is said. Receipts that nobody can ask for any more are
+ * dropped.
+ */
 async function checkRecord(databaseUrl) {
   const { onDatabase } = await import('./migrate.mjs')
   const [[{ newest }]] = await onDatabase(databaseUrl, (open) =>

@@ -1,4 +1,5 @@
-// Which files are a station's own, by parts of their paths: npm test -- cut runs what tests that station, and nothing else.
+// Which files are a station's own, by parts of their paths: npm test -- cut runs what tests that station, and nothing
+// else.
 export const STATIONS = {
   find: ['core/identify', 'core/gauges', 'core/inspect', 'find', 'photos'],
   line: ['core/line', 'core/run', 'app/editor', 'run-drawing', 'strip-layout', 'line'],

@@ -1,5 +1,6 @@
 // npm test: everything on a fresh machine, ended by one line "N passed, N failed".
-// Names as arguments: stages run alone (lint, unit, api ...), stations choose the files of a stage (npm test -- e2e cut).
+// Names as arguments: stages run alone (lint, unit, api ...), stations choose the files of a stage (npm test -- e2e
+// cut).
 import { spawn } from 'node:child_process'
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
@@ -97,7 +98,10 @@ function count({ name, status, report }) {
   return { passed: numPassedTests, failed: numFailedTests || (isOk ? 0 : Math.max(1, numFailedTestSuites)) }
 }
 
-/** Stages one after another; those on servers speak as they go. What cannot be prepared fails its own lane, not the other. */
+/**
+ * Stages one after another; those on servers speak as they go. What cannot be prepared fails its own lane, not the
+ * other.
+ */
 async function lane(names, prepare) {
   try {
     await prepare?.()

@@ -1,6 +1,8 @@
 import { inject } from 'vitest'
 
-/** A server to test on and its database: each worker has one of its own, so what runs beside it never meets its data. */
+/**
+ * A server to test on and its database: each worker has one of its own, so what runs beside it never meets its data.
+ */
 export interface Bed {
   baseUrl: string
   /** Where its database lives, for tests that restart it. */

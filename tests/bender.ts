@@ -53,7 +53,8 @@ export function bendTube({
     const arc = pull ? ((pull.angle * Math.PI) / 180) * radius : 0
     const isBending = pull !== undefined && walked >= pull.at - 1e-9
     // A step ends where a bend begins or ends, so that neither is overrun.
-    const stride = Math.min(step, length - walked, isBending ? arc - bent : pull ? pull.at - walked : Infinity)
+    const toBend = pull ? pull.at - walked : Infinity
+    const stride = Math.min(step, length - walked, isBending ? arc - bent : toBend)
     if (!isBending) {
       at = [at[0] + head[0] * stride, at[1] + head[1] * stride, at[2] + head[2] * stride]
     } else {

@@ -1,7 +1,10 @@
 import http, { type IncomingMessage, type ServerResponse } from 'node:http'
 import type { AddressInfo } from 'node:net'
 
-/** What a bad network does to one call: lets it through, loses it on the way there or back, holds it, or carries it twice. */
+/**
+ * What a bad network does to one call: lets it through, loses it on the way there or back, holds it, or carries it
+ * twice.
+ */
 export type Fate = 'pass' | 'lose' | 'lose-reply' | 'delay' | 'twice'
 
 export interface Proxy {

@@ -21,6 +21,12 @@ export type Asked =
   | { verb: 'fix'; answer: FixAnswer; pipe: string }
   | { verb: 'flow'; answer: FlowAnswer; pipe: string }
 
+/** What keeping an answer makes of it, by its verb. */
+const KEEP_WORDS: Readonly<Partial<Record<Understood['verb'], string>>> = {
+  ways: 'Start this joint',
+  identify: 'Keep it as a find',
+}
+
 const toAsked = ({ verb, question }: Understood, answer: unknown): Asked => {
   switch (verb) {
     case 'ways':
@@ -43,7 +49,9 @@ const toAsked = ({ verb, question }: Understood, answer: unknown): Asked => {
   }
 }
 
-/** The line at the top: what is typed, what was understood of it, its answer, and what it can be turned into on a job. */
+/**
+ * The line at the top: what is typed, what was understood of it, its answer, and what it can be turned into on a job.
+ */
 export function useAsk(job: Ref<JobRecord | undefined>) {
   const router = useRouter()
   const store = useJobStore()
@@ -83,7 +91,7 @@ export function useAsk(job: Ref<JobRecord | undefined>) {
   const becomes = computed(() => {
     const line = understood.value
     if (!job.value || !line?.ok || !result.value || !('asked' in result.value)) return null
-    return line.value.verb === 'ways' ? 'Start this joint' : line.value.verb === 'identify' ? 'Keep it as a find' : null
+    return KEEP_WORDS[line.value.verb] ?? null
   })
   async function take() {
     const line = understood.value

@@ -1,6 +1,6 @@
 import { v4 as uuid } from 'uuid'
 import { getPipe, unitSystemOf } from '#core/catalogue'
-import { cutQuestion, cutRows, isRight, slipsOf, sumOf, takeAnswer, type CutRow } from '#core/cutting'
+import { cutQuestion, cutRows, cutterFor, isRight, slipsOf, sumOf, takeAnswer, type CutRow } from '#core/cutting'
 import {
   piecesFor,
   pipesWanted,
@@ -51,9 +51,7 @@ export function useCut(job: Ref<JobRecord>) {
   const plan = computed(() => sheet.value?.plan ?? null)
   const done = computed(() => sheet.value?.done ?? [])
   const rows = computed<CutRow[]>(() => (plan.value ? cutRows(plan.value, done.value) : []))
-  const sum = computed(() =>
-    sheet.value?.result ? sheet.value.result.sum : plan.value ? sumOf(plan.value, done.value) : null,
-  )
+  const sum = computed(() => sheet.value?.result?.sum ?? (plan.value ? sumOf(plan.value, done.value) : null))
   const progress = computed(() => (sheet.value ? progressOf(sheet.value) : null))
   const stale = computed<string[]>(() => {
     if (!plan.value || !pieces.value || sheet.value?.result) return []
@@ -123,12 +121,7 @@ export function useCut(job: Ref<JobRecord>) {
       pipe,
       sources: lines.map((line) => ({ job: job.value.id, line })),
       extras: [],
-      cutter:
-        getPipe(pipe).family === 'copper' || getPipe(pipe).family === 'stainless'
-          ? 'wheel'
-          : getPipe(pipe).family === 'steel'
-            ? 'hacksaw'
-            : 'shears',
+      cutter: cutterFor(getPipe(pipe)),
       kerf: '',
       keep: '',
       spare: '',
@@ -152,7 +145,8 @@ export function useCut(job: Ref<JobRecord>) {
   const next = computed(() => rows.value.findIndex((row) => row.done === null))
   const at = computed(() => {
     const own = rows.value.findIndex((row) => keyOf(row) === picked.value)
-    return own >= 0 ? own : next.value >= 0 ? next.value : rows.value.length - 1
+    if (own >= 0) return own
+    return next.value >= 0 ? next.value : rows.value.length - 1
   })
   const row = computed<CutRow | null>(() => rows.value[at.value] ?? null)
   const look = (index: number) => {

@@ -1,7 +1,10 @@
 import { useEventListener } from '@vueuse/core'
 import { KEY_WORDS } from '~/wording/keys'
 
-/** Keys of what stands on the screen now with their words, by the component that bound them; a question before the screen last. */
+/**
+ * Keys of what stands on the screen now with their words, by the component that bound them; a question before the screen
+ * last.
+ */
 const bound = shallowReactive(new Map<symbol, Readonly<Record<string, string | null | undefined>>>())
 
 /** What each key does on this screen, in the order of the sheet. */

@@ -12,7 +12,10 @@ export interface RunChanges {
   from: (point: number) => void
 }
 
-/** The grips of a run's drawing, and what is dragged: pointer moves become steps of a drag that knows nothing of pointers. */
+/**
+ * The grips of a run's drawing, and what is dragged: pointer moves become steps of a drag that knows nothing of
+ * pointers.
+ */
 export function useRunDrag(
   props: RunShown,
   svg: Readonly<ShallowRef<SVGSVGElement | null>>,

@@ -23,7 +23,16 @@ export interface RunShown {
   startWords: string
 }
 
-/** What is drawn of a run on a sheet: tubes, sockets, letters, measures, walls, and the one figure where the sheet is clear. */
+const AXES: readonly Vector[] = [
+  [1, 0, 0],
+  [0, 1, 0],
+  [0, 0, 1],
+]
+
+/**
+ * What is drawn of a run on a sheet: tubes, sockets, letters, measures, walls, and the one figure where the sheet is
+ * clear.
+ */
 export function useRunDrawing(props: RunShown, sheet: Ref<Sheet>, points: Ref<readonly Vector[]>) {
   const at = (place: Vector): Point => onSheet(sheet.value, place)
   const stretches = computed<Stretch[]>(() => props.laid.map(({ begin, end }) => [at(begin), at(end)]))
@@ -77,9 +86,10 @@ export function useRunDrawing(props: RunShown, sheet: Ref<Sheet>, points: Ref<re
   const letters = computed(() => {
     const of = (letter: string, place: Vector, name: string | null, isEnd: boolean) => {
       const here = at(place)
-      const near = props.laid.flatMap(({ begin, end }) =>
-        begin === place || isSame(begin, place) ? [at(end)] : isSame(end, place) ? [at(begin)] : [],
-      )
+      const near = props.laid.flatMap(({ begin, end }) => {
+        if (isSame(begin, place)) return [at(end)]
+        return isSame(end, place) ? [at(begin)] : []
+      })
       return { letter, name, isEnd, here, text: letterPlace(here, near, isEnd && name ? 20 : 18) }
     }
     if (props.laid.length === 0) return []
@@ -133,21 +143,9 @@ export function useRunDrawing(props: RunShown, sheet: Ref<Sheet>, points: Ref<re
         if (Math.max(from, to) < wall.at || Math.min(from, to) > wall.at + wall.thick || Math.abs(to - from) < 1)
           return []
         const crossing = pointAlong(leg.begin, leg.along, (leg.length * (wall.at - from)) / (to - from))
-        const [u, v]: [Vector, Vector] =
-          Math.abs(way[2]) > 0.5
-            ? [
-                [1, 0, 0],
-                [0, 1, 0],
-              ]
-            : Math.abs(way[0]) > 0.5
-              ? [
-                  [0, 1, 0],
-                  [0, 0, 1],
-                ]
-              : [
-                  [1, 0, 0],
-                  [0, 0, 1],
-                ]
+        // The wall lies along the two axes that its own way is not.
+        const across = [2, 0].find((axis) => Math.abs(way[axis]!) > 0.5) ?? 1
+        const [u, v] = AXES.filter((_, axis) => axis !== across) as [Vector, Vector]
         const corner = (a: number, b: number, off: number) =>
           at(pointAlong(pointAlong(pointAlong(crossing, u, a * half), v, b * half * 1.5), way, off))
         return [0, wall.thick].map(

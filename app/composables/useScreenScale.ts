@@ -1,7 +1,9 @@
 import { useDevicePixelRatio, useStorage } from '@vueuse/core'
 import { checkScale, scaleFrom, type ScreenScale } from '#core/gauges'
 
-/** How large a mm is on this screen: set once by a bank card, kept on this device, asked anew once the page is zoomed. */
+/**
+ * How large a mm is on this screen: set once by a bank card, kept on this device, asked anew once the page is zoomed.
+ */
 export function useScreenScale() {
   const kept = useStorage<ScreenScale | null>('jolvet-screen', null, undefined, {
     serializer: { read: (text) => JSON.parse(text) as ScreenScale, write: JSON.stringify },

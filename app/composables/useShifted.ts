@@ -7,12 +7,11 @@ export function useShifted(job: Ref<JobRecord | undefined>, joint: Ref<JointReco
   /** Takes the pipe the find is kept as, or leaves the end as it is, by itself from now on. */
   function follow({ on, now }: Shifted, takesIt: boolean) {
     const find = job.value!.finds.find((one) => one.id === (on === 'a' ? joint.value!.findA : joint.value!.findB))
+    const ofFind = on === 'a' ? 'findA' : 'findB'
     const changes =
       takesIt && now !== null
         ? { [on]: { pipe: now, ...(find ? factsOfFind(job.value!, find) : {}) } }
-        : on === 'a'
-          ? { findA: null }
-          : { findB: null }
+        : { [ofFind]: null }
     ask(job.value!, joint.value!, changes)
   }
   return { shifted, follow }

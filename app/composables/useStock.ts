@@ -3,7 +3,10 @@ import type { Part, Way } from '#core/joints'
 
 const idOf = ({ name, size }: Pick<Part, 'name' | 'size'>) => `${name} ${size}`
 
-/** What the shelf does not have today, said on the order list; kept on this device. Ways that need it come after the others. */
+/**
+ * What the shelf does not have today, said on the order list; kept on this device. Ways that need it come after the
+ * others.
+ */
 export function useStock() {
   const out = useStorage<string[]>('jolvet-out-of-stock', [])
   const isOut = (part: Pick<Part, 'name' | 'size'>) => out.value.includes(idOf(part))

@@ -4,7 +4,10 @@ import { usePreferredDark, useStorage } from '@vueuse/core'
 export function useTheme() {
   const system = usePreferredDark()
   const chosen = useStorage<'light' | 'cellar' | 'system'>('jolvet-theme', 'system')
-  const theme = computed(() => (chosen.value === 'system' ? (system.value ? 'cellar' : 'light') : chosen.value))
+  const theme = computed(() => {
+    if (chosen.value !== 'system') return chosen.value
+    return system.value ? 'cellar' : 'light'
+  })
   const flip = () => {
     chosen.value = theme.value === 'cellar' ? 'light' : 'cellar'
   }

@@ -70,7 +70,10 @@ export function alongAxis(stroke: Point, scale: number): { letter: string; vecto
   return { letter: best.letter, vector: best.vector, mm: Math.max(0, dot(stroke, best.on) / scale) }
 }
 
-/** How far a stroke on the sheet goes along a direction of the run, mm; negative is back. A direction seen end on is none. */
+/**
+ * How far a stroke on the sheet goes along a direction of the run, mm; negative is back. A direction seen end on is
+ * none.
+ */
 export function alongDirection(stroke: Point, direction: Vector, scale: number): number {
   const on = project(direction)
   const length = dot(on, on)

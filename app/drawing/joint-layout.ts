@@ -52,7 +52,9 @@ export interface ChainLayout {
   hasTail: boolean
 }
 
-/** Length of tube drawn bare at each end, unless told otherwise, and of a broken tail, in diameters of the larger tube. */
+/**
+ * Length of tube drawn bare at each end, unless told otherwise, and of a broken tail, in diameters of the larger tube.
+ */
 const BARE = 2.1
 const TAIL = 2
 /** A depth that nobody knows is drawn this many diameters long. */
@@ -94,7 +96,9 @@ function bringsMale(part: Part, joint: Joint): boolean {
 const leftEnters = (left: Part, joint: Joint): boolean =>
   left.kind === 'tail' || (joint.thread ? bringsMale(left, joint) : left.name.includes('spigot'))
 
-/** A whole way laid out along the pipe, from end a at the left to end b at the right, depths to scale and bodies typical. */
+/**
+ * A whole way laid out along the pipe, from end a at the left to end b at the right, depths to scale and bodies typical.
+ */
 export function layOutWay(way: Way, a: End, b: End, bareDiameters = BARE): ChainLayout {
   const items = way.parts.filter((part) => !isLoose(part))
   const { joints } = way
@@ -131,7 +135,8 @@ export function layOutWay(way: Way, a: End, b: End, bareDiameters = BARE): Chain
       return
     }
     const mouths: Mouth[] = []
-    // A mouth is on this item where the neighbour enters it; otherwise this item's own male end reaches into the neighbour.
+    // A mouth is on this item where the neighbour enters it; otherwise this item's own male end reaches into the
+    // neighbour.
     const takesLeft = i === 0 || leftEnters(items[i - 1]!, left)
     const takesRight = i === items.length - 1 || !leftEnters(item, right)
     const webLength = 0.35 * widest

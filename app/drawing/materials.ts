@@ -1,6 +1,9 @@
 import type { Family } from '#core/catalogue'
 
-/** How a wall is drawn when cut: metals as a hatch, plastics as a row of whole marks, multilayer as a foil line between marks. */
+/**
+ * How a wall is drawn when cut: metals as a hatch, plastics as a row of whole marks, multilayer as a foil line between
+ * marks.
+ */
 export interface Material {
   hatch?: string
   mark?: 'cross' | 'dot' | 'ring' | 'dash' | 'dash-dot' | 'wave'

@@ -96,7 +96,8 @@ export function letterPlace(at: Point, neighbours: readonly Point[], off = 17): 
   const [sx, sy] = ways.reduce(([x, y], [dx, dy]) => [x + dx, y + dy] as const, [0, 0] as const)
   const length = Math.hypot(sx, sy)
   // Straight through: beside the pipe.
-  const [dx, dy] = length > 0.2 ? [-sx / length, -sy / length] : ways[0] ? [-ways[0][1], ways[0][0]] : [0, -1]
+  const beside = ways[0] ? [-ways[0][1], ways[0][0]] : [0, -1]
+  const [dx, dy] = (length > 0.2 ? [-sx / length, -sy / length] : beside) as [number, number]
   return [at[0] + dx * off, at[1] + dy * off]
 }
 

@@ -1,5 +1,5 @@
 import { arcOfBend, type Piece, type PieceMark } from '#core/line'
-import { MM_PER_INCH } from '#core/units'
+import { MM_PER_INCH, tickRank, type TickRank } from '#core/units'
 
 /** How a piece lies on its strip, px: one scale both ways, or its middle left out. */
 export interface StripLayout {
@@ -17,8 +17,39 @@ export interface StripLayout {
   /** Where the middle is left out, px; empty where it is whole. */
   gap: readonly [number, number] | null
   /** Tape ticks: distance and rank. */
-  ticks: { mm: number; rank: 'long' | 'middle' | 'short' }[]
+  ticks: { mm: number; rank: TickRank }[]
 }
+
+/** A strip on its sheet, px, with what draws on it. */
+export interface StripFrame {
+  layout: StripLayout
+  /** Length of the piece, mm. */
+  cut: number
+  left: number
+  /** Middle of the pipe, half its height, and the top of the tape. */
+  cy: number
+  half: number
+  tapeY: number
+  isPhone: boolean
+  /** Where a distance from the left end stands. */
+  x: (mm: number) => number
+  /** A length as it is written on the strip. */
+  text: (mm: number | null) => string
+}
+
+/** A stretch of a piece where a clip may sit, or may not, mm. */
+export interface StripZone {
+  from: number
+  to: number
+  isFree: boolean
+}
+
+/** Where a bend's pencil mark goes by the school in use, mm. */
+export const bendMark = ({ corner, hook }: { corner: number; hook: number }, school: 'hook' | 'corner'): number =>
+  school === 'corner' ? corner : hook
+
+/** Whether a place of a piece is drawn, and not left out with its middle. */
+export const isDrawn = ({ gap, at }: StripLayout, mm: number): boolean => !gap || at(mm) <= gap[0] || at(mm) >= gap[1]
 
 const MOST_SCALE = 1.6
 const LEAST_HEIGHT = 8
@@ -31,14 +62,18 @@ const STRIP_MARGIN = 155
 /** Scale of the ends where the middle is left out: the pipe about 40 px high. */
 const endScale = (od: number): number => Math.max(MOST_SCALE, Math.min(BROKEN_SCALE, 40 / od))
 
-/** Ticks of the tape under a strip: each 5, 50 and 100 mm, or 1/8, 1/2 and 1 in; thinned out where they would run together. */
+/**
+ * Ticks of the tape under a strip: each 5, 50 and 100 mm, or 1/8, 1/2 and 1 in; thinned out where they would run
+ * together.
+ */
 function ticksOf(cut: number, scale: number, isInch: boolean): StripLayout['ticks'] {
   const unit = isInch ? MM_PER_INCH / 8 : 5
   const step = [1, 2, 4, 8, 16].find((times) => times * unit * scale >= 3) ?? 16
-  const [long, middle] = isInch ? [8, 4] : scale >= 4 ? [2, 1] : [20, 10]
+  const metric = scale >= 4 ? [2, 1] : [20, 10]
+  const [long, middle] = (isInch ? [8, 4] : metric) as [number, number]
   const ticks: StripLayout['ticks'] = []
   for (let i = 0; i * unit <= cut + 1e-6; i++) {
-    const rank = i % long === 0 ? 'long' : i % middle === 0 ? 'middle' : 'short'
+    const rank = tickRank(i, long, middle)
     if (i % step === 0 || (rank === 'long' && i % (long * Math.ceil(step / long)) === 0))
       ticks.push({ mm: i * unit, rank })
   }
@@ -95,8 +130,10 @@ export function layStrip(
     }
   const side = (room - GAP_PX) / 2
   const [from, to] = [side / scale, cut - side / scale]
-  const at = (mm: number) =>
-    mm <= from ? mm * scale : mm >= to ? room - (cut - mm) * scale : side + (GAP_PX * (mm - from)) / (to - from)
+  const at = (mm: number) => {
+    if (mm <= from) return mm * scale
+    return mm >= to ? room - (cut - mm) * scale : side + (GAP_PX * (mm - from)) / (to - from)
+  }
   return {
     scale,
     isBroken: true,
@@ -109,7 +146,10 @@ export function layStrip(
   }
 }
 
-/** A piece measured from its other end: every mark mirrored, in order; how a bend turns stays, as both its neighbours turn about. */
+/**
+ * A piece measured from its other end: every mark mirrored, in order; how a bend turns stays, as both its neighbours
+ * turn about.
+ */
 export function reversePiece(piece: Piece): Piece {
   const { cut } = piece
   if (cut === null) return piece

@@ -55,7 +55,10 @@ import {
 export type Kind = 'jobs' | 'finds' | 'lines' | 'cuts' | 'joints'
 export type AnyRecord = JobRecord | FindRecord | LineRecord | CutRecord | JointRecord
 
-/** Record that a change of a job's own fields belongs to: apart from the job, so that its finds and joints never wait for it. */
+/**
+ * Record that a change of a job's own fields belongs to: apart from the job, so that its finds and joints never wait for
+ * it.
+ */
 export const kitRecord = (job: string): string => `kit-${job}`
 
 /** A step's place with the way it was read from, so that it is never counted for another. */
@@ -92,7 +95,10 @@ export type Act =
 
 /** One thing done on this tablet, kept until the server has it. */
 export interface Entry {
-  /** By which the server knows it when it comes twice; a record that is begun, a sign-off and a settled clash take it as their id. */
+  /**
+   * By which the server knows it when it comes twice; a record that is begun, a sign-off and a settled clash take it as
+   * their id.
+   */
   key: string
   /** The page it was done on: what one page does, it did knowing its own earlier entries. */
   page: string
@@ -189,7 +195,10 @@ const NEW_JOINT: Pick<JointBody, 'findB' | 'comeBack' | 'ambient' | 'torch'> = {
   torch: null,
 }
 
-/** A job as it stands once an entry is done; times are the server's, `ahead` ms of this tablet's. Fails with what core says against it. */
+/**
+ * A job as it stands once an entry is done; times are the server's, `ahead` ms of this tablet's. Fails with what core
+ * says against it.
+ */
 export function applyEntry(job: JobRecord, { key, record, at, act }: Entry, ahead = 0): Result<JobRecord> {
   const time = new Date(at + ahead).toISOString()
   // Whose hand it was, the server learns with the call.

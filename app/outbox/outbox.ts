@@ -30,6 +30,11 @@ const pick = (record: object, fields: Iterable<string>): Fields =>
   Object.fromEntries([...fields].map((field) => [field, (record as Fields)[field]]))
 const isSigned = (record: AnyRecord | undefined): record is JointRecord =>
   record !== undefined && 'signoffs' in record && isMade(record)
+/** The depths of a joint as an act leaves them. */
+function depthsAfter(act: Act, saved: JointRecord): Record<string, string> {
+  if (act.do === 'change') return { ...saved.depths, ...(act.changes.depths as JointRecord['depths'] | undefined) }
+  return act.do === 'sign' ? (act.seen.depths as Record<string, string>) : {}
+}
 /** Plain data: what a browser's database takes, and what comes back from it. */
 const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
 
@@ -48,7 +53,10 @@ export function createOutbox(surroundings: Surroundings) {
   let writing: Promise<unknown> = Promise.resolve()
   let sending: Promise<void> | undefined
 
-  /** Versions that this page's own entries came to: what it does next was done knowing them, even where its screen lags behind. */
+  /**
+   * Versions that this page's own entries came to: what it does next was done knowing them, even where its screen lags
+   * behind.
+   */
   const reached = new Map<string, number>()
   const atReachedVersion = (record: string, act: Act): Act =>
     act.do === 'change' || act.do === 'sign'
@@ -57,7 +65,10 @@ export function createOutbox(surroundings: Surroundings) {
 
   const changed = () => surroundings.onChange(entries, away)
 
-  /** Does work on the storage after all work before it; a storage that fails is left for memory, which loses nothing but the page. */
+  /**
+   * Does work on the storage after all work before it; a storage that fails is left for memory, which loses nothing but
+   * the page.
+   */
   function keep(work: (storage: Storage) => Promise<unknown>): Promise<boolean> {
     const done = writing.then(async () => {
       try {
@@ -187,7 +198,10 @@ export function createOutbox(surroundings: Surroundings) {
     act,
   })
 
-  /** An entry the server refused because another hand was first: both kept where they are of different fields, else held with both beside each other. */
+  /**
+   * An entry the server refused because another hand was first: both kept where they are of different fields, else held
+   * with both beside each other.
+   */
   async function mergeOrHold(entry: Entry, issue: Issue, saved: AnyRecord): Promise<void> {
     const { act } = entry
     onSaved(entry, saved)
@@ -314,13 +328,7 @@ export function createOutbox(surroundings: Surroundings) {
     const ofRecord = entries
       .filter((one) => one.record === entry.record && one.act.do !== 'settle')
       .map((one) => one.key)
-    const depths = (
-      act.do === 'change'
-        ? { ...(saved as JointRecord).depths, ...(act.changes.depths as object) }
-        : act.do === 'sign'
-          ? act.seen.depths
-          : {}
-    ) as Record<string, string>
+    const depths = depthsAfter(act, saved as JointRecord)
     if (isSigned(saved)) {
       // One answer settles all that was done here on a joint the other hand signed.
       const initials =
@@ -344,7 +352,8 @@ export function createOutbox(surroundings: Surroundings) {
           renewed(entry, { ...act, changes, base: pick(saved, Object.keys(changes)), version: saved.version }),
         )
     } else if (act.do === 'sign') {
-      // Signed to other figures than are saved: they are set right first, then it is signed; or it is signed anew by hand.
+      // Signed to other figures than are saved: they are set right first, then it is signed; or it is signed anew by
+      // hand.
       drop([key])
       if (kept === 'mine') {
         const fields = new Set(clashes.map(({ path }) => path.split('.')[0]!))

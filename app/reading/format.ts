@@ -11,5 +11,7 @@ export const mmBeside = (mm: number, system: UnitSystem): string =>
 export const unitOf = (system: UnitSystem): string => (system === 'inch' ? 'in' : 'mm')
 
 /** A probability as a count in a hundred; never a flat nought or hundred. */
-export const inHundred = (probability: number): string =>
-  probability < 0.005 ? 'under 1' : probability > 0.995 ? 'over 99' : String(Math.round(probability * 100))
+export function inHundred(probability: number): string {
+  if (probability < 0.005) return 'under 1'
+  return probability > 0.995 ? 'over 99' : String(Math.round(probability * 100))
+}

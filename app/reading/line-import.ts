@@ -58,7 +58,10 @@ function readCsv(text: string): Result<string[]> {
   return ok(data.map((row) => legOf(isOurs ? { leg: row.leg ?? '' } : row).slice(0, 200)))
 }
 
-/** Reads a file of a line or of legs for a job; nothing is changed yet. `like` gives a table's legs their pipe and method. */
+/**
+ * Reads a file of a line or of legs for a job; nothing is changed yet. `like` gives a table's legs their pipe and
+ * method.
+ */
 export function readImport(name: string, text: string, job: JobRecord, like: LineInput): Result<LineImport> {
   if (text.length > MOST_BYTES)
     return fail('too-many', 'file', "That file is over 1 MB. A line's file or a table of up to 500 legs is accepted.")

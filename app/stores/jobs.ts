@@ -40,6 +40,13 @@ import {
 import { createOutbox, type Outbox } from '~/outbox/outbox'
 import { memoryStorage, openStorage, type Storage } from '~/outbox/storage'
 
+/** Where in its job a record stands, by what only its kind has. */
+function kindOf(record: Exclude<AnyRecord, JobRecord>): Exclude<Kind, 'jobs'> {
+  if ('signoffs' in record) return 'joints'
+  if ('legs' in record) return 'lines'
+  return 'cutter' in record ? 'cuts' : 'finds'
+}
+
 /** Pause before a read that found no server is tried again, ms. */
 const RETRY_AFTER_MS = 2000
 /** How long the server is waited for before the copy kept here is shown, ms. */
@@ -125,7 +132,7 @@ export const useJobStore = defineStore('jobs', () => {
     const copy = copies.get(jobId)
     if (!copy) return
     if ('joints' in record) return putCopy(record)
-    const kind = 'signoffs' in record ? 'joints' : 'legs' in record ? 'lines' : 'cutter' in record ? 'cuts' : 'finds'
+    const kind = kindOf(record)
     const list: readonly AnyRecord[] = copy[kind]
     const next = list.some(({ id }) => id === record.id)
       ? list.map((one) => (one.id === record.id ? record : one))

@@ -1,4 +1,7 @@
-/** What each key does, by the browser's name of it; where screens differ, what it does there. A key without words is another name of one that has them. */
+/**
+ * What each key does, by the browser's name of it; where screens differ, what it does there. A key without words is
+ * another name of one that has them.
+ */
 export const KEY_WORDS: Readonly<Record<string, string | null>> = {
   '/': 'ask: one line, its answer below',
   j: 'next row',

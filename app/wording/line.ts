@@ -28,7 +28,8 @@ export function turnWords(mark: Extract<PieceMark, { what: 'bend' }>, isFirst: b
 /** The same in a word for the strip; nothing where it only goes on the same way. */
 export function turnShort(turn: number): string {
   const degrees = Math.round(turn) % 360
-  return degrees === 0 ? '' : degrees === 180 ? ' back' : `, turn ${degrees}°`
+  if (degrees === 0) return ''
+  return degrees === 180 ? ' back' : `, turn ${degrees}°`
 }
 
 export const bendsOf = (piece: Piece) => piece.marks.filter((mark) => mark.what === 'bend')

@@ -78,7 +78,10 @@ export const POLICY_WORDS: readonly PolicyWords[] = [
   },
 ]
 
-/** A point of a way on which practitioners differ: the schools, and which is in use; `policy` is the one of the job that chose. */
+/**
+ * A point of a way on which practitioners differ: the schools, and which is in use; `policy` is the one of the job that
+ * chose.
+ */
 export interface School {
   name: string
   schools: readonly { words: string; isInUse: boolean }[]

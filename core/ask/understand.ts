@@ -96,14 +96,18 @@ function readClips(reader: Reader): Omit<Understood, 'words'> | string {
 }
 
 /** A check in a few words. */
-const seenAs = (check: Check): string =>
-  check.check === 'magnet'
-    ? 'a magnet holds'
-    : check.check === 'flex'
-      ? `it feels ${check.value}`
-      : check.check === 'scratch'
-        ? `a scratch shows ${check.value.replace('-', ' ')}`
-        : check.check
+function seenAs(check: Check): string {
+  switch (check.check) {
+    case 'magnet':
+      return 'a magnet holds'
+    case 'flex':
+      return `it feels ${check.value}`
+    case 'scratch':
+      return `a scratch shows ${check.value.replace('-', ' ')}`
+    default:
+      return check.check
+  }
+}
 
 function readOd(reader: Reader): Omit<Understood, 'words'> | string {
   const value = reader.length((mm) => `${formatDecimal(mm, 2)} mm outside, by calliper`)
@@ -176,6 +180,14 @@ function readOffset(reader: Reader): Omit<Understood, 'words'> | string {
   return { verb: 'offset', question: { set, angle, ...(radius === null ? {} : { radius }) } }
 }
 
+/** What a line begins with that asks for more than ways to join, what that is taken for, and how the rest is read. */
+const SIGNS: readonly (readonly [RegExp, string, typeof readWays])[] = [
+  [/^(?:od|\u00f8)(?=[\s\d])/, 'what is this pipe', readOd],
+  [/^(?:offset|off)(?=[\s\d])/, 'an offset', readOffset],
+  [/^depth(?=[\s\d])/, 'how deep', readDepth],
+  [/^clips?(?=[\s\d])/, 'how far apart supports stand', readClips],
+]
+
 /**
  * A line of the trade's shorthand as a question for one of the verbs, with every word and what it was taken for. A bare
  * number is mm in metric regions and inches in the United States; a fraction is inches everywhere. Issue
@@ -190,15 +202,8 @@ export function understand({ text, region }: AskQuestion): Result<Understood> {
     return { ...failure, error: { ...failure.error, accepted: [...SHAPES], words: reader.words } }
   }
   if (reader.isDone) return wrong('a line such as "22 copper to 15 copper"')
-  const said = reader.sign(/^(?:od|\u00f8)(?=[\s\d])/, 'what is this pipe')
-    ? readOd(reader)
-    : reader.sign(/^(?:offset|off)(?=[\s\d])/, 'an offset')
-      ? readOffset(reader)
-      : reader.sign(/^depth(?=[\s\d])/, 'how deep')
-        ? readDepth(reader)
-        : reader.sign(/^clips?(?=[\s\d])/, 'how far apart supports stand')
-          ? readClips(reader)
-          : readWays(reader)
+  const [, , read] = SIGNS.find(([sign, as]) => reader.sign(sign, as)) ?? [null, null, readWays]
+  const said = read(reader)
   if (typeof said === 'string') return wrong(said)
   if (!reader.isDone) return wrong('the end of the line, or a condition such as hot, hidden, wet or wood,')
   return ok({ ...said, words: reader.words })

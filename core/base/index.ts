@@ -1,3 +1,4 @@
+export { compareText } from './compare'
 export { fail, issue, ok } from './result'
 export { mergeRows, rowsOf } from './rules'
 export type { Issue, IssueCode, Result } from './result'

@@ -11,7 +11,10 @@ export type IssueCode =
   | 'impossible'
   | 'not-understood'
 
-/** One thing wrong with a question: `path` is dotted with 0-based indexes, `message` names the field and what is accepted. */
+/**
+ * One thing wrong with a question: `path` is dotted with 0-based indexes, `message` names the field and what is
+ * accepted.
+ */
 export interface Issue {
   code: IssueCode
   message: string

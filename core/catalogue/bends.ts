@@ -85,7 +85,10 @@ const rowOf = (pipe: Pipe): BendRow | undefined =>
         (row) => row.nominal === pipe.nominal && (row.series === 'cu-en') === pipe.series.startsWith('cu-en'),
       )
 
-/** How a pipe is bent and to what radius, typical; null where it is not bent on site. Carbon press tube bends as stainless does. */
+/**
+ * How a pipe is bent and to what radius, typical; null where it is not bent on site. Carbon press tube bends as
+ * stainless does.
+ */
 export function bendOf(pipe: Pipe): Bend | null {
   const rule = pipe.series === 'cs-en' ? MULTIPLES.stainless : MULTIPLES[pipe.family]
   if (!rule) return null

@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from '#core/base'
+import { compareText, fail, ok, type Result } from '#core/base'
 import { namedBy } from './compare'
 import { factsOf, SERIES, seriesOf } from './series'
 import { STANDARDS } from './tables'
@@ -27,9 +27,6 @@ function toPipe(row: PipeRow): Pipe {
     regions: series.regions,
   }
 }
-
-/** By code unit, so that the order is the same on every machine. */
-const compareText = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0)
 
 /** Every pipe of the catalogue, by family, series, outside diameter, wall. */
 export const PIPES: readonly Pipe[] = STANDARDS.flatMap(({ ROWS = [] }) => ROWS)

@@ -26,7 +26,9 @@ const OF_SERIES = new Map(
   STANDARDS.flatMap((standard) => (standard.ROWS ?? []).map(({ series }) => [series, standard] as const)),
 )
 
-/** Which of a standard's rows are a pipe's, at a temper. Metric copper's are for half-hard tube: none is held for soft. */
+/**
+ * Which of a standard's rows are a pipe's, at a temper. Metric copper's are for half-hard tube: none is held for soft.
+ */
 const IS_OF: Readonly<Record<RatedBy, (row: RatingRow, pipe: Pipe, temper: 'hard' | 'soft') => boolean>> = {
   series: () => true,
   pipe: ({ of }, { id }) => of === id,
@@ -63,10 +65,14 @@ export function pipeRatings(pipe: Pipe): PipeRatingRow[] {
   })
 }
 
+/** Size groups in inches, whose own names hold the dash that parts a metric group. */
+const INCH_RANGES: Readonly<Record<string, readonly [string, string]>> = {
+  '1/8-1': ['1/8', '1'],
+  '1-1/4-2': ['1-1/4', '2'],
+}
 const inRange = (range: string, nominal: string): boolean => {
   const order = (size: string) => (/^\d+$/.test(size) && Number(size) > 2 ? Number(size) : INCH_ORDER.indexOf(size))
-  const [from, to] =
-    range === '1/8-1' ? ['1/8', '1'] : range === '1-1/4-2' ? ['1-1/4', '2'] : (range.split('-') as [string, string])
+  const [from, to] = INCH_RANGES[range] ?? (range.split('-') as [string, string])
   return order(nominal) >= order(from) && order(nominal) <= order(to)
 }
 

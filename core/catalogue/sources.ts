@@ -46,7 +46,10 @@ export function sourcesNamed(text: string): Source[] {
   )
 }
 
-/** A source in a sentence: what it is about, its edition and clause as far as they are known here, and how it was checked. */
+/**
+ * A source in a sentence: what it is about, its edition and clause as far as they are known here, and how it was
+ * checked.
+ */
 export const aboutSource = ({ standard, subject, edition, clause, checked }: Source): string =>
   [
     `${standard}: ${subject}`,

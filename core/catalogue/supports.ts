@@ -78,7 +78,10 @@ function rowOf(table: Table, pipe: Pipe): { row: SupportRow; isOther: boolean } 
   return { row: below.row, isOther: true }
 }
 
-/** Greatest distances between the supports of a pipe by a code, with the table; EN has rows of multilayer only and takes the British ones else. */
+/**
+ * Greatest distances between the supports of a pipe by a code, with the table; EN has rows of multilayer only and takes
+ * the British ones else.
+ */
 export function spacingOf(code: SupportCode, pipe: Pipe): Spacing | null {
   const table = code === 'gb' || code === 'en' ? GB : INCH[code]
   const found = rowOf(table, pipe)

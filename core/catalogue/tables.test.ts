@@ -38,9 +38,8 @@ function groupBy<T>(rows: readonly T[], key: (row: T) => string): Record<string,
 }
 
 const inches = (size: string): number => {
-  const [whole = '0', fraction] = size.includes('-') ? size.split('-') : size.includes('/') ? ['0', size] : [size]
-  const [over, under] = (fraction ?? '0/1').split('/').map(Number) as [number, number]
-  return Number(whole) + over / under
+  const [, whole = '0', over = '0', under = '1'] = /^(?:(\d+)(?:-|$))?(?:(\d+)\/(\d+))?$/.exec(size) ?? []
+  return Number(whole) + Number(over) / Number(under)
 }
 
 it('reads every table', () => expect(tables.length).toBe(46))

@@ -46,7 +46,9 @@ export interface EndRow {
   typical: boolean
 }
 
-/** Fittings that stand in a line, by the mouth a tube enters. A coupling, reducer or valve lies in the tube's own line. */
+/**
+ * Fittings that stand in a line, by the mouth a tube enters. A coupling, reducer or valve lies in the tube's own line.
+ */
 export const LINE_FITTINGS = ['elbow-90', 'elbow-45', 'tee-run', 'tee-branch', 'coupling', 'reducer', 'valve'] as const
 export type LineFitting = (typeof LINE_FITTINGS)[number]
 
@@ -137,7 +139,10 @@ export interface SocketTable {
   isRatedBySize?: true
 }
 
-/** How the ratings of a standard's tube are found: one row for the whole series, by pipe, by pipe where it is hard, by pipe and temper. */
+/**
+ * How the ratings of a standard's tube are found: one row for the whole series, by pipe, by pipe where it is hard, by
+ * pipe and temper.
+ */
 export type RatedBy = 'series' | 'pipe' | 'hard-pipe' | 'pipe-and-temper'
 
 /** What the file of a standard may hold; every file does with some of it. */
@@ -200,7 +205,10 @@ export type Use = (typeof USES)[number]
 export type Allowed =
   'yes' | 'no' | 'print' | 'barrier' | 'class' | 'coated' | 'ducted' | 'galvanised' | 'black' | 'policy' | 'buried only'
 
-/** What is true of every size of a series beside its dimensions; null where nothing with a source is held, or it has none. */
+/**
+ * What is true of every size of a series beside its dimensions; null where nothing with a source is held, or it has
+ * none.
+ */
 export interface SeriesFacts {
   tempers: Fact | null
   kinds: Fact | null

@@ -93,7 +93,7 @@ export function toIssue(found: z.core.$ZodIssue, question: unknown): Issue {
       const inside = read(question, found.path)
       const { accepted, ofString, ofNumber } = UNIONS[path.at(-1) ?? ''] ?? END_UNION
       if (inside === undefined) return answer('missing', `${name}: is missing; ${accepted} is accepted.`)
-      const code = typeof inside === 'string' ? ofString : typeof inside === 'number' ? ofNumber : undefined
+      const code = { string: ofString, number: ofNumber }[typeof inside as 'string']
       if (code) return answer(code, `${name}: ${accepted} is accepted.`)
       if (typeof inside !== 'object' || inside === null) return answer('type', `${name}: ${accepted} is accepted here.`)
       // The branch that went into what was given, rather than the one that wanted another kind.

@@ -45,7 +45,9 @@ export interface DoneCut {
   by: string
 }
 
-/** What stock is taken, what becomes of it, mm. `kept` goes to the rack; `scrap` holds kerf and rests too short to keep. */
+/**
+ * What stock is taken, what becomes of it, mm. `kept` goes to the rack; `scrap` holds kerf and rests too short to keep.
+ */
 export interface CutSum {
   taken: number
   pieces: number
@@ -154,7 +156,15 @@ export function cutQuestion(
   }
 }
 
-/** The answer as bars on the bench: those that are open keep their name and what was cut off them. `id` names the plan, and its new bars after it. */
+function barFrom(isSlip: boolean, isOffcut: boolean): BenchBar['from'] {
+  if (isSlip) return 'slip'
+  return isOffcut ? 'rack' : 'new'
+}
+
+/**
+ * The answer as bars on the bench: those that are open keep their name and what was cut off them. `id` names the plan,
+ * and its new bars after it.
+ */
 export function takeAnswer(
   id: string,
   answer: CutAnswer,
@@ -181,7 +191,7 @@ export function takeAnswer(
     const row = stock.find((one) => one.id === bar.stock)
     bars.push({
       id: slip ? slip.id : `${id.slice(0, 30)}-${i + 1}`,
-      from: slip ? 'slip' : offcut ? 'rack' : 'new',
+      from: barFrom(slip !== undefined, offcut !== undefined),
       stock: bar.stock,
       length: (slip ?? offcut ?? row)!.length,
       pieces: [...bar.pieces],

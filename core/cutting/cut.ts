@@ -39,7 +39,9 @@ function sizesOf(pieces: readonly CutPiece[], kerf: number): Size[] {
   return sizes
 }
 
-/** Why the pieces cannot be cut from this stock at all, or null: a piece longer than all of it, or stock that runs out. */
+/**
+ * Why the pieces cannot be cut from this stock at all, or null: a piece longer than all of it, or stock that runs out.
+ */
 function findImpossible({ pieces }: CutQuestion, kinds: readonly Kind[]): Result<null> {
   const longest = kinds.reduce((most, { length, most: count }) => (count > 0 ? Math.max(most, length) : most), 0)
   const count = pieces.reduce((sum, { quantity }) => sum + quantity, 0)
@@ -112,7 +114,9 @@ function gather(plan: readonly Pattern[], sizes: readonly Size[], kinds: readonl
   return bars.filter(({ counts }) => counts.some((count) => count > 0)).map(({ kind, counts }) => ({ kind, counts }))
 }
 
-/** Looks for a plan with as few new bars as the bound by fixing the surest patterns of the relaxed plan, again and again. */
+/**
+ * Looks for a plan with as few new bars as the bound by fixing the surest patterns of the relaxed plan, again and again.
+ */
 function* dive(
   sizes: readonly Size[],
   kinds: readonly Kind[],

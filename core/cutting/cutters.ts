@@ -1,7 +1,14 @@
 import type { Figure } from '#core/base'
+import type { Pipe } from '#core/catalogue'
 
 export const CUTTERS = ['wheel', 'shears', 'hacksaw', 'fine-saw', 'power-saw'] as const
 export type Cutter = (typeof CUTTERS)[number]
+
+/** What a pipe is usually cut with. */
+export function cutterFor({ family }: Pick<Pipe, 'family'>): Cutter {
+  if (family === 'copper' || family === 'stainless') return 'wheel'
+  return family === 'steel' ? 'hacksaw' : 'shears'
+}
 
 const PRACTICE = 'typical, practice'
 

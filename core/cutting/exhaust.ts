@@ -29,7 +29,10 @@ export function exhaust(
   const plan: Pattern[] = []
   let budget = steps
   const longest = kinds.reduce((most, { room, isOffcut }) => (isOffcut ? most : Math.max(most, room)), 0)
-  /** Whether no way on can be better: new bars and stock length as they stand, with the least that the rest still asks for. */
+  /**
+   * Whether no way on can be better: new bars and stock length as they stand, with the least that the rest still asks
+   * for.
+   */
   const isHopeless = ([news, taken]: Score): boolean => {
     let [used, lengths, width, pieces, offcuts] = [0, 0, 0, 0, 0]
     for (const { kind } of plan) {

@@ -25,6 +25,6 @@ export type {
   StockRow,
 } from './bench'
 export { planCuts, searchCuts } from './cut'
-export { CUTTERS, CUTTER_KERF } from './cutters'
+export { CUTTERS, CUTTER_KERF, cutterFor } from './cutters'
 export type { Cutter } from './cutters'
 export type { CutAnswer, CutQuestion } from './types'

@@ -165,7 +165,10 @@ export function* relax(
   return { parts, bound, pivots }
 }
 
-/** New bars that any plan needs at these prices: prices scaled until no bar without a limit is worth more than itself; limited stock pays for what it is worth over. */
+/**
+ * New bars that any plan needs at these prices: prices scaled until no bar without a limit is worth more than itself;
+ * limited stock pays for what it is worth over.
+ */
 function boundOf(
   most: readonly number[],
   worths: readonly number[],

@@ -1,6 +1,8 @@
 import type { WorkingLine } from '#core/base'
 
-/** Stock of one length, mm: a bar, coil or an offcut from the rack; without a quantity there is as much as is wanted. */
+/**
+ * Stock of one length, mm: a bar, coil or an offcut from the rack; without a quantity there is as much as is wanted.
+ */
 interface Stock {
   id: string
   length: number

@@ -52,7 +52,8 @@ describe('friction', () => {
 
 describe('a run', () => {
   it('by hand: 0.2 l/s in 15 x 0.7 copper', () => {
-    // bore 13.6: 0.2e-3 / (pi/4 x 0.0136^2) = 1.3768 m/s; Re = 999.7 x 1.3768 x 0.0136 / 1.307e-3 = 14322; f = 0.0284; 10 m: 0.0284 x 735.3 x 947.5 Pa = 0.198 bar.
+    // bore 13.6: 0.2e-3 / (pi/4 x 0.0136^2) = 1.3768 m/s; Re = 999.7 x 1.3768 x 0.0136 / 1.307e-3 = 14322; f = 0.0284;
+    // 10 m: 0.0284 x 735.3 x 947.5 Pa = 0.198 bar.
     const answer = flow({ pipe: 'cu-en-x-15' })
     expect(answer.velocity).toBeCloseTo(1.3768, 3)
     expect(answer.drop).toBeGreaterThan(0.19)

@@ -45,7 +45,10 @@ export interface FlowAnswer {
 /** Below this the flow is laminar (contract). */
 const LAMINAR = 2300
 
-/** Friction factor of Darcy and Weisbach: 64/Re when laminar, else Colebrook and White, solved to 1e-12. 0 where nothing flows. */
+/**
+ * Friction factor of Darcy and Weisbach: 64/Re when laminar, else Colebrook and White, solved to 1e-12. 0 where nothing
+ * flows.
+ */
 export function frictionOf(reynolds: number, relativeRoughness: number): number {
   if (reynolds <= 0) return 0
   if (reynolds < LAMINAR) return 64 / reynolds
@@ -86,7 +89,10 @@ function velocityLimit(pipe: Pipe, temperature: number, region: Region | undefin
   }
 }
 
-/** Velocity heads lost through an insert of a bore in a tube of a bore, by the tube's velocity: a sudden contraction, then an expansion (Borda and Carnot). */
+/**
+ * Velocity heads lost through an insert of a bore in a tube of a bore, by the tube's velocity: a sudden contraction,
+ * then an expansion (Borda and Carnot).
+ */
 function insertLoss(insert: number, bore: number): number {
   const ratio = (insert / bore) ** 2
   return ratio >= 1 ? 0 : (0.5 * (1 - ratio) + (1 - ratio) ** 2) / ratio ** 2
@@ -100,6 +106,12 @@ interface Loss {
   straight: number
   lines: WorkingLine[]
   insert: FlowAnswer['insert']
+}
+
+/** Where a fitting's loss is from: the user's own k, his own bore of an insert, or our table. */
+function lossSource(hasOwnK: boolean, hasOwnBore: boolean): string {
+  if (hasOwnK) return 'measured'
+  return hasOwnBore ? 'measured bore; contraction and expansion' : 'ours'
 }
 
 function lossIn({ length, flow, temperature, fittings = [] }: FlowQuestion, pipe: Pipe, bore: number): Loss {
@@ -120,12 +132,7 @@ function lossIn({ length, flow, temperature, fittings = [] }: FlowQuestion, pipe
       op: '+',
       value: quantity * each * head,
       unit: 'bar',
-      source:
-        k === undefined
-          ? fitting === 'insert' && own !== undefined
-            ? 'measured bore; contraction and expansion'
-            : 'ours'
-          : 'measured',
+      source: lossSource(k !== undefined, fitting === 'insert' && own !== undefined),
     }
   })
   return {

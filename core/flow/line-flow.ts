@@ -44,12 +44,9 @@ function longestWay(laid: readonly LaidLeg[]): LaidLeg[] {
 /** What a leg's two ends add: the fitting at its end, and an insert where the tube has one pushed in. */
 function fittingsOf({ mouths: [begin, end] }: LaidLeg): NonNullable<FlowQuestion['fittings']>[number][] {
   const inserts = [begin, end].filter(hasInsert).length
+  const met = end === null ? 'bend' : end.kind
   return [
-    ...(end === null
-      ? [{ fitting: 'bend' as const, quantity: 1 }]
-      : isFitting(end.kind)
-        ? [{ fitting: end.kind, quantity: 1 }]
-        : []),
+    ...(met === 'bend' || isFitting(met) ? [{ fitting: met, quantity: 1 } as const] : []),
     ...(inserts > 0 ? [{ fitting: 'insert' as const, quantity: inserts }] : []),
   ]
 }

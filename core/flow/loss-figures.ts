@@ -41,10 +41,15 @@ export const K: Readonly<Record<FlowFitting, { k: number; lo: number; hi: number
   'stop-valve': { k: 7, lo: 4, hi: 10 },
 }
 
-/** Wall of an insert or barb, mm: it fills the tube's bore, so its own is smaller by two of these. Ours; a measured bore wins. */
+/**
+ * Wall of an insert or barb, mm: it fills the tube's bore, so its own is smaller by two of these. Ours; a measured bore
+ * wins.
+ */
 export const INSERT_WALL_MM = { value: 1.2, lo: 0.9, hi: 1.6, source: 'ours' } as const
 
-/** Share of their wall that minimum-wall plastics are over it on the mean: PEX 1/2 comes to 12.07 in hydraulic tables. */
+/**
+ * Share of their wall that minimum-wall plastics are over it on the mean: PEX 1/2 comes to 12.07 in hydraulic tables.
+ */
 export const MEAN_WALL = 1.07
 const MINIMUM_WALL: ReadonlySet<string> = new Set([
   'pex-cts',

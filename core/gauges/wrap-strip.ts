@@ -1,6 +1,6 @@
 import { firstOf, namedDiameters, unitSystemOf, type Region } from '#core/catalogue'
 import { DIAMETER_RANGE } from '#core/identify'
-import { formatDecimal, MM_PER_INCH, type UnitSystem } from '#core/units'
+import { formatDecimal, MM_PER_INCH, tickRank, type TickRank, type UnitSystem } from '#core/units'
 
 /** Thickness of office paper of 80 g/m2, mm: ours. */
 export const PAPER_THICKNESS_MM = 0.1
@@ -18,7 +18,7 @@ export const wrapDiameter = (markMm: number): number => markMm / Math.PI - PAPER
 interface StripTick {
   at: number
   diameter: number
-  rank: 'long' | 'middle' | 'short'
+  rank: TickRank
   text: string | null
 }
 
@@ -39,7 +39,10 @@ export interface WrapStrip {
   rows: number
 }
 
-/** Ticks of a metric strip each half mm of diameter, figures each 2 mm; of an inch strip each 1/32 in, figures each 1/8 in. */
+/**
+ * Ticks of a metric strip each half mm of diameter, figures each 2 mm; of an inch strip each 1/32 in, figures each 1/8
+ * in.
+ */
 const STEPS: Readonly<Record<UnitSystem, { stepMm: number; middle: number; long: number }>> = {
   metric: { stepMm: 0.5, middle: 2, long: 4 },
   inch: { stepMm: MM_PER_INCH / 32, middle: 2, long: 4 },
@@ -47,7 +50,7 @@ const STEPS: Readonly<Record<UnitSystem, { stepMm: number; middle: number; long:
 
 const eighths = (count: number): string => {
   const [whole, rest] = [Math.floor(count / 8), count % 8]
-  const under = rest % 4 === 0 ? 2 : rest % 2 === 0 ? 4 : 8
+  const under = [2, 4].find((parts) => (rest * parts) % 8 === 0) ?? 8
   return [whole || null, rest ? `${(rest * under) / 8}/${under}` : null].filter(Boolean).join(' ')
 }
 
@@ -63,9 +66,9 @@ export function layWrapStrip(region: Region, lengthMm: number, letterMm: number)
   const first = Math.ceil(DIAMETER_RANGE.lo / stepMm)
   const ticks = Array.from({ length: Math.max(0, Math.floor(most / stepMm) - first + 1) }, (_, i): StripTick => {
     const count = first + i
-    const rank = count % long === 0 ? 'long' : count % middle === 0 ? 'middle' : 'short'
-    const text = rank !== 'long' ? null : system === 'metric' ? formatDecimal(count * stepMm, 0) : eighths(count / long)
-    return { at: wrapMark(count * stepMm), diameter: count * stepMm, rank, text }
+    const rank = tickRank(count, long, middle)
+    const figure = system === 'metric' ? formatDecimal(count * stepMm, 0) : eighths(count / long)
+    return { at: wrapMark(count * stepMm), diameter: count * stepMm, rank, text: rank === 'long' ? figure : null }
   })
   const ends: number[] = []
   const named = namedDiameters(region)

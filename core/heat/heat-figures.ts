@@ -3,7 +3,9 @@
  * careful side: a seal is called safe only where it is under all of them.
  */
 
-/** Copper tube (Cu-DHP): W/(m K), kg/m3, J/(kg K). Conductivity at its upper figure, which carries most heat to the seal. */
+/**
+ * Copper tube (Cu-DHP): W/(m K), kg/m3, J/(kg K). Conductivity at its upper figure, which carries most heat to the seal.
+ */
 export const COPPER = {
   conductivity: { value: 365, lo: 290, hi: 365, source: 'handbooks, Cu-DHP, the upper figure' },
   density: { value: 8940, source: 'handbooks' },
@@ -23,7 +25,9 @@ export const JOINT_TEMPERATURE = {
 
 /** Loss of the bare tube to still air and by radiation, W/(m2 K): the lower end of 8 to 15, so that it stays hotter. */
 export const AIR_LOSS = { value: 8, lo: 8, hi: 15, source: 'ours' } as const
-/** A wet cloth wound round: its breadth, mm, and what it takes from the tube to the temperature of the room, W/(m2 K). */
+/**
+ * A wet cloth wound round: its breadth, mm, and what it takes from the tube to the temperature of the room, W/(m2 K).
+ */
 export const WRAP_BREADTH_MM = { value: 50, source: 'ours' } as const
 export const WRAP_LOSS = { value: 250, lo: 150, hi: 500, source: 'ours; it dries: wet it again' } as const
 

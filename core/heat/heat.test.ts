@@ -73,7 +73,8 @@ describe('heat along a tube', () => {
     for (const x of [0.02, 0.1, 0.3, 0.6]) expect(readAt(own, steady, x) / (260 * Math.exp(-m * x))).toBeCloseTo(1, 2)
   })
   it('follows the closed form of the long fin in time', () => {
-    // Carslaw and Jaeger: T/T0 = 1/2 [exp(-mx) erfc(x/2sqrt(at) - m sqrt(at)) + exp(mx) erfc(x/2sqrt(at) + m sqrt(at))].
+    // Carslaw and Jaeger: T/T0 = 1/2 [exp(-mx) erfc(x/2sqrt(at) - m sqrt(at)) + exp(mx) erfc(x/2sqrt(at) + m
+    // sqrt(at))].
     const own = rod(2)
     const [m, a] = [Math.sqrt(LOSE / CONDUCT), CONDUCT / STORE]
     for (const t of [10, 30, 120]) {

@@ -26,7 +26,9 @@ export interface HeatQuestion {
   /** What is there, or the highest temperature it may have, degC. */
   target: HeatTarget | number
   torch: 'propane' | 'propylene'
-  /** A wet cloth round the tube; its middle from the face, mm. Between the joint and the target where it is not said. */
+  /**
+   * A wet cloth round the tube; its middle from the face, mm. Between the joint and the target where it is not said.
+   */
   wrapped?: boolean
   wrapAt?: number
   inside?: 'air' | 'water'

@@ -13,7 +13,9 @@ export interface Rod {
   lose: Float64Array
 }
 
-/** Cells from `least` wide, each wider than the one before by `growth`, to at most `most`, until `length` is filled, m. */
+/**
+ * Cells from `least` wide, each wider than the one before by `growth`, to at most `most`, until `length` is filled, m.
+ */
 export function layCells(
   from: number,
   length: number,

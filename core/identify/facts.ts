@@ -22,6 +22,9 @@ function madeForOf(checks: readonly Check[], cautions: readonly Note[]): MadeFor
     : found
 }
 
+/** Temper of copper by how it feels. */
+const TEMPER_FELT = { soft: 'soft', rigid: 'hard' } as const
+
 /** What the checks say of an end, in the fields that a way takes; what they do not say is left out. */
 export function factsFrom(
   standing: readonly Standing[],
@@ -32,18 +35,15 @@ export function factsFrom(
   const says = tokens.map((token) => token.says ?? {})
   const listing = [...new Set(says.flatMap((one) => one.listing ?? []))]
   const copper = weighOf(standing, ({ family }) => family === 'copper') > LEADS
-  const temper =
-    says.find((one) => one.temper)?.temper ??
-    (copper && saw(checks, 'flex', 'soft') ? 'soft' : copper && saw(checks, 'flex', 'rigid') ? 'hard' : undefined)
+  const felt = (['soft', 'rigid'] as const).find((flex) => copper && saw(checks, 'flex', flex))
+  const temper = says.find((one) => one.temper)?.temper ?? (felt && TEMPER_FELT[felt])
   const pexType = says.find((one) => one.pexType)?.pexType
   const chlorine = says.find((one) => one.chlorine !== undefined)?.chlorine
   const printed = says.find((one) => one.class)?.class
   const madeFor = madeForOf(checks, cautions)
-  const traced = saw(checks, 'traced', 'water')
-    ? 'water'
-    : cautions.some(({ code }) => code === 'gas')
-      ? 'unknown'
-      : undefined
+  const mayBeGas = cautions.some(({ code }) => code === 'gas')
+  const untraced = mayBeGas ? 'unknown' : undefined
+  const traced = saw(checks, 'traced', 'water') ? 'water' : untraced
   return {
     ...(temper ? { temper } : {}),
     ...(pexType ? { pexType } : {}),

@@ -55,7 +55,7 @@ describe('identifyPipe', () => {
     ),
   )('puts the family of %s first when its own diameter, colour, flex and magnet are given', (id, mm, family) => {
     const colour = { copper: 'copper', pe: 'blue', multilayer: 'white' }[family as 'copper'] as (typeof COLOURS)[number]
-    const flex = family === 'copper' ? 'rigid' : family === 'pe' ? 'springy' : 'soft'
+    const flex = ({ copper: 'rigid', pe: 'springy' } as const)[family as 'copper'] ?? 'soft'
     const top = ask({
       region: 'eu',
       checks: [

@@ -6,13 +6,23 @@ import { findContradictions } from './contradictions'
 import { factsFrom } from './facts'
 import { likelihood } from './likelihood'
 import { entropy, rankNext, type Standing } from './next-check'
-import { DIAMETER_RANGE, regionWeight, SERIES_WEIGHT, sizeWeight, UNKNOWN_PRIOR, yearWeight } from './likelihood-figures'
+import {
+  DIAMETER_RANGE,
+  regionWeight,
+  SERIES_WEIGHT,
+  sizeWeight,
+  UNKNOWN_PRIOR,
+  yearWeight,
+} from './likelihood-figures'
 import { reasonsFor } from './reasons'
 import type { Candidate, Check, IdentifyAnswer, IdentifyQuestion } from './types'
 
 /** Candidates under this weight are folded into `unknown` (contract). */
 const LEAST_WEIGHT = 0.0001
-/** Two lengths no pipe has together: a wall or bore that does not go into an outside diameter, a bore and two walls that leave nothing of it. */
+/**
+ * Two lengths no pipe has together: a wall or bore that does not go into an outside diameter, a bore and two walls that
+ * leave nothing of it.
+ */
 function checkTogether(checks: readonly Check[]): Result<null> {
   const lengths = checks.flatMap((check, i) =>
     check.check === 'outside-diameter' || check.check === 'wall' || check.check === 'bore'

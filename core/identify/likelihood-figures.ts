@@ -23,10 +23,15 @@ export const INSTRUMENT_ERROR: Readonly<Record<Instrument, number>> = {
 }
 /** A wall or bore read at a cut end, mm. */
 export const CUT_END_ERROR = { wall: 0.12, bore: 0.3 } as const
-/** Share of readings spoilt by paint, dirt or a flattened end; how much wider they spread; how far they read over, mm. */
+/**
+ * Share of readings spoilt by paint, dirt or a flattened end; how much wider they spread; how far they read over, mm.
+ */
 export const SPOILT = { share: 0.06, spread: 4, over: 0.15 } as const
 
-/** How often a print line can still be read, and how often a piece of it is as printed on the pipe it is on, on another, or on one that is not in the catalogue. */
+/**
+ * How often a print line can still be read, and how often a piece of it is as printed on the pipe it is on, on another,
+ * or on one that is not in the catalogue.
+ */
 export const PRINT = { readable: 0.4, fits: 0.95, misfits: 0.02, unknown: 0.1 } as const
 
 /** Two checks contradict each other when both together are less than this many times as likely as by chance. */
@@ -66,14 +71,45 @@ export const SERIES_WEIGHT: Readonly<Record<string, number>> = {
 }
 
 /** Supply in buildings runs mostly between 12 and 30 mm. */
-export const sizeWeight = (pipe: Pipe): number => (pipe.od >= 12 && pipe.od <= 30 ? 1 : pipe.od < 44 ? 0.35 : 0.12)
+export function sizeWeight({ od }: Pick<Pipe, 'od'>): number {
+  if (od >= 12 && od <= 30) return 1
+  return od < 44 ? 0.35 : 0.12
+}
+
+/** Weight in a year: that of the first span that ends after it, else that of all years after. */
+const weightIn = (year: number, spans: readonly (readonly [until: number, weight: number])[], after: number): number =>
+  spans.find(([until]) => year < until)?.[1] ?? after
 
 /** The change from sizes by bore to metric sizes in Britain, and the years plastics came into use. */
 export function yearWeight(pipe: Pipe, year: number): number {
-  if (pipe.series === 'cu-bs-imp') return year < 1971 ? 3 : year < 1978 ? 1 : 0.15
+  if (pipe.series === 'cu-bs-imp')
+    return weightIn(
+      year,
+      [
+        [1971, 3],
+        [1978, 1],
+      ],
+      0.15,
+    )
   if (pipe.series.startsWith('cu-en')) return year < 1969 ? 0.25 : 1
-  if (pipe.family === 'lead') return year < 1950 ? 3 : year < 1970 ? 1 : 0.05
-  if (pipe.series === 'pb-cts') return year < 1976 ? 0.1 : year < 1997 ? 2 : 0.2
+  if (pipe.family === 'lead')
+    return weightIn(
+      year,
+      [
+        [1950, 3],
+        [1970, 1],
+      ],
+      0.05,
+    )
+  if (pipe.series === 'pb-cts')
+    return weightIn(
+      year,
+      [
+        [1976, 0.1],
+        [1997, 2],
+      ],
+      0.2,
+    )
   if (['pex', 'pert', 'multilayer', 'bs7291', 'pp-r'].includes(pipe.family)) return year < 1975 ? 0.3 : 1
   return 1
 }
@@ -156,6 +192,12 @@ const HELD_BY: Readonly<Record<Family, Shares<HeldBy>>> = {
   lead: { wiped: 0.82, olive: 0.1 },
 }
 
+/** How often a magnet holds, of those where it may. */
+const MAGNET_HOLDS: Readonly<Partial<Record<Family, { true: number; false: number }>>> = {
+  steel: { true: 0.985, false: 0.015 },
+  stainless: { true: 0.25, false: 0.75 },
+}
+
 /** How often a pipe of the catalogue gives each answer; what is left over is shared by the answers not named. */
 export function sharesOf(check: ChoiceName, pipe: Pipe): Readonly<Partial<Record<string, number>>> {
   switch (check) {
@@ -170,10 +212,6 @@ export function sharesOf(check: ChoiceName, pipe: Pipe): Readonly<Partial<Record
     case 'stripe':
       return STRIPE_OF_SERIES[pipe.series] ?? { none: 0.95 }
     case 'magnet':
-      return pipe.family === 'steel'
-        ? { true: 0.985, false: 0.015 }
-        : pipe.family === 'stainless'
-          ? { true: 0.25, false: 0.75 }
-          : { true: 0.01, false: 0.99 }
+      return MAGNET_HOLDS[pipe.family] ?? { true: 0.01, false: 0.99 }
   }
 }

@@ -11,6 +11,7 @@ import {
 } from './likelihood-figures'
 import { readPrint, type PrintToken } from './print'
 import {
+  sizeOf,
   COLOURS,
   FLEXES,
   HELD_BYS,
@@ -49,7 +50,7 @@ export const unknownDensity = (name: LengthName): number => 1 / (RANGES[name].hi
 
 /** Where a pipe's reading is expected and how far it spreads (mm); null where the pipe has no such figure. */
 export function spreadOf(pipe: Pipe, name: LengthName, by: Instrument = 'calliper', error?: number): Spread | null {
-  const centre = name === 'outside-diameter' ? pipe.od : name === 'wall' ? pipe.wall : pipe.bore
+  const centre = sizeOf(pipe, name)
   if (centre === null) return null
   const reading = error ?? (name === 'outside-diameter' ? INSTRUMENT_ERROR[by] : CUT_END_ERROR[name])
   // A tolerance band is read as two standard deviations each way.
@@ -117,13 +118,19 @@ export const printTokens = (check: PrintCheck): readonly PrintToken[] => readTok
 export const tokensOf = (checks: readonly Check[]): PrintToken[] =>
   checks.flatMap((check) => (check.check === 'print' ? readTokens(check) : []))
 
-const printLikelihood = (check: PrintCheck, pipe: Pipe | null): number =>
-  readTokens(check).reduce(
-    (share, { fits }) => (fits ? share * (pipe ? (fits(pipe) ? PRINT.fits : PRINT.misfits) : PRINT.unknown) : share),
-    1,
-  )
+/** How often a piece of print is there: on the pipe it fits, on one it does not, on one that is in no table (null). */
+function printShare(fits: boolean | null): number {
+  if (fits === null) return PRINT.unknown
+  return fits ? PRINT.fits : PRINT.misfits
+}
 
-/** Likelihood of a check's answer for a pipe, or for none of the catalogue's (`pipe` null). 1 where the check says nothing of the kind. */
+const printLikelihood = (check: PrintCheck, pipe: Pipe | null): number =>
+  readTokens(check).reduce((share, { fits }) => (fits ? share * printShare(pipe && fits(pipe)) : share), 1)
+
+/**
+ * Likelihood of a check's answer for a pipe, or for none of the catalogue's (`pipe` null). 1 where the check says
+ * nothing of the kind.
+ */
 export function likelihood(check: Check, pipe: Pipe | null): number {
   switch (check.check) {
     case 'outside-diameter':

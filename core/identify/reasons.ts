@@ -3,7 +3,7 @@ import type { Pipe } from '#core/catalogue'
 import { formatDecimal } from '#core/units'
 import { likelihood, printTokens } from './likelihood'
 import type { PrintToken } from './print'
-import type { Check } from './types'
+import { sizeOf, type Check } from './types'
 
 /** A check speaks for or against a pipe when its answer is this many times likelier, or less likely, than over all. */
 const TELLING = 1.25
@@ -27,7 +27,7 @@ function words(check: Check, pipe: Pipe): string | null {
     case 'outside-diameter':
     case 'wall':
     case 'bore': {
-      const known = check.check === 'outside-diameter' ? pipe.od : check.check === 'wall' ? pipe.wall : pipe.bore
+      const known = sizeOf(pipe, check.check)
       if (known === null) return null
       const off = check.value - known
       const name = check.check === 'outside-diameter' ? 'outside' : check.check
@@ -52,7 +52,10 @@ function words(check: Check, pipe: Pipe): string | null {
   }
 }
 
-/** What speaks for and against one pipe: each check's answer weighed against how likely it was over all pipes still standing. */
+/**
+ * What speaks for and against one pipe: each check's answer weighed against how likely it was over all pipes still
+ * standing.
+ */
 export function reasonsFor(
   pipe: Pipe,
   checks: readonly Check[],

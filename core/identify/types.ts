@@ -1,5 +1,5 @@
 import type { Note } from '#core/base'
-import type { EndFacts, Region } from '#core/catalogue'
+import type { EndFacts, Pipe, Region } from '#core/catalogue'
 
 export const INSTRUMENTS = ['calliper', 'tape-round', 'rule', 'gauge'] as const
 export const COLOURS = [
@@ -65,6 +65,11 @@ export type ChoiceName = 'colour' | 'stripe' | 'flex' | 'magnet' | 'scratch' | '
 /** Checks answered with a length. */
 export type LengthName = 'outside-diameter' | 'wall' | 'bore'
 
+/** A pipe's own size of a name, mm; null where it is not known. */
+export function sizeOf({ od, wall, bore }: Pick<Pipe, 'od' | 'wall' | 'bore'>, name: LengthName): number | null {
+  return { 'outside-diameter': od, wall, bore }[name]
+}
+
 export interface IdentifyQuestion {
   region?: Region
   /** Year the building was plumbed, where known. */
@@ -102,7 +107,10 @@ export interface NextCheck {
   means: Meaning[]
 }
 
-/** Two checks that hardly any pipe answers like this; `checks` are their places in the question, `again` the one to make again first. */
+/**
+ * Two checks that hardly any pipe answers like this; `checks` are their places in the question, `again` the one to make
+ * again first.
+ */
 export interface Contradiction extends Note {
   checks: [number, number]
   again: number

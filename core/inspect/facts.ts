@@ -102,7 +102,10 @@ const BARE_THREAD: Offer = {
 }
 const ANY_TUBE = toTube({ pipe: 'cu-en-x-22' })
 
-/** What the rules say of the end itself: findings under the refusal's code, and cautions in the words of a card. `tube`: the end, where its pipe is known. */
+/**
+ * What the rules say of the end itself: findings under the refusal's code, and cautions in the words of a card. `tube`:
+ * the end, where its pipe is known.
+ */
 export function findingsOfEnd(question: InspectQuestion): {
   findings: InspectFinding[]
   cautions: Note[]
@@ -126,11 +129,9 @@ export function findingsOfEnd(question: InspectQuestion): {
     refusal && !isSeen
       ? [{ code: refusal.code, verdict: 'wrong', text: refusal.reason, remedy: REMEDIES[refusal.code] ?? USUAL_REMEDY }]
       : []
-  const concerns = refusal
-    ? []
-    : isByThread(method)
-      ? concernsOfPipe(tube, situation)
-      : concernsOn(method, tube, situation)
+  const concernsOfEnd = () =>
+    isByThread(method) ? concernsOfPipe(tube, situation) : concernsOn(method, tube, situation)
+  const concerns = refusal ? [] : concernsOfEnd()
   const open = concerns.filter(({ code }) => code in OPEN)
   if (tube.traced === 'unknown' && !open.some(({ code }) => code === 'gas'))
     open.push({ ...hazardNote('gas'), verdict: 'held' })

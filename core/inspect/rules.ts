@@ -37,7 +37,10 @@ const always = (): boolean => true
 const SOFT: ReadonlySet<Pipe['family']> = new Set(['pex', 'pert', 'bs7291', 'pe', 'pb'])
 const isPlastic = (pipe: Pipe | undefined): boolean => pipe !== undefined && seriesOf(pipe.series).plastic
 
-/** Band of a ring's near edge from the tube end, mm: one for every size and both kinds of ring, so the pipe need not be known (ASTM F1807, F2098). */
+/**
+ * Band of a ring's near edge from the tube end, mm: one for every size and both kinds of ring, so the pipe need not be
+ * known (ASTM F1807, F2098).
+ */
 const RING_BAND = bandOf(
   Object.values(JOINT_METHODS)
     .find(({ ringOf }) => ringOf)
@@ -64,15 +67,12 @@ export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
     source: 'trade practice',
     gravest: 'wrong',
     applies: always,
-    says: (value, { method }) =>
-      value === 'weeps'
-        ? wrong(
-            'It weeps.',
-            ALL_METHODS[method].weeps ?? 'Cut it out and make it anew: it is not made to be tightened.',
-          )
-        : value === 'stain'
-          ? care('It has wept: a stain is left.', 'Dry it and look again under pressure.')
-          : sound('Dry.'),
+    says: (value, { method }) => {
+      const again = ALL_METHODS[method].weeps ?? 'Cut it out and make it anew: it is not made to be tightened.'
+      if (value === 'weeps') return wrong('It weeps.', again)
+      if (value === 'stain') return care('It has wept: a stain is left.', 'Dry it and look again under pressure.')
+      return sound('Dry.')
+    },
   },
   mark: {
     ask: 'Where is the depth mark?',
@@ -81,18 +81,13 @@ export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
     source: 'trade practice',
     gravest: 'wrong',
     applies: where('mark'),
-    says: (value) =>
-      value === 'away'
-        ? wrong(
-            'The mark stands off the edge: it never went home, or has crept out.',
-            'Make it anew to the full depth.',
-          )
-        : value === 'none'
-          ? care(
-              'No depth mark: nobody can see that it went home.',
-              'Measure from a known point, or make it anew with a mark.',
-            )
-          : sound('The mark is at the edge.'),
+    says: (value) => {
+      const off = 'The mark stands off the edge: it never went home, or has crept out.'
+      if (value === 'away') return wrong(off, 'Make it anew to the full depth.')
+      const unmarked = 'No depth mark: nobody can see that it went home.'
+      if (value === 'none') return care(unmarked, 'Measure from a known point, or make it anew with a mark.')
+      return sound('The mark is at the edge.')
+    },
   },
   pressed: {
     ask: 'Marks of the jaw all round?',
@@ -179,15 +174,14 @@ export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
     source: 'typical, trade practice',
     gravest: 'care',
     applies: where('threads'),
-    says: (value) =>
-      value < THREADS_LEFT.lo
-        ? care('No thread shows: it may sit on its end, not on its thread.', 'Take it apart and look.')
-        : value > THREADS_LEFT.hi
-          ? care(
-              `${formatDecimal(value, 0)} threads show: it is not made up.`,
-              'Take it apart, clean both threads, seal anew.',
-            )
-          : sound(`${formatDecimal(value, 0)} thread${value === 1 ? '' : 's'} left, as it should be.`),
+    says: (value) => {
+      if (value < THREADS_LEFT.lo)
+        return care('No thread shows: it may sit on its end, not on its thread.', 'Take it apart and look.')
+      const threads = formatDecimal(value, 0)
+      if (value > THREADS_LEFT.hi)
+        return care(`${threads} threads show: it is not made up.`, 'Take it apart, clean both threads, seal anew.')
+      return sound(`${threads} thread${value === 1 ? '' : 's'} left, as it should be.`)
+    },
   },
   system: {
     ask: 'Pipe, fitting and ring of one system?',
@@ -211,15 +205,14 @@ export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
     source: 'EN 12502, IPC 605, UPC 605',
     gravest: 'wrong',
     applies: (method, pipe) => where('metals')(method) && !isPlastic(pipe),
-    says: (value, { service }) =>
-      value !== 'bare'
-        ? sound(value === 'no-zinc' ? 'No zinc meets copper here.' : 'Brass stands between zinc and copper.')
-        : service === 'heating'
-          ? care('Zinc meets copper. In a closed, treated circuit it lasts.', 'See that the inhibitor is kept up.')
-          : wrong(
-              'Zinc meets copper bare: the zinc goes.',
-              'Put brass of 150 or a dielectric union between, and bond across.',
-            ),
+    says: (value, { service }) => {
+      if (value === 'no-zinc') return sound('No zinc meets copper here.')
+      if (value !== 'bare') return sound('Brass stands between zinc and copper.')
+      if (service === 'heating')
+        return care('Zinc meets copper. In a closed, treated circuit it lasts.', 'See that the inhibitor is kept up.')
+      const remedy = 'Put brass of 150 or a dielectric union between, and bond across.'
+      return wrong('Zinc meets copper bare: the zinc goes.', remedy)
+    },
   },
   reach: {
     ask: 'Can it be reached?',
@@ -247,12 +240,11 @@ export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
     source: 'typical, makers',
     gravest: 'wrong',
     applies: always,
-    says: (value, { method }) =>
-      value
-        ? sound('In line.')
-        : method === 'push-fit'
-          ? wrong('Side load on the grip ring.', 'Move the clip or the bend away, then look at the mark.')
-          : care('The pipe pulls to one side.', 'Clip it in line.'),
+    says: (value, { method }) => {
+      if (value) return sound('In line.')
+      if (method !== 'push-fit') return care('The pipe pulls to one side.', 'Clip it in line.')
+      return wrong('Side load on the grip ring.', 'Move the clip or the bend away, then look at the mark.')
+    },
   },
   support: {
     ask: 'How far is the nearest clip?',

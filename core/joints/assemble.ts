@@ -1,11 +1,11 @@
-import type { Figure, Note, WorkingLine } from '#core/base'
+import { compareText, type Figure, type Note, type WorkingLine } from '#core/base'
 import { findSocket, jointRating, pipeRating, socketDepth, threadMadeUp } from '#core/catalogue'
 import { ALL_METHODS, JOINT_METHODS } from './methods'
 import { concernsOfChain, FITS } from './rules/chain'
 import { temperRated } from './rules/common'
 import type { Concern } from './rules/rule'
 import { classOf, isMouthOfOldSize, metricBodyOf, otherSchedule, pipesOfClass } from './size-classes'
-import { DROP_EAR_PRICE, PRICE_OD, SLIP_PRICE, SMALL_PART_PRICE, TAIL_BARE, VALVE_PRICE } from './prices-and-play'
+import { DEARER, PRICE_OD, SMALL_PART_PRICE, TAIL_BARE } from './prices-and-play'
 import type { Chain, Meeting } from './search'
 import {
   isLoose,
@@ -140,13 +140,7 @@ function timeAndCost(
 ): Pick<Way, 'minutes' | 'cost'> {
   const minutes = { work: 0, wait: 0 }
   const kinds = chain.items.map((item) => (item.kind === 'fitting' ? item.fitting.kind : 'tail'))
-  const dearer = kinds.includes('valve')
-    ? VALVE_PRICE
-    : kinds.includes('drop-ear')
-      ? DROP_EAR_PRICE
-      : kinds.includes('slip')
-        ? SLIP_PRICE
-        : 1
+  const dearer = Math.max(...kinds.map((kind) => DEARER[kind] ?? 1))
   const cost = { low: loose * SMALL_PART_PRICE.low, high: loose * SMALL_PART_PRICE.high }
   for (const meeting of chain.meetings) {
     const method = methodOf(meeting)
@@ -230,4 +224,4 @@ export const compareWays =
     one.joints.length - other.joints.length ||
     one.minutes.work + one.minutes.wait - other.minutes.work - other.minutes.wait ||
     one.cost.low - other.cost.low ||
-    (one.id < other.id ? -1 : one.id > other.id ? 1 : 0)
+    compareText(one.id, other.id)

@@ -3,7 +3,10 @@ import { JOINT_METHODS } from './methods'
 import type { SizeClass } from './size-classes'
 import type { Gender, Part } from './types'
 
-/** One mouth of a fitting. A swivel seals on a washer, so it takes a parallel thread only. A spigot is a plain tube end of copper size that goes into another fitting. */
+/**
+ * One mouth of a fitting. A swivel seals on a washer, so it takes a parallel thread only. A spigot is a plain tube end
+ * of copper size that goes into another fitting.
+ */
 export type Mouth =
   | { kind: 'socket'; method: SocketMethod; size: SizeClass }
   | { kind: 'spigot'; size: SizeClass }
@@ -19,13 +22,11 @@ export interface Fitting {
 
 export const LETTERS: Readonly<Record<ThreadForm, string>> = { npt: 'NPT', bspt: 'BSP', bspp: 'BSP parallel' }
 
-export const mouthId = (mouth: Mouth): string =>
-  (mouth.kind === 'socket'
-    ? `${mouth.method}.${mouth.size}`
-    : mouth.kind === 'spigot'
-      ? `spigot.${mouth.size}`
-      : `${mouth.gender}.${mouth.form}.${mouth.size}`
-  ).replaceAll('/', '_')
+function mouthName(mouth: Mouth): string {
+  if (mouth.kind === 'socket') return `${mouth.method}.${mouth.size}`
+  return mouth.kind === 'spigot' ? `spigot.${mouth.size}` : `${mouth.gender}.${mouth.form}.${mouth.size}`
+}
+export const mouthId = (mouth: Mouth): string => mouthName(mouth).replaceAll('/', '_')
 
 export const fitting = (kind: Fitting['kind'], name: string, size: string, first: Mouth, second: Mouth): Fitting => ({
   id: `${mouthId(first)}~${mouthId(second)}`,

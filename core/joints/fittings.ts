@@ -83,7 +83,10 @@ function reducers(one: SizeClass, other: SizeClass): Fitting[] {
 const ON_PEX = methodsWith(({ transition }) => transition === 'plastic')
 const ON_RIGID = methodsWith(({ transition }) => transition === 'rigid')
 
-/** Copper soldered or pressed, or CPVC cemented, at one end, PEX by a ring at the other; also one or two sizes down on the PEX. */
+/**
+ * Copper soldered or pressed, or CPVC cemented, at one end, PEX by a ring at the other; also one or two sizes down on
+ * the PEX.
+ */
 function toPex(rigid: SizeClass, plastic: SizeClass): Fitting[] {
   if (systemOf(rigid) !== 'cts' || systemOf(plastic) !== 'cts') return []
   const steps = INCH_ORDER.indexOf(nominalOf(rigid)) - INCH_ORDER.indexOf(nominalOf(plastic))
@@ -135,7 +138,10 @@ const slips = (size: SizeClass): Fitting[] =>
         id: `slip.${mouthId(socket(method, size))}`,
       }))
 
-/** Old tube to metric by a fitting made for both: soldered for every old size, by compression where an olive alone does not close the gap. */
+/**
+ * Old tube to metric by a fitting made for both: soldered for every old size, by compression where an olive alone does
+ * not close the gap.
+ */
 function oldConverters(size: SizeClass): Fitting[] {
   const pipe = pipesOfClass(size)[0]
   const body = metricBodyOf(size)

@@ -1,7 +1,10 @@
 import { formatDecimal } from '#core/units'
 import type { Way } from './types'
 
-/** One line of an order, in the supplier's order of naming: how many, what, then large x small, run x branch, tube x thread. */
+/**
+ * One line of an order, in the supplier's order of naming: how many, what, then large x small, run x branch, tube x
+ * thread.
+ */
 export interface OrderLine {
   quantity: number
   name: string

@@ -13,7 +13,9 @@ export function alongOf({ play }: Pick<Conditions, 'play'>): number | null {
   return parts ? together(parts[0].along, parts[1].along) : (play as number | null)
 }
 
-/** How far they can be moved aside, mm, so that a part is put over an end; null is enough. It never stands in for along. */
+/**
+ * How far they can be moved aside, mm, so that a part is put over an end; null is enough. It never stands in for along.
+ */
 export function asideOf({ play }: Pick<Conditions, 'play'>): number | null {
   const parts = partsOf(play)
   return parts ? together(parts[0].aside, parts[1].aside) : null

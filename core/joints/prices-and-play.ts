@@ -17,7 +17,7 @@ export const TAIL_BARE = 100
  */
 export const COMPRESSION_PLAY: Readonly<Record<string, number>> = { '15': 14, '22': 18 }
 
-/** A stop-less coupling is dearer than one with a stop, an outlet elbow and an in-line valve more so, by these factors. */
-export const SLIP_PRICE = 1.4
-export const DROP_EAR_PRICE = 1.6
-export const VALVE_PRICE = 3
+/**
+ * A stop-less coupling is dearer than one with a stop, an outlet elbow and an in-line valve more so, by these factors.
+ */
+export const DEARER: Readonly<Partial<Record<string, number>>> = { slip: 1.4, 'drop-ear': 1.6, valve: 3 }

@@ -34,7 +34,10 @@ export interface Chain {
 const MOST_FITTINGS = 3
 const MOST_JOINTS = 6
 
-/** Whether a tube enters a socket of this class: its own, a metric body it is made to enter by compression, or PVC of the other schedule. */
+/**
+ * Whether a tube enters a socket of this class: its own, a metric body it is made to enter by compression, or PVC of the
+ * other schedule.
+ */
 const enters = (tube: Tube, method: SocketMethod, size: SizeClass): boolean => {
   const own = classOf(tube.pipe)
   return (
@@ -58,14 +61,8 @@ function meet(
 ): Meeting | null {
   if (offer.kind === 'tube') {
     if (mouth.kind !== 'socket' || !enters(offer.tube, mouth.method, mouth.size)) return null
-    if (
-      isRefused(
-        mouth.method,
-        offer.tube,
-        isMouthOfOldSize(mouth.size) ? 'converter' : kind === 'slip' ? 'slip' : 'coupling',
-      )
-    )
-      return null
+    const bySlip = kind === 'slip' ? 'slip' : 'coupling'
+    if (isRefused(mouth.method, offer.tube, isMouthOfOldSize(mouth.size) ? 'converter' : bySlip)) return null
     return { kind: 'socket', method: mouth.method, size: mouth.size, tube: offer.tube, on: offer.on }
   }
   // An outlet elbow holds the outlet itself, not pipe and not another fitting.

@@ -7,7 +7,10 @@ import { JOINT_METHODS } from './methods'
 export type SizeClass = string
 
 const SYSTEM_OF: Readonly<Record<string, string>> = { cts: 'cts', 'en-od': 'en', 'bs-bore': 'bs' }
-/** Tube of copper's outside diameters that has press fittings of its own metal: a copper body looks alike and is not made for it. */
+/**
+ * Tube of copper's outside diameters that has press fittings of its own metal: a copper body looks alike and is not made
+ * for it.
+ */
 export const OWN_METAL: Readonly<Record<string, string>> = { 'ss-en': 'ss', 'cs-en': 'cs' }
 
 const classFor = (pipe: Pipe): SizeClass => {
@@ -47,12 +50,10 @@ export const compressionBodyOf = (size: SizeClass): SizeClass | null =>
   systemOf(size) === 'ss' ? `en:${nominalOf(size)}` : metricBodyOf(size)
 
 /** Class of PVC of the other schedule: one outside diameter, so a cemented socket of either takes both. */
-export const otherSchedule = (size: SizeClass): SizeClass | null =>
-  systemOf(size) === 'pvc-40'
-    ? `pvc-80:${nominalOf(size)}`
-    : systemOf(size) === 'pvc-80'
-      ? `pvc-40:${nominalOf(size)}`
-      : null
+export function otherSchedule(size: SizeClass): SizeClass | null {
+  if (systemOf(size) === 'pvc-40') return `pvc-80:${nominalOf(size)}`
+  return systemOf(size) === 'pvc-80' ? `pvc-40:${nominalOf(size)}` : null
+}
 
 /** A mouth made for an old size itself: only converters have one. */
 export const isMouthOfOldSize = (size: SizeClass): boolean => metricBodyOf(size) !== null
@@ -94,15 +95,8 @@ export function threadSizes(size: SizeClass): { form: ThreadForm; sizes: readonl
   if (systemOf(size) === 'cts') {
     const at = INCH_ORDER.indexOf(nominal)
     const smaller = INCH_ORDER[at - 1] === '5/8' ? '1/2' : INCH_ORDER[at - 1]
-    const sizes =
-      nominal === '5/8'
-        ? ['1/2']
-        : at >= INCH_ORDER.indexOf('3/4')
-          ? [nominal, smaller!]
-          : nominal === '1/2'
-            ? ['1/2', '3/4']
-            : [nominal]
-    return { form: 'npt', sizes }
+    const usual = at >= INCH_ORDER.indexOf('3/4') ? [nominal, smaller!] : [nominal]
+    return { form: 'npt', sizes: ({ '5/8': ['1/2'], '1/2': ['1/2', '3/4'] } as const)[nominal as '1/2'] ?? usual }
   }
   if (systemOf(size).startsWith('pvc')) return { form: 'npt', sizes: [nominal] }
   return { form: 'bspt', sizes: (['en', 'ss', 'cs'].includes(systemOf(size)) ? METRIC[nominal] : OWN[size]) ?? [] }

@@ -23,7 +23,10 @@ const reducingBush = (form: ThreadForm, large: string, small: string): Fitting =
     thread(form, small, 'female'),
   )
 
-/** What is screwed on a threaded end: socket, union, nipple, and pieces that reduce it; in a parallel thread only what seals by a washer. */
+/**
+ * What is screwed on a threaded end: socket, union, nipple, and pieces that reduce it; in a parallel thread only what
+ * seals by a washer.
+ */
 export function onThread({ form, size }: Pick<Thread, 'form' | 'size'>, classes: readonly SizeClass[]): Fitting[] {
   if (form === 'bspp') return []
   const female = thread(form, size, 'female')

@@ -67,7 +67,9 @@ export interface Conditions {
   mustUndo: boolean
   temporary: boolean
   noFlame: boolean
-  /** mm the ends can be drawn apart along the pipe; null is enough, 0 not at all. Or for each end, along it and aside. */
+  /**
+   * mm the ends can be drawn apart along the pipe; null is enough, 0 not at all. Or for each end, along it and aside.
+   */
   play: number | null | Play
   /** mm between the two pipe ends, for a coupling without a stop; not given where nobody measured it. */
   gap?: number

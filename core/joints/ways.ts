@@ -24,7 +24,10 @@ import type { End, Offer, Part, Refusal, RefusalCode, Situation, Tube, Way, Ways
 /** Thread that is cut on steel pipe of a series: taper, by its country. */
 const THREADED: Readonly<Record<string, ThreadForm>> = { 'st-40': 'npt', 'st-en': 'bspt' }
 
-/** An end as it is offered to a mouth. `path` stands before its fields in an issue: `unknown-id` at a pipe or thread size, `range` at a wall. */
+/**
+ * An end as it is offered to a mouth. `path` stands before its fields in an issue: `unknown-id` at a pipe or thread
+ * size, `range` at a wall.
+ */
 export function readEnd(end: End, on: 'a' | 'b', path = `${on}.`): Result<Offer> {
   if ('thread' in end) {
     if (!threadMadeUp(end.thread.form, end.thread.size))

@@ -58,7 +58,8 @@ describe('a card for bends', () => {
     )
   })
   it('marks by the school: the hook edge, or the corner', () => {
-    // By hand: corner of the first bend at 400 along the legs; hook = corner - set-back 95 (R 80, 90 degrees: the arc starts 80 before the corner).
+    // By hand: corner of the first bend at 400 along the legs; hook = corner - set-back 95 (R 80, 90 degrees: the arc
+    // starts 80 before the corner).
     const piece = bent([
       { length: 400, to: 'right' },
       { length: 300, to: 'up' },

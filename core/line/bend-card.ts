@@ -93,17 +93,21 @@ export function bendCard(piece: Piece, school: 'hook' | 'corner', system: UnitSy
       const bend = bends[i]!
       // The turn stands with the later of two neighbours along the tube.
       const turn = order === 0 ? 0 : bends[from === 'left' ? i : i + 1]!.turn
+      const mark = school === 'hook' ? 'mark at the hook edge' : 'sight the corner mark with the offcut'
+      const turns = order === 0 ? '' : `; it turns ${turnWords(turn, from)}`
+      const usualWhy =
+        order === 0
+          ? 'The shorter leg is in the hook, the long one swings free.'
+          : 'Look which way it turns before you pull: the bend before must clear the former.'
       return [
         {
           code: 'set',
           bend: i,
-          do: `${bends.length === 1 ? 'Lay it' : `Lay ${name(i)}`} in the former, ${pull.holds} end in the hook: ${school === 'hook' ? 'mark at the hook edge' : 'sight the corner mark with the offcut'}${order === 0 ? '' : `; it turns ${turnWords(turn, from)}`}`,
+          do: `Lay ${bends.length === 1 ? 'it' : name(i)} in the former, ${pull.holds} end in the hook: ${mark}${turns}`,
           why:
             pull.straight < pull.needs
               ? `Only ${length(Math.max(0, pull.straight))} straight to hold: leave that end long and trim it after.`
-              : order === 0
-                ? 'The shorter leg is in the hook, the long one swings free.'
-                : 'Look which way it turns before you pull: the bend before must clear the former.',
+              : usualWhy,
           check: 'Held up to the drawing, it turns the same way.',
         },
         {
@@ -174,7 +178,9 @@ export function bendCard(piece: Piece, school: 'hook' | 'corner', system: UnitSy
   }
 }
 
-/** From the last corner to the right end, measured straight along the leg, mm: its straight and the tangent of the bend. */
+/**
+ * From the last corner to the right end, measured straight along the leg, mm: its straight and the tangent of the bend.
+ */
 function lastLeg({ cut }: Piece, bends: readonly BendMark[]): number {
   const last = bends.at(-1)!
   return cut! - last.at - arcOfBend(last) + (last.corner - last.at)

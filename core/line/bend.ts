@@ -11,7 +11,9 @@ export const arcOf = (radius: number, angle: number): number => radius * toRadia
 /** What a bend saves against two straight legs to its corner, mm: 2 R tan(A/2) - R A. */
 export const gainOf = (radius: number, angle: number): number => 2 * tangentOf(radius, angle) - arcOf(radius, angle)
 
-/** Radius bends of a pipe are made to: the bender's own, else typical with its range; null where it is not bent on site. */
+/**
+ * Radius bends of a pipe are made to: the bender's own, else typical with its range; null where it is not bent on site.
+ */
 export function radiusOf(pipe: Pipe, bender: Bender | undefined): Figure | null {
   if (bender) return { value: bender.radius, lo: bender.radius, hi: bender.radius, source: 'measured: the bender' }
   return bendOf(pipe)?.radius ?? null

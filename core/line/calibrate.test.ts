@@ -18,7 +18,8 @@ describe('calibrateBender', () => {
     expect(setback).toBeCloseTo(77.3, 9)
     expect(springback).toBe(3)
   })
-  // Half a millimetre in each of four readings: 1 in the gain, 1 / 0.4292 in the radius, 1 in a cut with one right angle.
+  // Half a millimetre in each of four readings: 1 in the gain, 1 / 0.4292 in the radius, 1 in a cut with one right
+  // angle.
   it('says what error the readings leave', () => {
     const { left } = calibrate({})
     expect(left.radius).toBeCloseTo(2.33, 2)
@@ -32,7 +33,8 @@ describe('calibrateBender', () => {
         fc.double({ min: 0, max: 40, noNaN: true }),
         fc.integer({ min: 45, max: 120 }),
         (radius, grip, angle) => {
-          // A tube marked at 100 and 700, hook at 300, arc from there plus the grip: measured by the circle, not by the formula under test.
+          // A tube marked at 100 and 700, hook at 300, arc from there plus the grip: measured by the circle, not by the
+          // formula under test.
           const half = (angle * Math.PI) / 360
           const start = 300 + grip
           const corner = start + (radius * Math.sin(half)) / Math.cos(half)

@@ -3,7 +3,10 @@ import { add, angleBetween, pointAlong, scale, type Vector } from './vector'
 
 const [COS, SIN] = [Math.cos(Math.PI / 6), Math.sin(Math.PI / 6)]
 
-/** Isometric on a sheet, y down: right runs down to the right, away runs up to the right, up runs up; each axis to the same scale. */
+/**
+ * Isometric on a sheet, y down: right runs down to the right, away runs up to the right, up runs up; each axis to the
+ * same scale.
+ */
 export const projectIsometric = ([right, away, up]: Vector): readonly [number, number] => [
   (right + away) * COS,
   (right - away) * SIN - up,

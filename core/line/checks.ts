@@ -250,7 +250,10 @@ function methodWarnings(laid: readonly LaidLeg[], question: LineQuestion): LineW
   )
 }
 
-/** All that is tight or has to be measured in a line, each with the leg or piece it belongs to. Distances are typical or ours. */
+/**
+ * All that is tight or has to be measured in a line, each with the leg or piece it belongs to. Distances are typical or
+ * ours.
+ */
 export function checkLine(question: LineQuestion, laid: readonly LaidLeg[], pieces: readonly Piece[]): LineWarning[] {
   const mm = sayIn(question.region)
   const pipes = new Map(laid.map(({ index, pipe }) => [index, pipe]))

@@ -5,6 +5,7 @@ export { failPull, isPulledOtherwise, nextPull, pulledAt, pullStep } from './ben
 export type { PulledPiece } from './bend-progress'
 export { calibrateBender } from './calibrate'
 export type { Calibration, TestBend } from './calibrate'
+export { LITTLE_STRAIGHT_MM } from './clearances'
 export { centreLine, projectIsometric } from './centre-line'
 export { layLine, vectorOf } from './lay'
 export { planLine, surveyLine } from './line'

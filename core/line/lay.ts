@@ -202,11 +202,10 @@ function leave(question: LineQuestion, drafts: readonly Draft[], i: number, endM
     const isSame = next.pipe.id === pipe.id && next.method === (end.method ?? method)
     // In a tee whose branch differs, the run is still as its own rows say.
     const isReducing =
-      end.fitting === 'tee-run'
-        ? next.pipe.od !== pipe.od
-        : end.fitting === 'tee-branch'
-          ? children.some((one) => drafts[one]!.pipe.od !== next.pipe.od)
-          : isMixed
+      {
+        'tee-run': () => next.pipe.od !== pipe.od,
+        'tee-branch': () => children.some((one) => drafts[one]!.pipe.od !== next.pipe.od),
+      }[end.fitting as 'tee-run']?.() ?? isMixed
     endMouths[child]![0] = fittingMouth({
       fitting: mouth,
       given: givenForNext(end, mouth, children.length === 1, isSame),

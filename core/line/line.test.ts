@@ -89,7 +89,8 @@ describe('a straight piece', () => {
     expect(piece!.cut).toBe(cut)
     expect(piece!.marks).toHaveLength(marks)
   })
-  // Measured to faces, a take-out no longer matters: 500 and two depths of 15.4 (EN 1254-1), and the centres lie 500 + 2 × 28.9 apart.
+  // Measured to faces, a take-out no longer matters: 500 and two depths of 15.4 (EN 1254-1), and the centres lie 500 +
+  // 2 × 28.9 apart.
   it('measured between faces adds the depths and does not need a take-out', () => {
     const answer = plan({
       start: { kind: 'fitting', fitting: 'elbow-90' },

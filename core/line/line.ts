@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from '#core/base'
+import { compareText, fail, ok, type Result } from '#core/base'
 import { layLine } from './lay'
 import { checkLine } from './checks'
 import { planPiece, runsOf } from './pieces'
@@ -29,9 +29,7 @@ function fittingsOf(question: LineQuestion, laid: readonly LaidLeg[]): LineAnswe
     const end = question.legs[leg.index]!.end
     if (end.kind === 'fitting') count(`${end.method ?? leg.method} ${NAMES[end.fitting]}`, leg.sizes)
   }
-  return [...counted.values()].sort((a, b) =>
-    a.name < b.name ? -1 : a.name > b.name ? 1 : a.nominal < b.nominal ? -1 : 1,
-  )
+  return [...counted.values()].sort((a, b) => compareText(a.name, b.name) || compareText(a.nominal, b.nominal))
 }
 
 function checkClips({ clips = [] }: LineQuestion, laid: readonly LaidLeg[]): Result<null> {
@@ -60,7 +58,10 @@ export interface Survey {
   warnings: LineWarning[]
 }
 
-/** Works a line out piece by piece, so that one that cannot be made does not hide the others. Fails where the line cannot be laid: see `layLine`. */
+/**
+ * Works a line out piece by piece, so that one that cannot be made does not hide the others. Fails where the line cannot
+ * be laid: see `layLine`.
+ */
 export function surveyLine(question: LineQuestion): Result<Survey> {
   const read = layLine(question)
   if (!read.ok) return read

@@ -53,7 +53,9 @@ export interface MouthQuestion {
   isReducing: boolean
 }
 
-/** Take-out and insertion of a fitting's mouth: given, then measured in the kit, then the tables; else to be measured. */
+/**
+ * Take-out and insertion of a fitting's mouth: given, then measured in the kit, then the tables; else to be measured.
+ */
 export function fittingMouth(question: MouthQuestion): Mouth {
   const { fitting, given, method, pipe, isReducing } = question
   const measured = measuredOf(question)

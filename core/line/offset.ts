@@ -2,7 +2,10 @@ import { fail, ok, type Note, type Result, type WorkingLine } from '#core/base'
 import { formatDecimal } from '#core/units'
 import { LITTLE_STRAIGHT_MM } from './clearances'
 
-/** An offset: how far the pipe moves aside (mm), at what angle (degrees), how far it rolls (mm), and the bends' centreline radius (mm). */
+/**
+ * An offset: how far the pipe moves aside (mm), at what angle (degrees), how far it rolls (mm), and the bends'
+ * centreline radius (mm).
+ */
 export interface OffsetQuestion {
   set: number
   angle: number

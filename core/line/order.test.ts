@@ -30,7 +30,8 @@ describe('orderBends', () => {
       [1, 'right'],
     ])
   })
-  // 160 aside leaves 6 straight between two arcs of radius 77; two diameters are 44. Then the second is held by its other side.
+  // 160 aside leaves 6 straight between two arcs of radius 77; two diameters are 44. Then the second is held by its
+  // other side.
   it('holds the other side where too little is straight between the bends, with the hook edge there', () => {
     const { piece, pulls } = order([300, 160, 900])
     expect(pulls[1]).toMatchObject({ bend: 2, holds: 'right' })

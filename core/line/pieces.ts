@@ -54,7 +54,9 @@ export function runsOf(laid: readonly LaidLeg[], question: LineQuestion): LaidLe
     })
 }
 
-/** Which way the second of two bends turns: its plane against the first's, clockwise looking along the tube between them. */
+/**
+ * Which way the second of two bends turns: its plane against the first's, clockwise looking along the tube between them.
+ */
 function turnOf(before: Vector, between: Vector, after: Vector): number {
   // At the end of a bend its inside lies towards where the tube came from, turned back.
   return turnAbout(between, scale(squareTo(before, between), -1), squareTo(after, between))
@@ -89,7 +91,10 @@ function cornersOf(run: readonly LaidLeg[], question: LineQuestion): Result<Corn
   return ok(corners)
 }
 
-/** What an end of a piece adds to its cut for the way its leg was measured; its range beside. Insertion counts only from a face. */
+/**
+ * What an end of a piece adds to its cut for the way its leg was measured; its range beside. Insertion counts only from
+ * a face.
+ */
 function endTerm(
   mouth: Mouth,
   measured: 'centre' | 'stop' | 'face' | undefined,
@@ -123,8 +128,10 @@ const pieceEnd = (mouth: Mouth): PieceEnd => ({
 })
 
 /** Where the cut end lies from the leg's point, into the leg, mm: the stop inside a fitting, or behind a face. */
-const inset = (mouth: Mouth): number | null =>
-  mouth.kind === 'face' ? (mouth.insertion.value === null ? null : -mouth.insertion.value) : mouth.takeOut.value
+function inset(mouth: Mouth): number | null {
+  if (mouth.kind !== 'face') return mouth.takeOut.value
+  return mouth.insertion.value === null ? null : -mouth.insertion.value
+}
 
 /** Edge of a ring nearer the end, mm from it; null where the joint has none there or no figure is held. */
 const ringOf = ({ method, kind }: Mouth, nominal: string): number | null =>
@@ -221,7 +228,9 @@ function checkRoom({ run, corners, first, last }: Measures, straights: readonly 
   )
 }
 
-/** One tube of the line: its cut, its marks and the sum that gave it. Issue `impossible` at the leg that is too short. */
+/**
+ * One tube of the line: its cut, its marks and the sum that gave it. Issue `impossible` at the leg that is too short.
+ */
 export function planPiece(run: readonly LaidLeg[], number: number, question: LineQuestion): Result<Piece> {
   const found = cornersOf(run, question)
   if (!found.ok) return found

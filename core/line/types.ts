@@ -42,14 +42,19 @@ export interface LineLeg {
   measured?: { begin?: MeasuredTo; end?: MeasuredTo }
 }
 
-/** A bender: centreline radius and set-back (hook edge to the corner of a right angle), mm; springback of a right angle, degrees. */
+/**
+ * A bender: centreline radius and set-back (hook edge to the corner of a right angle), mm; springback of a right angle,
+ * degrees.
+ */
 export interface Bender {
   radius: number
   setback?: number
   springback?: number
 }
 
-/** A wall the line passes: the direction square to it, the distance of its near face from the start, its thickness, mm. */
+/**
+ * A wall the line passes: the direction square to it, the distance of its near face from the start, its thickness, mm.
+ */
 export interface Wall {
   to: Direction
   at: number

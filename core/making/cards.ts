@@ -63,13 +63,18 @@ function nearOf(joint: Joint, joints: readonly Joint[], parts: readonly Part[]):
   ]
 }
 
+/** A thread's own form decides its tape and depth, whatever country the job is in. */
+const regionOfThread = ({ form }: NonNullable<Joint['thread']>): Region => (form === 'npt' ? 'us' : 'gb')
+
 /** The pipe end an entry is made on; none for what stands between, or a bare thread. */
 function pipeEndOf({ on }: Joint, { a, b }: Pick<CardsQuestion, 'a' | 'b'>): PipeEnd | undefined {
-  const end = on === 'a' ? a : on === 'b' ? b : null
+  const end = { a, b, between: null }[on]
   return end && 'pipe' in end ? end : undefined
 }
 
-/** What a card is asked of an entry: its pipe, or its thread and the pipe that has it, with what is known of that end. */
+/**
+ * What a card is asked of an entry: its pipe, or its thread and the pipe that has it, with what is known of that end.
+ */
 function askedOf(
   joint: Joint,
   question: Pick<CardsQuestion, 'a' | 'b'>,
@@ -115,8 +120,7 @@ export function makeCards(question: CardsQuestion): MakeCard[] {
       {
         method: joint.method,
         ...askedOf(joint, question),
-        // A thread's own form decides its tape and depth, whatever country the job is in.
-        region: joint.thread ? (joint.thread.form === 'npt' ? 'us' : 'gb') : region,
+        region: joint.thread ? regionOfThread(joint.thread) : region,
         orientation,
         conditions,
         policy,

@@ -18,7 +18,10 @@ const make = (question: Partial<MakeQuestion> & Pick<MakeQuestion, 'method'>): M
   return result.value
 }
 const codes = (answer: MakeAnswer) => answer.steps.map(({ code }) => code)
-/** What a card is asked for where the test is of the steps alone: PEX a, type M by the job's policy, and a service its pipe is made for. */
+/**
+ * What a card is asked for where the test is of the steps alone: PEX a, type M by the job's policy, and a service its
+ * pipe is made for.
+ */
 const FIT: Partial<MakeQuestion> = { pexType: 'a', policy: { typeMDrinking: 'allowed' } }
 const fitFor = (pipe: string | undefined): Partial<MakeQuestion> =>
   pipe?.startsWith('cs-en') ? { ...FIT, conditions: { service: 'heating' } } : FIT
@@ -407,7 +410,8 @@ describe('cards', () => {
 })
 
 describe('solder by the gap', () => {
-  // Worked by hand: 3.1416 x OD x 0.1 x depth, twice, over the wire's section: 22 in 15.4 is 106.4 mm3, 30.1 mm of 3 mm wire.
+  // Worked by hand: 3.1416 x OD x 0.1 x depth, twice, over the wire's section: 22 in 15.4 is 106.4 mm3, 30.1 mm of 3 mm
+  // wire.
   it.each([
     [15, 10.6, 'metric', 14.1],
     [22, 15.4, 'metric', 30.1],

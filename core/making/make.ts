@@ -71,7 +71,8 @@ function carry(concerns: readonly Concern[]): Pick<MakeAnswer, 'verdict' | 'stop
   const words = ({ code, text }: Concern): Note => ({ code, text })
   const stop = concerns.filter(({ verdict }) => verdict === 'held').map(words)
   const isCare = concerns.some(({ verdict }) => verdict === 'care')
-  return { verdict: stop.length > 0 ? 'held' : isCare ? 'care' : 'fits', stop, cautions: concerns.map(words) }
+  const least = isCare ? 'care' : 'fits'
+  return { verdict: stop.length > 0 ? 'held' : least, stop, cautions: concerns.map(words) }
 }
 
 function consumablesFor({ question: { method }, pipe, tube, fittingNominal }: Card): Consumable[] {
@@ -116,7 +117,10 @@ function concernsOfCard(card: Card, situation: Situation): Concern[] {
   ]
 }
 
-/** Where the edge of a coupling without a stop stands on each pipe: half of its length less the gap. Issue `impossible` at `slip` where it would hold too little. */
+/**
+ * Where the edge of a coupling without a stop stands on each pipe: half of its length less the gap. Issue `impossible`
+ * at `slip` where it would hold too little.
+ */
 function slipMark({ length, gap }: NonNullable<MakeQuestion['slip']>, { lo }: Figure): Result<Mark> {
   const fromEnd = (length - gap) / 2
   if (fromEnd < (lo ?? 0) || fromEnd <= 0)

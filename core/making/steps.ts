@@ -1,12 +1,10 @@
 import type { DraftStep, Step } from '#core/joints'
 
 /** How long, in the words of a card. */
-const spanWords = (seconds: number): string =>
-  seconds < 120
-    ? `${seconds} s`
-    : seconds < 7200
-      ? `${Math.round(seconds / 60)} min`
-      : `${Math.round(seconds / 3600)} h`
+function spanWords(seconds: number): string {
+  if (seconds < 120) return `${seconds} s`
+  return seconds < 7200 ? `${Math.round(seconds / 60)} min` : `${Math.round(seconds / 3600)} h`
+}
 
 const SLID: ReadonlySet<Step['code']> = new Set(['assemble', 'insert'])
 

@@ -18,11 +18,14 @@ export const comingBack = (jobs: readonly JobRecord[], today: string): ComingBac
     )
     .sort((a, b) => a.on.localeCompare(b.on) || a.job.name.localeCompare(b.job.name) || a.joint.number - b.joint.number)
 
+const NEAR_DAYS: Readonly<Record<number, string>> = { [-1]: 'yesterday', 0: 'today', 1: 'tomorrow' }
+const farOff = (days: number): string => NEAR_DAYS[days] ?? (days > 0 ? `in ${days} days` : `${-days} days ago`)
+
 /** A day in words, and how far off it is. */
 export function dayWords(day: string, today: string): string {
   const days = Math.round((Date.parse(day) - Date.parse(today)) / 86_400_000)
   const date = new Date(day)
     .toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' })
     .replace(',', '')
-  return `${date}, ${days === 0 ? 'today' : days === 1 ? 'tomorrow' : days > 0 ? `in ${days} days` : days === -1 ? 'yesterday' : `${-days} days ago`}`
+  return `${date}, ${farOff(days)}`
 }

@@ -99,7 +99,9 @@ export const cutPatch = cutBody.partial().extend({ version: z.number().int().min
 /** A cut that was made: which piece was wanted off which bar, and the length it came to, mm. */
 export const doneCutBody = z.strictObject({ id: ownId, bar: id, piece: key, length: mm.positive() })
 export const undoneCutBody = z.strictObject({ id: ownId })
-/** What lies there when the work stops and goes to the rack: the rest of a bar or a wrong cut, by its id, mm as measured. */
+/**
+ * What lies there when the work stops and goes to the rack: the rest of a bar or a wrong cut, by its id, mm as measured.
+ */
 export const finishBody = z.strictObject({
   kept: z
     .array(z.strictObject({ id: ownId, rest: id, length: mm.positive(), place: z.string().trim().max(80) }))

@@ -186,7 +186,10 @@ export const rackFor = (
       pipe === sheet.pipe && (promised === null || promised.cut === sheet.id) && !sheet.leave.includes(id),
   )
 
-/** The stock a sheet of a pipe begins with: that of the last sheet of the same pipe, else the length it is most often sold in. */
+/**
+ * The stock a sheet of a pipe begins with: that of the last sheet of the same pipe, else the length it is most often
+ * sold in.
+ */
 export function usualStock(
   job: Pick<JobRecord, 'region' | 'cuts'>,
   pipe: string,
@@ -207,7 +210,10 @@ export const beginCut = (id: string, number: number, body: CutBody, { at, by }: 
     { pipe: body.pipe },
   )
 
-/** A sheet with some fields changed; what is wrong in them is kept as typed. Fails once it is finished, and where another pipe is asked of one that is being cut. */
+/**
+ * A sheet with some fields changed; what is wrong in them is kept as typed. Fails once it is finished, and where another
+ * pipe is asked of one that is being cut.
+ */
 export function changeCut(sheet: CutRecord, changes: Partial<CutBody>): Result<CutRecord> {
   if (sheet.result) return { ok: false, error: FINISHED }
   if (changes.pipe !== undefined) {
@@ -227,7 +233,10 @@ export function changeCut(sheet: CutRecord, changes: Partial<CutBody>): Result<C
   })
 }
 
-/** A plan taken for a sheet. Fails with `OTHER_PLAN` where bars that were begun are not in it, and where it does not hold or an offcut is promised elsewhere. */
+/**
+ * A plan taken for a sheet. Fails with `OTHER_PLAN` where bars that were begun are not in it, and where it does not hold
+ * or an offcut is promised elsewhere.
+ */
 export function planCut({ rack }: Pick<JobRecord, 'rack'>, sheet: CutRecord, plan: BenchPlan): Result<CutRecord> {
   if (sheet.result) return { ok: false, error: FINISHED }
   const isThere = (bar: string) => {
@@ -324,7 +333,10 @@ export function finishCut(sheet: CutRecord, { kept }: FinishBody, { at, by }: Ha
   return ok({ ...sheet, result: { at, by, sum, first: plan.first, kept, uncut: openPieces(plan.pieces, done).length } })
 }
 
-/** The rack once a sheet stands as it does: what its plan takes is promised to it; when it is finished, what was begun is gone and what was kept is there. */
+/**
+ * The rack once a sheet stands as it does: what its plan takes is promised to it; when it is finished, what was begun is
+ * gone and what was kept is there.
+ */
 export function rackAfter(
   rack: readonly OffcutRecord[],
   job: Pick<JobRecord, 'id' | 'name'>,
@@ -357,7 +369,10 @@ export function rackAfter(
   return after
 }
 
-/** An offcut put on the rack, or set right there. Fails where it is promised and would change its length, and where the rack is full. */
+/**
+ * An offcut put on the rack, or set right there. Fails where it is promised and would change its length, and where the
+ * rack is full.
+ */
 export function putOffcut(
   job: Pick<JobRecord, 'id' | 'name' | 'rack'>,
   id: string,
@@ -392,7 +407,10 @@ export const offRack = (offcut: OffcutRecord): Result<null> =>
 export const progressOf = ({ plan, done }: Pick<CutRecord, 'plan' | 'done'>): { made: number; of: number } | null =>
   plan && { made: plan.pieces.length - openPieces(plan.pieces, done).length, of: plan.pieces.length }
 
-/** What a plan no longer fits, in words: pieces whose length has changed, that are new or gone, and a wrong cut not planned around. */
+/**
+ * What a plan no longer fits, in words: pieces whose length has changed, that are new or gone, and a wrong cut not
+ * planned around.
+ */
 export function staleness(
   plan: BenchPlan,
   pieces: readonly BenchPiece[],

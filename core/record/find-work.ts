@@ -17,7 +17,10 @@ export interface Hand {
   by: string
 }
 
-/** A find with some fields changed; another pipe than before is a verdict of its own. Fails at `pipe` where the catalogue has no such pipe. */
+/**
+ * A find with some fields changed; another pipe than before is a verdict of its own. Fails at `pipe` where the catalogue
+ * has no such pipe.
+ */
 export function changeFind(
   rules: FindRules,
   find: FindRecord,

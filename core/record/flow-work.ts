@@ -6,7 +6,10 @@ import { fixSettings } from './fix-work'
 import { surveyed, type LineRules } from './line-work'
 import type { LineRecord } from './types'
 
-/** Speed and pressure along a line at its flow; null where no flow is said or the line cannot be laid. Issue at `flow` or `temperature`. */
+/**
+ * Speed and pressure along a line at its flow; null where no flow is said or the line cannot be laid. Issue at `flow` or
+ * `temperature`.
+ */
 export function lineFlow(job: LineRules, line: LineRecord): Result<LineFlow | null> {
   if (!line.fix.flow?.trim()) return ok(null)
   const flow = parseFlow(line.fix.flow, unitSystemOf(job.region))

@@ -11,7 +11,10 @@ import type { JobRecord, LineRecord } from './types'
 /** What of a job its lines are worked out by. */
 export type LineRules = Pick<JobRecord, 'region' | 'tools' | 'fittings' | 'benders'>
 
-/** A line with some fields changed. Its legs may be wrong: they are kept as typed. Fails at `pipe` where the catalogue has no such pipe. */
+/**
+ * A line with some fields changed. Its legs may be wrong: they are kept as typed. Fails at `pipe` where the catalogue
+ * has no such pipe.
+ */
 export function changeLine(line: LineRecord, changes: Partial<LineBody>): Result<LineRecord> {
   const found = changes.pipe === undefined ? ok(null) : findPipe(changes.pipe, 'pipe')
   return found.ok ? ok({ ...line, ...changes }) : found

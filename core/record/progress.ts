@@ -14,7 +14,9 @@ export interface StationProgress {
   isHeld: boolean
 }
 
-/** How far a job is at each station. What is there is counted at Find (finds), Line (legs) and Hand over (joints made). */
+/**
+ * How far a job is at each station. What is there is counted at Find (finds), Line (legs) and Hand over (joints made).
+ */
 export function stationProgress(job: JobRecord): Record<Station, StationProgress> {
   const made = job.joints.filter((joint) => statusOf(joint) === 'made').length
   const chosen = job.joints.filter((joint) => joint.way).length

@@ -32,16 +32,19 @@ export function readLength(
   const parsed = parseLength(typed, unitSystemOf(region), name)
   if (!parsed.ok) return { state: 'wrong', message: parsed.error.message }
   const { mm } = parsed.value
-  const most = outsideMm === null ? null : name === 'wall' ? outsideMm / 2 : outsideMm
-  if (most !== null && mm >= most)
+  const share = name === 'wall' ? 1 / 2 : 1
+  if (outsideMm !== null && mm >= outsideMm * share)
     return {
       state: 'wrong',
-      message: `A ${name} of ${formatDecimal(mm, 2)} mm does not go into ${formatDecimal(outsideMm!, 2)} mm outside.`,
+      message: `A ${name} of ${formatDecimal(mm, 2)} mm does not go into ${formatDecimal(outsideMm, 2)} mm outside.`,
     }
   return { state: 'read', mm }
 }
 
-/** Reads a find's diameter by the job's own unit and instrument; a figure that no pipe has is questioned with what it could have been. */
+/**
+ * Reads a find's diameter by the job's own unit and instrument; a figure that no pipe has is questioned with what it
+ * could have been.
+ */
 export function readDiameter(find: { typed: string; by: Means }, region: Region): Reading {
   if (find.typed.trim() === '') return { state: 'empty' }
   const parsed = parseLength(find.typed, unitSystemOf(region), 'outside diameter')

@@ -85,7 +85,10 @@ export const lineBody = z.strictObject({
   start: z.string().max(100),
   walls: z.array(z.string().max(80)).max(20),
   legs: z.array(z.string().max(200)).max(MOST_RUN_LEGS),
-  /** How it is held: what it comes to and came from, degC, whose distances, and its flow as typed; what is not said is usual. */
+  /**
+   * How it is held: what it comes to and came from, degC, whose distances, and its flow as typed; what is not said is
+   * usual.
+   */
   fix: z
     .strictObject({
       service: z.enum(SERVICES),

@@ -21,7 +21,10 @@ const value = <T>(result: { ok: true; value: T } | { ok: false; error: { message
   return result.value
 }
 
-/** A joint with every step ticked, so many seconds apart; `waits` starts each wait's clock, and waits it out where it is so. */
+/**
+ * A joint with every step ticked, so many seconds apart; `waits` starts each wait's clock, and waits it out where it is
+ * so.
+ */
 function made(
   job: JobRecord,
   method: string,

@@ -58,7 +58,10 @@ const waitsOf = (joint: JointRecord, card: MakeCard) =>
 const FLAMED: ReadonlySet<string> = new Set(['heat', 'feed'])
 const isFlamed = ({ joint: { method } }: MakeCard): boolean => !isByThread(method) && JOINT_METHODS[method].needsFlame
 
-/** What is left at a time (ISO 8601): waits that have not run out, the watch after a flame, a gauge whose check is over. `cards` are the joint's own. */
+/**
+ * What is left at a time (ISO 8601): waits that have not run out, the watch after a flame, a gauge whose check is over.
+ * `cards` are the joint's own.
+ */
 export function leftToSign(
   rules: JobRules,
   joint: JointRecord,

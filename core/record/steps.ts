@@ -40,7 +40,9 @@ const cardAt = (rules: JobRules, joint: JointRecord, entry: number): MakeCard | 
   cardsOf(rules, joint).find((card) => card.entry === entry)
 export const stepsOf = (card: MakeCard | undefined): readonly Step[] => (card?.answer.ok ? card.answer.value.steps : [])
 
-/** A place by the step's id; an entry of an earlier version names it by its number. null where there is no such step. */
+/**
+ * A place by the step's id; an entry of an earlier version names it by its number. null where there is no such step.
+ */
 export function placeOf(
   { policy }: Pick<JobRules, 'policy'>,
   joint: Pick<JointRecord, 'way'>,
@@ -96,7 +98,10 @@ export const stateOfStep = (step: Step, tick: Pick<TickRecord, 'did'> | undefine
 const inOrder = (ticks: readonly TickRecord[]): TickRecord[] =>
   [...ticks].sort((x, y) => x.entry - y.entry || x.at.localeCompare(y.at) || (x.step < y.step ? -1 : 1))
 
-/** A step ticked done at a time, with what proved it, or its tick taken back. Doing either twice changes nothing, signed or not; a step that says something else since is ticked anew. */
+/**
+ * A step ticked done at a time, with what proved it, or its tick taken back. Doing either twice changes nothing, signed
+ * or not; a step that says something else since is ticked anew.
+ */
 export function tickStep(
   rules: JobRules,
   joint: JointRecord,

@@ -15,7 +15,10 @@ export interface FindRecord extends FindBody {
   updatedAt: string
   updatedBy: string
 }
-/** What a find was kept as, or null where it was opened again, with its probability by the checks made until then; only ever added. */
+/**
+ * What a find was kept as, or null where it was opened again, with its probability by the checks made until then; only
+ * ever added.
+ */
 export interface VerdictRecord {
   pipe: string | null
   probability: number | null
@@ -70,7 +73,10 @@ interface FaultRecord {
   by: string
   reading?: number | null
 }
-/** A signed joint opened again, with the reason; names the sign-off it puts aside, which stays on record. Only ever added. */
+/**
+ * A signed joint opened again, with the reason; names the sign-off it puts aside, which stays on record. Only ever
+ * added.
+ */
 interface ReopeningRecord {
   id: string
   signoff: string
@@ -78,7 +84,10 @@ interface ReopeningRecord {
   at: string
   by: string
 }
-/** `corrects` is the id of the entry this one puts right; that entry stays. `remarks`: what was left, and how it was ticked. */
+/**
+ * `corrects` is the id of the entry this one puts right; that entry stays. `remarks`: what was left, and how it was
+ * ticked.
+ */
 export interface SignoffRecord {
   id: string
   initials: string
@@ -115,7 +124,10 @@ export interface CutResult {
   kept: FinishBody['kept']
   uncut: number
 }
-/** An offcut on the rack, mm. The rack goes with the van: it is the same for every job. `from` says in words where it came off. */
+/**
+ * An offcut on the rack, mm. The rack goes with the van: it is the same for every job. `from` says in words where it
+ * came off.
+ */
 export interface OffcutRecord {
   id: string
   pipe: string
@@ -203,8 +215,10 @@ export function standingSignoff({
 export const isMade = (joint: Pick<JointRecord, 'signoffs' | 'reopenings'>): boolean =>
   standingSignoff(joint) !== undefined
 
-export const statusOf = (joint: Pick<JointRecord, 'ticks' | 'signoffs' | 'reopenings'>): JointStatus =>
-  isMade(joint) ? 'made' : joint.ticks.length > 0 ? 'dry-fitted' : 'planned'
+export function statusOf(joint: Pick<JointRecord, 'ticks' | 'signoffs' | 'reopenings'>): JointStatus {
+  if (isMade(joint)) return 'made'
+  return joint.ticks.length > 0 ? 'dry-fitted' : 'planned'
+}
 
 /** Why signed work is not changed. */
 export const SIGNED: Issue = issue('impossible', 'joint', 'This joint is signed off. Its entry stays as it was signed.')

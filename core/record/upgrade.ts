@@ -20,7 +20,9 @@ type Numbered<T extends { step: string }> = Omit<T, 'step'> & { step: string | n
 /** First place at which a second tightening can stand: on a thread alone the last step stands before it. */
 const SECOND_TIGHTEN = 5
 
-/** Id of a step that is on record by its code and its place: the code says what was ticked, whatever stood there since. */
+/**
+ * Id of a step that is on record by its code and its place: the code says what was ticked, whatever stood there since.
+ */
 export const idByCode = (code: string, place: number): string =>
   code === 'tighten' && place >= SECOND_TIGHTEN ? 'tighten-2' : code
 

@@ -1,4 +1,4 @@
-import { fail, mergeRows, ok, rowsOf, type Result, type RuleRow } from '#core/base'
+import { compareText, fail, mergeRows, ok, rowsOf, type Result, type RuleRow } from '#core/base'
 import { HAZARD_CODES, HAZARDS } from '#core/catalogue'
 import { FLOW_RULES } from '#core/flow'
 import { HEAT_RULES } from '#core/heat'
@@ -48,12 +48,10 @@ const BY_VERB: Readonly<Record<string, readonly RuleRow[]>> = {
   ask: ASKED_BY_LINE.flatMap((verb) => OWN[verb]!),
 }
 
-const compare = (x: string, y: string): number => (x < y ? -1 : x > y ? 1 : 0)
-
 /** All of them, by verb, then code. */
 export const RULES: readonly VerbRule[] = Object.entries(BY_VERB)
   .flatMap(([verb, rows]) => mergeRows(rows).map((row): VerbRule => ({ ...row, verb })))
-  .sort((x, y) => compare(x.verb, y.verb) || compare(x.code, y.code))
+  .sort((x, y) => compareText(x.verb, y.verb) || compareText(x.code, y.code))
 
 /** docs/verdicts.md as the rules are. */
 export const verdictsPage = (): string => writePage(RULES)

@@ -1,4 +1,4 @@
-import type { RuleKind } from '#core/base'
+import { compareText, type RuleKind } from '#core/base'
 import type { VerbRule } from './types'
 
 const TITLES: Readonly<Record<RuleKind, string>> = { refusal: 'Refusals', caution: 'Cautions', school: 'Schools' }
@@ -19,7 +19,7 @@ function grouped(rules: readonly VerbRule[]): (Omit<VerbRule, 'verb'> & { verbs:
     group.verbs.push(verb)
     groups.set(key, group)
   }
-  return [...groups.values()].sort((x, y) => (x.code < y.code ? -1 : x.code > y.code ? 1 : 0))
+  return [...groups.values()].sort((x, y) => compareText(x.code, y.code))
 }
 
 /** Every rule as a page of Markdown, made from the rules: what `ask` carries is said where it comes from. */

@@ -1,3 +1,4 @@
+import { compareText } from '#core/base'
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { ask } from '#core/contract'
@@ -16,7 +17,7 @@ describe('rules', () => {
     expect(list().map(({ verb, code }) => `${verb} ${code}`)).toEqual(
       [...keys].sort((x, y) => {
         const [[v, c], [w, d]] = [x.split(' ') as [string, string], y.split(' ') as [string, string]]
-        return v < w ? -1 : v > w ? 1 : c < d ? -1 : 1
+        return compareText(v, w) || compareText(c, d)
       }),
     )
   })

@@ -71,6 +71,16 @@ function offsetStretches({ leg, next, path }: Expansion, length: number): Result
   ])
 }
 
+/** What the ends of one stretch of a leg were measured to: only its first and its last have an end of the leg. */
+function measuredAt(
+  { begin, end }: TypedLeg['measured'],
+  isFirst: boolean,
+  isLast: boolean,
+): Pick<LineLeg, 'measured'> {
+  if (!isFirst && !isLast) return {}
+  return { measured: { ...(isFirst ? { begin } : {}), ...(isLast ? { end } : {}) } }
+}
+
 function overStretches({ leg, path }: Expansion, length: number): Result<Stretch[]> {
   const { to, height, angle, at } = leg.over!
   const along = leg.to.vector
@@ -131,12 +141,10 @@ export function expandLeg(expansion: Expansion): Result<{ legs: LineLeg[]; clips
       `The clip at ${mm(beyond.mm)} lies beyond the leg's ${mm(length)}. Up to that is accepted.`,
     )
   const begin = from === null || from === first - 1 ? {} : { from }
-  const measured = leg.measured.begin === 'centre' && leg.measured.end === 'centre' ? {} : { measured: leg.measured }
-  const stretches = leg.offset
-    ? offsetStretches(expansion, length)
-    : leg.over
-      ? overStretches(expansion, length)
-      : ok([{ to: leg.to.vector, length }])
+  const { measured } = leg
+  const isToCentres = measured.begin === 'centre' && measured.end === 'centre'
+  const plain = () => (leg.over ? overStretches(expansion, length) : ok([{ to: leg.to.vector, length }]))
+  const stretches = leg.offset ? offsetStretches(expansion, length) : plain()
   if (!stretches.ok) return stretches
   const corner: LineEnd =
     leg.offset?.by === 'elbows'
@@ -148,13 +156,7 @@ export function expandLeg(expansion: Expansion): Result<{ legs: LineLeg[]; clips
     name,
     end: i === last ? end : corner,
     ...(i === 0 ? begin : {}),
-    ...(last === 0
-      ? measured
-      : i === 0
-        ? { measured: { begin: leg.measured.begin } }
-        : i === last
-          ? { measured: { end: leg.measured.end } }
-          : {}),
+    ...(last === 0 && isToCentres ? {} : measuredAt(measured, i === 0, i === last)),
   }))
   return ok({ legs, clips: placeClips(leg, stretches.value, first) })
 }

@@ -21,7 +21,8 @@ const answer = (id: string, typed: Record<string, string> = {}, context: GuideCo
 const figure = (given: GuideAnswer, words: string) => given.figures.find((one) => one.words.includes(words))!.value
 
 describe('a tee into a fixed line', () => {
-  // 22 solder: take-out 13, depth 15.4. With play: 26 out. Without: slip 30.8, stub 15.4 + 10 + 15.4 = 40.8, out 26 + 40.8 + 1.
+  // 22 solder: take-out 13, depth 15.4. With play: 26 out. Without: slip 30.8, stub 15.4 + 10 + 15.4 = 40.8, out 26 +
+  // 40.8 + 1.
   it('draws back where there is play for the depth, else slips', () => {
     expect(figure(answer('tee-in', { play: '16' }), 'cut out')).toBeCloseTo(26, 9)
     const fixed = answer('tee-in', { play: '0' })

@@ -238,7 +238,9 @@ export function readLeg(text: string, region: Region, path: string, sizeOfRun: S
   }
 }
 
-/** A list typed in one go, as its legs: parted by commas, semicolons or lines. A step aside goes with the leg before it. */
+/**
+ * A list typed in one go, as its legs: parted by commas, semicolons or lines. A step aside goes with the leg before it.
+ */
 export function splitLegs(text: string): string[] {
   const parts = text
     .split(/[;\n]|,(?=\s|[a-z])/i)

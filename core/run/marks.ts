@@ -35,6 +35,12 @@ export interface MarkRow {
   note: string
 }
 
+/** What is said beside a cut: that it is not known yet, or how far makers' fittings let it differ. */
+function cutNote({ cut, cutLo, cutHi }: Piece): string {
+  if (cut === null) return 'measure the fitting first'
+  return cutLo === cutHi ? '' : `${cutLo!.toFixed(1)} to ${cutHi!.toFixed(1)} by typical fittings`
+}
+
 /** The marks table of a run: for each piece its marks from the left end, then the cut. */
 export function markRows(pieces: readonly RunPiece[]): MarkRow[] {
   return pieces.flatMap(({ piece, from, to }) => {
@@ -65,18 +71,7 @@ export function markRows(pieces: readonly RunPiece[]): MarkRow[] {
                   : '',
             },
       ),
-      {
-        ...base,
-        ...none,
-        what: 'cut',
-        at: piece.cut,
-        note:
-          piece.cut === null
-            ? 'measure the fitting first'
-            : piece.cutLo === piece.cutHi
-              ? ''
-              : `${piece.cutLo!.toFixed(1)} to ${piece.cutHi!.toFixed(1)} by typical fittings`,
-      },
+      { ...base, ...none, what: 'cut', at: piece.cut, note: cutNote(piece) },
     ]
   })
 }

@@ -47,7 +47,8 @@ function usualEnd(
   if (isNear(angle, 0)) return childPipes[0]!.od === pipe.od ? 'coupling' : 'reducer'
   const isOnePipe = childPipes[0]!.id === pipe.id
   if (corners === 'bends' && isOnePipe && bendOf(pipe)) return 'bend'
-  return isNear(angle, 90) ? 'elbow-90' : isNear(angle, 45) ? 'elbow-45' : 'bend'
+  if (isNear(angle, 90)) return 'elbow-90'
+  return isNear(angle, 45) ? 'elbow-45' : 'bend'
 }
 
 const endOf = (word: EndWord, { takeOut, depth, method }: Pick<TypedLeg, 'takeOut' | 'depth' | 'method'>): LineEnd => {
@@ -152,7 +153,8 @@ function layRows(
   const legs: LineLeg[] = []
   const clips: { leg: number; at: number }[] = []
   for (const [i, read] of reads.entries()) {
-    const parent = read.ok ? read.value.parent : i === 0 ? null : i - 1
+    const rowAbove = i === 0 ? null : i - 1
+    const parent = read.ok ? read.value.parent : rowAbove
     const row: RunRow = {
       text: '',
       from: parent === null ? 'A' : pointLetter(parent + 1),

@@ -17,7 +17,10 @@ export interface TypedDirection {
   vector: Vector
 }
 
-/** A step aside within a leg: how far, at what angle (degrees), from where along the leg (mm); in the middle where not said. */
+/**
+ * A step aside within a leg: how far, at what angle (degrees), from where along the leg (mm); in the middle where not
+ * said.
+ */
 export interface TypedOffset {
   to: TypedDirection | null
   set: TypedLength

@@ -36,7 +36,12 @@ const withElbow = (text: string, leg: TypedLeg): string =>
  * Ways out for a row whose bends do not fit: another angle of its step, elbows for bends, a longer leg; each tried on the
  * whole run and given only where that piece can then be made.
  */
-export function findWaysOut(head: RunHead, texts: readonly string[], row: number, surroundings: RunSurroundings): WayOut[] {
+export function findWaysOut(
+  head: RunHead,
+  texts: readonly string[],
+  row: number,
+  surroundings: RunSurroundings,
+): WayOut[] {
   const { leg } = draftRun(head, texts, surroundings).rows[row] ?? {}
   if (!leg) return []
   const system = unitSystemOf(head.region)

@@ -10,20 +10,19 @@ export interface Word {
   others?: string[]
 }
 
+/** Signs that stand for a plain one. */
+const PLAIN_SIGNS: Readonly<Record<string, string>> = {
+  '\u00d7': 'x',
+  '\u2033': '"',
+  '\u201d': '"',
+  '\u201c': '"',
+  '\u2032': "'",
+  '\u2019': "'",
+}
 /** Letters as they are compared; same length as the text. */
 const plainOf = (text: string): string =>
   [...text]
-    .map((char) =>
-      char === '\u00d7'
-        ? 'x'
-        : char === '\u2033' || char === '\u201d' || char === '\u201c'
-          ? '"'
-          : char === '\u2032' || char === '\u2019'
-            ? "'"
-            : char.length === 1
-              ? char.toLowerCase()
-              : '?',
-    )
+    .map((char) => PLAIN_SIGNS[char] ?? char.toLowerCase())
     .map((char) => (char.length === 1 ? char : '?'))
     .join('')
 

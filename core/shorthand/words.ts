@@ -51,6 +51,9 @@ export function pipesNamed(nominal: string, name: string, region: Region): strin
   return series.map((id) => `${id}-${nominal.replace('/', '_')}`).filter((id) => findPipe(id, '').ok)
 }
 
-/** A name that reads back as this very pipe in this region, for what could stand in a word's place; none where no short name does. */
+/**
+ * A name that reads back as this very pipe in this region, for what could stand in a word's place; none where no short
+ * name does.
+ */
 export const nameOfPipe = (id: string, nominal: string, region: Region): string | undefined =>
   MATERIAL_NAMES.find(({ name }) => pipesNamed(nominal, name, region)[0] === id)?.name

@@ -15,7 +15,10 @@ import { placeOnLeg, type Interval } from './place'
 import { adviceOf } from './rules'
 import type { Expansion, FixAnswer, FixContext, FixQuestion, FixAdvice, Support } from './types'
 
-/** A given distance that no maker prints, and more supports than a line has. Issues: `range` at the distance, `too-many` at `legs`. */
+/**
+ * A given distance that no maker prints, and more supports than a line has. Issues: `range` at the distance, `too-many`
+ * at `legs`.
+ */
 function checkGiven({ given, legs }: FixQuestion): Result<null> {
   for (const run of ['horizontal', 'vertical'] as const) {
     const mm = given?.[run]
@@ -37,7 +40,10 @@ function checkGiven({ given, legs }: FixQuestion): Result<null> {
     : ok(null)
 }
 
-/** A question with its pipe and its code's row. Issues: `unknown-id` at `pipe`, `range` at a given distance, `too-many` at `legs`. */
+/**
+ * A question with its pipe and its code's row. Issues: `unknown-id` at `pipe`, `range` at a given distance, `too-many`
+ * at `legs`.
+ */
 export function fixContext(question: FixQuestion): Result<FixContext> {
   const found = findPipe(question.pipe, 'pipe')
   if (!found.ok) return found
@@ -74,7 +80,10 @@ export function blocksOf(
   ]
 }
 
-/** Greatest distance between the supports of a leg, mm; half of it where a guide stands between on the way up. Null where none is held. */
+/**
+ * Greatest distance between the supports of a leg, mm; half of it where a guide stands between on the way up. Null where
+ * none is held.
+ */
 export function stepOf({ question: { legs }, spacing }: FixContext, index: number): number | null {
   if (!spacing) return null
   if (legs[index]!.run === 'horizontal') return spacing.horizontal
@@ -124,9 +133,9 @@ function byStorey(context: FixContext, index: number): number[] {
   const blocks = blocksOf(context, index).map(({ interval }) => interval)
   const at = placeOnLeg(length, length, blocks).at
   const ends = [0, length].flatMap((end) => {
-    const block = blocks.find(([from, to]) => end >= from && end <= to)
-    const place = block ? (end === 0 ? block[1] : block[0]) : end
-    return place > 0 && place < length ? [place] : end === 0 || end === length ? [end] : []
+    const [from, to] = blocks.find((block) => end >= block[0] && end <= block[1]) ?? [end, end]
+    const place = end === 0 ? to : from
+    return [place > 0 && place < length ? place : end]
   })
   return [...new Set([ends[0]!, ...at, ends.at(-1)!])]
     .filter((place) => !blocks.some(([from, to]) => place > from + 1e-9 && place < to - 1e-9))
@@ -184,19 +193,12 @@ export function answerFix(context: FixContext): FixAnswer {
           })
     }
     const middle = Math.floor((at.length - 1) / 2)
-    at.forEach((place, i) =>
-      supports.push({
-        leg: index,
-        at: place,
-        kind: isMoving(index)
-          ? i === middle && at.length > 1
-            ? 'anchor'
-            : 'guide'
-          : spacing?.midStorey && leg.run === 'vertical' && i % 2 === 1
-            ? 'guide'
-            : 'clip',
-      }),
-    )
+    const isGuided = spacing?.midStorey === true && leg.run === 'vertical'
+    const kindAt = (i: number): Support['kind'] => {
+      if (isMoving(index)) return i === middle && at.length > 1 ? 'anchor' : 'guide'
+      return isGuided && i % 2 === 1 ? 'guide' : 'clip'
+    }
+    at.forEach((place, i) => supports.push({ leg: index, at: place, kind: kindAt(i) }))
   })
   return {
     spacing: { horizontal: spacing?.horizontal ?? null, vertical: spacing?.vertical ?? null },
@@ -236,7 +238,7 @@ export function armsOf(
       if (!other) return []
       const share = anchor === undefined ? 1 : (end === 'start' ? anchor : length - anchor) / length
       const on = supports.filter((support) => support.leg === across).map(({ at }) => at)
-      const has = on.length === 0 ? other.length : end === 'start' ? other.length - Math.max(...on) : Math.min(...on)
+      const has = Math.min(other.length, ...on.map((at) => (end === 'start' ? other.length - at : at)))
       return [{ leg, end, across, grows: change * share, needs: arm * Math.sqrt(share), has }]
     })
   })

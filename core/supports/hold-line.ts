@@ -38,7 +38,10 @@ type SetSupport = Support & Pick<LineSupport, 'key' | 'isMoved' | 'fixedAt'>
 /** Farther than this from where it was proposed, a support counts as moved, mm. */
 const MOVED_MM = 0.05
 
-/** Where a leg's supports stand: clips typed with the leg where they were typed, else as proposed; then as the hand set them. */
+/**
+ * Where a leg's supports stand: clips typed with the leg where they were typed, else as proposed; then as the hand set
+ * them.
+ */
 function supportsOfLeg(
   { draft, set }: LineToHold,
   { index }: LaidLeg,

@@ -95,16 +95,13 @@ export function placeOnLeg(
   }
   const first = Math.max(length / n / 2, Math.min(arms[0], spacing / 2))
   const last = length - Math.max(length / n / 2, Math.min(arms[1], spacing / 2))
+  // One alone stands in the middle, or beyond the arm where one end has one.
+  const [hasFirst, hasLast] = [arms[0] > 0, arms[1] > 0]
+  const beyondArm = hasFirst ? Math.max(length / 2, first) : Math.min(length / 2, last)
+  const single = hasFirst === hasLast ? length / 2 : beyondArm
   const at: number[] = []
   for (let i = 0; i < n; i++) {
-    const target =
-      n === 1
-        ? arms[0] > 0 && arms[1] <= 0
-          ? Math.max(length / 2, first)
-          : arms[1] > 0 && arms[0] <= 0
-            ? Math.min(length / 2, last)
-            : length / 2
-        : first + ((last - first) * i) / (n - 1)
+    const target = n === 1 ? single : first + ((last - first) * i) / (n - 1)
     const hi = i === 0 ? Math.min(spacing / 2, length) : Math.min(at[i - 1]! + spacing, length)
     at.push(nearest(blocks, target, Math.max(earliest[i]!, i === 0 ? 0 : at[i - 1]!), hi))
   }

@@ -6,7 +6,9 @@ import type { FixCode } from './words'
 const METALS: ReadonlySet<Pipe['family']> = new Set(['copper', 'steel', 'stainless', 'lead'])
 const SOFT: ReadonlySet<Pipe['family']> = new Set(['pex', 'pert', 'bs7291', 'pb'])
 
-/** What has to be seen to beside the distances, by pipe, country and temperatures. Trade practice unless a code is named. */
+/**
+ * What has to be seen to beside the distances, by pipe, country and temperatures. Trade practice unless a code is named.
+ */
 export function adviceOf(
   { question: { region, code, service, temperature, installedAt, legs }, pipe, spacing }: FixContext,
   expansion: readonly Expansion[],

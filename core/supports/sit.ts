@@ -1,7 +1,10 @@
 import { blocksOf, stepOf } from './fix'
 import type { FixContext, Support } from './types'
 
-/** Where a support may sit on its leg while the others stay: within the distances to its neighbours, clear of joints and bends. Null where it has no such stretch. mm. */
+/**
+ * Where a support may sit on its leg while the others stay: within the distances to its neighbours, clear of joints and
+ * bends. Null where it has no such stretch. mm.
+ */
 export function sittingRange(
   context: FixContext,
   supports: readonly Support[],

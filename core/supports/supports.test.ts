@@ -175,7 +175,8 @@ describe('supports of any legs', () => {
 })
 
 describe('growth', () => {
-  // By hand: 0.0168 x 10 m x 50 K = 8.4; 61 x sqrt(22 x 8.4) = 829.2. Multilayer of the picture: 3.289 x 0.025 x 61 = 5.016.
+  // By hand: 0.0168 x 10 m x 50 K = 8.4; 61 x sqrt(22 x 8.4) = 829.2. Multilayer of the picture: 3.289 x 0.025 x 61 =
+  // 5.016.
   it.each<[string, number, number, number, number | null]>([
     ['cu-en-x-22', 10_000, 70, 8.4, 829.2],
     ['ml-en-20', 3289, 81, 5.0157, 33 * Math.sqrt(20 * 5.0157)],

@@ -35,7 +35,10 @@ export interface Support {
   kind: 'clip' | 'guide' | 'anchor'
 }
 
-/** What a leg grows (shortens where negative), and the free arm its ends need across it, mm; null where no constant is held. */
+/**
+ * What a leg grows (shortens where negative), and the free arm its ends need across it, mm; null where no constant is
+ * held.
+ */
 export interface Expansion {
   leg: number
   change: number

@@ -11,10 +11,14 @@ const PER: readonly (readonly [RegExp, number])[] = [
 /** Most that is met in a house, l/s. */
 const MOST = 1000
 
-/** A flow as the trade writes it, in l/s: `0.2`, `12 l/min`, `3 gpm`. A bare number is l/s, in inch countries gallons a minute. */
+/**
+ * A flow as the trade writes it, in l/s: `0.2`, `12 l/min`, `3 gpm`. A bare number is l/s, in inch countries gallons a
+ * minute.
+ */
 export function parseFlow(text: string, system: UnitSystem, path = 'flow'): Result<number> {
   const found = /^(\d{1,6}(?:[.,]\d{1,6})?)\s*([a-z0-9/]*)$/i.exec(text.trim())
-  const unit = found?.[2] === '' ? (system === 'inch' ? 'gpm' : 'l/s') : found?.[2]?.toLowerCase()
+  const bare = system === 'inch' ? 'gpm' : 'l/s'
+  const unit = found?.[2] === '' ? bare : found?.[2]?.toLowerCase()
   const per = unit === undefined ? undefined : PER.find(([letters]) => letters.test(unit))?.[1]
   const value = found && per !== undefined ? Number(found[1]!.replace(',', '.')) * per : null
   if (value === null)

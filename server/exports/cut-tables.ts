@@ -29,6 +29,11 @@ const COLUMNS: readonly (keyof CutLine)[] = [
 ]
 const tenth = (mm: number) => Math.round(mm * 10) / 10
 
+function stateOf(isSlip: boolean, isCut: boolean): CutLine['state'] {
+  if (isSlip) return 'wrong'
+  return isCut ? 'cut' : 'to cut'
+}
+
 /** The cuts in order as CSV, mm from each bar's and each piece's left end, to a tenth. */
 export const cutsCsv = (rows: readonly CutRow[], wordsOf: (bar: BenchBar) => string): string =>
   csv(
@@ -44,6 +49,6 @@ export const cutsCsv = (rows: readonly CutRow[], wordsOf: (bar: BenchBar) => str
       left: piece.left === null ? '' : tenth(piece.left),
       right: piece.right === null ? '' : tenth(piece.right),
       bends: piece.bends.map(tenth).join(' '),
-      state: isSlip ? 'wrong' : done ? 'cut' : 'to cut',
+      state: stateOf(isSlip, done !== null),
     })),
   )

@@ -1,7 +1,10 @@
 import type { Issue, Result } from '#core/base'
 import { OTHER_WAY, SIGNED, UNDONE } from '#core/record'
 
-/** A failure a person can act on: the status it goes out with and the issue they read. Anything else is our fault and stays in the log. */
+/**
+ * A failure a person can act on: the status it goes out with and the issue they read. Anything else is our fault and
+ * stays in the log.
+ */
 export class Problem extends Error {
   override name = 'Problem'
 
@@ -30,7 +33,10 @@ export const changedMeanwhile = (what: string, saved: object): Problem =>
     { saved },
   )
 
-/** What core accepted. Problem 409 with the saved record where another hand was first, 404 for what is not there, 422 for the rest. */
+/**
+ * What core accepted. Problem 409 with the saved record where another hand was first, 404 for what is not there, 422 for
+ * the rest.
+ */
 export function accepted<T>(result: Result<T>, saved?: object): T {
   if (result.ok) return result.value
   if ([SIGNED, OTHER_WAY, UNDONE].some((error) => error === result.error))

@@ -52,7 +52,10 @@ function readWrite(event: H3Event, text: string): Write {
   }
 }
 
-/** A route that writes: its body, 256 kB or as given, checked, who and when read, and known by its key when it comes again. */
+/**
+ * A route that writes: its body, 256 kB or as given, checked, who and when read, and known by its key when it comes
+ * again.
+ */
 export const writeRoute = <S extends z.ZodType, T>(
   schema: S,
   handle: (event: H3Event, body: z.output<S>, write: Write) => Promise<T>,

@@ -29,7 +29,8 @@ describe('the wrap strip on paper', () => {
     expect(more).toEqual([])
     expect([page!.width, page!.height]).toEqual([expect.closeTo(width, 2), expect.closeTo(height, 2)])
     expect(checkLine(page!)).toHaveLength(1)
-    // From the arrow, 12 mm from the margin of 10: 22 mm round, with 0.1 mm of paper, is 69.43 mm along; 7/8 in is 70.13.
+    // From the arrow, 12 mm from the margin of 10: 22 mm round, with 0.1 mm of paper, is 69.43 mm along; 7/8 in is
+    // 70.13.
     expect(middleOf(page!, '22').some((x) => Math.abs(x - (22 + 69.429)) < 0.05)).toBe(true)
     expect(middleOf(page!, '7/8').some((x) => Math.abs(x - (22 + 70.135)) < 0.05)).toBe(true)
     // The tick of 22 mm stands there too, across the lower edge.

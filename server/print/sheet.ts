@@ -57,7 +57,7 @@ function boardOf(doc: PDFKit.PDFDocument): Board {
     },
     text: (text, x, y, { size = 3.2, bold = false, align = 'left', isOver = false } = {}) => {
       const width = widthOf(text, size, bold)
-      const left = align === 'middle' ? x - width / 2 : align === 'right' ? x - width : x
+      const left = x - { left: 0, middle: width / 2, right: width }[align]
       if (isOver) doc.rect(left - 0.3, y - size * 0.75, width + 0.6, size * 0.9).fill('#fff')
       face(size, bold).fillColor('#000').text(text, left, y, { lineBreak: false, baseline: 'alphabetic' })
     },

@@ -2,7 +2,7 @@ import { getPipe, unitSystemOf, type Region } from '#core/catalogue'
 import { paperFor, type Paper } from '#core/gauges'
 import { arcOfBend, projectIsometric, type Survey } from '#core/line'
 import { markRows, type RunDraft, type RunPiece } from '#core/run'
-import { formatDecimal, formatLength, formatTape } from '#core/units'
+import { formatDecimal, formatLength, formatTape, tickRank } from '#core/units'
 import { FOOT_MM, printSheets, TOP_MM, type Board, type Fonts } from './sheet'
 
 /** A length as the tape of the region reads it. */
@@ -27,6 +27,14 @@ const COLUMNS = {
 /** The largest of 1:1, 1:2, 1:5, 1:10, 1:20 at which a length fits, mm. */
 const stateScale = (length: number, room: number): number =>
   [1, 2, 5, 10, 20, 50, 100].find((part) => length / part <= room) ?? 200
+
+/** Steps of the tape below it, mm, by how many times it is drawn smaller; and its ticks, mm long. */
+const TAPE_STEPS = [
+  [1, 1],
+  [2, 5],
+  [10, 10],
+] as const
+const TICK_LENGTH = { long: 4, middle: 3, short: 2 } as const
 
 /** One piece to scale: pipe, marks right across, tape below with each 10 and 100 mm. */
 function drawStrip(board: Board, { piece, from, to }: RunPiece, y: number, paper: Paper, region: Region, say: Say) {
@@ -74,10 +82,11 @@ function drawStrip(board: Board, { piece, from, to }: RunPiece, y: number, paper
   })
   const tape = cy + half + 3
   board.line(x(0), tape, x(piece.cut), tape, 0.2)
-  const step = part === 1 ? 1 : part <= 2 ? 5 : part <= 10 ? 10 : 100
+  const step = TAPE_STEPS.find(([most]) => part <= most)?.[1] ?? 100
   for (let mm = 0; mm <= piece.cut; mm += step) {
-    const isLong = mm % (step === 1 ? 10 : step * 10) === 0
-    board.line(x(mm), tape, x(mm), tape + (isLong ? 4 : mm % (step * 5) === 0 ? 3 : 2), isLong ? 0.25 : 0.12)
+    const rank = tickRank(mm / step, 10, 5)
+    const isLong = rank === 'long'
+    board.line(x(mm), tape, x(mm), tape + TICK_LENGTH[rank], isLong ? 0.25 : 0.12)
     if (isLong && mm > 0 && x(piece.cut) - x(mm) > 12) board.text(String(mm), x(mm) + 0.5, tape + 6, { size: 2.4 })
   }
   board.line(x(piece.cut), cy - half - 3, x(piece.cut), tape + 5, 0.6)
@@ -152,7 +161,10 @@ function drawTable(board: Board, rows: ReturnType<typeof markRows>, paper: Paper
   })
 }
 
-/** A line on paper: the run in isometric, its marks table from each piece's left end, and every piece as a strip, at true size where it fits. */
+/**
+ * A line on paper: the run in isometric, its marks table from each piece's left end, and every piece as a strip, at true
+ * size where it fits.
+ */
 export function stripsPdf(
   draft: RunDraft,
   survey: Survey,

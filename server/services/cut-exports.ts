@@ -12,7 +12,10 @@ const EXPORTS = ['bench.pdf', 'cuts.csv', 'question.json'] as const
 
 const isPlanned = (cut: CutRecord): cut is CutRecord & { plan: BenchPlan } => cut.plan !== null
 
-/** A cut sheet in an open format. Problem 404 at `cut` or `export`, 422 where it is not planned yet or holds what cannot be read. */
+/**
+ * A cut sheet in an open format. Problem 404 at `cut` or `export`, 422 where it is not planned yet or holds what cannot
+ * be read.
+ */
 export async function exportCut(slug: string, id: string, wanted: string): Promise<Export> {
   const job = await getJob(slug)
   const cut = job.cuts.find((one) => one.id === id)

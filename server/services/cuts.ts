@@ -184,7 +184,10 @@ export const updateCut = (
     },
   )
 
-/** Work on a sheet that is not of its fields, so its version stays: what it makes of the sheet and of the rack is saved together. */
+/**
+ * Work on a sheet that is not of its fields, so its version stays: what it makes of the sheet and of the rack is saved
+ * together.
+ */
 const onCut = (
   slug: string,
   id: string,
@@ -212,7 +215,10 @@ const onCut = (
     },
   )
 
-/** Takes a plan for a sheet and promises it its offcuts. Problem 422 where one is promised elsewhere, 409 where another plan is being cut. */
+/**
+ * Takes a plan for a sheet and promises it its offcuts. Problem 422 where one is promised elsewhere, 409 where another
+ * plan is being cut.
+ */
 export const setPlan = (slug: string, id: string, plan: BenchPlan, write: Write) =>
   onCut(slug, id, write, (saved, rack) => planCut({ rack: [...rack] }, saved, plan))
 /** Enters a cut that was made. Problem 409 where its bar is not in the plan any more. */

@@ -131,7 +131,10 @@ export const updateFind = (
       .where(eq(finds.id, id))
   })
 
-/** Puts a photo to a find: made upright, at most 2000 px long, and rid of its metadata. Problem 422 at `photo` where it is none. */
+/**
+ * Puts a photo to a find: made upright, at most 2000 px long, and rid of its metadata. Problem 422 at `photo` where it
+ * is none.
+ */
 export async function createPhoto(
   slug: string,
   find: string,

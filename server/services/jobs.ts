@@ -188,7 +188,10 @@ export function createJob({ id: own, ...body }: JobBody & { id?: string }, write
   })
 }
 
-/** Changes a job's policies, tools or measured fittings where `version` is still the saved one. Problem 409 with the saved job otherwise. */
+/**
+ * Changes a job's policies, tools or measured fittings where `version` is still the saved one. Problem 409 with the
+ * saved job otherwise.
+ */
 export function updateJob(
   name: string,
   { version, ...changes }: Partial<KitBody> & { version: number },

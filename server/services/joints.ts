@@ -115,7 +115,10 @@ export function createJoint(
   )
 }
 
-/** Changes the given fields where `version` is still the saved one. Problem 409 with the saved joint on another version, or once it is signed. */
+/**
+ * Changes the given fields where `version` is still the saved one. Problem 409 with the saved joint on another version,
+ * or once it is signed.
+ */
 export function updateJoint(
   slug: string,
   id: string,
@@ -235,7 +238,10 @@ export const addFault = (slug: string, id: string, body: FaultBody, write: Write
     await tx.update(joints).set({ faults: after.faults }).where(eq(joints.id, id))
   })
 
-/** Signs a joint off. A new entry each time; nothing signed is changed. Problem 409 with the saved joint where it is not the one that was seen. */
+/**
+ * Signs a joint off. A new entry each time; nothing signed is changed. Problem 409 with the saved joint where it is not
+ * the one that was seen.
+ */
 export const signOff = (
   slug: string,
   id: string,

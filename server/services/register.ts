@@ -26,12 +26,13 @@ export interface RegisterRow {
   remarks: string
 }
 
-const endLabel = (end: JointRecord['a']): string =>
-  end === null
-    ? ''
-    : 'pipe' in end
-      ? getPipe(end.pipe).label
-      : `${end.thread.size} ${end.thread.form.toUpperCase()} ${end.thread.gender}`
+const yesNo = (is: boolean): string => (is ? 'yes' : 'no')
+
+function endLabel(end: JointRecord['a']): string {
+  if (end === null) return ''
+  if ('pipe' in end) return getPipe(end.pipe).label
+  return `${end.thread.size} ${end.thread.form.toUpperCase()} ${end.thread.gender}`
+}
 
 function toRow(job: JobRecord, joint: JointRecord): RegisterRow {
   const signed = standingSignoff(joint)
@@ -41,7 +42,7 @@ function toRow(job: JobRecord, joint: JointRecord): RegisterRow {
     pipes: `${endLabel(joint.a)} to ${endLabel(joint.b)}`,
     methods: [...new Set(joint.way?.joints.map(({ method }) => method) ?? [])].join(', '),
     marksMm: signed?.marks.map(({ mm }) => (mm === null ? '?' : formatDecimal(mm, 1))).join(', ') ?? '',
-    measured: signed?.marks.some(({ measured }) => measured) ? 'yes' : signed ? 'no' : '',
+    measured: signed ? yesNo(signed.marks.some(({ measured }) => measured)) : '',
     status: statusOf(joint),
     madeBy: signed?.initials ?? '',
     at: signed?.at ?? '',

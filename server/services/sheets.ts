@@ -45,7 +45,10 @@ export async function diameterCardsSheet(name: string): Promise<{ slug: string; 
   }
 }
 
-/** Depth cards for every joint of a job that a way was taken for, each depth once, and for its measured fittings. Problem 422 where it has none. */
+/**
+ * Depth cards for every joint of a job that a way was taken for, each depth once, and for its measured fittings. Problem
+ * 422 where it has none.
+ */
 export async function depthCardsSheet(name: string): Promise<{ slug: string; pdf: Buffer }> {
   const job = await getJob(name)
   const cards = new Map<string, DepthCard>()

@@ -24,7 +24,9 @@ import {
 
 /* Questions with each field of the contract drawn, that the verbs have to agree on. */
 
-/** A seed and a number of runs: three seeds and 20,000 questions where it is asked for, fewer beside the other tests. */
+/**
+ * A seed and a number of runs: three seeds and 20,000 questions where it is asked for, fewer beside the other tests.
+ */
 export const SEEDS = [20261123, 20261127, 7] as const
 const isLong = process.env.JOLVET_LONG === '1'
 export const runs = (short: number, long: number): number => Math.ceil((isLong ? long : short) / SEEDS.length)

@@ -4,7 +4,8 @@ import { ownBed } from '../bed'
 import type { CutRecord, JobRecord } from '#core/record'
 import { App } from './pages/app'
 
-// At the bench: a line's pieces planned, cut by keys, a slip planned around, rests racked and offered first; the same on the phone.
+// At the bench: a line's pieces planned, cut by keys, a slip planned around, rests racked and offered first; the same
+// on the phone.
 let app: App
 const base = () => ownBed().baseUrl
 const slug = 'gasket-house'

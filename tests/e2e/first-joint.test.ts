@@ -74,7 +74,10 @@ describe('a first joint, end to end', () => {
     await app.waitForText('[data-note="fire"]', /60 minutes/)
     await app.click('[data-depth="0"]')
     await app.waitForText('[role="dialog"]', /EN 1254-1/)
-    await app.waitForText('[data-test="source"]', /capillary soldering.*[Ee]dition not known here.*two lists made apart/)
+    await app.waitForText(
+      '[data-test="source"]',
+      /capillary soldering.*[Ee]dition not known here.*two lists made apart/,
+    )
     await app.press(Key.ESCAPE)
     await app.waitForCount('[role="dialog"]', 0)
     await app.click('[data-test="take-way"]')

@@ -4,7 +4,8 @@ import { ownBed } from '../bed'
 import type { JobRecord } from '#core/record'
 import { App } from './pages/app'
 
-// The van and its schools, the line at the top, a joint that is there already: all of them change or tell what can be joined.
+// The van and its schools, the line at the top, a joint that is there already: all of them change or tell what can be
+// joined.
 let app: App
 const base = () => ownBed().baseUrl
 const slug = 'drying-shed'

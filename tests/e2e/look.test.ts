@@ -3,7 +3,8 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { ownBed } from '../bed'
 import { App } from './pages/app'
 
-// Every main view at the desk and on the phone, light and cellar: no serious finding, nothing wider than the page, no console error.
+// Every main view at the desk and on the phone, light and cellar: no serious finding, nothing wider than the page, no
+// console error.
 let app: App
 beforeAll(async () => {
   app = await App.open(ownBed().baseUrl)

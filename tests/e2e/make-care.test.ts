@@ -5,7 +5,8 @@ import type { WaysAnswer } from '#core/joints'
 import type { JobRecord, JointRecord } from '#core/record'
 import { App } from './pages/app'
 
-// A soldered joint with something near it: how hot it gets, how far it has to be; steps one at a time; waits across joints.
+// A soldered joint with something near it: how hot it gets, how far it has to be; steps one at a time; waits across
+// joints.
 let app: App
 let slug: string
 const joints: JointRecord[] = []

@@ -4,7 +4,8 @@ import type { WaysAnswer } from '#core/joints'
 import type { JobRecord, JointRecord } from '#core/record'
 import { App } from './pages/app'
 
-// What proves a step: figures read off the work, the order of the ends, joints opened again, bends pulled by their marks.
+// What proves a step: figures read off the work, the order of the ends, joints opened again, bends pulled by their
+// marks.
 /** How long the server is waited for, ms. */
 const WAIT = { timeout: 60_000, interval: 50 }
 let app: App

@@ -61,7 +61,7 @@ describe('kill -9 while writing', () => {
         await sleep(below(40))
         const from = Date.now()
         const before = done
-        const what = n % 4 === 3 ? 'start' : n % 2 === 0 ? 'database' : 'server'
+        const what = (['database', 'server', 'database', 'start'] as const)[n % 4]!
         if (what === 'database') run.killDatabase()
         if (what === 'server') run.killServer()
         if (what === 'start') {

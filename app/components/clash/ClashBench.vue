@@ -7,7 +7,9 @@ import type { Entry } from '~/outbox/entry'
 import { unitOf } from '~/reading/format'
 import { clockTime, fieldWords, recordWords, valueWords } from '~/wording/entry'
 
-/** Two hands on one record: both entries side by side at one scale, the fact that decides, and the choice between them. */
+/**
+ * Two hands on one record: both entries side by side at one scale, the fact that decides, and the choice between them.
+ */
 const props = defineProps<{ job: JobRecord; entry: Entry }>()
 const emit = defineEmits<{ later: [] }>()
 const store = useJobStore()
@@ -33,7 +35,8 @@ const depths = computed(() => {
   if (!clash || !end?.pipe) return null
   const read = (value: unknown) => {
     const length = typeof value === 'string' && value.trim() ? parseLength(value, system.value, clash.path) : null
-    return length ? (length.ok ? length.value.mm : null) : end.insertion.value
+    if (!length) return end.insertion.value
+    return length.ok ? length.value.mm : null
   }
   return {
     entry,
@@ -86,13 +89,12 @@ const fact = computed(() => {
   }
   return `To the stop it is ${formatLength(at.table, system.value)} by the table: ${off(at.mine)}, ${off(at.theirs)}.`
 })
-const title = computed(() =>
-  signed.value
-    ? `${what.value} is signed already, and not as here.`
-    : depths.value
-      ? 'One joint, two depths.'
-      : `${what.value}: two entries for ${clashes.value.length === 1 ? 'one field' : `${clashes.value.length} fields`}.`,
-)
+const title = computed(() => {
+  if (signed.value) return `${what.value} is signed already, and not as here.`
+  if (depths.value) return 'One joint, two depths.'
+  const { length } = clashes.value
+  return `${what.value}: two entries for ${length === 1 ? 'one field' : `${length} fields`}.`
+})
 const shortly = (value: unknown, path: string) =>
   clashes.value.length === 1 ? valueWords(path, value, props.job) : 'all of this'
 const needsInitials = computed(() => signed.value !== undefined && props.entry.act.do !== 'sign')
@@ -129,20 +131,16 @@ useKeys(
   },
   { first: true, words: { 1: 'keep what is here', 2: 'keep what is there' } },
 )
+/** What is drawn, and how large. */
+const drawnWords = computed(() => {
+  if (depths.value) return `, ${depths.value.pipe.label}. Insertion mark, 1 mm drawn ${k.value}`
+  return rounds.value ? `. Across the pipe, 1 mm drawn ${roundScale.value}` : ''
+})
 </script>
 
 <template>
   <section class="clash" :aria-label="title" data-test="clash">
-    <p class="head note t14">
-      {{ what
-      }}{{
-        depths
-          ? `, ${depths.pipe.label}. Insertion mark, 1 mm drawn ${k}`
-          : rounds
-            ? `. Across the pipe, 1 mm drawn ${roundScale}`
-            : ''
-      }}
-    </p>
+    <p class="head note t14">{{ what }}{{ drawnWords }}</p>
     <div class="sides">
       <div v-for="own in [true, false]" :key="String(own)" ref="side" class="side" :data-side="own ? 'mine' : 'theirs'">
         <MarkDrawing

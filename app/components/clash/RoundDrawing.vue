@@ -1,5 +1,8 @@
 <script setup lang="ts">
-/** A pipe end as one hand measured it, mm across, at a scale shared by both, px per mm; `most` is the larger of the two, mm. */
+/**
+ * A pipe end as one hand measured it, mm across, at a scale shared by both, px per mm; `most` is the larger of the two,
+ * mm.
+ */
 const props = defineProps<{ mm: number; most: number; k: number; width: number; unit: string; words: string }>()
 const r = computed(() => (props.mm / 2) * props.k)
 const cy = computed(() => (props.most / 2) * props.k + 14)

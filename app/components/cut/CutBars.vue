@@ -62,14 +62,11 @@ const shown = computed(() =>
   }),
 )
 const height = computed(() => bars.value.length * ROW.value + 4)
-const fillOf = (row: CutRow, index: number) =>
-  row.isSlip
-    ? 'url(#hatch-brick)'
-    : row.done
-      ? 'url(#hatch-copper)'
-      : index === props.at
-        ? 'url(#hatch-selected)'
-        : 'none'
+function fillOf(row: CutRow, index: number): string {
+  if (row.isSlip) return 'url(#hatch-brick)'
+  if (row.done) return 'url(#hatch-copper)'
+  return index === props.at ? 'url(#hatch-selected)' : 'none'
+}
 /** What fits into a piece's width: name and length, the length, or nothing. */
 function textOf(row: CutRow, width: number, isNext: boolean) {
   const length = tapeText(row.length, props.system)
@@ -79,6 +76,10 @@ function textOf(row: CutRow, width: number, isNext: boolean) {
   if (width > wide + name.length * 8.5 + 16) return { name, length, size }
   if (width > length.length * 10 + 6) return { name: '', length, size: Math.min(size, 17) }
   return null
+}
+function stateWords({ isSlip, piece, done }: CutRow): string {
+  if (isSlip) return `, cut wrong, ${piece.name} was wanted`
+  return done ? ', cut' : ''
 }
 </script>
 
@@ -135,10 +136,7 @@ function textOf(row: CutRow, width: number, isNext: boolean) {
           stroke="var(--copper)"
           stroke-width="1.5" />
         <text v-if="w > 15" :x="x + w" :y="top - 8.4" class="mid t13 w7 copper">{{ row.number }}</text>
-        <title>
-          {{ row.number }}: {{ row.piece.name }}, {{ tapeText(row.length, system)
-          }}{{ row.isSlip ? `, cut wrong, ${row.piece.name} was wanted` : row.done ? ', cut' : '' }}
-        </title>
+        <title>{{ row.number }}: {{ row.piece.name }}, {{ tapeText(row.length, system) }}{{ stateWords(row) }}</title>
       </g>
       <template v-if="one.rest > 0">
         <path

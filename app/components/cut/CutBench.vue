@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core'
 import { barWords } from '#core/cutting'
 import { fillPolicy } from '#core/joints'
 import type { FinishBody, JobRecord } from '#core/record'
-import { cutterText } from '~/wording/cut'
 
-/** Cut: pieces of one pipe nested into stock and offcuts, proved or with its bound, then cut one by one at the bench. */
+/**
+ * Cut: pieces of one pipe nested into stock and offcuts, proved or with its bound, then cut one by one at the bench.
+ */
 const props = defineProps<{ job: JobRecord }>()
 const job = toRef(props, 'job')
 const {
@@ -57,8 +57,6 @@ watch(panel, (now) => {
   if (now === 'waste') void store.load()
 })
 
-const bars = useTemplateRef<HTMLElement>('bars')
-const { width } = useElementSize(bars)
 const isReversed = ref(false)
 watch(
   () => row.value?.piece.key,
@@ -68,7 +66,6 @@ watch(
 )
 const school = computed(() => fillPolicy(props.job.policy).bendMark)
 
-const toolWords = computed(() => (sheet.value && plan.value ? cutterText(sheet.value.cutter, plan.value.kerf) : ''))
 const printUrl = computed(() => (sheet.value ? `/api/jobs/${props.job.slug}/cuts/${sheet.value.id}/bench.pdf` : ''))
 const print = () => {
   if (plan.value) window.open(printUrl.value, '_blank', 'noopener')
@@ -170,36 +167,21 @@ useKeys({
         @stop="search.stop()"
         @replan="replan"
         @plan="planAgain" />
-      <div ref="bars" class="bars">
-        <template v-if="plan">
-          <p v-if="!narrow" class="t13 note w6 head">
-            <span>Lengths to scale, thickness not. {{ toolWords }}</span
-            ><button v-if="!sheet.result" type="button" class="underline" data-test="plan" @click="planAgain">
-              plan again <kbd>C</kbd>
-            </button>
-          </p>
-          <CutBars
-            v-if="width > 0"
-            :plan="plan"
-            :done="done"
-            :rows="rows"
-            :at="at"
-            :next="next"
-            :rack="job.rack"
-            :system="system"
-            :width="Math.floor(width)"
-            :only-bar="narrow ? row?.bar.id : undefined"
-            @look="look" />
-        </template>
-        <CutUnplanned
-          v-else-if="pieces"
-          :sheet="sheet"
-          :pieces="pieces"
-          :on-rack="rack.length"
-          :system="system"
-          @plan="planAgain"
-          @pieces="openPieces" />
-      </div>
+      <CutDrawing
+        :sheet="sheet"
+        :plan="plan"
+        :pieces="pieces"
+        :done="done"
+        :rows="rows"
+        :at="at"
+        :next="next"
+        :rack="job.rack"
+        :on-rack="rack.length"
+        :system="system"
+        :is-phone="narrow"
+        @plan="planAgain"
+        @pieces="openPieces"
+        @look="look" />
       <div v-if="plan && sum && !isOpen" class="foot">
         <CutClaim
           :sheet="sheet"
@@ -333,17 +315,6 @@ useKeys({
   min-width: 0;
   min-height: 0;
 }
-.bars {
-  flex: 1;
-  overflow-y: auto;
-  overflow-x: hidden;
-  min-height: 0;
-}
-.head {
-  display: flex;
-  justify-content: space-between;
-  padding: 6px 18px 4px;
-}
 .foot {
   border-top: 2px solid var(--hair);
   padding-bottom: 2px;
@@ -388,11 +359,6 @@ useKeys({
   }
   .table {
     display: contents;
-  }
-  .bars {
-    overflow: visible;
-    flex: none;
-    order: 1;
   }
   .beside {
     border-left: 0;

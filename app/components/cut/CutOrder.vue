@@ -28,6 +28,10 @@ watch(
 const isEvery = computed(() => props.next < 0)
 /** A new bar begins: a line above says so. */
 const isFirst = (index: number) => index > 0 && props.rows[index]!.bar.id !== props.rows[index - 1]!.bar.id
+function statusOf({ isSlip, done }: CutRow) {
+  if (isSlip) return 'refused'
+  return done ? 'made' : 'planned'
+}
 </script>
 
 <template>
@@ -61,7 +65,7 @@ const isFirst = (index: number) => index > 0 && props.rows[index]!.bar.id !== pr
             :aria-current="i === at"
             :data-cut="one.number"
             @click="emit('look', i)">
-            <td><StatusShape :status="one.isSlip ? 'refused' : one.done ? 'made' : 'planned'" :size="15" /></td>
+            <td><StatusShape :status="statusOf(one)" :size="15" /></td>
             <td class="o">{{ one.number }}</td>
             <td class="l">
               <button

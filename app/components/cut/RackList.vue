@@ -20,20 +20,17 @@ const toggle = ({ id }: OffcutRecord) =>
   emit('change', {
     leave: props.sheet.leave.includes(id) ? props.sheet.leave.filter((one) => one !== id) : [...props.sheet.leave, id],
   })
-const stateOf = (offcut: OffcutRecord) =>
-  offcut.promised?.cut === props.sheet.id
-    ? 'in this plan'
-    : offcut.promised
-      ? 'promised'
-      : props.sheet.leave.includes(offcut.id)
-        ? 'left there'
-        : 'free'
+function stateOf(offcut: OffcutRecord) {
+  if (offcut.promised) return offcut.promised.cut === props.sheet.id ? 'in this plan' : 'promised'
+  return props.sheet.leave.includes(offcut.id) ? 'left there' : 'free'
+}
 
 const typed = reactive({ length: '', place: '' })
 const wrong = computed(() => {
   if (typed.length.trim() === '') return null
   const read = parseLength(typed.length, props.system, 'length')
-  return read.ok ? (read.value.mm > 100_000 ? 'length: too long for an offcut.' : null) : read.error.message
+  if (!read.ok) return read.error.message
+  return read.value.mm > 100_000 ? 'length: too long for an offcut.' : null
 })
 function put() {
   const read = parseLength(typed.length, props.system, 'length')
@@ -43,6 +40,10 @@ function put() {
 }
 const move = (offcut: OffcutRecord, place: string) =>
   emit('put', { pipe: offcut.pipe, length: offcut.length, place: place.trim().slice(0, 80) }, offcut.id)
+function classOf(offcut: OffcutRecord) {
+  if (offcut.promised && offcut.promised.cut !== props.sheet.id) return 'ochre'
+  return isUsed(offcut) ? 'verd' : 'note'
+}
 </script>
 
 <template>
@@ -58,11 +59,7 @@ const move = (offcut: OffcutRecord, place: string) =>
           placeholder="where it lies"
           aria-label="Where it lies"
           @keep="move(offcut, $event)" />
-        <span
-          class="t14"
-          :class="offcut.promised && offcut.promised.cut !== sheet.id ? 'ochre' : isUsed(offcut) ? 'verd' : 'note'"
-          >{{ stateOf(offcut) }}</span
-        >
+        <span class="t14" :class="classOf(offcut)">{{ stateOf(offcut) }}</span>
         <span class="note t13 from">{{ offcutWords(offcut, job) }}</span>
         <span class="verbs"
           ><button

@@ -1,5 +1,8 @@
 <script setup lang="ts">
-/** A measure on a drawing: a line with oblique ticks at its ends, in ink, secondary ink, or copper where it is the one to work to. px. */
+/**
+ * A measure on a drawing: a line with oblique ticks at its ends, in ink, secondary ink, or copper where it is the one to
+ * work to. px.
+ */
 withDefaults(
   defineProps<{ x1: number; x2: number; y: number; tone?: 'ink' | 'ink2' | 'copper'; overshoot?: number }>(),
   { tone: 'ink', overshoot: 0 },

@@ -13,6 +13,7 @@ import {
 } from '#core/record'
 import { CHOICES, FOR_CAUTION, isChoice, type AnswerName, type Choice } from '~/reading/answers'
 import { answerWords, CHECK_WORDS, inRegion, MEANS_WORDS } from '~/wording/en'
+import type { UnitSystem } from '#core/units'
 import { formatReading, unitOf } from '~/reading/format'
 
 /** The checks a person can make, the most telling first, each a key and an answer; what is answered stays on top. */
@@ -79,6 +80,13 @@ async function openCheck(name: CheckName) {
   row?.focus()
 }
 defineExpose({ openCheck })
+const READING_SHAPES = { read: 'made', wrong: 'refused', empty: 'planned' } as const
+/** Where the figure is read, by means. */
+const WHERE: Readonly<Partial<Record<Means, string>>> = { 'tape-round': 'round it', strip: 'at the arrow' }
+const SAMPLES: Readonly<Record<UnitSystem, string>> = {
+  inch: 'Type 7/8, 0.875 or 22.2 mm.',
+  metric: 'Type 21.5, 21,5 mm or 7/8 in.',
+}
 </script>
 
 <template>
@@ -88,12 +96,7 @@ defineExpose({ openCheck })
     </h2>
     <div class="diameter row-selected">
       <div class="flex items-center gap-2 t17">
-        <StatusShape
-          :status="reading.state === 'read' ? 'made' : reading.state === 'wrong' ? 'refused' : 'planned'" /><label
-          for="diameter"
-          class="w7"
-          >Outside diameter</label
-        >
+        <StatusShape :status="READING_SHAPES[reading.state]" /><label for="diameter" class="w7">Outside diameter</label>
       </div>
       <div class="means" role="group" aria-label="Measured by">
         <button
@@ -117,7 +120,7 @@ defineExpose({ openCheck })
           autocomplete="off"
           spellcheck="false"
           maxlength="200"
-          :placeholder="find.by === 'tape-round' ? 'round it' : find.by === 'strip' ? 'at the arrow' : 'across'"
+          :placeholder="WHERE[find.by] ?? 'across'"
           :aria-invalid="reading.state === 'wrong'"
           aria-describedby="diameter-note"
           @input="onInput" />
@@ -156,13 +159,7 @@ defineExpose({ openCheck })
           >
         </p>
         <p v-else-if="reading.state !== 'read'" class="note">
-          {{
-            find.by === 'tape-round'
-              ? 'Wrap a tape once round and type what it reads.'
-              : system === 'inch'
-                ? 'Type 7/8, 0.875 or 22.2 mm.'
-                : 'Type 21.5, 21,5 mm or 7/8 in.'
-          }}
+          {{ find.by === 'tape-round' ? 'Wrap a tape once round and type what it reads.' : SAMPLES[system] }}
         </p>
       </div>
     </div>

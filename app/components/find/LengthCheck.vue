@@ -4,7 +4,7 @@ import type { LengthAnswer, LengthReading } from '#core/record'
 import { formatReading, unitOf } from '~/reading/format'
 
 /** A wall or bore read at a cut end, typed as it was read. */
-defineProps<{
+const props = defineProps<{
   name: LengthAnswer
   label: string
   text: string
@@ -16,6 +16,10 @@ defineProps<{
   isBarred: boolean
 }>()
 const emit = defineEmits<{ change: [text: string | undefined]; bar: [isBarred: boolean] }>()
+const answer = computed(() => {
+  if (props.reading.state === 'read') return `${formatReading(props.reading.mm, props.system)} ${unitOf(props.system)}`
+  return props.text ? '?' : null
+})
 </script>
 
 <template>
@@ -24,7 +28,7 @@ const emit = defineEmits<{ change: [text: string | undefined]; bar: [isBarred: b
     :label="label"
     :field-label="label"
     :text="text"
-    :answer="reading.state === 'read' ? `${formatReading(reading.mm, system)} ${unitOf(system)}` : text ? '?' : null"
+    :answer="answer"
     hint=""
     :bits="bits"
     :most="most"

@@ -4,7 +4,10 @@ import type { UnitSystem } from '#core/units'
 import { materialOf } from '~/drawing/materials'
 import { formatReading, mmBeside, unitOf } from '~/reading/format'
 
-/** The pipe's end at a stated scale: the measured circle, the wall dashed until it is seen, the diameter as its dimension. */
+/**
+ * The pipe's end at a stated scale: the measured circle, the wall dashed until it is seen, the diameter as its
+ * dimension.
+ */
 const props = defineProps<{
   mm: number | null
   spread: number

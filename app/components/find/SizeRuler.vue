@@ -39,7 +39,7 @@ function ticks(range: { lo: number; hi: number }, atMost: number) {
   const unit = props.system === 'inch' ? MM_PER_INCH : 1
   const steps = [0.01, 0.02, 0.05, 0.1, 0.2, 0.5, 1, 2, 5, 10, 20]
   const step = steps.find((candidate) => (range.hi - range.lo) / unit / candidate <= atMost) ?? 50
-  const digits = step >= 1 ? 0 : step >= 0.1 ? 1 : 2
+  const digits = Math.min(2, Math.max(0, Math.ceil(-Math.log10(step) - 1e-9)))
   const first = Math.ceil(range.lo / unit / step)
   return Array.from({ length: Math.floor(range.hi / unit / step) - first + 1 }, (_, i) => (first + i) * step)
     .map((value) => ({ mm: value * unit, text: value.toFixed(digits) }))

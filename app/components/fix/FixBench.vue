@@ -10,7 +10,10 @@ import { tapeText } from '~/reading/tape'
 import { unitOf } from '~/reading/format'
 import { KIND_WORDS } from '~/wording/fix'
 
-/** Fix: the line with its supports, what it grows and how fast it runs; the next support's distance is the largest figure. */
+/**
+ * Fix: the line with its supports, what it grows and how fast it runs; the next support's distance is the largest
+ * figure.
+ */
 const props = defineProps<{ job: JobRecord }>()
 const job = toRef(props, 'job')
 const { line, system, settings, fixed, supports, flow, support, zones, at, look, set, fixIt, move, takeBack } =

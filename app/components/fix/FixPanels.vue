@@ -7,7 +7,9 @@ import type { UnitSystem } from '#core/units'
 import type { Result } from '#core/base'
 import { inRegion } from '~/wording/en'
 
-/** What stands beside the drawing: settings, growth and arms, the codes side by side, what to see to, flow, the order. */
+/**
+ * What stands beside the drawing: settings, growth and arms, the codes side by side, what to see to, flow, the order.
+ */
 const props = defineProps<{
   job: JobRecord
   line: LineRecord

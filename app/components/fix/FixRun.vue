@@ -8,7 +8,16 @@ import { fitSheet, onSheet, project, type Point } from '~/drawing/iso'
 import { clearance, letterPlace, toPath } from '~/drawing/run-drawing'
 import { tapeText } from '~/reading/tape'
 
-/** The line in isometric with its supports by their kind, how far each is from the left end of its piece, and what the corners move. */
+/** How a figure stands to a place that lies so many px from it: beyond it, before it, or over it. */
+function anchorOf(off: number): 'start' | 'middle' | 'end' {
+  if (off < -8) return 'end'
+  return off > 8 ? 'start' : 'middle'
+}
+
+/**
+ * The line in isometric with its supports by their kind, how far each is from the left end of its piece, and what the
+ * corners move.
+ */
 const props = defineProps<{
   fixed: FixedLine
   at: number
@@ -79,7 +88,7 @@ const marks = computed(() =>
       at,
       tilt: Math.abs(tilt) > 90 ? tilt - 180 : tilt,
       text,
-      anchor: text[0] < at[0] - 8 ? 'end' : text[0] > at[0] + 8 ? 'start' : 'middle',
+      anchor: anchorOf(text[0] - at[0]),
       isOn: index === props.at,
     }
   }),
@@ -126,13 +135,11 @@ const growths = computed(() =>
 const letters = computed(() => {
   const of = (letter: string, at: Vector) => {
     const here = place(at)
-    const near = laid.value.flatMap(({ begin, end }) =>
-      Math.hypot(...begin.map((mm, i) => mm - at[i]!)) < 0.01
-        ? [place(end)]
-        : Math.hypot(...end.map((mm, i) => mm - at[i]!)) < 0.01
-          ? [place(begin)]
-          : [],
-    )
+    const isHere = (point: Vector) => Math.hypot(...point.map((mm, i) => mm - at[i]!)) < 0.01
+    const near = laid.value.flatMap(({ begin, end }) => {
+      if (isHere(begin)) return [place(end)]
+      return isHere(end) ? [place(begin)] : []
+    })
     return { letter, at: letterPlace(here, near, 16) }
   }
   return [
@@ -145,6 +152,10 @@ const words = computed(
     `${props.fixed.supports.length} supports: ${props.fixed.supports.map(({ name, kind, piece, fromLeft }) => `${name} ${kind} ${piece} ${tapeText(fromLeft, props.system)}`).join(', ')}`,
 )
 const scaleWords = computed(() => `lengths 1 mm drawn ${Math.round(sheet.value.scale * 1000) / 1000}; thickness not`)
+function colourOf({ support, isOn }: (typeof marks.value)[number]): string {
+  if (support.broken.length > 0) return 'var(--brick)'
+  return isOn ? 'var(--copper)' : 'var(--ink)'
+}
 </script>
 
 <template>
@@ -180,9 +191,7 @@ const scaleWords = computed(() => `lengths 1 mm drawn ${Math.round(sheet.value.s
       :data-support="mark.support.name"
       @click="emit('look', mark.index)">
       <circle :cx="mark.at[0]" :cy="mark.at[1]" r="18" fill="transparent" />
-      <g
-        :transform="`translate(${mark.at[0]} ${mark.at[1]}) rotate(${mark.tilt})`"
-        :style="{ color: mark.support.broken.length ? 'var(--brick)' : mark.isOn ? 'var(--copper)' : 'var(--ink)' }">
+      <g :transform="`translate(${mark.at[0]} ${mark.at[1]}) rotate(${mark.tilt})`" :style="{ color: colourOf(mark) }">
         <path v-if="mark.support.kind === 'anchor'" d="M-9 -12h18v6h-18ZM-9 6h18v6h-18Z" fill="currentColor" />
         <path
           v-else-if="mark.support.kind === 'guide'"

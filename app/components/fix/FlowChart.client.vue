@@ -7,7 +7,9 @@ import VChart from 'vue-echarts'
 import type { LineFlow } from '#core/flow'
 import { MM_PER_INCH, type UnitSystem } from '#core/units'
 
-/** Speed and pressure lost along the line: speed solid with its spikes in inserts, pressure dotted, the limit dashed. */
+/**
+ * Speed and pressure lost along the line: speed solid with its spikes in inserts, pressure dotted, the limit dashed.
+ */
 const props = defineProps<{ flow: LineFlow; system: UnitSystem }>()
 use([LineChart, GridComponent, LegendComponent, MarkLineComponent, TooltipComponent, AriaComponent, SVGRenderer])
 const colours = useChartColours()

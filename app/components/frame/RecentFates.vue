@@ -3,6 +3,7 @@ import { clockTime, entryWords, recordWords } from '~/wording/entry'
 
 /** What came of the last things done here. */
 const store = useJobStore()
+const CLASSES = { taken: 'note', clash: 'ochre w7', refused: 'brick w7' } as const
 const WORDS = { taken: 'taken', clash: 'two entries', refused: 'came back' } as const
 </script>
 
@@ -11,7 +12,7 @@ const WORDS = { taken: 'taken', clash: 'two entries', refused: 'came back' } as 
     <li v-for="({ entry, fate }, i) in store.recent" :key="i" class="row">
       <span class="note">{{ clockTime(entry.at) }}</span><b>{{ recordWords(entry, store.jobOf(entry.job)) }}</b
       ><span>{{ entryWords(entry, store.jobOf(entry.job)) }}</span
-      ><span :class="fate === 'taken' ? 'note' : fate === 'clash' ? 'ochre w7' : 'brick w7'">{{ WORDS[fate] }}</span>
+      ><span :class="CLASSES[fate]">{{ WORDS[fate] }}</span>
     </li>
   </ul>
 </template>

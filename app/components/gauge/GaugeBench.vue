@@ -4,7 +4,9 @@ import { unitSystemOf, type Region } from '#core/catalogue'
 import { readDiameter } from '#core/record'
 import { formatReading, unitOf } from '~/reading/format'
 
-/** The screen as a gauge: set by a card once, then a disc at true size; what it shows goes to the find it was opened for. */
+/**
+ * The screen as a gauge: set by a card once, then a disc at true size; what it shows goes to the find it was opened for.
+ */
 const route = useRoute()
 const router = useRouter()
 const store = useJobStore()

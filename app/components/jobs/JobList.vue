@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { unitSystemOf } from '#core/catalogue'
-import { isMade, comingBack, dayWords, nextAction, STATIONS, type JobRecord } from '#core/record'
+import { isMade, comingBack, dayWords, nextAction, STATIONS, type JobRecord, type Station } from '#core/record'
 import { today } from '~/reading/today'
 import { STATION_WORDS } from '~/wording/en'
 
@@ -13,19 +13,21 @@ const at = ref(0)
 const isNewOpen = ref(false)
 const list = useTemplateRef<HTMLElement>('list')
 
+/** What a station calls the record that it opens, in its address. */
+const QUERY_NAMES: Readonly<Record<Station, string>> = {
+  find: 'find',
+  line: 'line',
+  fix: 'line',
+  cut: 'cut',
+  joint: 'joint',
+  make: 'joint',
+  handover: 'joint',
+}
 const linkOf = ({ job, next }: (typeof rows.value)[number]) => {
-  const query =
-    next.id === undefined
-      ? {}
-      : next.station === 'find'
-        ? { find: next.id }
-        : next.station === 'line' || next.station === 'fix'
-          ? { line: next.id }
-          : next.station === 'cut'
-            ? { cut: next.id }
-            : next.station === 'joint' && job.finds.some(({ id }) => id === next.id)
-              ? { from: next.id }
-              : { joint: next.id }
+  // A find that goes on to a joint begins one there.
+  const isFromFind = next.station === 'joint' && job.finds.some(({ id }) => id === next.id)
+  const name = isFromFind ? 'from' : QUERY_NAMES[next.station]
+  const query = next.id === undefined ? {} : { [name]: next.id }
   return { path: `/jobs/${job.slug}/${next.station}`, query }
 }
 function move(step: number) {
@@ -42,6 +44,16 @@ useKeys({
     if (rows.value[at.value]) void router.push(linkOf(rows.value[at.value]!))
   },
 })
+type Row = (typeof rows.value)[number]
+function progressWords({ job, next }: Row): string {
+  if (next.held) return 'held'
+  if (next.done) return 'done'
+  return `${job.joints.filter(isMade).length} of ${job.joints.length} joints made`
+}
+function statusOf({ next }: Row) {
+  if (next.held) return 'held'
+  return next.station === 'make' ? 'dry-fitted' : 'planned'
+}
 </script>
 
 <template>
@@ -64,14 +76,7 @@ useKeys({
             <b class="t20">{{ row.job.name }}</b>
             <span class="note t15">{{ row.job.place }}</span>
             <span class="t14"
-              ><StatusShape v-if="row.next.held" status="held" class="inline" />
-              {{
-                row.next.held
-                  ? 'held'
-                  : row.next.done
-                    ? 'done'
-                    : `${row.job.joints.filter(isMade).length} of ${row.job.joints.length} joints made`
-              }}</span
+              ><StatusShape v-if="row.next.held" status="held" class="inline" /> {{ progressWords(row) }}</span
             >
           </span>
           <span class="run">
@@ -90,10 +95,7 @@ useKeys({
               <span class="t15 below">{{ row.next.below }}</span>
             </span>
             <StagePipe :stations="stationViews(row.job, row.next.done ? null : row.next.station)"
-              ><template #default
-                ><StatusShape
-                  :status="row.next.held ? 'held' : row.next.station === 'make' ? 'dry-fitted' : 'planned'"
-                  :size="20" /></template
+              ><template #default><StatusShape :status="statusOf(row)" :size="20" /></template
             ></StagePipe>
           </span>
         </NuxtLink>

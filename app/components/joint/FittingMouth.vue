@@ -2,7 +2,9 @@
 import { ALL_METHODS } from '#core/joints'
 import { crestsPath, wallOf, type Mouth } from '~/drawing/joint-layout'
 
-/** One mouth of a fitting cut through, upper and lower half alike; px from the drawing's left edge and the centre line. */
+/**
+ * One mouth of a fitting cut through, upper and lower half alike; px from the drawing's left edge and the centre line.
+ */
 const props = defineProps<{ mouth: Mouth; k: number; cy: number }>()
 
 const x = computed(() => props.mouth.from * props.k)

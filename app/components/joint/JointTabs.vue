@@ -14,7 +14,8 @@ const props = defineProps<{
 }>()
 const standing = (one: BentPiece) => {
   const left = one.card.steps.filter((_, step) => pulledAt(one, step) === undefined).length
-  return left === 0 ? 'made' : left < one.card.steps.length ? 'dry-fitted' : 'planned'
+  if (left === 0) return 'made'
+  return left < one.card.steps.length ? 'dry-fitted' : 'planned'
 }
 /** The one on the table is brought into sight along the row. */
 const row = useTemplateRef<HTMLElement>('row')

@@ -3,7 +3,9 @@ import type { Refusal } from '#core/joints'
 import type { Region } from '#core/catalogue'
 import { inRegion, methodWords, REFUSAL_WORDS } from '~/wording/en'
 
-/** What cannot be made directly on an end, and why. Methods for other pipe altogether are counted, and shown when asked. */
+/**
+ * What cannot be made directly on an end, and why. Methods for other pipe altogether are counted, and shown when asked.
+ */
 const props = defineProps<{ refused: readonly Refusal[]; region: Region; endWords: { a: string; b: string } }>()
 const all = ref(false)
 const telling = computed(() => props.refused.filter(({ code }) => code !== 'family'))

@@ -5,7 +5,10 @@ import { formatDecimal, type UnitSystem } from '#core/units'
 import { CURRENCY, inRegion } from '~/wording/en'
 import { wayTitle } from '~/wording/way'
 
-/** One way as a row: verdict, its chain drawn small, both depths, minutes with the waiting apart, cost, how it comes apart. */
+/**
+ * One way as a row: verdict, its chain drawn small, both depths, minutes with the waiting apart, cost, how it comes
+ * apart.
+ */
 const props = defineProps<{
   way: Way
   a: End

@@ -22,7 +22,10 @@ const emit = defineEmits<{ take: [] }>()
 const { show, showDepth } = useWorking()
 const { isOut, flip } = useStock()
 const words = (text: string) => inRegion(text, props.region)
-const place = (i: number) => (i === 0 ? 'first end' : i === props.way.joints.length - 1 ? 'other end' : 'between')
+function place(i: number): string {
+  if (i === 0) return 'first end'
+  return i === props.way.joints.length - 1 ? 'other end' : 'between'
+}
 const schools = computed(() => schoolsOf(props.way, props.policy).slice(0, 3))
 /** What decides stands first; a way keeps it among its cautions too. */
 const decides = (note: Note) =>

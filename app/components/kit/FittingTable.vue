@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ok } from '#core/base'
 import { unitSystemOf, type Region } from '#core/catalogue'
 import { METHODS, type Method } from '#core/joints'
 import type { FittingRecord } from '#core/record'
@@ -26,27 +27,23 @@ const typed = reactive({ ...blank })
 const problem = ref<string | null>(null)
 const length = (mm: number | null) => (mm === null ? '?' : formatLength(mm, system.value))
 
+const read = (text: string, name: string) => (text.trim() === '' ? ok(null) : parseLength(text, system.value, name))
+/** Why what was typed is no measured fitting yet, in words. */
+function problemOf(insertion: ReturnType<typeof read>, takeOut: ReturnType<typeof read>): string | null {
+  const nominal = typed.nominal.trim()
+  if (nominal === '') return 'A fitting needs its size, such as 22 or 3/4.'
+  if (!insertion.ok) return `Depth: ${insertion.error.message}`
+  if (!takeOut.ok) return `Take-out: ${takeOut.error.message}`
+  if (insertion.value === null && takeOut.value === null) return 'Measure its depth, its take-out, or both.'
+  const isListed = props.fittings.some(
+    (one) => one.method === typed.method && one.nominal === nominal && one.fitting === typed.fitting,
+  )
+  return isListed ? 'That fitting is in the list. Take it out first, then measure it anew.' : null
+}
+
 function add() {
-  const read = (text: string, name: string) =>
-    text.trim() === '' ? { ok: true as const, value: null } : parseLength(text, system.value, name)
   const [insertion, takeOut] = [read(typed.insertion, 'depth'), read(typed.takeOut, 'take-out')]
-  problem.value =
-    typed.nominal.trim() === ''
-      ? 'A fitting needs its size, such as 22 or 3/4.'
-      : !insertion.ok
-        ? `Depth: ${insertion.error.message}`
-        : !takeOut.ok
-          ? `Take-out: ${takeOut.error.message}`
-          : insertion.value === null && takeOut.value === null
-            ? 'Measure its depth, its take-out, or both.'
-            : props.fittings.some(
-                  (one) =>
-                    one.method === typed.method &&
-                    one.nominal === typed.nominal.trim() &&
-                    one.fitting === typed.fitting,
-                )
-              ? 'That fitting is in the list. Take it out first, then measure it anew.'
-              : null
+  problem.value = problemOf(insertion, takeOut)
   if (problem.value || !insertion.ok || !takeOut.ok) return
   emit('change', [
     ...props.fittings,

@@ -2,7 +2,10 @@
 import { overdue, type JobRecord } from '#core/record'
 import { today } from '~/reading/today'
 
-/** Kit: the tools on the van, the fittings measured by hand, the schools of the job; what is not right is counted at the top. */
+/**
+ * Kit: the tools on the van, the fittings measured by hand, the schools of the job; what is not right is counted at the
+ * top.
+ */
 const props = defineProps<{ job: JobRecord }>()
 const store = useJobStore()
 const day = today()

@@ -78,6 +78,10 @@ const figureWords = computed(() => {
   if (shownFigure.value === null) return 'no cut: measure the fitting'
   return `${props.system === 'inch' ? 'in' : 'mm'}, cut this piece`
 })
+function strokeOf({ isShown, piece }: (typeof tubes.value)[number]): string {
+  if (!isShown) return 'var(--ink)'
+  return piece.issue ? 'var(--brick)' : 'var(--copper)'
+}
 </script>
 
 <template>
@@ -121,12 +125,7 @@ const figureWords = computed(() => {
         stroke="var(--ink)"
         fill="none" />
       <g v-for="(tube, i) in tubes" :key="i">
-        <path
-          :d="tube.path"
-          :stroke="tube.isShown ? (tube.piece.issue ? 'var(--brick)' : 'var(--copper)') : 'var(--ink)'"
-          :stroke-width="tube.width"
-          fill="none"
-          stroke-linejoin="round" />
+        <path :d="tube.path" :stroke="strokeOf(tube)" :stroke-width="tube.width" fill="none" stroke-linejoin="round" />
         <path
           v-if="!tube.isShown"
           :d="tube.path"

@@ -73,9 +73,10 @@ const waysOut = computed(() => {
   })
 })
 const startName = computed(() => /=\s*(.+)$/.exec(line.value?.start ?? '')?.[1]?.trim() ?? '')
-const pipeWords = computed(() =>
-  shown.value?.piece ? getPipe(shown.value.piece.pipe).label : line.value ? getPipe(line.value.pipe).label : '',
-)
+const pipeWords = computed(() => {
+  const pipe = shown.value?.piece?.pipe ?? line.value?.pipe
+  return pipe ? getPipe(pipe).label : ''
+})
 const caution = computed(() =>
   warnings.value.filter(
     ({ piece, leg }) => piece === shown.value?.piece?.id || (leg !== undefined && shown.value?.legs.includes(leg)),

@@ -7,7 +7,10 @@ import { formatDecimal } from '#core/units'
 import { inRegion, methodWords } from '~/wording/en'
 import Papa from 'papaparse'
 
-/** What a line is of: pipe, how it is joined and turned, where it begins, walls it passes; what that costs in parts and minutes. */
+/**
+ * What a line is of: pipe, how it is joined and turned, where it begins, walls it passes; what that costs in parts and
+ * minutes.
+ */
 const props = defineProps<{
   job: JobRecord
   line: LineRecord

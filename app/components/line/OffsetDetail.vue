@@ -1,8 +1,11 @@
 <script setup lang="ts">
-import { arcOfBend, tangentOf } from '#core/line'
+import { arcOfBend, LITTLE_STRAIGHT_MM, tangentOf } from '#core/line'
 import { formatDecimal } from '#core/units'
 
-/** A step aside seen square on: set, travel, both bends to scale, and the straight left between them, or how much they overlap. */
+/**
+ * A step aside seen square on: set, travel, both bends to scale, and the straight left between them, or how much they
+ * overlap.
+ */
 const props = defineProps<{ set: number; angle: number; radius: number; od: number; width: number; height: number }>()
 
 const rad = computed(() => (props.angle * Math.PI) / 180)
@@ -36,6 +39,10 @@ const px = (x: number) => origin.value.x + x * k.value
 const py = (y: number) => origin.value.y + y * k.value
 const isOver = computed(() => straight.value < -1e-9)
 const arc = computed(() => arcOfBend({ at: 0, corner: tangent.value, angle: props.angle }))
+const straightClass = computed(() => {
+  if (isOver.value) return 'brick'
+  return straight.value < LITTLE_STRAIGHT_MM ? 'ochre' : ''
+})
 </script>
 
 <template>
@@ -78,7 +85,7 @@ const arc = computed(() => arcOfBend({ at: 0, corner: tangent.value, angle: prop
     <text x="0" :y="height - 22" class="t13 note">
       square on, 1 mm drawn {{ k }}; each arc {{ formatDecimal(arc, 1) }}
     </text>
-    <text x="0" :y="height - 5" class="t14 w7" :class="isOver ? 'brick' : straight < 20 ? 'ochre' : ''">
+    <text x="0" :y="height - 5" class="t14 w7" :class="straightClass">
       {{
         isOver
           ? `${formatDecimal(-straight, 1)} too much: the bends overlap`

@@ -1,19 +1,15 @@
 <script setup lang="ts">
 import { getPipe } from '#core/catalogue'
 import { arcOfBend, type Piece } from '#core/line'
-import { MM_PER_INCH, type UnitSystem } from '#core/units'
-import { layStrip, reversePiece } from '~/drawing/strip-layout'
+import type { UnitSystem } from '#core/units'
+import { bendMark, isDrawn, layStrip, reversePiece, type StripFrame, type StripZone } from '~/drawing/strip-layout'
 import { materialOf } from '~/drawing/materials'
 import { tapeText } from '~/reading/tape'
-import { bendsOf, intoWords, turnShort } from '~/wording/line'
+import { bendsOf, intoWords } from '~/wording/line'
 
-interface StripZone {
-  from: number
-  to: number
-  isFree: boolean
-}
-
-/** One piece to scale with a tape under it: cut ends, insertion marks, rings, bends, clips; distances from the left end. */
+/**
+ * One piece to scale with a tape under it: cut ends, insertion marks, rings, bends, clips; distances from the left end.
+ */
 const props = defineProps<{
   piece: Piece | null
   from: string
@@ -49,16 +45,13 @@ const half = computed(() => Math.min(props.isPhone ? 58 : 24, layout.value?.half
 const cy = computed(() => (props.isPhone ? 66 : 64))
 const tapeY = computed(() => cy.value + half.value + (props.isPhone ? 12 : 18))
 const x = (mm: number) => left.value + layout.value!.at(mm)
-/** Where a bend's pencil mark goes by the school in use. */
-const markAt = (bend: { corner: number; hook: number }) => (props.school === 'corner' ? bend.corner : bend.hook)
 /** What falls where the middle is left out stands in the list of marks only. */
-const isSeen = ({ at }: { at: number }) =>
-  !layout.value?.gap || layout.value.at(at) <= layout.value.gap[0] || layout.value.at(at) >= layout.value.gap[1]
+const isSeen = ({ at }: { at: number }) => layout.value !== null && isDrawn(layout.value, at)
 const bends = computed(() =>
   shown.value
     ? bendsOf(shown.value)
         .map((bend, i) => ({ ...bend, number: i + 1 }))
-        .filter((bend) => isSeen({ at: markAt(bend) }))
+        .filter((bend) => isSeen({ at: bendMark(bend, props.school) }))
     : [],
 )
 const inserts = computed(() =>
@@ -73,32 +66,29 @@ const title = computed(() =>
     ? `Strip: ${shown.value.id}, ${ends.value[0]} to ${ends.value[1]}, ${pipe.value.label}`
     : 'Strip',
 )
-const scaleWords = computed(() =>
-  layout.value
-    ? layout.value.isBroken
-      ? `1 mm drawn ${Math.round(layout.value.scale * 100) / 100}, middle broken`
-      : `${layout.value.isThin ? 'thickness not to scale' : 'one scale both ways'}, 1 mm drawn ${Math.round(layout.value.scale * 100) / 100}`
-    : '',
-)
-const text = (mm: number | null) => tapeText(mm, props.system)
-/** Figures on the tape stand so far apart that they can be read: each so many long ticks. */
-const isLabelled = (mm: number) => {
-  const long = props.system === 'inch' ? MM_PER_INCH : layout.value!.scale >= 4 ? 10 : 100
-  const step =
-    long *
-    ([1, 2, 5, 10, 20].find((times) => times * long * layout.value!.scale >= (props.system === 'inch' ? 22 : 42)) ?? 50)
-  return Math.abs(mm / step - Math.round(mm / step)) < 1e-6
-}
-/** Figures over marks that would stand on one another take the row below. */
-const raised = computed(() => {
-  let last = -Infinity
-  return bends.value.map((bend) => {
-    const at = x(markAt(bend))
-    const isClose = at - last < 118
-    if (!isClose) last = at
-    return isClose
-  })
+const scaleWords = computed(() => {
+  if (!layout.value) return ''
+  const { isBroken, isThin, scale } = layout.value
+  const drawn = `1 mm drawn ${Math.round(scale * 100) / 100}`
+  if (isBroken) return `${drawn}, middle broken`
+  return `${isThin ? 'thickness not to scale' : 'one scale both ways'}, ${drawn}`
 })
+const text = (mm: number | null) => tapeText(mm, props.system)
+const frame = computed<StripFrame | null>(() =>
+  layout.value && cut.value !== null
+    ? {
+        layout: layout.value,
+        cut: cut.value,
+        left: left.value,
+        cy: cy.value,
+        half: half.value,
+        tapeY: tapeY.value,
+        isPhone: props.isPhone,
+        x,
+        text,
+      }
+    : null,
+)
 const words = computed(() =>
   shown.value && cut.value !== null
     ? `cut ${text(cut.value)}; ${shown.value.marks.map((mark) => `${mark.what} at ${text(mark.at)}${mark.what === 'bend' ? `, ${Math.round(mark.angle)} degrees` : ''}`).join('; ')}`
@@ -121,7 +111,7 @@ const hatch = computed(() => (pipe.value ? materialOf(pipe.value.family) : null)
       <rect :x="left" :y="cy + 29" :width="Math.max(0, width - 60 - left)" height="26" fill="none" class="l-hidden" />
       <text :x="width / 2" :y="cy + 6" class="mid t20 w7 halo">{{ shown ? '?' : '' }}</text>
     </g>
-    <g v-else>
+    <g v-else-if="frame">
       <g :clip-path="`path('M0 0H${width}V${height}H0Z')`">
         <rect :x="left" :y="cy - half" :width="layout.width" :height="2 * half" fill="var(--paper)" />
         <template v-for="one in inserts" :key="`z${one.i}`">
@@ -167,33 +157,7 @@ const hatch = computed(() => (pipe.value ? materialOf(pipe.value.family) : null)
           height="3"
           fill="var(--paper)" />
       </g>
-      <!-- tape -->
-      <rect :x="left" :y="tapeY" :width="layout.width" height="26" fill="var(--paper2)" />
-      <path :d="`M${left} ${tapeY}H${left + layout.width}`" class="l-thin" />
-      <g v-for="tick in layout.ticks" :key="tick.mm">
-        <path
-          :d="`M${x(tick.mm)} ${tapeY}v${tick.rank === 'long' ? 26 : tick.rank === 'middle' ? 12 : 7}`"
-          :class="tick.rank === 'long' ? 'l-thin' : 'l-dim2'" />
-        <text
-          v-if="
-            tick.rank === 'long' &&
-            tick.mm > 0 &&
-            isLabelled(tick.mm) &&
-            x(tick.mm) < left + layout.width - (tick.mm >= 1000 ? 44 : 34)
-          "
-          :x="x(tick.mm) + 3"
-          :y="tapeY + 22"
-          class="t14 w7">
-          {{ system === 'inch' ? Math.round(tick.mm / MM_PER_INCH) : Math.round(tick.mm) }}
-        </text>
-      </g>
-      <rect
-        v-if="layout.gap"
-        :x="left + layout.gap[0]"
-        :y="tapeY - 1"
-        :width="layout.gap[1] - layout.gap[0]"
-        height="28"
-        fill="var(--paper)" />
+      <StripTape :frame="frame" :system="system" />
       <!-- cut ends -->
       <path v-for="mm in [0, cut]" :key="mm" :d="`M${x(mm)} ${cy - half - 12}V${tapeY + 26}`" class="l-sel" />
       <text
@@ -208,36 +172,7 @@ const hatch = computed(() => (pipe.value ? materialOf(pipe.value.family) : null)
         <text :x="left - 20" :y="cy + 5" class="end t14">ream</text>
         <text :x="left + layout.width + 20" :y="cy + 5" class="t14">ream</text>
       </g>
-      <!-- insertion marks -->
-      <g v-for="one in inserts" :key="`i${one.i}`">
-        <path :d="`M${one.i === 0 ? x(one.mm!) : x(cut - one.mm!)} ${cy - half - 8}V${cy + half + 8}`" class="l-sel3" />
-        <template v-if="isPhone">
-          <text
-            :x="one.i === 0 ? left + layout.at(one.mm!) / 2 : left + layout.width - layout.at(one.mm!) / 2"
-            :y="cy + 14"
-            class="mid w7 copper halo"
-            :style="{ fontSize: `${Math.min(40, layout.at(one.mm!) / (text(one.mm).length * 0.6))}px` }">
-            {{ text(one.mm) }}
-          </text>
-          <text
-            :x="one.i === 0 ? left + layout.at(one.mm!) + 8 : left + layout.width - layout.at(one.mm!) - 8"
-            :y="cy - half + 18"
-            :class="one.i === 1 ? 'end' : ''"
-            class="t14 halo">
-            {{ one.words }}
-          </text>
-        </template>
-        <template v-else>
-          <text v-if="one.i === 0" :x="left + 2" y="22">
-            <tspan class="t20 w7 copper">{{ text(one.mm) }}</tspan>
-            <tspan class="t14" dx="4">into {{ one.words }}</tspan>
-          </text>
-          <text v-else :x="left + layout.width - 2" y="22" class="end">
-            <tspan class="t14">into {{ one.words }}</tspan>
-            <tspan class="t20 w7 copper" dx="4">{{ text(one.mm) }}</tspan>
-          </text>
-        </template>
-      </g>
+      <StripInserts :frame="frame" :inserts="inserts" />
       <rect
         v-for="(ring, i) in rings"
         :key="`r${i}`"
@@ -248,64 +183,8 @@ const hatch = computed(() => (pipe.value ? materialOf(pipe.value.family) : null)
         fill="none"
         stroke="var(--ink)"
         stroke-width="2.5" />
-      <!-- bends -->
-      <g v-for="(bend, i) in bends" :key="`m${i}`">
-        <path
-          :d="`M${x(markAt(bend))} ${cy - half - (isPhone ? 4 : raised[i] ? 8 : 22)}V${cy + half + 4}`"
-          class="l-sel" />
-        <text
-          v-if="!isPhone && !isFixing"
-          :x="raised[i] ? x(bend.corner) + 10 : x(markAt(bend))"
-          :y="raised[i] ? cy - half - 10 : 40"
-          :class="raised[i] ? '' : 'mid'"
-          class="halo">
-          <tspan class="t20 w7 copper">{{ text(markAt(bend)) }}</tspan>
-          <tspan class="t14" dx="4">
-            bend {{ bend.number }}, {{ Math.round(bend.angle * 10) / 10 }}°{{ turnShort(bend.turn) }}
-          </tspan>
-        </text>
-      </g>
-      <g v-for="(bend, i) in bends.filter(({ corner }) => isSeen({ at: corner }))" :key="`a${i}`">
-        <path
-          v-if="!isPhone"
-          :d="
-            bend.number === 1 || Math.abs(bend.turn) < 1 || bend.turn > 359
-              ? `M${x(bend.corner)} ${cy}v${half + 15}m-4 -7l4 7l4 -7`
-              : `M${x(bend.corner)} ${cy}v${-half - 15}m-4 7l4 -7l4 7`
-          "
-          class="l-sel" />
-      </g>
-      <!-- stretches where a clip may sit, and may not -->
-      <g v-for="(zone, i) in zones ?? []" :key="`z${i}`" :class="zone.isFree ? 'verd' : 'brick'">
-        <path
-          :d="`M${x(Math.max(0, zone.from))} ${cy + half + 2}v7H${x(Math.min(cut, zone.to))}v-7`"
-          fill="none"
-          stroke="currentColor"
-          stroke-width="2" />
-        <rect
-          v-if="!zone.isFree"
-          :x="x(Math.max(0, zone.from))"
-          :y="cy - half"
-          :width="Math.max(1, x(Math.min(cut, zone.to)) - x(Math.max(0, zone.from)))"
-          :height="2 * half"
-          fill="url(#hatch-brick)"
-          opacity=".5" />
-      </g>
-      <!-- clips -->
-      <g v-for="(clip, i) in clips" :key="`c${i}`">
-        <path
-          :d="`M${x(clip.at) - 9} ${cy - half + 3}v-7h18v7M${x(clip.at) - 9} ${cy + half - 3}v7h6M${x(clip.at) + 9} ${cy + half - 3}v7h-6`"
-          class="l-thin" />
-        <text
-          v-if="isFixing"
-          :x="x(clip.at)"
-          :y="cy - half - 14"
-          class="mid halo"
-          :class="held !== null && held !== undefined && Math.abs(clip.at - held) < 0.5 ? 't20 w7 copper' : 't15 w6'">
-          {{ text(clip.at) }}
-        </text>
-        <text v-else :x="x(clip.at)" :y="cy - half - 9" class="mid t14 halo">clip {{ text(clip.at) }}</text>
-      </g>
+      <StripBends :frame="frame" :bends="bends" :school="school" :is-worded="!isPhone && !isFixing" />
+      <StripClips :frame="frame" :clips="clips" :zones="zones" :held="held" />
     </g>
     <text v-if="layout && !isPhone" :x="left" :y="height - 1" class="t13 note">{{ scaleWords }}</text>
     <title>{{ title }}. {{ scaleWords }}.</title>

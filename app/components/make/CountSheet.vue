@@ -37,8 +37,10 @@ function read(unit: string, text: string): { value: number | null; problem: stri
 const out = (item: string, unit: string, text: string) =>
   set(item, unit, { out: read(unit, text).value ?? 0, seen: [] })
 const back = (item: string, unit: string, text: string) => set(item, unit, { back: read(unit, text).value, seen: [] })
-const amount = (unit: string, value: number | null | undefined) =>
-  value === null || value === undefined ? '' : unit === 'mm' ? formatLength(value, system.value) : String(value)
+function amount(unit: string, value: number | null | undefined): string {
+  if (value === null || value === undefined) return ''
+  return unit === 'mm' ? formatLength(value, system.value) : String(value)
+}
 </script>
 
 <template>

@@ -7,7 +7,9 @@ import VChart from 'vue-echarts'
 import type { HeatCourse } from '#core/heat'
 import { MM_PER_INCH, type UnitSystem } from '#core/units'
 
-/** Temperature along the tube at its highest, and in time at the target and at the joint, with the limit across both. */
+/**
+ * Temperature along the tube at its highest, and in time at the target and at the joint, with the limit across both.
+ */
 const props = defineProps<{ course: HeatCourse; distance: number; seconds: number; system: UnitSystem }>()
 use([LineChart, GridComponent, LegendComponent, MarkLineComponent, TooltipComponent, AriaComponent, SVGRenderer])
 

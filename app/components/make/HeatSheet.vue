@@ -4,7 +4,10 @@ import { getPipe, type Region } from '#core/catalogue'
 import { HEAT_LIMITS, HEAT_RULE, HEAT_TARGETS, type HeatQuestion, type HeatTarget } from '#core/heat'
 import { formatDecimal, formatLength, parseLength, type UnitSystem } from '#core/units'
 
-/** Is what is near this soldered joint safe: how hot it gets, how far it has to be, when the joint may be touched and wetted. */
+/**
+ * Is what is near this soldered joint safe: how hot it gets, how far it has to be, when the joint may be touched and
+ * wetted.
+ */
 const props = defineProps<{ pipe: string; region: Region; system: UnitSystem }>()
 const open = defineModel<boolean>('open', { required: true })
 const narrow = useNarrow()
@@ -100,6 +103,12 @@ function working() {
     ],
   })
 }
+const safety = computed(() => {
+  if (isBetween.value) return { verdict: 'care', words: 'Cool enough by the model' } as const
+  return found.value?.safe
+    ? ({ verdict: 'fits', words: 'Safe' } as const)
+    : ({ verdict: 'held', words: 'Too hot' } as const)
+})
 </script>
 
 <template>
@@ -205,10 +214,10 @@ function working() {
       </p>
       <template v-if="found && question">
         <div class="verdict" data-test="heat-verdict">
-          <VerdictShape :verdict="isBetween ? 'care' : found.safe ? 'fits' : 'held'" :size="24" />
+          <VerdictShape :verdict="safety.verdict" :size="24" />
           <div>
             <p class="t20 w7">
-              {{ isBetween ? 'Cool enough by the model' : found.safe ? 'Safe' : 'Too hot' }}:
+              {{ safety.words }}:
               <button
                 type="button"
                 class="figure-button t26"

@@ -63,7 +63,8 @@ const waitStep = computed(() => {
 })
 const timerOf = (step: number) =>
   joint.value?.timers.find(isAt({ entry: card.value!.entry, step: steps.value[step]!.id }))
-const heldBy = (step: number) => (card.value ? heldAt(card.value, steps.value[step]!) : null)
+const heldBy = (step: number) => (card.value && steps.value[step] ? heldAt(card.value, steps.value[step]) : null)
+const canSign = computed(() => left.value === 0 && depth.value.mm !== null)
 const next = computed(() => joints.value.find((one) => one.id !== joint.value?.id && statusOf(one) !== 'made'))
 const isHeatOpen = ref(false)
 const isCountOpen = ref(false)
@@ -249,66 +250,34 @@ useKeys({
         </p>
         <FailedChecks :job="job" :joint="joint" :entry="card.entry" />
         <SignedEntry :joint="joint" :region="job.region" @reopen="isReopening = true" />
-        <template v-if="!isSigned && !narrow">
-          <UButton
-            v-if="current >= 0"
-            size="xl"
-            block
-            data-test="tick-current"
-            :disabled="heldBy(current) !== null"
-            @click="tickCurrent"
-            >Done: step {{ current + 1 }} <kbd>Space</kbd></UButton
-          >
-          <UButton v-else-if="left > 0" size="xl" block data-test="next-entry" @click="chosen = null">Next end</UButton>
-          <UButton
-            size="xl"
-            block
-            :disabled="left > 0 || depth.mm === null"
-            data-test="open-sign"
-            @click="isSigning = true"
-            ><span>Sign J{{ joint.number }}{{ next ? `, then J${next.number}` : '' }}</span
-            ><span v-if="left > 0" class="t15 font-normal"
-              >{{ left }} step{{ left === 1 ? '' : 's' }} to go</span
-            ></UButton
-          >
-        </template>
+        <MakeVerbs
+          v-if="!isSigned && !narrow"
+          :joint="joint"
+          :next="next"
+          :current="current"
+          :left="left"
+          :is-held="heldBy(current) !== null"
+          :can-sign="canSign"
+          @tick="tickCurrent"
+          @next-end="chosen = null"
+          @sign="isSigning = true" />
         <p class="note t13">Local code, the fitting's own paper and a licensed person come first.</p>
       </div>
     </div>
-    <StepTurn
-      v-if="narrow && !isSigned && isSingle && left > 0"
-      class="thumb"
-      :at="viewed"
-      :of="steps.length"
-      @turn="turn"
-      ><UButton
-        size="xl"
-        data-test="tick-current"
-        :disabled="current >= 0 && heldBy(current) !== null"
-        @click="current >= 0 ? tickCurrent() : (chosen = null)"
-        >{{ current >= 0 ? `Done: ${current + 1}` : 'Next end' }}</UButton
-      ></StepTurn
-    >
-    <div v-else-if="narrow && !isSigned" class="thumb">
-      <UButton
-        v-if="left > 0"
-        size="xl"
-        class="flex-1"
-        data-test="tick-current"
-        :disabled="current >= 0 && heldBy(current) !== null"
-        @click="current >= 0 ? tickCurrent() : (chosen = null)"
-        >{{ current >= 0 ? `Done: step ${current + 1}` : 'Next end' }}</UButton
-      >
-      <UButton
-        size="xl"
-        :class="left > 0 ? '' : 'flex-1'"
-        :variant="left > 0 ? 'outline' : 'solid'"
-        :disabled="left > 0 || depth.mm === null"
-        data-test="open-sign"
-        @click="isSigning = true"
-        >Sign J{{ joint.number }}</UButton
-      >
-    </div>
+    <MakeThumb
+      v-if="narrow && !isSigned"
+      :joint="joint"
+      :current="current"
+      :left="left"
+      :is-held="heldBy(current) !== null"
+      :can-sign="canSign"
+      :is-single="isSingle"
+      :viewed="viewed"
+      :steps="steps.length"
+      @tick="tickCurrent"
+      @next-end="chosen = null"
+      @sign="isSigning = true"
+      @turn="turn" />
     <HeatSheet
       v-if="canHeat"
       v-model:open="isHeatOpen"
@@ -339,17 +308,6 @@ useKeys({
   display: flex;
   flex-direction: column;
   gap: 16px;
-}
-.thumb {
-  position: sticky;
-  bottom: 0;
-  background: var(--paper);
-  border-top: 1px solid var(--rule);
-}
-div.thumb:not(.turn) {
-  display: flex;
-  gap: 12px;
-  padding: 10px 12px;
 }
 @media (max-width: 1100px) {
   .bench {

@@ -6,7 +6,9 @@ import type { JointRecord, JointStatus } from '#core/record'
 import { methodWords } from '~/wording/en'
 import { readAir } from '~/reading/air'
 
-/** The ends of a joint in the order they are made, and what is asked of the place: its air, the torch, how the pipe runs. */
+/**
+ * The ends of a joint in the order they are made, and what is asked of the place: its air, the torch, how the pipe runs.
+ */
 const props = defineProps<{
   joint: JointRecord
   cards: readonly MakeCard[]

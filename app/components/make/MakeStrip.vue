@@ -30,8 +30,13 @@ const cy = computed(() => (narrow.value ? props.height / 2 + 8 : props.height / 
 const r = computed(() => (od.value / 2) * k.value)
 const markX = computed(() => endX.value - depth.value * k.value)
 const colour = computed(() => (props.done ? 'var(--ink)' : 'var(--copper)'))
-const letters = computed(() => (props.mm === null ? 1 : props.system === 'inch' ? 1.4 : formatMm(props.mm).length))
-/** The figure stands on the pipe between mark and end, as large as it fits there; a stacked fraction is taller than wide. */
+const letters = computed(() => {
+  if (props.mm === null) return 1
+  return props.system === 'inch' ? 1.4 : formatMm(props.mm).length
+})
+/**
+ * The figure stands on the pipe between mark and end, as large as it fits there; a stacked fraction is taller than wide.
+ */
 const fits = computed(() => (depth.value * k.value) / (letters.value * 0.66))
 /** Too large for a short depth, it stands left of the mark instead, on the pipe. */
 const isBeside = computed(() => fits.value < (narrow.value ? 44 : 56))

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Ask } from '#core/joints'
 import type { UnitSystem } from '#core/units'
+import { unitOf } from '~/reading/format'
 import { askRange, askVerdict, readAsk } from '~/reading/ask'
 
 /** The figure that proves a step, read off the work: typed, judged at once, kept with the tick. */
@@ -8,9 +9,16 @@ const props = defineProps<{ ask: Ask; system: UnitSystem }>()
 const typed = defineModel<string>({ required: true })
 const reading = computed(() => readAsk(props.ask, typed.value, props.system))
 const verdict = computed(() => (reading.value.value === null ? null : askVerdict(props.ask, reading.value.value)))
-const unit = computed(() =>
-  props.ask.unit === 'mm' ? (props.system === 'inch' ? 'in' : 'mm') : props.ask.unit === 'turns' ? 'turns' : '',
-)
+const unit = computed(() => {
+  if (props.ask.unit === 'mm') return unitOf(props.system)
+  return props.ask.unit === 'turns' ? 'turns' : ''
+})
+const VERDICT_SHAPES = { holds: 'proved', fails: 'refused', care: 'held' } as const
+const VERDICT_SENTENCES = {
+  holds: 'holds',
+  fails: 'outside: the check fails',
+  care: "outside what is usual: the fitting's own paper decides",
+}
 </script>
 
 <template>
@@ -31,14 +39,7 @@ const unit = computed(() =>
     <span class="note t15">{{ askRange(ask, system) }}<template v-if="!ask.isFirm">, typical</template></span>
     <span v-if="reading.problem" class="brick t15" role="status">{{ reading.problem }}</span>
     <span v-else-if="verdict" class="verdict" :class="verdict" role="status" data-test="ask-verdict"
-      ><StatusShape :status="verdict === 'holds' ? 'proved' : verdict === 'fails' ? 'refused' : 'held'" :size="18" />
-      {{
-        verdict === 'holds'
-          ? 'holds'
-          : verdict === 'fails'
-            ? 'outside: the check fails'
-            : "outside what is usual: the fitting's own paper decides"
-      }}</span
+      ><StatusShape :status="VERDICT_SHAPES[verdict]" :size="18" /> {{ VERDICT_SENTENCES[verdict] }}</span
     >
     <span class="note t13 source">{{ ask.source }}</span>
   </div>

@@ -72,6 +72,16 @@ watch(
   { flush: 'post' },
 )
 onMounted(() => list.value?.querySelector('.now')?.scrollIntoView({ block: 'nearest' }))
+function shapeOf(i: number) {
+  if (isDone(i)) return 'made'
+  return isChanged(i) ? 'held' : 'planned'
+}
+/** The step alone on its page is the largest, the one at hand large, what is done small. */
+function sizeOf(i: number): string {
+  if (i === props.only) return 't40 w7'
+  if (i === props.current) return 't26 w7'
+  return isDone(i) ? 't15' : 't20'
+}
 </script>
 
 <template>
@@ -101,10 +111,10 @@ onMounted(() => list.value?.querySelector('.now')?.scrollIntoView({ block: 'near
           aria-hidden="true">
           <circle r="7" fill="var(--paper)" stroke="var(--copper)" stroke-width="1.4" stroke-dasharray="2.2 1.4" />
         </svg>
-        <StatusShape v-else :status="isDone(i) ? 'made' : isChanged(i) ? 'held' : 'planned'" :size="30" />
+        <StatusShape v-else :status="shapeOf(i)" :size="30" />
       </button>
       <div class="text">
-        <p class="do" :class="i === only ? 't40 w7' : i === current ? 't26 w7' : isDone(i) ? 't15' : 't20'">
+        <p class="do" :class="sizeOf(i)">
           <span>{{ i + 1 }}</span><span>{{ words(step.do) }}</span>
         </p>
         <div v-if="isChanged(i) && !locked" class="changed t17" data-test="changed-step">

@@ -6,6 +6,10 @@ const props = defineProps<{ timer: TimerRecord | undefined; seconds: number; lab
 const emit = defineEmits<{ start: []; stop: []; early: [] }>()
 const left = useWait(() => props.timer)
 const share = computed(() => (left.value === null ? 1 : left.value / props.seconds))
+const words = computed(() => {
+  if (left.value === null) return 'to wait, typical'
+  return left.value === 0 ? 'over; feel it before you go on' : `left of ${formatClock(props.seconds)}`
+})
 </script>
 
 <template>
@@ -15,13 +19,7 @@ const share = computed(() => (left.value === null ? 1 : left.value / props.secon
         formatClock(left ?? seconds)
       }}</b>
       <span class="t17"
-        >{{
-          left === null
-            ? 'to wait, typical'
-            : left === 0
-              ? 'over; feel it before you go on'
-              : `left of ${formatClock(seconds)}`
-        }}<span class="note t15 only-wide"><br />{{ label }}</span></span
+        >{{ words }}<span class="note t15 only-wide"><br />{{ label }}</span></span
       >
       <span class="keys">
         <UButton v-if="left === null" size="lg" :disabled="locked" data-test="start-wait" @click="emit('start')"

@@ -1,23 +1,8 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import {
-  comparePipes,
-  FAMILIES,
-  FAMILY_WORDS,
-  getPipe,
-  namedBy,
-  PIPES,
-  pipesNear,
-  REGIONS,
-  seriesOf,
-  unitSystemOf,
-  type Family,
-  type Pipe,
-  type Region,
-} from '#core/catalogue'
-import { formatDecimal, parseLength } from '#core/units'
+import { comparePipes, getPipe, namedBy, PIPES, unitSystemOf, type Pipe, type Region } from '#core/catalogue'
+import { formatDecimal } from '#core/units'
 import { formatReading, unitOf } from '~/reading/format'
-import { REGION_WORDS } from '~/wording/en'
 
 /** Every size of the catalogue, and any two of them at one scale: which go into one mouth, and which only seem to. */
 const route = useRoute()
@@ -32,25 +17,6 @@ const b = computed(() => known(route.query.b) ?? getPipe('cu-bs-imp-3_4'))
 const region = ref<Region>(a.value.regions.includes('gb') ? 'gb' : a.value.regions[0]!)
 const system = computed(() => unitSystemOf(region.value))
 const side = ref<'a' | 'b'>('b')
-const families = computed(() =>
-  FAMILIES.filter((family) => PIPES.some((pipe) => pipe.family === family && pipe.regions.includes(region.value))),
-)
-const chosen = ref<Family>(b.value.family)
-const family = computed(() => (families.value.includes(chosen.value) ? chosen.value : families.value[0]!))
-/** A size or a measured diameter looked up over all families. */
-const wanted = ref('')
-const shown = computed<readonly Pipe[]>(() => {
-  if (!wanted.value.trim())
-    return PIPES.filter((pipe) => pipe.family === family.value && pipe.regions.includes(region.value))
-  const length = parseLength(wanted.value, system.value)
-  return pipesNear(wanted.value, length.ok ? length.value.mm : null, region.value)
-})
-const groups = computed(() =>
-  [...new Set(shown.value.map((pipe) => pipe.series))].map((id) => ({
-    series: seriesOf(id),
-    pipes: shown.value.filter((pipe) => pipe.series === id),
-  })),
-)
 const comparison = computed(() => comparePipes(a.value, b.value))
 const figure = (mm: number | null) => (mm === null ? '?' : formatReading(mm, system.value))
 const apart = computed(() => Math.abs(comparison.value.outside))
@@ -141,96 +107,7 @@ const swap = () => {
         <SourceNotes :of="[a.standard, b.standard]" />
       </div>
     </div>
-    <aside class="list">
-      <div role="group" aria-label="Region" class="flex gap-5 flex-wrap">
-        <button
-          v-for="one in REGIONS"
-          :key="one"
-          type="button"
-          class="choice"
-          :aria-pressed="region === one"
-          @click="region = one">
-          {{ REGION_WORDS[one] }}
-        </button>
-      </div>
-      <label class="wanted"
-        ><span class="note t13">size, or what it measures outside</span
-        ><input
-          v-model="wanted"
-          class="plain-input t17 w6"
-          maxlength="40"
-          autocomplete="off"
-          spellcheck="false"
-          :placeholder="system === 'inch' ? '3/4 or 0.875' : '22 or 21.5'"
-          data-test="wanted-size"
-      /></label>
-      <div v-if="!wanted.trim()" class="answers my-3" role="group" aria-label="Kind of pipe">
-        <button
-          v-for="one in families"
-          :key="one"
-          type="button"
-          class="answer"
-          :aria-pressed="family === one"
-          :data-family="one"
-          @click="chosen = one">
-          {{ FAMILY_WORDS[one] }}
-        </button>
-      </div>
-      <p v-else-if="shown.length === 0" class="t15 my-3" role="status" data-test="no-size">
-        No pipe here is called or measures {{ wanted.trim() }}. Write it like
-        {{ system === 'inch' ? '3/4, 7/8 in or 22.2 mm' : '22, 21.5 or 3/4' }}.
-      </p>
-      <table v-for="{ series, pipes } in groups" :key="series.id" class="w-full rows">
-        <caption class="t15 w6">
-          {{
-            series.words
-          }}
-        </caption>
-        <thead>
-          <tr>
-            <th class="left">size</th>
-            <th>outside</th>
-            <th>wall</th>
-            <th>bore</th>
-            <th><span class="visually-hidden">compare</span></th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="pipe in pipes" :key="pipe.id" :class="{ 'row-selected': pipe.id === a.id || pipe.id === b.id }">
-            <td class="left">
-              <b class="t17">{{ pipe.nominal }}</b>
-            </td>
-            <td>{{ figure(pipe.od) }}</td>
-            <td>{{ figure(pipe.wall) }}</td>
-            <td>{{ figure(pipe.bore) }}</td>
-            <td>
-              <button
-                type="button"
-                class="answer"
-                :data-pipe="pipe.id"
-                :aria-label="`${side === 'a' ? 'left' : 'right'}: ${pipe.label}`"
-                @click="take(pipe)">
-                {{ side === 'a' ? 'left' : 'right' }}
-              </button>
-            </td>
-          </tr>
-        </tbody>
-        <tfoot>
-          <tr>
-            <td colspan="5" class="note t13">
-              {{ series.standard
-              }}{{ pipes.some(({ typical }) => typical) ? '; some walls are typical, makers differ' : '' }}
-            </td>
-          </tr>
-        </tfoot>
-      </table>
-      <p class="note t13 mt-2">
-        Lengths in {{ system === 'inch' ? 'inches' : 'mm' }}.
-        <a class="underline" :href="`/api/print/wrap-strip.pdf?region=${region}`" target="_blank" data-test="wrap-strip"
-          >Print the wrap strip</a
-        >, <NuxtLink to="/gauge" class="underline" data-test="to-gauge">open the screen gauge</NuxtLink>.
-      </p>
-    </aside>
+    <SizeList v-model:region="region" :a="a" :b="b" :side="side" :system="system" @take="take" />
   </main>
 </template>
 
@@ -270,10 +147,6 @@ const swap = () => {
   flex-direction: column;
   gap: 10px;
 }
-.list {
-  border-left: 1px solid var(--rule);
-  padding: 10px 22px 18px 24px;
-}
 th {
   font-size: 13px;
   font-weight: 400;
@@ -296,27 +169,6 @@ td {
 .left {
   text-align: left;
 }
-.wanted {
-  display: block;
-  margin-top: 10px;
-}
-tfoot td {
-  text-align: left;
-  border: 0;
-  height: auto;
-  padding: 4px 0 14px 10px;
-}
-.rows tbody td:first-child,
-.rows th:first-child {
-  padding-left: 10px;
-}
-.rows {
-  table-layout: fixed;
-}
-caption {
-  text-align: left;
-  padding: 6px 0 0 10px;
-}
 @media (max-width: 1100px) {
   .bench {
     grid-template-columns: minmax(0, 1fr) 360px;
@@ -326,11 +178,6 @@ caption {
   .bench {
     display: flex;
     flex-direction: column;
-  }
-  .list {
-    border-left: 0;
-    border-top: 1px solid var(--rule);
-    padding: 10px 12px;
   }
   .names,
   .said {

@@ -15,7 +15,9 @@ export const NUT_TURNS_PLASTIC = { lo: 0.5, hi: 1.5 } as const
 export const SOLDER_SET_SECONDS = 30
 export const SOLDER_COOL_SECONDS = 300
 
-/** Wraps of thin tape by thread size. NPT by two lists of practice; BSP by British practice, half as many of thick tape. */
+/**
+ * Wraps of thin tape by thread size. NPT by two lists of practice; BSP by British practice, half as many of thick tape.
+ */
 export function tapeTurns(form: 'npt' | 'bspt', nominal: string): { lo: number; hi: number } {
   if (form === 'bspt') return { lo: 6, hi: 15 }
   const NPT: Readonly<Record<string, readonly [number, number]>> = {
@@ -51,7 +53,9 @@ export function solderByVolume(odMm: number, depthMm: number, system: 'metric' |
 
 /** Expansion fitting: held until it grips, s; makers say 3 to 5 when warm, 15 and more in the cold. */
 export const EXPANSION_HOLD_SECONDS = 15
-/** Air at and above which an expansion fitting is made whatever the tool, degC; below it only by the tool's own paper. */
+/**
+ * Air at and above which an expansion fitting is made whatever the tool, degC; below it only by the tool's own paper.
+ */
 export const EXPANSION_FROST_C = 0
 /** Coldest air that a wait is held for, degC; some tools stop at 5. Typical. */
 const EXPANSION_KNOWN_C = -15
@@ -85,5 +89,8 @@ export const CEMENT_HOLD_SECONDS = 30
 /** Air in which ordinary cement takes, degC, and the least at which its short cure holds. Practice. */
 export const CEMENT_AIR_C = { lo: 5, hi: 43, warm: 16 } as const
 
-/** Least cure of a cemented joint before water, s: 15 to 30 minutes warm at low pressure, 6 to 48 hours cold. Practice; its own paper first. */
+/**
+ * Least cure of a cemented joint before water, s: 15 to 30 minutes warm at low pressure, 6 to 48 hours cold. Practice;
+ * its own paper first.
+ */
 export const cementCure = (ambientC: number): number => (ambientC >= CEMENT_AIR_C.warm ? 30 * 60 : 48 * 3600)

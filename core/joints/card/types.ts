@@ -91,7 +91,10 @@ export interface Ask {
 }
 
 export interface Step {
-  /** Stays the same for as long as the step is on the card: its code, numbered where it repeats. What is recorded of a step goes by it. */
+  /**
+   * Stays the same for as long as the step is on the card: its code, numbered where it repeats. What is recorded of a
+   * step goes by it.
+   */
   id: string
   code: StepCode
   do: string
@@ -117,7 +120,10 @@ export interface Card {
   question: MakeQuestion
 }
 
-/** What is done where the check of a step fails: the step again, or the end begun anew; whether its fitting is used again. */
+/**
+ * What is done where the check of a step fails: the step again, or the end begun anew; whether its fitting is used
+ * again.
+ */
 export interface Remedy {
   do: string
   again: 'step' | 'end'

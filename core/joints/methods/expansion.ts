@@ -7,12 +7,17 @@ import { IN_GROUND, isInGround, isListed, noRoom } from '../rules/common'
 import { care, held, note, refusal } from '../rules/rule'
 import type { JointMethod } from './types'
 
+/** How long a ring shrinks, in words; null: too cold for a figure. */
+function shrinkWords(seconds: number | null): string {
+  if (seconds === null) return "as long as the tool's own paper says"
+  return seconds < 3600 ? '30 minutes' : `${seconds / 3600} hours`
+}
+
 function steps(card: Card): DraftStep[] {
   const air = ambient(card)
   const shrink = expansionShrink(air)
   const cold = air <= 4
-  const long =
-    shrink === null ? "as long as the tool's own paper says" : shrink < 3600 ? '30 minutes' : `${shrink / 3600} hours`
+  const long = shrinkWords(shrink)
   const strokes = EXPANSION_STROKES[card.pipe.nominal]
   return [
     cut(card),

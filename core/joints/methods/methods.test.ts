@@ -11,7 +11,10 @@ const sources = ['core', 'app', 'server'].flatMap((folder) =>
     .filter((file) => /\.(ts|vue)$/.test(file) && !file.endsWith('.test.ts')),
 )
 
-/** Where the id of a method may stand beside its own file: lists of ids, their words, the standards, the frozen old places. */
+/**
+ * Where the id of a method may stand beside its own file: lists of ids, their words, the standards, the frozen old
+ * places.
+ */
 const MAY_NAME = [
   'core/joints/types.ts',
   'core/joints/methods/index.ts',

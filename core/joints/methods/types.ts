@@ -18,7 +18,10 @@ export type MethodLook =
   | 'metals'
   | 'flux'
 
-/** How a mouth is drawn, cut through: what holds the tube in it, what the body is of, and its wall in diameters of the tube. */
+/**
+ * How a mouth is drawn, cut through: what holds the tube in it, what the body is of, and its wall in diameters of the
+ * tube.
+ */
 interface MouthDrawing {
   mouth: 'cup' | 'bead' | 'grip' | 'nut' | 'sealed-nut' | 'barb-ring' | 'barb-sleeve' | 'barb-nut' | 'crests'
   material: 'copper' | 'brass' | 'plastic'
@@ -28,9 +31,14 @@ interface MouthDrawing {
 /** What every way of joining has, threads too. */
 export interface MethodTraits {
   id: OfferedMethod
-  /** Place among those made at one fitting, the first 0: flame, threads, cement, presses, what has a seal, nuts last. */
+  /**
+   * Place among those made at one fitting, the first 0: flame, threads, cement, presses, what has a seal, nuts last.
+   */
   order: number
-  /** Of work at one reachable end of 15 to 22 mm (cut, ream, clean and mark with it), and of waiting after. Ours: the middle of the spread met. */
+  /**
+   * Of work at one reachable end of 15 to 22 mm (cut, ream, clean and mark with it), and of waiting after. Ours: the
+   * middle of the spread met.
+   */
   minutes: { work: number; wait: number }
   /** Of one end of a fitting at 15 mm or 1/2 in, in the job's money; it grows with the outside diameter. Ours. */
   price: { low: number; high: number }

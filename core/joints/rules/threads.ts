@@ -55,7 +55,10 @@ const THREAD_RULES: readonly ThreadRule[] = [
   },
 ]
 
-/** Why a threaded end cannot be joined by its thread or a union, first code of `REFUSAL_CODES` that applies; null where it can. `other` null: not known. */
+/**
+ * Why a threaded end cannot be joined by its thread or a union, first code of `REFUSAL_CODES` that applies; null where
+ * it can. `other` null: not known.
+ */
 export function refuseThread(
   method: ThreadMethod,
   offer: ThreadOffer,

@@ -1,7 +1,10 @@
 import { datetime, double, index, int, json, mysqlTable, unique, varchar } from 'drizzle-orm/mysql-core'
 import { jobs } from './jobs'
 
-/** Cut sheets of a job: what is cut from what, the plan, and what was really cut. Lengths are texts as typed, or mm in the plan. */
+/**
+ * Cut sheets of a job: what is cut from what, the plan, and what was really cut. Lengths are texts as typed, or mm in
+ * the plan.
+ */
 export const cuts = mysqlTable(
   'cuts',
   {

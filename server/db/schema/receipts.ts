@@ -1,6 +1,8 @@
 import { char, datetime, index, mysqlTable, varchar } from 'drizzle-orm/mysql-core'
 
-/** Writes already done, by the key the sender gave: one that comes again, because its answer was lost, is not done twice. */
+/**
+ * Writes already done, by the key the sender gave: one that comes again, because its answer was lost, is not done twice.
+ */
 export const receipts = mysqlTable(
   'receipts',
   {

@@ -1,0 +1,108 @@
+<script setup lang="ts">
+import type { End, Way, WaysAnswer } from '#core/joints'
+import type { JobRecord, JointRecord } from '#core/record'
+import { unitSystemOf } from '#core/catalogue'
+import { endLabel } from '~/wording/way'
+
+/**
+ * Every way that works, the first few before the rest is asked for, and every one refused; or what would have to change.
+ */
+const props = defineProps<{
+  job: JobRecord
+  joint: JointRecord
+  a: End
+  b: End
+  /** Ends as the ways were asked for: with what is known of them. */
+  asked: { a: End | null; b: End | null }
+  answer: WaysAnswer
+  ways: readonly Way[]
+  way: Way | null
+  isSigned: boolean
+}>()
+const emit = defineEmits<{ look: [way: string]; change: [changes: { a?: End; b?: End }] }>()
+const system = computed(() => unitSystemOf(props.job.region))
+/** Ways shown before the rest is asked for: the first few, the shortest chains, and the one taken. */
+const FIRST = 5
+const all = ref(false)
+const fewest = computed(() => Math.min(...props.ways.map(({ joints }) => joints.length)))
+const shown = computed(() =>
+  props.ways
+    .map((one, index) => ({ one, index }))
+    .filter(
+      ({ one, index }) =>
+        all.value ||
+        index < FIRST ||
+        one.joints.length === fewest.value ||
+        one.id === props.joint.wayId ||
+        one.id === props.way?.id,
+    ),
+)
+const isCharted = ref(false)
+/** As many ways as a chart can be read of. */
+const CHARTED = 8
+</script>
+
+<template>
+  <div v-if="ways.length === 0" class="p-5 space-y-2" data-test="no-way">
+    <p class="t20 w7 flex gap-2 items-center">
+      <StatusShape status="refused" :size="20" /> No way is right as it stands.
+    </p>
+    <p class="note">What would have to change:</p>
+    <ul>
+      <li v-for="text in answer.instead" :key="text" class="t17">{{ text }}</li>
+    </ul>
+  </div>
+  <EndAsk
+    v-if="!isSigned"
+    :ways="ways"
+    :a="asked.a"
+    :b="asked.b"
+    :labels="{ a: endLabel(a), b: endLabel(b) }"
+    :region="job.region"
+    @answer="(on, end) => emit('change', { [on]: end })" />
+  <TransitionGroup name="row">
+    <WayRow
+      v-for="{ one, index } in shown"
+      :key="one.id"
+      :way="one"
+      :a="a"
+      :b="b"
+      :region="job.region"
+      :system="system"
+      :selected="one.id === way?.id"
+      :taken="one.id === joint.wayId"
+      :index="index"
+      @look="emit('look', one.id)" />
+  </TransitionGroup>
+  <button v-if="ways.length > shown.length" type="button" class="more" data-test="more-ways" @click="all = true">
+    {{ ways.length - shown.length }} more ways, with more joints or more care
+  </button>
+  <div v-if="ways.length > 1" class="compare">
+    <button type="button" class="more" :aria-expanded="isCharted" data-test="chart" @click="isCharted = !isCharted">
+      {{ isCharted ? 'Close the chart' : 'Minutes and cost of the first ways, as a chart' }}</button><WaysChart
+      v-if="isCharted"
+      :ways="ways.slice(0, CHARTED)"
+      :region="job.region" />
+  </div>
+  <RefusedList :refused="answer.refused" :region="job.region" :end-words="{ a: endLabel(a), b: endLabel(b) }" />
+</template>
+
+<style scoped>
+/* Rows change places in sight, so that the eye keeps the one it was on. */
+.row-move {
+  transition: transform 120ms ease-out;
+}
+@media (prefers-reduced-motion: reduce) {
+  .row-move {
+    transition: none;
+  }
+}
+.more {
+  width: 100%;
+  min-height: 44px;
+  padding: 0 18px;
+  border-bottom: 1px solid var(--hair);
+  color: var(--ink2);
+  text-decoration: underline;
+}
+</style>

@@ -1,0 +1,193 @@
+<script setup lang="ts">
+import {
+  FAMILIES,
+  FAMILY_WORDS,
+  PIPES,
+  pipesNear,
+  REGIONS,
+  seriesOf,
+  type Family,
+  type Pipe,
+  type Region,
+} from '#core/catalogue'
+import { parseLength, type UnitSystem } from '#core/units'
+import { formatReading } from '~/reading/format'
+import { REGION_WORDS } from '~/wording/en'
+
+/**
+ * Every size of a region by its kind, or those near a size or a measured diameter; each goes to the side that is chosen.
+ */
+const props = defineProps<{ a: Pipe; b: Pipe; side: 'a' | 'b'; system: UnitSystem }>()
+const region = defineModel<Region>('region', { required: true })
+const emit = defineEmits<{ take: [pipe: Pipe] }>()
+const families = computed(() =>
+  FAMILIES.filter((family) => PIPES.some((pipe) => pipe.family === family && pipe.regions.includes(region.value))),
+)
+const chosen = ref<Family>(props.b.family)
+const family = computed(() => (families.value.includes(chosen.value) ? chosen.value : families.value[0]!))
+/** A size or a measured diameter looked up over all families. */
+const wanted = ref('')
+const shown = computed<readonly Pipe[]>(() => {
+  if (!wanted.value.trim())
+    return PIPES.filter((pipe) => pipe.family === family.value && pipe.regions.includes(region.value))
+  const length = parseLength(wanted.value, props.system)
+  return pipesNear(wanted.value, length.ok ? length.value.mm : null, region.value)
+})
+const groups = computed(() =>
+  [...new Set(shown.value.map((pipe) => pipe.series))].map((id) => ({
+    series: seriesOf(id),
+    pipes: shown.value.filter((pipe) => pipe.series === id),
+  })),
+)
+const figure = (mm: number | null) => (mm === null ? '?' : formatReading(mm, props.system))
+</script>
+
+<template>
+  <aside class="list">
+    <div role="group" aria-label="Region" class="flex gap-5 flex-wrap">
+      <button
+        v-for="one in REGIONS"
+        :key="one"
+        type="button"
+        class="choice"
+        :aria-pressed="region === one"
+        @click="region = one">
+        {{ REGION_WORDS[one] }}
+      </button>
+    </div>
+    <label class="wanted"
+      ><span class="note t13">size, or what it measures outside</span
+      ><input
+        v-model="wanted"
+        class="plain-input t17 w6"
+        maxlength="40"
+        autocomplete="off"
+        spellcheck="false"
+        :placeholder="system === 'inch' ? '3/4 or 0.875' : '22 or 21.5'"
+        data-test="wanted-size"
+    /></label>
+    <div v-if="!wanted.trim()" class="answers my-3" role="group" aria-label="Kind of pipe">
+      <button
+        v-for="one in families"
+        :key="one"
+        type="button"
+        class="answer"
+        :aria-pressed="family === one"
+        :data-family="one"
+        @click="chosen = one">
+        {{ FAMILY_WORDS[one] }}
+      </button>
+    </div>
+    <p v-else-if="shown.length === 0" class="t15 my-3" role="status" data-test="no-size">
+      No pipe here is called or measures {{ wanted.trim() }}. Write it like
+      {{ system === 'inch' ? '3/4, 7/8 in or 22.2 mm' : '22, 21.5 or 3/4' }}.
+    </p>
+    <table v-for="{ series, pipes } in groups" :key="series.id" class="w-full rows">
+      <caption class="t15 w6">
+        {{
+          series.words
+        }}
+      </caption>
+      <thead>
+        <tr>
+          <th class="left">size</th>
+          <th>outside</th>
+          <th>wall</th>
+          <th>bore</th>
+          <th><span class="visually-hidden">compare</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="pipe in pipes" :key="pipe.id" :class="{ 'row-selected': pipe.id === a.id || pipe.id === b.id }">
+          <td class="left">
+            <b class="t17">{{ pipe.nominal }}</b>
+          </td>
+          <td>{{ figure(pipe.od) }}</td>
+          <td>{{ figure(pipe.wall) }}</td>
+          <td>{{ figure(pipe.bore) }}</td>
+          <td>
+            <button
+              type="button"
+              class="answer"
+              :data-pipe="pipe.id"
+              :aria-label="`${side === 'a' ? 'left' : 'right'}: ${pipe.label}`"
+              @click="emit('take', pipe)">
+              {{ side === 'a' ? 'left' : 'right' }}
+            </button>
+          </td>
+        </tr>
+      </tbody>
+      <tfoot>
+        <tr>
+          <td colspan="5" class="note t13">
+            {{ series.standard
+            }}{{ pipes.some(({ typical }) => typical) ? '; some walls are typical, makers differ' : '' }}
+          </td>
+        </tr>
+      </tfoot>
+    </table>
+    <p class="note t13 mt-2">
+      Lengths in {{ system === 'inch' ? 'inches' : 'mm' }}.
+      <a class="underline" :href="`/api/print/wrap-strip.pdf?region=${region}`" target="_blank" data-test="wrap-strip"
+        >Print the wrap strip</a
+      >, <NuxtLink to="/gauge" class="underline" data-test="to-gauge">open the screen gauge</NuxtLink>.
+    </p>
+  </aside>
+</template>
+
+<style scoped>
+th {
+  font-size: 13px;
+  font-weight: 400;
+  color: var(--ink2);
+  text-align: right;
+  padding: 4px 10px 4px 0;
+}
+tbody th {
+  text-align: left;
+  font-size: 15px;
+  color: var(--ink);
+  border-bottom: 1px solid var(--hair);
+}
+td {
+  text-align: right;
+  height: 40px;
+  border-bottom: 1px solid var(--hair);
+  padding: 2px 10px 2px 0;
+}
+.left {
+  text-align: left;
+}
+.list {
+  border-left: 1px solid var(--rule);
+  padding: 10px 22px 18px 24px;
+}
+.wanted {
+  display: block;
+  margin-top: 10px;
+}
+tfoot td {
+  text-align: left;
+  border: 0;
+  height: auto;
+  padding: 4px 0 14px 10px;
+}
+.rows tbody td:first-child,
+.rows th:first-child {
+  padding-left: 10px;
+}
+.rows {
+  table-layout: fixed;
+}
+caption {
+  text-align: left;
+  padding: 6px 0 0 10px;
+}
+@media (max-width: 899px) {
+  .list {
+    border-left: 0;
+    border-top: 1px solid var(--rule);
+    padding: 10px 12px;
+  }
+}
+</style>
