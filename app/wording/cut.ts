@@ -27,14 +27,17 @@ export function cutProblem(
     const wanted = question.pieces[Number(at[1])]
     const piece = pieces.find(({ key }) => key === wanted?.id)
     const longest = Math.max(0, ...question.stock.filter(({ quantity }) => quantity !== 0).map(({ length }) => length))
-    return `${piece?.name ?? 'A piece'} is ${say(wanted!.length)} long; the longest there is has ${say(longest)}. A stock length of ${say(wanted!.length)} or more would do, or a coupling in the piece.`
+    const is = `${piece?.name ?? 'A piece'} is ${say(wanted!.length)} long; the longest there is has ${say(longest)}.`
+    return `${is} A stock length of ${say(wanted!.length)} or more would do, or a coupling in the piece.`
   }
   if (issue.path === 'stock') {
     const [need, there] = [
       question.pieces.reduce((sum, { length }) => sum + length, 0),
       question.stock.reduce((sum, { length, quantity }) => sum + length * (quantity ?? Infinity), 0),
     ]
-    return `The stock runs out: the pieces need ${say(need)}${Number.isFinite(there) ? `, ${say(there)} is there, and not all of it can be used` : ''}. Put in more lengths, or let as many as are wanted be bought.`
+    const has = Number.isFinite(there) ? `, ${say(there)} is there, and not all of it can be used` : ''
+    const instead = 'Put in more lengths, or let as many as are wanted be bought.'
+    return `The stock runs out: the pieces need ${say(need)}${has}. ${instead}`
   }
   return issue.message.replace(/^[\w.]+: /, '')
 }

@@ -197,7 +197,9 @@ export function understand({ text, region }: AskQuestion): Result<Understood> {
   const reader = new Reader(text, region)
   const wrong = (expected: string): Result<Understood> => {
     const understood = reader.words.map(({ text: word }) => word).join(' ')
-    const message = `text: ${understood ? `"${understood}" is understood. ` : ''}Then ${expected} is accepted${reader.isDone ? '' : `, not "${reader.rest.slice(0, 30).trim()}"`}.`
+    const begun = understood ? `"${understood}" is understood. ` : ''
+    const instead = reader.isDone ? '' : `, not "${reader.rest.slice(0, 30).trim()}"`
+    const message = `text: ${begun}Then ${expected} is accepted${instead}.`
     const failure = fail('not-understood', 'text', message)
     return { ...failure, error: { ...failure.error, accepted: [...SHAPES], words: reader.words } }
   }

@@ -52,12 +52,14 @@ function findImpossible({ pieces }: CutQuestion, kinds: readonly Kind[]): Result
       `pieces: ${count} pieces at once. At most ${MOST_PIECES} are accepted; plan them in parts.`,
     )
   for (const [i, { id, length, quantity }] of pieces.entries()) {
-    if (quantity > 0 && length > longest + TOUCHING)
-      return fail(
-        'impossible',
-        `pieces.${i}.length`,
-        `pieces.${i}.length: piece ${id} is ${formatDecimal(length, 1)} long; the longest stock is ${formatDecimal(longest, 1)}. Stock of ${formatDecimal(length, 1)} or more, or a coupling in the piece, would do.`,
-      )
+    if (quantity === 0 || length <= longest + TOUCHING) continue
+    const [path, mm] = [`pieces.${i}.length`, formatDecimal(length, 1)]
+    return fail(
+      'impossible',
+      path,
+      `${path}: piece ${id} is ${mm} long; the longest stock is ${formatDecimal(longest, 1)}. ` +
+        `Stock of ${mm} or more, or a coupling in the piece, would do.`,
+    )
   }
   return ok(null)
 }

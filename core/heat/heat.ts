@@ -84,12 +84,16 @@ function cautionsOf(
   const [most, wet] = [TRADE_RULE.most * pipe.od, TRADE_RULE.least * pipe.od]
   const asked = isWrapped ? wet : most
   const isNear = safe && distance < asked - 1e-9
+  const times = isWrapped ? TRADE_RULE.least : TRADE_RULE.most
+  const rule = `${times} times the outside diameter${isWrapped ? ' with a wet cloth' : ''}`
   return [
     ...(isNear
       ? [
           {
             code: 'trade-rule' satisfies HeatCode,
-            text: `By this model ${mm(Math.ceil(least))} is enough; the trade asks ${mm(asked)}, ${isWrapped ? `${TRADE_RULE.least} times the outside diameter with a wet cloth` : `${TRADE_RULE.most} times the outside diameter`}. Go by the maker's paper${isWrapped ? '' : ', wrap it wet'}, or solder first.`,
+            text:
+              `By this model ${mm(Math.ceil(least))} is enough; the trade asks ${mm(asked)}, ${rule}. ` +
+              `Go by the maker's paper${isWrapped ? '' : ', wrap it wet'}, or solder first.`,
           },
         ]
       : []),

@@ -138,6 +138,15 @@ function clipWarnings(piece: Piece, mm: Say): LineWarning[] {
   })
 }
 
+/** What a piece goes into whose figure is not known. */
+const unmeasured = ({ ends }: Piece): string[] => [
+  ...new Set(
+    ends
+      .filter(({ into, takeOut, insertion }) => (into === 'face' ? insertion : takeOut) === null)
+      .map(({ into }) => MOUTH_WORDS[into]),
+  ),
+]
+
 /** What a take-out's range does to the cut, or that it has to be measured first. */
 function measureWarnings(piece: Piece, mm: Say): LineWarning[] {
   const leg = piece.legs[0]!
@@ -147,7 +156,7 @@ function measureWarnings(piece: Piece, mm: Say): LineWarning[] {
         code: 'measure',
         leg,
         piece: piece.id,
-        text: `No cut for ${piece.id}: measure its ${[...new Set(piece.ends.filter(({ into, takeOut, insertion }) => (into === 'face' ? insertion : takeOut) === null).map(({ into }) => MOUTH_WORDS[into]))].join(' and ')}, centre to stop.`,
+        text: `No cut for ${piece.id}: measure its ${unmeasured(piece).join(' and ')}, centre to stop.`,
       },
     ]
   const spread = piece.cutHi! - piece.cutLo!

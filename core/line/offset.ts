@@ -38,12 +38,15 @@ export function planOffset({ set, angle, roll = 0, radius }: OffsetQuestion): Re
   const shrink = trueSet * Math.tan(radians / 2)
   const tangent = radius === undefined ? 0 : radius * Math.tan(radians / 2)
   const straight = travel - 2 * tangent
-  if (straight < -1e-9)
+  if (straight < -1e-9) {
+    const bends = `two bends of ${formatDecimal(radius!, 1)} mm at ${formatDecimal(angle, 1)} degrees`
     return fail(
       'impossible',
       'radius',
-      `radius: two bends of ${formatDecimal(radius!, 1)} mm at ${formatDecimal(angle, 1)} degrees need ${formatDecimal(2 * tangent, 1)} mm of travel; there are ${formatDecimal(travel, 1)}. A smaller angle, a smaller radius or a larger set is accepted.`,
+      `radius: ${bends} need ${formatDecimal(2 * tangent, 1)} mm of travel; there are ${formatDecimal(travel, 1)}. ` +
+        'A smaller angle, a smaller radius or a larger set is accepted.',
     )
+  }
   const gain = radius === undefined ? 0 : 2 * tangent - radius * radians
   const markSpacing = travel - gain
   const working: WorkingLine[] = [

@@ -207,24 +207,28 @@ function checkRoom({ run, corners, first, last }: Measures, straights: readonly 
   if (short < 0) return ok(null)
   const { index, length } = run[short]!
   const by = formatDecimal(-straights[short]!, 1)
-  const at = `legs.${index}`
+  const [at, has] = [`legs.${index}`, formatDecimal(length, 1)]
   if (run.length === 1)
     return fail(
       'impossible',
       at,
-      `${at}: nothing is left to cut: ${formatDecimal(length, 1)} less its take-outs is ${formatDecimal(straights[short]!, 1)} mm. A length over ${formatDecimal(length - straights[short]!, 1)} is accepted.`,
+      `${at}: nothing is left to cut: ${has} less its take-outs is ${formatDecimal(straights[short]!, 1)} mm. ` +
+        `A length over ${formatDecimal(length - straights[short]!, 1)} is accepted.`,
     )
   const [before, after] = [corners[short - 1], corners[short]]
   if (before && after)
     return fail(
       'impossible',
       at,
-      `${at}: the bends overlap by ${by} mm. They take ${formatDecimal(before.tangent + after.tangent, 1)} of its ${formatDecimal(length, 1)}. A longer leg, a smaller radius or a smaller angle is accepted.`,
+      `${at}: the bends overlap by ${by} mm. They take ${formatDecimal(before.tangent + after.tangent, 1)} of its ${has}. ` +
+        'A longer leg, a smaller radius or a smaller angle is accepted.',
     )
+  const other = (before ? last : first).kind === 'free' ? 'end' : 'fitting'
+  const takes = `the bend takes ${formatDecimal((before ?? after)!.tangent, 1)} and the ${other} its take-out`
   return fail(
     'impossible',
     at,
-    `${at}: the bend takes ${formatDecimal((before ?? after)!.tangent, 1)} and the ${(before ? last : first).kind === 'free' ? 'end' : 'fitting'} its take-out: ${by} mm more than its ${formatDecimal(length, 1)}. A longer leg or a smaller radius is accepted.`,
+    `${at}: ${takes}: ${by} mm more than its ${has}. A longer leg or a smaller radius is accepted.`,
   )
 }
 

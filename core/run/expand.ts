@@ -59,7 +59,8 @@ function offsetStretches({ leg, next, path }: Expansion, length: number): Result
     return fail(
       'impossible',
       path,
-      `The step of ${mm(trueSet)} at ${mm(angle)} degrees covers ${mm(covers)} of the leg's ${mm(length)}${at ? `, from ${mm(before)}` : ''}. A longer leg, a steeper angle or another place is accepted.`,
+      `The step of ${mm(trueSet)} at ${mm(angle)} degrees covers ${mm(covers)} of the leg's ${mm(length)}` +
+        `${at ? `, from ${mm(before)}` : ''}. A longer leg, a steeper angle or another place is accepted.`,
     )
   return ok([
     { to: along, length: before },

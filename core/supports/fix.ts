@@ -180,14 +180,20 @@ export function answerFix(context: FixContext): FixAnswer {
       if (at.length === 0)
         rules.push({
           code: 'too-short',
-          text: `${titled(nameOf(context, index))} is ${round(leg.length)} long: no place on it is ${round(context.clear)} clear of its joints and bends. Its neighbours carry it; a valve or outlet on it has its own bracket.`,
+          text:
+            `${titled(nameOf(context, index))} is ${round(leg.length)} long: ` +
+            `no place on it is ${round(context.clear)} clear of its joints and bends. ` +
+            'Its neighbours carry it; a valve or outlet on it has its own bracket.',
           leg: index,
         })
       else
         for (const gap of placed.gaps)
           rules.push({
             code: 'no-room',
-            text: `${titled(nameOf(context, index))}: ${round(gap.to - gap.from)} from ${round(gap.from)} to ${round(gap.to)}, at most ${round(gap.most)}: joints and bends leave no nearer place. Bracket a fitting's body there, or move a joint.`,
+            text:
+              `${titled(nameOf(context, index))}: ${round(gap.to - gap.from)} from ${round(gap.from)} to ${round(gap.to)}, ` +
+              `at most ${round(gap.most)}: joints and bends leave no nearer place. ` +
+              "Bracket a fitting's body there, or move a joint.",
             leg: index,
             at: gap.to,
           })
@@ -247,9 +253,16 @@ export function armsOf(
 function armRules(context: FixContext, supports: readonly Support[], expansion: readonly Expansion[]): FixAdvice[] {
   return armsOf(context, supports, expansion)
     .filter(({ needs, has }) => has < needs - 1e-6)
-    .map(({ leg, end, across, grows, needs, has }): FixAdvice => ({
-      code: 'arm-short',
-      leg: across,
-      text: `${titled(nameOf(context, leg))} ${grows < 0 ? 'shortens' : 'grows'} ${formatDecimal(Math.abs(grows), 1)} at its ${end}: ${nameOf(context, across)} wants ${round(needs)} free there and has ${round(has)}. Move its clip away, let that one slide and lift, or put a loop into ${nameOf(context, leg)}, its legs about ${round(LOOP_SHARE.value * needs)}.`,
-    }))
+    .map(({ leg, end, across, grows, needs, has }): FixAdvice => {
+      const [name, other] = [nameOf(context, leg), nameOf(context, across)]
+      const moves = `${titled(name)} ${grows < 0 ? 'shortens' : 'grows'} ${formatDecimal(Math.abs(grows), 1)} at its ${end}`
+      const loop = `a loop into ${name}, its legs about ${round(LOOP_SHARE.value * needs)}`
+      return {
+        code: 'arm-short',
+        leg: across,
+        text:
+          `${moves}: ${other} wants ${round(needs)} free there and has ${round(has)}. ` +
+          `Move its clip away, let that one slide and lift, or put ${loop}.`,
+      }
+    })
 }

@@ -53,7 +53,9 @@ export function branchRules({ line, groups, supports, nameOf }: HeldLine): FixRu
           {
             code: 'branch-arm',
             leg: index,
-            text: `${nameOf(parent)} moves the branch ${nameOf(index)} by ${formatDecimal(Math.abs(atEnd), 1)}: it wants ${formatDecimal(needs, 0)} free from its tee and has ${formatDecimal(has, 0)}.`,
+            text:
+              `${nameOf(parent)} moves the branch ${nameOf(index)} by ${formatDecimal(Math.abs(atEnd), 1)}: ` +
+              `it wants ${formatDecimal(needs, 0)} free from its tee and has ${formatDecimal(has, 0)}.`,
           },
         ]
   })

@@ -1,6 +1,14 @@
 import { DxfWriter, point3d, TextHorizontalAlignment, TextVerticalAlignment } from '@tarikjabiri/dxf'
 import { getPipe } from '#core/catalogue'
-import { arcOfBend, centreLine, projectIsometric, type LaidLeg, type Survey, type Vector } from '#core/line'
+import {
+  arcOfBend,
+  centreLine,
+  projectIsometric,
+  type LaidLeg,
+  type PieceMark,
+  type Survey,
+  type Vector,
+} from '#core/line'
 import type { RunDraft, RunPiece } from '#core/run'
 import { formatDecimal } from '#core/units'
 
@@ -61,6 +69,11 @@ export function isometricShapes({ rows }: RunDraft, { laid, runs }: Survey, radi
 /** Space between two strips of the marks drawing, mm. */
 const ROW_MM = 120
 
+type BendMark = Extract<PieceMark, { what: 'bend' }>
+const bendText = ({ at, angle, turn, hook, corner }: BendMark): string =>
+  `bend ${formatDecimal(at, 1)}: ${formatDecimal(angle, 1)} degrees, turn ${formatDecimal(turn, 0)}, ` +
+  `hook ${formatDecimal(hook, 1)}, corner ${formatDecimal(corner, 1)}`
+
 /** Each piece as its straight tube, one under another, with its marks across it; distances from the left end. */
 export function markShapes(pieces: readonly RunPiece[]): Shapes {
   const shapes: Shapes = { lines: [], texts: [] }
@@ -94,9 +107,7 @@ export function markShapes(pieces: readonly RunPiece[]): Shapes {
       text(
         `MARK_${mark.what.toUpperCase()}`,
         [mark.at + 1, y - half - up],
-        mark.what === 'bend'
-          ? `bend ${formatDecimal(mark.at, 1)}: ${formatDecimal(mark.angle, 1)} degrees, turn ${formatDecimal(mark.turn, 0)}, hook ${formatDecimal(mark.hook, 1)}, corner ${formatDecimal(mark.corner, 1)}`
-          : `${mark.what} ${formatDecimal(mark.at, 1)}`,
+        mark.what === 'bend' ? bendText(mark) : `${mark.what} ${formatDecimal(mark.at, 1)}`,
       )
       if (mark.what === 'bend')
         line('BEND_ZONE', [
@@ -128,11 +139,14 @@ export function toSvg({ lines, texts }: Shapes, title: string): string {
     `<title>${escape(title)}</title>`,
     ...lines.map(
       ({ layer, points: own, width: thick }) =>
-        `<polyline class="${layer.toLowerCase()}" points="${own.map(([x, y]) => `${round(x)},${round(y)}`).join(' ')}" fill="none" stroke="#000" stroke-width="${layer === 'PIPE' && thick > 5 ? round(thick * 0.4) : thick}" stroke-linejoin="round"/>`,
+        `<polyline class="${layer.toLowerCase()}" points="${own.map(([x, y]) => `${round(x)},${round(y)}`).join(' ')}"` +
+        ` fill="none" stroke="#000" stroke-width="${layer === 'PIPE' && thick > 5 ? round(thick * 0.4) : thick}"` +
+        ' stroke-linejoin="round"/>',
     ),
     ...texts.map(
       ({ layer, at: [x, y], text, size, align }) =>
-        `<text class="${layer.toLowerCase()}" x="${round(x)}" y="${round(y)}" font-family="sans-serif" font-size="${round(size)}"${align === 'middle' ? ' text-anchor="middle"' : ''}>${escape(text)}</text>`,
+        `<text class="${layer.toLowerCase()}" x="${round(x)}" y="${round(y)}" font-family="sans-serif"` +
+        ` font-size="${round(size)}"${align === 'middle' ? ' text-anchor="middle"' : ''}>${escape(text)}</text>`,
     ),
     '</svg>',
     '',

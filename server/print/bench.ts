@@ -131,7 +131,9 @@ export function benchPdf(
     )
   const barsHeight = plan.bars.length * BAR.height + 3
   const [sum, kerf] = [sumOf(plan, done), formatLength(plan.kerf, system)]
-  const how = `${formatLength(sum.taken, system)} taken, ${formatLength(sum.pieces, system)} pieces, ${formatLength(sum.kept, system)} kept, ${formatLength(Math.max(0, sum.scrap), system)} scrap; ${kerf} a cut. ${plan.optimal ? 'No plan takes fewer lengths.' : `At least ${plan.bound} lengths.`} From the left end. Ream and deburr.`
+  const taken = `${say(sum.taken)} taken, ${say(sum.pieces)} pieces, ${say(sum.kept)} kept, ${say(Math.max(0, sum.scrap))} scrap`
+  const claim = plan.optimal ? 'No plan takes fewer lengths.' : `At least ${plan.bound} lengths.`
+  const how = `${taken}; ${kerf} a cut. ${claim} From the left end. Ream and deburr.`
   const head = { ...words, about: `${words.about}, ${getPipe(sheet.pipe).label}`, how }
   if (barsHeight + HEAD_MM + Math.ceil(rows.length / 2) * LINE_MM <= room) {
     return printSheets(paper, head, fonts, [

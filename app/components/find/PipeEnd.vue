@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Pipe } from '#core/catalogue'
 import type { UnitSystem } from '#core/units'
+import { ringPath } from '~/drawing/ring'
 import { materialOf } from '~/drawing/materials'
 import { formatReading, mmBeside, unitOf } from '~/reading/format'
 
@@ -33,8 +34,7 @@ const y = 220
 const hatch = computed(() => (props.pipe ? (materialOf(props.pipe.family).hatch ?? 'hatch-thin') : 'hatch-thin'))
 const figure = computed(() => (props.mm === null ? '?' : formatReading(props.mm, props.system)))
 const gap = computed(() => figure.value.length * 17 + 16)
-const ring = (outer: number, inside: number) =>
-  `M${cx.value - outer} ${cy.value}a${outer} ${outer} 0 1 0 ${2 * outer} 0a${outer} ${outer} 0 1 0 ${-2 * outer} 0ZM${cx.value - inside} ${cy.value}a${inside} ${inside} 0 1 1 ${2 * inside} 0a${inside} ${inside} 0 1 1 ${-2 * inside} 0Z`
+const ring = (outer: number, inside: number) => ringPath(cx.value, cy.value, outer, inside)
 </script>
 
 <template>

@@ -77,11 +77,11 @@ const names = computed(() => {
 const BASE = 226
 /** Narrow screens keep the close ruler only. */
 const cropped = computed(() => (props.width < 480 && props.mm !== null ? 96 : 0))
-const summary = computed(() =>
-  props.mm === null
-    ? 'No diameter measured yet.'
-    : `Measured ${formatReading(props.mm, props.system)} ${unitOf(props.system)}. Known diameters near it: ${names.value.map(({ od, label }) => `${formatReading(od, props.system)} ${label}`).join('; ') || 'none'}.`,
-)
+const summary = computed(() => {
+  if (props.mm === null) return 'No diameter measured yet.'
+  const near = names.value.map(({ od, label }) => `${formatReading(od, props.system)} ${label}`).join('; ') || 'none'
+  return `Measured ${formatReading(props.mm, props.system)} ${unitOf(props.system)}. Known diameters near it: ${near}.`
+})
 </script>
 
 <template>

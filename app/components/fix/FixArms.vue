@@ -41,7 +41,10 @@ function showGrowth(leg: number) {
         : []),
     ],
     notes: [
-      `By the ranges it grows ${formatDecimal(one.changeLo, 1)} to ${formatDecimal(one.changeHi, 1)} mm.${one.lo !== null && one.hi !== null ? ` The arm is then ${formatDecimal(one.lo, 0)} to ${formatDecimal(one.hi, 0)}.` : ' No arm constant is held for it.'}`,
+      `By the ranges it grows ${formatDecimal(one.changeLo, 1)} to ${formatDecimal(one.changeHi, 1)} mm.`,
+      one.lo !== null && one.hi !== null
+        ? `The arm is then ${formatDecimal(one.lo, 0)} to ${formatDecimal(one.hi, 0)}.`
+        : 'No arm constant is held for it.',
       'A free cantilever arm. An anchor on the leg shares its growth between both ends.',
     ],
   })

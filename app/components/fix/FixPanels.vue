@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import Papa from 'papaparse'
 import { supportOrder, type FixSettings, type JobRecord, type LineRecord } from '#core/record'
 import type { LineFlow } from '#core/flow'
 import type { FixedLine } from '#core/supports'
 import type { UnitSystem } from '#core/units'
 import type { Result } from '#core/base'
 import { inRegion } from '~/wording/en'
+import { csvLink } from '~/reading/csv'
 
 /**
  * What stands beside the drawing: settings, growth and arms, the codes side by side, what to see to, flow, the order.
@@ -29,10 +29,7 @@ const problems = computed(() => [
 ])
 const advice = computed(() => props.fixed.rules.filter(({ leg, code }) => leg === undefined || code === 'too-short'))
 const order = computed(() => supportOrder(props.job))
-const csv = computed(
-  () =>
-    `data:text/csv;charset=utf-8,${encodeURIComponent(Papa.unparse(order.value, { columns: ['quantity', 'name', 'size'], newline: '\r\n', escapeFormulae: true }))}`,
-)
+const csv = computed(() => csvLink(order.value, ['quantity', 'name', 'size']))
 </script>
 
 <template>

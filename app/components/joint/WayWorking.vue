@@ -5,7 +5,7 @@ import type { Region } from '#core/catalogue'
 import { formatDecimal, type UnitSystem } from '#core/units'
 import { CURRENCY, inRegion, methodWords, VERDICT_WORDS } from '~/wording/en'
 import { schoolsOf } from '~/wording/policy'
-import Papa from 'papaparse'
+import { csvLink } from '~/reading/csv'
 
 /** Working of the way looked at: depths with their sources, what is weakest, parts to order, cautions, schools. */
 const props = defineProps<{
@@ -50,10 +50,7 @@ watch(
     isCopied.value = false
   },
 )
-const csv = computed(
-  () =>
-    `data:text/csv;charset=utf-8,${encodeURIComponent(Papa.unparse(order.value, { columns: ['quantity', 'name', 'size'], newline: '\r\n', escapeFormulae: true }))}`,
-)
+const csv = computed(() => csvLink(order.value, ['quantity', 'name', 'size']))
 
 function showMinutes() {
   show({

@@ -5,7 +5,7 @@ import type { Survey } from '#core/line'
 import { kitOf, type JobRecord, type LineRecord } from '#core/record'
 import { formatDecimal } from '#core/units'
 import { inRegion, methodWords } from '~/wording/en'
-import Papa from 'papaparse'
+import { csvLink } from '~/reading/csv'
 
 /**
  * What a line is of: pipe, how it is joined and turned, where it begins, walls it passes; what that costs in parts and
@@ -97,10 +97,7 @@ const unknown = computed(
 const order = computed(() =>
   (props.survey?.fittings ?? []).map((one) => ({ ...one, name: inRegion(one.name, props.region) })),
 )
-const csv = computed(
-  () =>
-    `data:text/csv;charset=utf-8,${encodeURIComponent(Papa.unparse(order.value, { columns: ['quantity', 'name', 'nominal'], newline: '\r\n', escapeFormulae: true }))}`,
-)
+const csv = computed(() => csvLink(order.value, ['quantity', 'name', 'nominal']))
 
 const walls = ref(props.line.walls.join(', '))
 watch(

@@ -8,10 +8,10 @@ const left = useWait(() => props.timer)
 /** A wait that was over long ago was left to itself, such as over night. */
 const LONG_AGO_S = 3600
 const over = computed(() => {
-  const since = (Date.now() - Date.parse(props.timer.startedAt)) / 1000 - props.timer.seconds
-  return since > LONG_AGO_S
-    ? `over since ${new Date(Date.parse(props.timer.startedAt) + props.timer.seconds * 1000).toLocaleString('en-GB', { weekday: 'short', hour: '2-digit', minute: '2-digit' })}: look at it before you go on`
-    : 'over'
+  const end = new Date(Date.parse(props.timer.startedAt) + props.timer.seconds * 1000)
+  if ((Date.now() - end.getTime()) / 1000 <= LONG_AGO_S) return 'over'
+  const since = end.toLocaleString('en-GB', { weekday: 'short', hour: '2-digit', minute: '2-digit' })
+  return `over since ${since}: look at it before you go on`
 })
 </script>
 

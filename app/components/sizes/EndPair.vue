@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Pipe } from '#core/catalogue'
 import type { UnitSystem } from '#core/units'
+import { ringPath } from '~/drawing/ring'
 import { materialOf } from '~/drawing/materials'
 import { formatReading, unitOf } from '~/reading/format'
 
@@ -13,8 +14,7 @@ const k = computed(() => Math.floor(Math.min(props.width / 3.7 / most.value, 200
 const cy = computed(() => (most.value / 2) * k.value + 34)
 const height = computed(() => most.value * k.value + 96)
 const r = (mm: number) => (mm / 2) * k.value
-const ring = (cx: number, outer: number, inside: number) =>
-  `M${cx - outer} ${cy.value}a${outer} ${outer} 0 1 0 ${2 * outer} 0a${outer} ${outer} 0 1 0 ${-2 * outer} 0ZM${cx - inside} ${cy.value}a${inside} ${inside} 0 1 1 ${2 * inside} 0a${inside} ${inside} 0 1 1 ${-2 * inside} 0Z`
+const ring = (cx: number, outer: number, inside: number) => ringPath(cx, cy.value, outer, inside)
 const ends = computed(() => [
   { pipe: props.a, cx: props.width / 6, name: 'a' },
   { pipe: props.b, cx: (props.width * 5) / 6, name: 'b' },

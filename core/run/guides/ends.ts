@@ -249,7 +249,9 @@ export const PE_ENTRY: Guide = {
       return fail(
         'impossible',
         'cover',
-        `The sweep needs ${formatDecimal(radius, 0)} mm up and along (${bend.radius.source}); there are ${formatDecimal(rise, 0)} up and ${formatDecimal(run!, 0)} along. Lay it deeper, or turn by an elbow that lies in its duct.`,
+        `The sweep needs ${formatDecimal(radius, 0)} mm up and along (${bend.radius.source}); ` +
+          `there are ${formatDecimal(rise, 0)} up and ${formatDecimal(run!, 0)} along. ` +
+          'Lay it deeper, or turn by an elbow that lies in its duct.',
       )
     const gain = gainOf(radius, 90)
     const length = run! + rise - gain
