@@ -131,7 +131,9 @@ export function benchPdf(
     )
   const barsHeight = plan.bars.length * BAR.height + 3
   const [sum, kerf] = [sumOf(plan, done), formatLength(plan.kerf, system)]
-  const taken = `${say(sum.taken)} taken, ${say(sum.pieces)} pieces, ${say(sum.kept)} kept, ${say(Math.max(0, sum.scrap))} scrap`
+  const whole = (mm: number) => formatLength(mm, system)
+  const scrap = Math.max(0, sum.scrap)
+  const taken = `${whole(sum.taken)} taken, ${whole(sum.pieces)} pieces, ${whole(sum.kept)} kept, ${whole(scrap)} scrap`
   const claim = plan.optimal ? 'No plan takes fewer lengths.' : `At least ${plan.bound} lengths.`
   const how = `${taken}; ${kerf} a cut. ${claim} From the left end. Ream and deburr.`
   const head = { ...words, about: `${words.about}, ${getPipe(sheet.pipe).label}`, how }
