@@ -5,7 +5,8 @@ const core = fileURLToPath(new URL('./core', import.meta.url))
 
 /** Named, so that its own type is checked: the config's has only a part of it. */
 const nitro = {
-  // The face of printed sheets, as TrueType: only these two of the package are taken along.
+  // The face of printed sheets, as whole TrueType files: only these two of the package are taken along. The screen's own
+  // package will not do: its one variable file cannot be embedded, and its static ones part a name's letters over two.
   serverAssets: [
     {
       baseName: 'fonts',

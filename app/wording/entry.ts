@@ -6,8 +6,8 @@ import type { Entry } from '~/outbox/entry'
 import { answerWords, CHECK_WORDS } from './en'
 import { endLabel } from './way'
 
-/** Words for what was done on this tablet, and for the fields two hands set differently. */
-const FIELD_WORDS: Readonly<Record<string, string>> = {
+/** Words for the fields that two hands may set differently. */
+export const FIELD_WORDS: Readonly<Record<string, string>> = {
   place: 'where',
   notes: 'notes',
   cannot: 'cannot be checked',

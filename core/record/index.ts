@@ -1,7 +1,7 @@
 export { benderFor, changeKit, kitOf, overdue } from './kit'
 export { jobPatch } from './kit-schema'
 export type { BenderRecord, CountRecord, FittingRecord, KitBody, ToolRecord } from './kit-schema'
-export { changedSince, mergeFields } from './merge'
+export { changedSince, MERGED_BY_KEY, mergeFields } from './merge'
 export type { Clash, Fields } from './merge'
 export { nextAction, STATIONS } from './next-action'
 export type { Station } from './next-action'

@@ -12,7 +12,7 @@ export interface Clash {
 }
 
 /** Fields that are maps of answers: two hands may each set another key of one. */
-const MAPS: ReadonlySet<string> = new Set(['answers', 'conditions', 'depths', 'policy', 'pulled', 'fix', 'clips'])
+export const MERGED_BY_KEY: ReadonlySet<string> = new Set(['answers', 'conditions', 'depths', 'policy', 'pulled', 'fix', 'clips'])
 
 const asMap = (value: unknown): Fields => (value ?? {}) as Fields
 
@@ -40,7 +40,7 @@ export function mergeFields(
   const changes: Record<string, unknown> = {}
   for (const [field, my] of Object.entries(mine)) {
     let merged: unknown
-    if (MAPS.has(field)) {
+    if (MERGED_BY_KEY.has(field)) {
       const [was, mineMap, theirMap] = [asMap(base[field]), asMap(my), asMap(theirs[field])]
       const keys = new Set([...Object.keys(was), ...Object.keys(mineMap), ...Object.keys(theirMap)])
       merged = withoutHoles(
@@ -61,7 +61,7 @@ export function mergeFields(
 /** Fields of `seen` that are saved otherwise now, for a write that rests on what was seen, such as a sign-off. */
 export function changedSince(seen: Fields, saved: Fields): Clash[] {
   return Object.entries(seen).flatMap(([field, was]): Clash[] => {
-    if (!MAPS.has(field))
+    if (!MERGED_BY_KEY.has(field))
       return isEqual(was, saved[field]) ? [] : [{ path: field, base: was, mine: was, theirs: saved[field] }]
     const [before, now] = [asMap(was), asMap(saved[field])]
     const keys = new Set([...Object.keys(before), ...Object.keys(now)])

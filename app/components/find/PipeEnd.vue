@@ -35,6 +35,12 @@ const hatch = computed(() => (props.pipe ? (materialOf(props.pipe.family).hatch 
 const figure = computed(() => (props.mm === null ? '?' : formatReading(props.mm, props.system)))
 const gap = computed(() => figure.value.length * 17 + 16)
 const ring = (outer: number, inside: number) => ringPath(cx.value, cy.value, outer, inside)
+/** What stands behind the unit: the mm in inch countries, by what it was measured, and how far that errs. */
+const beside = computed(() =>
+  props.mm === null
+    ? ''
+    : `${mmBeside(props.mm, props.system)}, ${props.by} ± ${formatReading(props.spread, props.system)}`,
+)
 </script>
 
 <template>
@@ -69,12 +75,7 @@ const ring = (outer: number, inside: number) => ringPath(cx.value, cy.value, out
         stroke="var(--ink)"
         stroke-width="1.75" />
       <text :x="cx + r + 34" :y="cy + 14" class="t64 w7">{{ figure }}</text>
-      <text :x="cx + r + 34" :y="cy + 38" class="t14">
-        {{ unitOf(system) }}
-        <tspan v-if="mm !== null">
-          {{ mmBeside(mm, system) }}, {{ by }} &#177; {{ formatReading(spread, system) }}
-        </tspan>
-      </text>
+      <text :x="cx + r + 34" :y="cy + 38" class="t14">{{ unitOf(system) }}{{ beside }}</text>
     </template>
     <template v-else>
       <path
@@ -85,12 +86,7 @@ const ring = (outer: number, inside: number) => ringPath(cx.value, cy.value, out
         stroke="var(--ink)"
         stroke-width="1.75" />
       <text :x="cx" :y="y + 22" class="mid halo t64 w7">{{ figure }}</text>
-      <text :x="Math.max(cx + gap, cx + r) + 12" :y="y + 5" class="t14">
-        {{ unitOf(system) }}
-        <tspan v-if="mm !== null">
-          {{ mmBeside(mm, system) }}, {{ by }} &#177; {{ formatReading(spread, system) }}
-        </tspan>
-      </text>
+      <text :x="Math.max(cx + gap, cx + r) + 12" :y="y + 5" class="t14">{{ unitOf(system) }}{{ beside }}</text>
     </template>
     <g v-if="mm !== null && pipe?.bore && !narrow">
       <path :d="`M${cx + r * 0.66} ${cy - r * 0.66}L${cx + r + 22} ${cy - 66}`" class="l-dim2" />

@@ -82,6 +82,10 @@ const summary = computed(() => {
   const near = names.value.map(({ od, label }) => `${formatReading(od, props.system)} ${label}`).join('; ') || 'none'
   return `Measured ${formatReading(props.mm, props.system)} ${unitOf(props.system)}. Known diameters near it: ${near}.`
 })
+const likely = computed(() => {
+  const [from, to] = [-2, 2].map((times) => formatReading((props.mm ?? 0) + times * props.spread, props.system))
+  return `, true size likely ${from} to ${to}`
+})
 </script>
 
 <template>
@@ -144,13 +148,10 @@ const summary = computed(() => {
           {{ name.text }}
         </text>
       </g>
-      <path :d="`M${scale(near, mm)} ${BASE + 34}l-7 11h14z`" fill="var(--copper)" />
+      <path :d="`M${scale(near, mm)} ${BASE + 34}l-5 7h10z`" fill="var(--copper)" />
       <text :x="MARGIN" :y="BASE + 52" class="t14">
         <tspan class="w7">measured {{ formatReading(mm, system) }}</tspan>
-        <tspan>
-          , true size likely {{ formatReading(mm - 2 * spread, system) }} to
-          {{ formatReading(mm + 2 * spread, system) }}
-        </tspan>
+        <tspan>{{ likely }}</tspan>
       </text>
     </template>
     <template v-else>
