@@ -10,7 +10,8 @@ import type { SocketMethod } from '#core/catalogue'
 const END = ['insert', 'tighten', 'check']
 const RING = ['cut', 'clean', 'ring', 'mark']
 
-const PLACES: Readonly<Record<SocketMethod, readonly string[]>> = {
+/** By the methods there were then. */
+const PLACES: Readonly<Partial<Record<SocketMethod, readonly string[]>>> = {
   solder: [
     'cut',
     'ream',
@@ -59,10 +60,11 @@ export function stepAtPlace(
     ]
     return ids[place] ?? null
   }
-  if (pipe === null) return null
+  const ids = PLACES[method]
+  if (pipe === null || !ids) return null
   const tube = toTube({ pipe })
   const hasLiner = JOINT_METHODS[method].looseParts(tube).some(({ kind }) => kind === 'liner')
   // Those with a question mark stood only on some pipes.
   const stood = (id: string) => (id === 'ream?' ? getPipe(pipe).family === 'copper' : id !== 'liner?' || hasLiner)
-  return PLACES[method].filter(stood)[place]?.replace('?', '') ?? null
+  return ids.filter(stood)[place]?.replace('?', '') ?? null
 }
