@@ -13,6 +13,7 @@ import type { Write } from '../server/services/once'
 import { findWays } from '#core/joints'
 import { cutQuestion, cutRows, planCuts, restsOf, takeAnswer } from '#core/cutting'
 import {
+  BLANK_JOINT,
   BLANK_FIND,
   cardsOf,
   fixLine,
@@ -47,18 +48,14 @@ async function addJoint(slug: string, job: DemoJob, demo: DemoJoint, findIds: re
   const created = await createJoint(
     slug,
     {
+      ...BLANK_JOINT,
       place: demo.place,
       a: demo.a,
       b: demo.b,
       findA: demo.find === undefined ? null : findIds[demo.find]!,
-      findB: null,
       comeBack: demo.comeBack ?? null,
       conditions: demo.conditions,
       orientation: demo.orientation ?? 'horizontal',
-      ambient: null,
-      torch: null,
-      wayId: null,
-      depths: {},
     },
     now(),
   )

@@ -1,5 +1,6 @@
 import {
   BLANK_FIND,
+  BLANK_JOINT,
   type CutRecord,
   type FindRecord,
   type JobRecord,
@@ -24,20 +25,9 @@ export const aFind = (changes: Partial<FindRecord> = {}): FindRecord => ({
 })
 
 export const aJoint = (changes: Partial<JointRecord> = {}): JointRecord => ({
+  ...BLANK_JOINT,
   id: 'j',
   number: 1,
-  place: '',
-  a: null,
-  b: null,
-  findA: null,
-  findB: null,
-  conditions: {},
-  orientation: 'horizontal',
-  ambient: null,
-  torch: null,
-  wayId: null,
-  comeBack: null,
-  depths: {},
   version: 1,
   way: null,
   ticks: [],

@@ -10,7 +10,7 @@ import type { OffsetAnswer } from '#core/line'
 import type { FixAnswer } from '#core/supports'
 import type { FlowAnswer } from '#core/flow'
 import type { MakeAnswer } from '#core/making'
-import { BLANK_FIND, type FindBody, type JobRecord } from '#core/record'
+import { BLANK_JOINT, BLANK_FIND, type FindBody, type JobRecord } from '#core/record'
 
 /** What came of a line: the answer of the verb it asks. */
 export type Asked =
@@ -99,16 +99,10 @@ export function useAsk(job: Ref<JobRecord | undefined>) {
     const { question, verb } = line.value
     if (verb === 'ways') {
       const made = store.createJoint(job.value.slug, {
-        place: '',
+        ...BLANK_JOINT,
         a: question.a as End,
         b: question.b as End,
-        findA: null,
-        findB: null,
         conditions: (question.conditions ?? {}) as Partial<Conditions>,
-        orientation: 'horizontal',
-        wayId: null,
-        comeBack: null,
-        depths: {},
       })
       if (made.ok) await router.push({ path: `/jobs/${job.value.slug}/joint`, query: { joint: made.value.id } })
     } else {

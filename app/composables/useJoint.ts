@@ -1,25 +1,5 @@
 import { fillConditions, findWays, type Conditions, type End, type Way, type WaysAnswer } from '#core/joints'
-import {
-  endsNow,
-  factsOfFind,
-  isMade,
-  kitOf,
-  type JobRecord,
-  type JointBody,
-  type JointInput,
-  type JointRecord,
-} from '#core/record'
-
-/** A joint of which one end is known. */
-export const BLANK_JOINT: Omit<JointInput, 'a' | 'findA' | 'place'> = {
-  b: null,
-  findB: null,
-  conditions: {},
-  orientation: 'horizontal',
-  wayId: null,
-  comeBack: null,
-  depths: {},
-}
+import { endsNow, factsOfFind, isMade, kitOf, type JobRecord, type JointBody, type JointRecord } from '#core/record'
 
 /** The joint on the screen: its ends and conditions, every way to make it, and the one looked at. */
 export function useJoint(job: Ref<JobRecord | undefined>) {

@@ -2,7 +2,7 @@ import isEqual from 'fast-deep-equal'
 import { unitSystemOf, type Region } from '#core/catalogue'
 import { surveyLine, type LaidLeg, type LineWarning, type Piece } from '#core/line'
 import type { Issue } from '#core/base'
-import { draftLine, type JobRecord, type LineBody, type LineInput, type LineRecord } from '#core/record'
+import { BLANK_JOINT, draftLine, type JobRecord, type LineBody, type LineInput, type LineRecord } from '#core/record'
 import {
   insertLeg,
   plainMessage,
@@ -14,7 +14,6 @@ import {
   withLength,
   type RunRow,
 } from '#core/run'
-import { BLANK_JOINT } from './useJoint'
 import { beginHistory, record, redo, undo, type History } from '~/editor/history'
 
 /** A tube of the line as the screen shows it. */

@@ -1,6 +1,9 @@
 import type { BenchPlan } from '#core/cutting'
 import { ok, type Issue, type Result } from '#core/base'
 import {
+  BLANK_FIND,
+  BLANK_JOINT,
+  BLANK_LINE,
   addPhoto,
   bringBack,
   beginCut,
@@ -185,16 +188,6 @@ export function toRequest({ key, job, record, act }: Entry): Request {
   }
 }
 
-/** What a body kept by an earlier version lacks. */
-const NEW_FIND: Partial<FindBody> = { notes: '', cannot: [] }
-const NEW_LINE: Pick<LineBody, 'pulled' | 'fix' | 'clips'> = { pulled: {}, fix: {}, clips: {} }
-const NEW_JOINT: Pick<JointBody, 'findB' | 'comeBack' | 'ambient' | 'torch'> = {
-  findB: null,
-  comeBack: null,
-  ambient: null,
-  torch: null,
-}
-
 /**
  * A job as it stands once an entry is done; times are the server's, `ahead` ms of this tablet's. Fails with what core
  * says against it.
@@ -238,12 +231,12 @@ export function applyEntry(job: JobRecord, { key, record, at, act }: Entry, ahea
       return ok(job)
     case 'begin-find': {
       if (job.finds.some(({ id }) => id === record)) return ok(job)
-      const find = beginFind(job, record, { ...NEW_FIND, ...act.body }, hand)
+      const find = beginFind(job, record, { ...BLANK_FIND, ...act.body }, hand)
       return find.ok ? ok({ ...job, finds: [...job.finds, find.value] }) : find
     }
     case 'begin-line': {
       if (job.lines.some(({ id }) => id === record)) return ok(job)
-      const line = beginLine(record, act.number, { ...NEW_LINE, ...act.body }, time)
+      const line = beginLine(record, act.number, { ...BLANK_LINE, ...act.body }, time)
       return line.ok ? ok({ ...job, lines: [...job.lines, line.value] }) : line
     }
     case 'drop-line':
@@ -285,7 +278,7 @@ export function applyEntry(job: JobRecord, { key, record, at, act }: Entry, ahea
     }
     case 'begin-joint': {
       if (job.joints.some(({ id }) => id === record)) return ok(job)
-      const joint = beginJoint(job, record, act.number, { ...NEW_JOINT, ...act.body }, time)
+      const joint = beginJoint(job, record, act.number, { ...BLANK_JOINT, ...act.body }, time)
       return joint.ok ? ok({ ...job, joints: [...job.joints, joint.value] }) : joint
     }
     case 'photo':

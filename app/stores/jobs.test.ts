@@ -3,7 +3,7 @@ import { FetchError } from 'ofetch'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { findWays } from '#core/joints'
 import { makeCards } from '#core/making'
-import { BLANK_FIND, type FindRecord, type JobRecord, type JointRecord } from '#core/record'
+import { BLANK_JOINT, BLANK_FIND, type FindRecord, type JobRecord, type JointRecord } from '#core/record'
 import { aFind, aJob, aJoint, aTick } from '../../tests/records'
 import { useJobStore } from './jobs'
 
@@ -166,16 +166,10 @@ describe('without a server', () => {
     const store = await loaded()
     reply = away
     const begun = store.createJoint('yard', {
+      ...BLANK_JOINT,
       place: 'riser',
       a: { pipe: 'cu-en-x-22' },
       b: { pipe: 'cu-en-x-22' },
-      findA: null,
-      findB: null,
-      conditions: {},
-      orientation: 'horizontal',
-      wayId: null,
-      comeBack: null,
-      depths: {},
     })
     const id = begun.ok ? begun.value.id : ''
     const made = () => store.jobOf('yard')!.joints.find((one) => one.id === id)!

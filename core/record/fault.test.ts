@@ -1,7 +1,17 @@
 import { describe, expect, it } from 'vitest'
 import { findWays } from '#core/joints'
 import { makeCards } from '#core/making'
-import { beginJoint, completeJob, failStep, reusesOf, runTimer, SIGNED, tickStep, type JointRecord } from '#core/record'
+import {
+  BLANK_JOINT,
+  beginJoint,
+  completeJob,
+  failStep,
+  reusesOf,
+  runTimer,
+  SIGNED,
+  tickStep,
+  type JointRecord,
+} from '#core/record'
 import { aJob, aJoint, aSignoff } from '../../tests/records'
 
 const JOB = aJob({ region: 'us' })
@@ -15,28 +25,7 @@ function made(until: string, rules = JOB): { joint: JointRecord; at: (code: stri
   const [a, b] = [{ pipe: 'pex-cts-3_4' }, { pipe: 'pex-cts-3_4' }]
   const ways = value(findWays({ region: 'us', a, b, policy: rules.policy })).ways
   const way = ways.find(({ joints }) => joints.every(({ method }) => method === 'crimp'))!
-  let joint = value(
-    beginJoint(
-      rules,
-      'joint-0001',
-      1,
-      {
-        place: '',
-        a,
-        b,
-        findA: null,
-        findB: null,
-        comeBack: null,
-        ambient: null,
-        torch: null,
-        conditions: {},
-        orientation: 'horizontal',
-        wayId: way.id,
-        depths: {},
-      },
-      '',
-    ),
-  )
+  let joint = value(beginJoint(rules, 'joint-0001', 1, { ...BLANK_JOINT, a, b, wayId: way.id }, ''))
   const card = makeCards({
     joints: joint.way!.joints,
     region: 'us',

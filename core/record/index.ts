@@ -106,7 +106,8 @@ export type {
   TimerRecord,
   VerdictRecord,
 } from './types'
-export { BLANK_FIND, completeJob, idByCode } from './upgrade'
+export { BLANK_FIND, BLANK_JOINT, BLANK_LINE } from './blank'
+export { completeJob, idByCode } from './upgrade'
 export { addPhoto, beginFind, changeFind, dropPhoto } from './find-work'
 export type { FindRules, Hand } from './find-work'
 

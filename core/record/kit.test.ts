@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { findWays } from '#core/joints'
-import { beginJoint, changeKit, kitOf, overdue, type FittingRecord, type ToolRecord } from '#core/record'
+import { BLANK_JOINT, beginJoint, changeKit, kitOf, overdue, type FittingRecord, type ToolRecord } from '#core/record'
 import { aJob } from '../../tests/records'
 
 const press: ToolRecord = { method: 'press', sizes: ['15'], due: '2026-11-12' }
@@ -40,17 +40,9 @@ describe('the kit of a job', () => {
   })
   it('decides the ways of a joint: a size that is not there, a fitting that was measured', () => {
     const body = {
-      place: '',
+      ...BLANK_JOINT,
       a: { pipe: 'cu-en-x-22' },
       b: { pipe: 'cu-en-x-22' },
-      findA: null,
-      findB: null,
-      comeBack: null,
-      ambient: null,
-      torch: null,
-      conditions: {},
-      orientation: 'horizontal' as const,
-      depths: {},
       wayId: 'press.en:22~press.en:22',
     }
     expect(beginJoint({ ...aJob(), tools: [press] }, 'j', 1, body, '')).toMatchObject({

@@ -12,7 +12,15 @@ export interface Clash {
 }
 
 /** Fields that are maps of answers: two hands may each set another key of one. */
-export const MERGED_BY_KEY: ReadonlySet<string> = new Set(['answers', 'conditions', 'depths', 'policy', 'pulled', 'fix', 'clips'])
+export const MERGED_BY_KEY: ReadonlySet<string> = new Set([
+  'answers',
+  'conditions',
+  'depths',
+  'policy',
+  'pulled',
+  'fix',
+  'clips',
+])
 
 const asMap = (value: unknown): Fields => (value ?? {}) as Fields
 

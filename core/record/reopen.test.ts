@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { findWays } from '#core/joints'
 import {
+  BLANK_JOINT,
   beginJoint,
   cardsOf,
   isMade,
@@ -25,27 +26,7 @@ function begun(): JointRecord {
   const way = value(findWays({ region: 'us', ...ends })).ways.find(({ joints }) =>
     joints.every(({ method }) => method === 'crimp'),
   )!
-  return value(
-    beginJoint(
-      JOB,
-      'joint-0001',
-      1,
-      {
-        place: '',
-        ...ends,
-        findA: null,
-        findB: null,
-        comeBack: null,
-        ambient: null,
-        torch: null,
-        conditions: {},
-        orientation: 'horizontal',
-        wayId: way.id,
-        depths: {},
-      },
-      '',
-    ),
-  )
+  return value(beginJoint(JOB, 'joint-0001', 1, { ...BLANK_JOINT, ...ends, wayId: way.id }, ''))
 }
 const places = (joint: JointRecord) =>
   cardsOf(JOB, joint).flatMap(({ entry, answer }) =>

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { findWays, type End } from '#core/joints'
 import {
+  BLANK_JOINT,
   beginJoint,
   cardsOf,
   leftToSign,
@@ -34,28 +35,7 @@ function made(
 ): { joint: JointRecord; end: number } {
   const ways = value(findWays({ region: job.region, a: end, b: end, policy: job.policy })).ways
   const way = ways.find(({ joints }) => joints.every((joint) => joint.method === method))!
-  let joint = value(
-    beginJoint(
-      job,
-      'joint-0001',
-      1,
-      {
-        place: '',
-        a: end,
-        b: end,
-        findA: null,
-        findB: null,
-        comeBack: null,
-        ambient: null,
-        torch: null,
-        conditions: {},
-        orientation: 'horizontal',
-        depths: {},
-        wayId: way.id,
-      },
-      '',
-    ),
-  )
+  let joint = value(beginJoint(job, 'joint-0001', 1, { ...BLANK_JOINT, a: end, b: end, wayId: way.id }, ''))
   let now = 0
   for (const { entry, answer } of cardsOf(job, joint)) {
     for (const { id, seconds, ask } of answer.ok ? answer.value.steps : []) {

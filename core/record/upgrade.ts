@@ -1,18 +1,7 @@
 import { fillPolicy, type Policy, type Way } from '#core/joints'
 import { stepAtPlace } from '#core/making'
-import type { FindBody } from './schema'
+import { BLANK_JOINT } from './blank'
 import type { FindRecord, JobRecord, JointRecord, LineRecord, SignoffRecord, TickRecord, TimerRecord } from './types'
-
-/** A find before anything is known of it. */
-export const BLANK_FIND: FindBody = {
-  place: '',
-  notes: '',
-  typed: '',
-  by: 'calliper',
-  answers: {},
-  cannot: [],
-  pipe: null,
-}
 
 /** Where an earlier version named a step by its place on the card. */
 type Numbered<T extends { step: string }> = Omit<T, 'step'> & { step: string | number }
@@ -43,7 +32,8 @@ function timerWithId(policy: Partial<Policy>, way: Way | null, timer: Numbered<T
 
 function completeJoint(policy: Partial<Policy>, joint: JointRecord): JointRecord {
   return {
-    ...{ findB: null, comeBack: null, reopenings: [], ambient: null, torch: null, aside: [] },
+    ...BLANK_JOINT,
+    ...{ reopenings: [], aside: [] },
     ...joint,
     ticks: joint.ticks.map((tick) => ({ ...{ by: '', reading: null, did: null }, ...withId<TickRecord>(tick) })),
     faults: (joint.faults ?? []).map((fault) => withId(fault)),
