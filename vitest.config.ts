@@ -16,7 +16,10 @@ export default defineConfig({
       // Verbs against each other: JOLVET_LONG=1 asks for the whole series.
       { resolve: { alias }, test: { ...limits, name: 'agree', isolate: false, include: ['tests/agree/**/*.test.ts'] } },
       { resolve: { alias }, test: { ...limits, name: 'app', include: ['app/**/*.test.ts'] } },
-      { resolve: { alias }, test: { ...limits, name: 'server', include: ['server/{services,print}/**/*.test.ts'] } },
+      {
+        resolve: { alias },
+        test: { ...limits, name: 'server', include: ['server/{services,print}/**/*.test.ts', 'scripts/*.test.ts'] },
+      },
     ],
   },
 })

@@ -7,6 +7,6 @@ export const STATIONS = {
   cut: ['core/cutting', 'cut'],
   fix: ['core/supports', 'core/flow', 'fix'],
   make: ['core/making', 'core/heat', 'make', 'steps', 'sign', 'safety', 'faults.test', 'come-back'],
-  'hand-over': ['register', 'print', 'handover'],
+  'hand-over': ['register', 'print'],
   kit: ['kit'],
 }
