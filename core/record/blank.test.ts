@@ -11,6 +11,14 @@ it('are what the schemas take, and what they fill in where an earlier version sa
   expect(newFind.parse({ ...find, ...OWN })).toEqual({ ...BLANK_FIND, ...OWN })
   const { findB: _b, comeBack: _c, ambient: _a, torch: _t, ...joint } = BLANK_JOINT
   expect(newJoint.parse({ ...joint, ...OWN })).toEqual({ ...BLANK_JOINT, ...OWN })
-  const line = { name: '', pipe: 'cu-en-x-22', method: 'solder', corners: 'fittings', start: 'free', walls: [], legs: [] }
+  const line = {
+    name: '',
+    pipe: 'cu-en-x-22',
+    method: 'solder',
+    corners: 'fittings',
+    start: 'free',
+    walls: [],
+    legs: [],
+  }
   expect(newLine.parse({ ...line, ...OWN })).toEqual({ ...line, ...BLANK_LINE, ...OWN })
 })
