@@ -99,7 +99,7 @@ export function factsOfChecks(question: IdentifyQuestion): Pick<IdentifyAnswer, 
 
 /**
  * What the pipe may be, from any checks made at it in any order. Candidates by falling probability then id; they and
- * `unknown` sum to 1. Priors, instrument errors and shares are ours (`ours.ts`); diameters are the catalogue's.
+ * `unknown` sum to 1. Priors, instrument errors and shares are ours (`likelihood-figures.ts`); diameters are the catalogue's.
  * Checks that contradict each other leave more to `unknown` and are named in `contradictions`. Issues: `range` at an
  * outside diameter below 4 or above 120 mm; `impossible` at a wall or bore that does not go into it.
  */

@@ -59,6 +59,12 @@ describe('a line that is read', () => {
     expect(read('1,5').number('pressure')).toBe(1.5)
     expect(read('bar').number('pressure')).toBeNull()
   })
+  it('keeps its place behind signs of two units, and letters that grow when made small', () => {
+    const reader = read('\u{1f600} \u0130 22 copper')
+    expect(reader.sign(/^\S+ \S+/, 'signs')).toBe(true)
+    expect(reader.words).toEqual([{ text: '\u{1f600} \u0130', as: 'signs' }])
+    expect(reader.typed).toBe('22 copper')
+  })
   it('loses no letter, whatever is typed: what was read and what is left are the text', () => {
     fc.assert(
       fc.property(fc.string({ unit: 'grapheme', maxLength: 40 }), fc.constantFrom(...REGIONS), (text, region) => {
@@ -72,6 +78,7 @@ describe('a line that is read', () => {
         expect(bare(reader.words.map((word) => word.text).join('') + reader.typed)).toBe(bare(text))
         expect(reader.position).toBeLessThanOrEqual(text.length)
       }),
+      { numRuns: 400 },
     )
   })
 })

@@ -22,8 +22,10 @@ const PLAIN_SIGNS: Readonly<Record<string, string>> = {
 /** Letters as they are compared; same length as the text. */
 const plainOf = (text: string): string =>
   [...text]
-    .map((char) => PLAIN_SIGNS[char] ?? char.toLowerCase())
-    .map((char) => (char.length === 1 ? char : '?'))
+    .map((char) => {
+      const plain = PLAIN_SIGNS[char] ?? char.toLowerCase()
+      return plain.length === char.length ? plain : '?'.repeat(char.length)
+    })
     .join('')
 
 const LENGTH =
