@@ -6,7 +6,13 @@ const alias = {
   '~': fileURLToPath(new URL('./app', import.meta.url)),
 }
 // A busy machine is slow, not wrong: limits only end what hangs.
-const limits = { testTimeout: 120_000, hookTimeout: 120_000, environment: 'node' as const }
+const limits = {
+  testTimeout: 120_000,
+  hookTimeout: 120_000,
+  environment: 'node' as const,
+  // A test that asks nothing, such as one over a list that has become empty, has not passed.
+  expect: { requireAssertions: true },
+}
 
 export default defineConfig({
   test: {
