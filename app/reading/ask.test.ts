@@ -3,8 +3,24 @@ import { describe, expect, it } from 'vitest'
 import type { Ask } from '#core/joints'
 import { askRange, askVerdict, readAsk } from './ask'
 
-const RING: Ask = { what: 'ring-distance', words: 'from the end', unit: 'mm', lo: 3.2, hi: 6.4, isFirm: true, source: 'ASTM F1807' }
-const TURNS: Ask = { what: 'nut-turns', words: 'turns', unit: 'turns', lo: 0.75, hi: 1.25, isFirm: false, source: 'typical' }
+const RING: Ask = {
+  what: 'ring-distance',
+  words: 'from the end',
+  unit: 'mm',
+  lo: 3.2,
+  hi: 6.4,
+  isFirm: true,
+  source: 'ASTM F1807',
+}
+const TURNS: Ask = {
+  what: 'nut-turns',
+  words: 'turns',
+  unit: 'turns',
+  lo: 0.75,
+  hi: 1.25,
+  isFirm: false,
+  source: 'typical',
+}
 
 describe('a figure that a step asks for', () => {
   it("is asked in the job's own units", () => {
