@@ -14,7 +14,12 @@ export default defineConfig({
     maxWorkers: Number(process.env.JOLVET_WORKERS ?? Math.min(4, availableParallelism() + 1)),
     projects: ['api', 'e2e', 'faults'].map((name) => ({
       ...shared,
-      test: { ...options, name, include: [`tests/${name}/**/*.test.ts`] },
+      test: {
+        ...options,
+        name,
+        include: [`tests/${name}/**/*.test.ts`],
+        setupFiles: name === 'faults' ? [] : ['tests/fresh-rows.ts'],
+      },
     })),
   },
 })

@@ -5,6 +5,7 @@ import { inject } from 'vitest'
  */
 export interface Bed {
   baseUrl: string
+  databaseUrl: string
   /** Where its database lives, for tests that restart it. */
   databaseFolder: string
 }

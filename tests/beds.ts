@@ -44,7 +44,7 @@ async function makeBed(template: string, dir: string): Promise<{ bed: Bed; end: 
     await gone
     await stop({ dir })
   }
-  return { bed: { baseUrl, databaseFolder: dir }, end }
+  return { bed: { baseUrl, databaseUrl: url(connection), databaseFolder: dir }, end }
 }
 
 /** The production build on free ports, once for each worker; databases with the demo jobs. */

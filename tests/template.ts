@@ -4,10 +4,11 @@ import path from 'node:path'
 import { freePort, start, stop, url } from '../scripts/db.mjs'
 import { runMigrations } from '../scripts/migrate.mjs'
 import { root, tsx } from '../scripts/setup.mjs'
+import { keepRows } from './demo-rows'
 
 const CACHE = path.join(root, 'node_modules/.cache/jolvet-test')
 /** What the demo's rows come of. */
-const SOURCES = ['core', 'server', 'scripts', 'package-lock.json']
+const SOURCES = ['core', 'server', 'scripts', 'package-lock.json', 'tests/template.ts', 'tests/demo-rows.ts']
 
 const files = (entry: string): string[] =>
   statSync(entry).isDirectory() ? readdirSync(entry).flatMap((name) => files(path.join(entry, name))) : [entry]
@@ -33,6 +34,7 @@ export async function demoTemplate(): Promise<string> {
     const connection = await start({ dir, port: await freePort() })
     await runMigrations(url(connection))
     tsx('scripts/demo.ts', ['--if-empty'], { DATABASE_URL: url(connection) })
+    await keepRows(url(connection))
     await stop({ dir })
     for (const old of readdirSync(CACHE).filter((entry) => entry.startsWith('demo-')))
       rmSync(path.join(CACHE, old), { recursive: true, force: true })
