@@ -1,7 +1,7 @@
 import mysql from 'mysql2/promise'
 
 /** Where the demo's rows are kept beside those that tests work on. */
-const KEPT = 'demo_rows'
+const KEPT = 'jolvet_demo'
 
 /** Work on every table of a database, on one connection without its foreign keys in the way. */
 async function onTables(url: string, work: (run: (sql: string) => Promise<unknown>, table: string) => Promise<void>) {
