@@ -141,7 +141,7 @@ describe('ways, make and inspect', () => {
           given += ways.ways.length
           refused += ways.refused.length
         }),
-        { seed, numRuns: runs(900, 20_000) },
+        { seed, numRuns: runs(600, 20_000) },
       )
       // A generator that draws nothing but refusals would prove nothing.
       expect(given).toBeGreaterThan(100)

@@ -2,26 +2,31 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import mysql from 'mysql2/promise'
-import { afterAll, describe, expect, it } from 'vitest'
+import { afterAll, describe, expect, inject, it } from 'vitest'
 import { freePort, isRunning, start, stop, url } from '../../scripts/db.mjs'
 import { runMigrations } from '../../scripts/migrate.mjs'
 import { tsx } from '../../scripts/setup.mjs'
+import { copyDatabase } from '../copy-database'
+import '../bed'
 
 // The private database and the start, on folders of their own.
 const dir = mkdtempSync(path.join(tmpdir(), 'jolvet-db-'))
+const demoDir = path.join(dir, 'demo')
 afterAll(async () => {
   await stop({ dir })
+  await stop({ dir: demoDir })
   rmSync(dir, { recursive: true, force: true })
 })
 
-const query = async <T>(sql: string): Promise<T[]> => {
-  const connection = await mysql.createConnection(url(await start({ dir })))
+async function ask<T>(folder: string, sql: string): Promise<T[]> {
+  const connection = await mysql.createConnection(url(await start({ dir: folder })))
   try {
     return (await connection.query(sql))[0] as T[]
   } finally {
     await connection.end()
   }
 }
+const query = <T>(sql: string) => ask<T>(dir, sql)
 
 describe('the private database', () => {
   it('starts on loopback, and a second start finds the first', async () => {
@@ -51,10 +56,12 @@ describe('the private database', () => {
   })
 
   it('loads the demo into an empty database only, and puts it back when asked, leaving other jobs', async () => {
-    const env = { DATABASE_URL: url(await start({ dir })) }
+    // What every test begins from was loaded into an empty database.
+    copyDatabase(inject('template'), demoDir)
+    const env = { DATABASE_URL: url(await start({ dir: demoDir })) }
+    const query = <T>(sql: string) => ask<T>(demoDir, sql)
     const names = async () =>
       (await query<{ name: string }>('select name from jobs order by position')).map(({ name }) => name)
-    tsx('scripts/demo.ts', ['--if-empty'], env)
     expect(await names()).toHaveLength(4)
     await query(
       "insert into jobs (id, slug, name, place, region, policy, position) values ('own', 'own', 'My own yard', '', 'gb', '{}', 99)",
