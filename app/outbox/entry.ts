@@ -58,6 +58,17 @@ import {
 export type Kind = 'jobs' | 'finds' | 'lines' | 'cuts' | 'joints'
 export type AnyRecord = JobRecord | FindRecord | LineRecord | CutRecord | JointRecord
 
+/** Where in its job a record stands, by what only its kind has. */
+export function kindOf(record: Exclude<AnyRecord, JobRecord>): Exclude<Kind, 'jobs'> {
+  if ('signoffs' in record) return 'joints'
+  if ('legs' in record) return 'lines'
+  return 'cutter' in record ? 'cuts' : 'finds'
+}
+
+/** A record of a job by its kind and id. */
+export const recordOf = (job: JobRecord, kind: Kind, id: string): AnyRecord | undefined =>
+  kind === 'jobs' ? job : job[kind].find((record) => record.id === id)
+
 /**
  * Record that a change of a job's own fields belongs to: apart from the job, so that its finds and joints never wait for
  * it.

@@ -6,7 +6,8 @@ import type { Issue } from '#core/base'
 import { SIGNED, type FindRecord, type JointRecord } from '#core/record'
 import { aFind, aJoint, aSignoff } from '../../tests/records'
 import type { AnyRecord, Entry, Request } from './entry'
-import { createOutbox, type Outbox, type Reply } from './outbox'
+import { createOutbox, type Outbox } from './outbox'
+import type { Reply } from './surroundings'
 import { memoryStorage, openStorage, type Storage } from './storage'
 
 const AWAY: Issue = { code: 'impossible', path: '', message: 'the server does not answer.' }

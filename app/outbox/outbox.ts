@@ -1,6 +1,8 @@
-import { changedSince, isMade, mergeFields, type Clash, type Fields, type JointRecord } from '#core/record'
+import { changedSince, mergeFields, type Clash, type Fields, type JointRecord } from '#core/record'
 import type { Issue } from '#core/base'
-import { toRequest, type Act, type AnyRecord, type Entry, type Request } from './entry'
+import { toRequest, type Act, type AnyRecord, type Entry } from './entry'
+import type { Surroundings } from './surroundings'
+import { depthsAfter, isSigned, pick } from './saved'
 import { memoryStorage, type Storage } from './storage'
 
 /** Pause after the last keystroke before it is sent, ms. */
@@ -8,33 +10,6 @@ const SEND_AFTER_MS = 300
 /** Pauses before a call that found no server is tried again, ms; the last one is kept to. */
 const RETRY_AFTER_MS = [1000, 2000, 4000, 8000] as const
 
-export type Reply = { ok: true; value: unknown } | { ok: false; error: Issue; away: boolean; saved?: unknown }
-
-export interface Surroundings {
-  storage: Storage
-  send: (request: Request, about: { key: string; ago: number }) => Promise<Reply>
-  /** ms since 1970, by this tablet's clock. */
-  now: () => number
-  newKey: () => string
-  /** The server has an entry; `value` is the record as it then stands. */
-  onTaken: (entry: Entry, value: unknown) => void
-  /** The server has this record now, written by another hand. */
-  onSaved: (entry: Entry, saved: AnyRecord) => void
-  /** Another page of this browser has sent this entry. */
-  onGone: (entry: Entry) => void
-  /** What waits has changed, or whether the server answers: `away` is why not. */
-  onChange: (entries: readonly Entry[], away: Issue | null) => void
-}
-
-const pick = (record: object, fields: Iterable<string>): Fields =>
-  Object.fromEntries([...fields].map((field) => [field, (record as Fields)[field]]))
-const isSigned = (record: AnyRecord | undefined): record is JointRecord =>
-  record !== undefined && 'signoffs' in record && isMade(record)
-/** The depths of a joint as an act leaves them. */
-function depthsAfter(act: Act, saved: JointRecord): Record<string, string> {
-  if (act.do === 'change') return { ...saved.depths, ...(act.changes.depths as JointRecord['depths'] | undefined) }
-  return act.do === 'sign' ? (act.seen.depths as Record<string, string>) : {}
-}
 /** Plain data: what a browser's database takes, and what comes back from it. */
 const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
 

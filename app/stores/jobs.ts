@@ -20,6 +20,7 @@ import {
   type LineBody,
   type LineInput,
   type OffcutBody,
+  type PhotoBody,
   type ReopenBody,
   type SignoffBody,
   type StepPlace,
@@ -30,7 +31,9 @@ import { useServerClock } from '~/composables/useServerClock'
 import {
   applyEntry,
   beginJob,
+  kindOf,
   kitRecord,
+  recordOf,
   withWay,
   type Act,
   type AnyRecord,
@@ -40,13 +43,6 @@ import {
 import { createOutbox, type Outbox } from '~/outbox/outbox'
 import { memoryStorage, openStorage, type Storage } from '~/outbox/storage'
 
-/** Where in its job a record stands, by what only its kind has. */
-function kindOf(record: Exclude<AnyRecord, JobRecord>): Exclude<Kind, 'jobs'> {
-  if ('signoffs' in record) return 'joints'
-  if ('legs' in record) return 'lines'
-  return 'cutter' in record ? 'cuts' : 'finds'
-}
-
 /** Pause before a read that found no server is tried again, ms. */
 const RETRY_AFTER_MS = 2000
 /** How long the server is waited for before the copy kept here is shown, ms. */
@@ -55,6 +51,7 @@ const COPY_AFTER_MS = 600
 /** Of what came of the things done here, so many are shown. */
 const MOST_RECENT = 12
 
+type NewPhoto = Omit<PhotoBody, 'id'> & { width: number; height: number }
 const after = (ms: number) => new Promise<void>((resolve) => setTimeout(resolve, ms))
 
 /**
@@ -85,8 +82,6 @@ export const useJobStore = defineStore('jobs', () => {
   const channel = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('jolvet')
 
   const jobOf = (name: string) => jobs.value.find((job) => job.slug === name || job.id === name)
-  const recordOf = (job: JobRecord, kind: Kind, id: string): AnyRecord | undefined =>
-    kind === 'jobs' ? job : job[kind].find((record) => record.id === id)
 
   function view(id: string): JobRecord | undefined {
     const own = entries.value.filter((entry) => entry.job === id)
@@ -385,10 +380,8 @@ export const useJobStore = defineStore('jobs', () => {
       if (job) change(slug, 'jobs', kitRecord(job.id), changes)
     },
     changeJoint: (slug: string, id: string, changes: Partial<JointBody>) => change(slug, 'joints', id, changes),
-    addPhoto: (slug: string, find: string, photo: { name: string; data: string; width: number; height: number }) => {
-      const { width, height, ...body } = photo
-      return onRecord(slug, 'finds', find, () => ({ do: 'photo', body, width, height }))
-    },
+    addPhoto: (slug: string, find: string, { width, height, ...body }: NewPhoto) =>
+      onRecord(slug, 'finds', find, () => ({ do: 'photo', body, width, height })),
     dropPhoto: (slug: string, find: string, photo: string) =>
       onRecord(slug, 'finds', find, () => ({ do: 'drop-photo', photo })),
     setTick: (slug: string, id: string, place: Omit<TickBody, 'way'>, done: boolean) =>

@@ -18,12 +18,12 @@ import {
 import { fillPolicy } from '#core/joints'
 import { piecesOf, plainMessage } from '#core/run'
 import { formatDecimal, formatLength, parseLength, type UnitSystem } from '#core/units'
-import type { CutBody, DoneCutBody, FinishBody, OffcutBody } from './cut-schema'
+import type { CutBody, DoneCutBody, FinishBody } from './cut-schema'
 import type { Hand } from './find-work'
 import { surveyed } from './line-work'
-import type { CutRecord, JobRecord, OffcutRecord } from './types'
+import type { CutRecord, JobRecord } from './types'
 
-/* What each piece of work makes of a cut sheet and of the rack, asked on the tablet and by the server alike: see `work.ts`. */
+/* What each piece of work makes of a cut sheet, asked on the tablet and by the server alike: see `work.ts`. */
 
 /** Why a finished sheet is not changed. */
 export const FINISHED: Issue = issue(
@@ -38,8 +38,6 @@ export const OTHER_PLAN: Issue = issue(
   'The rest was planned anew meanwhile. Look at the bars as they are now, then enter that cut.',
 )
 
-/** Most offcuts of the rack. */
-const MOST_OFFCUTS = 500
 /** Most cut sheets of one job. */
 const MOST_CUTS = 100
 export const tooManyCuts = (count: number): Result<null> =>
@@ -175,16 +173,6 @@ export function readSheet(
   }
   return ok({ kerf: kerf.value, keep: keep.value, prefer: sheet.prefer, stock })
 }
-
-/** Offcuts a sheet may be cut from: of its pipe, not promised elsewhere, not left alone. */
-export const rackFor = (
-  { rack }: Pick<JobRecord, 'rack'>,
-  sheet: Pick<CutRecord, 'id' | 'pipe' | 'leave'>,
-): OffcutRecord[] =>
-  rack.filter(
-    ({ id, pipe, promised }) =>
-      pipe === sheet.pipe && (promised === null || promised.cut === sheet.id) && !sheet.leave.includes(id),
-  )
 
 /**
  * The stock a sheet of a pipe begins with: that of the last sheet of the same pipe, else the length it is most often
@@ -332,76 +320,6 @@ export function finishCut(sheet: CutRecord, { kept }: FinishBody, { at, by }: Ha
   )
   return ok({ ...sheet, result: { at, by, sum, first: plan.first, kept, uncut: openPieces(plan.pieces, done).length } })
 }
-
-/**
- * The rack once a sheet stands as it does: what its plan takes is promised to it; when it is finished, what was begun is
- * gone and what was kept is there.
- */
-export function rackAfter(
-  rack: readonly OffcutRecord[],
-  job: Pick<JobRecord, 'id' | 'name'>,
-  sheet: CutRecord | null,
-  cut: string,
-): OffcutRecord[] {
-  const bars = sheet?.plan?.bars.filter(({ from }) => from === 'rack') ?? []
-  const begun = new Set(bars.filter(({ id }) => sheet!.done.some(({ bar }) => bar === id)).map(({ stock }) => stock))
-  const isWanted = (id: string) => !sheet?.result && bars.some(({ stock }) => stock === id)
-  const after = rack
-    .filter(({ id }) => !(sheet?.result && begun.has(id)))
-    .map((offcut): OffcutRecord => {
-      if (isWanted(offcut.id))
-        return { ...offcut, promised: { job: job.id, name: job.name, cut, number: sheet!.number } }
-      return offcut.promised?.cut === cut ? { ...offcut, promised: null } : offcut
-    })
-  for (const { id, length, place } of sheet?.result?.kept ?? [])
-    if (!rack.some((one) => one.id === id))
-      after.push({
-        id,
-        pipe: sheet!.pipe,
-        length,
-        place,
-        job: job.id,
-        from: `${job.name}, C${sheet!.number}`,
-        at: sheet!.result!.at,
-        by: sheet!.result!.by,
-        promised: null,
-      })
-  return after
-}
-
-/**
- * An offcut put on the rack, or set right there. Fails where it is promised and would change its length, and where the
- * rack is full.
- */
-export function putOffcut(
-  job: Pick<JobRecord, 'id' | 'name' | 'rack'>,
-  id: string,
-  body: OffcutBody,
-  { at, by }: Hand,
-): Result<OffcutRecord> {
-  const found = findPipe(body.pipe, 'pipe')
-  if (!found.ok) return found
-  const before = job.rack.find((one) => one.id === id)
-  if (!before && job.rack.length >= MOST_OFFCUTS)
-    return fail('too-many', 'rack', `rack: ${MOST_OFFCUTS} offcuts are on it. Take some off that are gone.`)
-  if (before?.promised && (before.length !== body.length || before.pipe !== body.pipe))
-    return fail(
-      'impossible',
-      'length',
-      `length: this offcut is promised to ${before.promised.name}, sheet C${before.promised.number}. Leave it out there first.`,
-    )
-  return ok(before ? { ...before, ...body } : { id, ...body, job: job.id, from: job.name, at, by, promised: null })
-}
-
-/** Whether an offcut may be taken off the rack. */
-export const offRack = (offcut: OffcutRecord): Result<null> =>
-  offcut.promised
-    ? fail(
-        'impossible',
-        'offcut',
-        `This offcut is promised to ${offcut.promised.name}, sheet C${offcut.promised.number}. Leave it out there first.`,
-      )
-    : ok(null)
 
 /** How far a sheet is: cuts made of cuts there are; null while it has no plan. */
 export const progressOf = ({ plan, done }: Pick<CutRecord, 'plan' | 'done'>): { made: number; of: number } | null =>

@@ -17,14 +17,10 @@ export {
   enterCut,
   finishCut,
   FINISHED,
-  offRack,
   OTHER_PLAN,
   piecesFor,
   planCut,
   progressOf,
-  putOffcut,
-  rackAfter,
-  rackFor,
   readSheet,
   staleness,
   takeBackCut,
@@ -32,6 +28,7 @@ export {
   USUAL_KEEP_MM,
   usualStock,
 } from './cut-work'
+export { offRack, putOffcut, rackAfter, rackFor } from './rack-work'
 export type { SheetPieces } from './cut-work'
 export {
   cutPatch,

@@ -3,7 +3,6 @@ import { useElementSize } from '@vueuse/core'
 import { getPipe } from '#core/catalogue'
 import { benderFor, kitOf, type JobRecord, type LineBody, type LineInput } from '#core/record'
 import { findWaysOut, pointLetter, workPiece } from '#core/run'
-import { fillPolicy } from '#core/joints'
 
 /** Line: the run typed or dragged, drawn in isometric to scale, with every cut and mark it comes to. */
 const props = defineProps<{ job: JobRecord }>()
@@ -37,7 +36,6 @@ const {
   canUndo,
   canRedo,
 } = useLine(job)
-const store = useJobStore()
 const narrow = useNarrow()
 
 const panel = ref<'working' | 'line' | 'guides' | 'files'>('working')
@@ -57,11 +55,7 @@ const isReversed = ref(false)
 watch([() => line.value?.id, () => shown.value?.legs[0]], () => {
   isReversed.value = false
 })
-const school = computed(() => fillPolicy(props.job.policy).bendMark)
-const flipSchool = () =>
-  store.changeKit(props.job.slug, {
-    policy: { ...props.job.policy, bendMark: school.value === 'hook' ? 'corner' : 'hook' },
-  })
+const { school, flip: flipSchool } = useBendSchool(job)
 const bender = computed(() => (line.value ? benderFor(props.job, line.value.pipe) : undefined))
 const lines = computed(() => (draft.value && shown.value?.piece ? workPiece(draft.value, shown.value.piece) : []))
 const waysOut = computed(() => {

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { useElementSize, useStorage } from '@vueuse/core'
 import { getPipe, unitSystemOf } from '#core/catalogue'
-import { fillPolicy } from '#core/joints'
 import { bendRemedy, failPull, isPulledOtherwise, nextPull, pulledAt, pullStep, type BendStepCode } from '#core/line'
 import { formatLength } from '#core/units'
 import { benderFor, type BentPiece, type JobRecord } from '#core/record'
@@ -12,7 +11,7 @@ const store = useJobStore()
 const clock = useServerClock()
 const narrow = useNarrow()
 const system = computed(() => unitSystemOf(props.job.region))
-const school = computed(() => fillPolicy(props.job.policy).bendMark)
+const { school, flip } = useBendSchool(toRef(props, 'job'))
 const bender = computed(() => benderFor(props.job, props.bent.piece.pipe))
 const drawing = useTemplateRef<HTMLElement>('drawing')
 const { width } = useElementSize(drawing)
@@ -40,10 +39,6 @@ const fail = (step: number) => save(failPull(props.bent, step))
 const figure = computed(() =>
   current.value < 0 ? undefined : steps.value[isSingle.value ? viewed.value : current.value]?.figure,
 )
-const flip = () =>
-  store.changeKit(props.job.slug, {
-    policy: { ...props.job.policy, bendMark: school.value === 'hook' ? 'corner' : 'hook' },
-  })
 const tickCurrent = () => {
   if (current.value >= 0) tick(current.value)
 }
