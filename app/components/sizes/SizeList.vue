@@ -135,29 +135,9 @@ const figure = (mm: number | null) => (mm === null ? '?' : formatReading(mm, pro
   </aside>
 </template>
 
+<style scoped src="./size-table.css"></style>
+
 <style scoped>
-th {
-  font-size: 13px;
-  font-weight: 400;
-  color: var(--ink2);
-  text-align: right;
-  padding: 4px 10px 4px 0;
-}
-tbody th {
-  text-align: left;
-  font-size: 15px;
-  color: var(--ink);
-  border-bottom: 1px solid var(--hair);
-}
-td {
-  text-align: right;
-  height: 40px;
-  border-bottom: 1px solid var(--hair);
-  padding: 2px 10px 2px 0;
-}
-.left {
-  text-align: left;
-}
 .list {
   border-left: 1px solid var(--rule);
   padding: 10px 22px 18px 24px;

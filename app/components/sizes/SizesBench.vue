@@ -111,6 +111,8 @@ const swap = () => {
   </main>
 </template>
 
+<style scoped src="./size-table.css"></style>
+
 <style scoped>
 .bench {
   flex: 1;
@@ -146,28 +148,6 @@ const swap = () => {
   display: flex;
   flex-direction: column;
   gap: 10px;
-}
-th {
-  font-size: 13px;
-  font-weight: 400;
-  color: var(--ink2);
-  text-align: right;
-  padding: 4px 10px 4px 0;
-}
-tbody th {
-  text-align: left;
-  font-size: 15px;
-  color: var(--ink);
-  border-bottom: 1px solid var(--hair);
-}
-td {
-  text-align: right;
-  height: 40px;
-  border-bottom: 1px solid var(--hair);
-  padding: 2px 10px 2px 0;
-}
-.left {
-  text-align: left;
 }
 @media (max-width: 1100px) {
   .bench {
