@@ -71,7 +71,10 @@ export class App {
       mkdirSync(FAILED, { recursive: true })
       const picture = path.join(FAILED, `${Date.now()}-${process.pid}.png`)
       writeFileSync(picture, await this.driver.takeScreenshot(), 'base64')
-      throw new Error(`${orElse} at ${await this.driver.getCurrentUrl()}; the page: ${picture}`)
+      const state = await this.driver.executeScript(
+        'return document.querySelector("[data-saved]")?.textContent.trim() ?? "no state"',
+      )
+      throw new Error(`${orElse} at ${await this.driver.getCurrentUrl()}, ${state}; the page: ${picture}`)
     }
   }
 
