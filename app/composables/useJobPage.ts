@@ -1,15 +1,32 @@
-import { useDocumentVisibility, useIntervalFn } from '@vueuse/core'
+import { useDocumentVisibility, useIntervalFn, useTimeoutFn } from '@vueuse/core'
 import type { JobRecord } from '#core/record'
 
 /** How often a job in view is read again, so that another hand's work shows, ms. */
 const READ_EVERY_MS = 15_000
+
+/** Names in an address that ask for a record of the job. */
+const ASKING = ['find', 'from', 'line', 'cut', 'joint'] as const
+/** So long the server is waited for where the copy kept here lacks the record that the address asks for, ms. */
+const ASKED_FOR_WAIT_MS = 8000
 
 /** The job in the address: read when it comes into view and now and then, and kept by the store. */
 export function useJobPage() {
   const route = useRoute()
   const store = useJobStore()
   const slug = computed(() => String(route.params.job))
-  const job = computed<JobRecord | undefined>(() => store.jobOf(slug.value))
+  const isLate = ref(false)
+  const { start: waitAgain } = useTimeoutFn(() => {
+    isLate.value = true
+  }, ASKED_FOR_WAIT_MS)
+  const holdsAsked = ({ finds, lines, cuts, joints }: JobRecord): boolean => {
+    const ids = new Set([...finds, ...lines, ...cuts, ...joints].map(({ id }) => id))
+    return ASKING.every((name) => typeof route.query[name] !== 'string' || ids.has(route.query[name]))
+  }
+  // Another record in the place of the one asked for would be taken for it: a step would be ticked on the wrong joint.
+  const job = computed<JobRecord | undefined>(() => {
+    const here = store.jobOf(slug.value)
+    return here && (isLate.value || store.isHeard(here.id) || holdsAsked(here)) ? here : undefined
+  })
   const missing = ref<string | null>(null)
   const visibility = useDocumentVisibility()
 
@@ -22,6 +39,8 @@ export function useJobPage() {
     slug,
     () => {
       missing.value = null
+      isLate.value = false
+      waitAgain()
       void read()
     },
     { immediate: true },

@@ -242,6 +242,18 @@ describe('what is read', () => {
     expect(store.jobOf('yard')!.finds).toHaveLength(2)
   })
 
+  it('is heard once the server itself has answered, not by the copy', async () => {
+    const store = useJobStore()
+    reply = away
+    const loading = store.loadJob('yard')
+    await vi.advanceTimersByTimeAsync(1)
+    expect(store.isHeard(job().id)).toBe(false)
+    reply = () => job()
+    await vi.advanceTimersByTimeAsync(3000)
+    await loading
+    expect(store.isHeard(job().id)).toBe(true)
+  })
+
   it('says a job that is not there, without waiting', async () => {
     const store = useJobStore()
     reply = () => failure(404, { error: { code: 'unknown-id', path: 'job', message: 'there is no job "x" here.' } })

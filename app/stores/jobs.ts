@@ -74,6 +74,8 @@ export const useJobStore = defineStore('jobs', () => {
   /** What came of the last things done here, newest last. */
   const recent = shallowRef<readonly { entry: Entry; fate: 'taken' | 'clash' | 'refused' }[]>([])
   const isKept = ref(true)
+  /** Jobs of which the server's own answer is here, not the copy alone. */
+  const heard = shallowRef<ReadonlySet<string>>(new Set())
   const copies = new Map<string, JobRecord>()
   /** Counts what the server has taken, so that an answer begun before it is not put over it. */
   let writes = 0
@@ -249,6 +251,7 @@ export const useJobStore = defineStore('jobs', () => {
     const reading = read<JobRecord>(`/api/jobs/${encodeURIComponent(name)}`).then((answer) => {
       if (answer.ok) {
         putCopy(answer.value)
+        heard.value = new Set([...heard.value, answer.value.id])
         show(answer.value.id)
       } else if (answer.error.code === 'unknown-id') {
         const gone = jobOf(name)
@@ -349,6 +352,7 @@ export const useJobStore = defineStore('jobs', () => {
     jobOf,
     load,
     loadJob,
+    isHeard: (id: string) => heard.value.has(id),
     createJob,
     createFind: (slug: string, body: FindBody) => begin(slug, 'finds', () => ({ do: 'begin-find', body })),
     createLine: (slug: string, body: LineInput) =>

@@ -172,7 +172,7 @@ describe('what the server refuses', () => {
   it('comes back with its reason and what was typed, and can be let go', async () => {
     const joint = await takenJoint('refused')
     await tablet.go(`/jobs/${slug}/make?joint=${joint.id}`)
-    await tablet.find('[data-tick="0"]')
+    await tablet.waitForText('.about', /refused/)
     network.isDown = true
     await tablet.click('[data-tick="0"]')
     await tablet.waitForText('[data-saved="kept"]', /kept/)
