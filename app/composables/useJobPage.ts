@@ -15,9 +15,13 @@ export function useJobPage() {
   const store = useJobStore()
   const slug = computed(() => String(route.params.job))
   const isLate = ref(false)
-  const { start: waitAgain } = useTimeoutFn(() => {
-    isLate.value = true
-  }, ASKED_FOR_WAIT_MS)
+  const { start: waitAgain } = useTimeoutFn(
+    () => {
+      isLate.value = true
+    },
+    ASKED_FOR_WAIT_MS,
+    { immediate: false },
+  )
   const holdsAsked = ({ finds, lines, cuts, joints }: JobRecord): boolean => {
     const ids = new Set([...finds, ...lines, ...cuts, ...joints].map(({ id }) => id))
     return ASKING.every((name) => typeof route.query[name] !== 'string' || ids.has(route.query[name]))

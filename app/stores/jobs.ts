@@ -1,4 +1,4 @@
-import { computed, ref, shallowRef } from 'vue'
+import { computed, reactive, ref, shallowRef } from 'vue'
 import { defineStore } from 'pinia'
 import { useStorage } from '@vueuse/core'
 import { v4 as uuid } from 'uuid'
@@ -75,7 +75,7 @@ export const useJobStore = defineStore('jobs', () => {
   const recent = shallowRef<readonly { entry: Entry; fate: 'taken' | 'clash' | 'refused' }[]>([])
   const isKept = ref(true)
   /** Jobs of which the server's own answer is here, not the copy alone. */
-  const heard = shallowRef<ReadonlySet<string>>(new Set())
+  const heard = reactive(new Set<string>())
   const copies = new Map<string, JobRecord>()
   /** Counts what the server has taken, so that an answer begun before it is not put over it. */
   let writes = 0
@@ -251,7 +251,7 @@ export const useJobStore = defineStore('jobs', () => {
     const reading = read<JobRecord>(`/api/jobs/${encodeURIComponent(name)}`).then((answer) => {
       if (answer.ok) {
         putCopy(answer.value)
-        heard.value = new Set([...heard.value, answer.value.id])
+        heard.add(answer.value.id)
         show(answer.value.id)
       } else if (answer.error.code === 'unknown-id') {
         const gone = jobOf(name)
@@ -352,7 +352,7 @@ export const useJobStore = defineStore('jobs', () => {
     jobOf,
     load,
     loadJob,
-    isHeard: (id: string) => heard.value.has(id),
+    isHeard: (id: string) => heard.has(id),
     createJob,
     createFind: (slug: string, body: FindBody) => begin(slug, 'finds', () => ({ do: 'begin-find', body })),
     createLine: (slug: string, body: LineInput) =>

@@ -32,15 +32,4 @@ const emit = defineEmits<{ cut: [pipe: string]; new: [] }>()
   </nav>
 </template>
 
-<style scoped>
-.tabs {
-  display: flex;
-  gap: 18px;
-  align-items: center;
-  padding: 2px 18px;
-  border-bottom: 1px solid var(--hair);
-  min-height: 32px;
-  overflow-x: auto;
-  white-space: nowrap;
-}
-</style>
+<style scoped src="../frame/tab-row.css"></style>

@@ -238,17 +238,9 @@ useKeys({
   </div>
 </template>
 
+<style scoped src="../frame/tab-row.css"></style>
+
 <style scoped>
-.tabs {
-  display: flex;
-  gap: 18px;
-  align-items: center;
-  padding: 2px 18px;
-  border-bottom: 1px solid var(--hair);
-  min-height: 32px;
-  overflow-x: auto;
-  white-space: nowrap;
-}
 .bench {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 430px;

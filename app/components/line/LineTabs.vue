@@ -29,17 +29,9 @@ const emit = defineEmits<{ add: []; undo: []; redo: [] }>()
   </nav>
 </template>
 
+<style scoped src="../frame/tab-row.css"></style>
+
 <style scoped>
-.tabs {
-  display: flex;
-  gap: 18px;
-  align-items: center;
-  padding: 2px 18px;
-  border-bottom: 1px solid var(--hair);
-  min-height: 32px;
-  overflow-x: auto;
-  white-space: nowrap;
-}
 .tools {
   margin-left: auto;
   display: flex;
