@@ -11,6 +11,10 @@ useEventListener(document, 'visibilitychange', () => {
 useEventListener(window, ['pagehide', 'online'], () => {
   void store.flush()
 })
+// What this browser could not keep is lost with the page: it asks before it is left.
+useEventListener(window, 'beforeunload', (event) => {
+  if (!store.isKept && store.entries.length > 0) event.preventDefault()
+})
 </script>
 
 <template>

@@ -4,33 +4,52 @@ import { randomUUID } from 'node:crypto'
 import { and, eq, isNull, sql } from 'drizzle-orm'
 import { reading } from '../server/db/client'
 import { jobs, joints as jointRows, offcuts } from '../server/db/schema'
-import { addDone, createCut, finish, saveOffcut, setPlan } from '../server/services/cuts'
-import { createFind, createPhoto } from '../server/services/finds'
-import { createJob, getJob } from '../server/services/jobs'
-import { createLine, updateLine } from '../server/services/lines'
-import { createJoint, setTick, signOff, updateJoint } from '../server/services/joints'
-import type { Write } from '../server/services/once'
+import { takeAct } from '../server/services/acts'
+import { getJob } from '../server/services/jobs'
+import { keepUpload } from '../server/services/photos'
+import type { ActName, InputOf } from '#core/acts'
 import { findWays } from '#core/joints'
 import { cutQuestion, cutRows, planCuts, restsOf, takeAnswer } from '#core/cutting'
 import {
-  BLANK_JOINT,
-  BLANK_FIND,
   cardsOf,
   fixLine,
   kitOf,
-  newLine,
   piecesFor,
   rackFor,
   readSheet,
   WATCH_SECONDS,
+  type CutRecord,
+  type FindRecord,
+  type JobRecord,
+  type JointRecord,
+  type LineRecord,
 } from '#core/record'
 import { inMakingOrder } from '#core/making'
 import { demoPhoto } from './demo-photo'
 import { DEMO_JOBS, type DemoCut, type DemoJob, type DemoJoint } from './demo-data'
 
-const now = (by = ''): Write => ({ key: null, request: '', at: new Date(), by })
+/** When the demo's supports were fixed. */
+const FIXED_AT = new Date('2026-11-25T15:40:00.000Z')
 
-async function addJoint(slug: string, job: DemoJob, demo: DemoJoint, findIds: readonly string[]) {
+/** Of which record an act is, by whose hand and when; a new record where none is named. */
+interface About {
+  job: string
+  record?: string
+  version?: number
+  by?: string
+  at?: Date
+  key?: string
+}
+
+/** Does one act by the app's own rules and gives the record as it then stands. */
+async function act<R>(name: ActName, body: InputOf<ActName>, about: About): Promise<R> {
+  const { job, record = randomUUID(), version = null, by = '', at = new Date(), key = randomUUID() } = about
+  const answer = await takeAct({ key, name, job, record, version, at: at.toISOString(), by, body })
+  if (!answer.ok) throw new Error(`${name}: ${answer.error.message}`)
+  return answer.value.record as R
+}
+
+async function addJoint({ id: jobId, slug }: JobRecord, job: DemoJob, demo: DemoJoint, findIds: readonly string[]) {
   const answer = findWays({
     region: job.region,
     a: demo.a,
@@ -45,10 +64,9 @@ async function addJoint(slug: string, job: DemoJob, demo: DemoJoint, findIds: re
       ? undefined
       : answer.value.ways.find(({ parts }) => parts.some(({ name }) => name === demo.way))
   if (demo.way !== undefined && !way) throw new Error(`${slug}: no way by ${demo.way}`)
-  const created = await createJoint(
-    slug,
+  const created = await act<JointRecord>(
+    'joint/begin',
     {
-      ...BLANK_JOINT,
       place: demo.place,
       a: demo.a,
       b: demo.b,
@@ -57,10 +75,11 @@ async function addJoint(slug: string, job: DemoJob, demo: DemoJoint, findIds: re
       conditions: demo.conditions,
       orientation: demo.orientation ?? 'horizontal',
     },
-    now(),
+    { job: jobId },
   )
   if (!way) return
-  await updateJoint(slug, created.id, { version: created.version, wayId: way.id }, now())
+  const on = { job: jobId, record: created.id }
+  await act('joint/change', { wayId: way.id }, { ...on, version: created.version })
   const whole = await getJob(slug)
   const taken = whole.joints.find(({ id }) => id === created.id)!
   const steps = inMakingOrder(cardsOf(whole, taken)).flatMap(({ entry, answer: card }) =>
@@ -73,15 +92,16 @@ async function addJoint(slug: string, job: DemoJob, demo: DemoJoint, findIds: re
   let at = until - ticked.reduce((sum, { took }) => sum + took, 0) * 1000
   for (const { place, took } of ticked) {
     at += took * 1000
-    await setTick(slug, created.id, place, true, { ...now(), at: new Date(at) })
+    await act('joint/tick', place, { ...on, at: new Date(at) })
   }
   if (!demo.signed || !signedAt) return
-  await signOff(slug, created.id, { initials: demo.signed.initials, seen: ['gauge'] }, { ...now(), at: signedAt })
+  const { version } = (await getJob(slug)).joints.find(({ id }) => id === created.id)!
+  await act('joint/sign', { initials: demo.signed.initials, seen: ['gauge'] }, { ...on, version, at: signedAt })
   await reading((db) => db.update(jointRows).set({ updatedAt: demo.signed!.at }).where(eq(jointRows.id, created.id)))
 }
 
 /** Plans what a sheet has still to cut, as the screen does. */
-async function planSheet(slug: string, id: string, write: Write) {
+async function planSheet(slug: string, id: string, about: About): Promise<CutRecord> {
   const job = await getJob(slug)
   const sheet = job.cuts.find((cut) => cut.id === id)!
   const read = readSheet(job, sheet)
@@ -91,20 +111,19 @@ async function planSheet(slug: string, id: string, write: Write) {
   const rack = rackFor(job, sheet)
   const answer = planCuts(cutQuestion(pieces, stock, rack, sheet.plan, sheet.done, settings))
   if (!answer.ok) throw new Error(answer.error.message)
-  return setPlan(
-    slug,
-    id,
+  return act(
+    'cut/plan',
     takeAnswer(randomUUID(), answer.value, pieces, stock, rack, sheet.plan, sheet.done, settings),
-    write,
+    about,
   )
 }
 
 async function addCut(slug: string, demo: DemoCut) {
   const job = await getJob(slug)
   const at = demo.finished ? new Date(`${demo.finished.at.replace(' ', 'T')}Z`) : new Date()
-  const write: Write = { key: null, request: '', at, by: demo.finished?.by ?? 'Wyn' }
-  const { id } = await createCut(
-    slug,
+  const who = { job: job.id, at, by: demo.finished?.by ?? 'Wyn' }
+  const { id } = await act<CutRecord>(
+    'cut/begin',
     {
       name: demo.name,
       pipe: demo.pipe,
@@ -114,44 +133,40 @@ async function addCut(slug: string, demo: DemoCut) {
       })),
       extras: demo.extras.map(([name, length, quantity]) => ({ id: randomUUID(), name, length, quantity })),
       cutter: demo.cutter,
-      kerf: '',
-      keep: '',
-      spare: '',
-      prefer: 'longest-left',
       stock: [{ id: randomUUID(), length: demo.stock, quantity: null, price: null }],
-      leave: [],
     },
-    write,
+    who,
   )
-  let sheet = await planSheet(slug, id, write)
+  const on = { ...who, record: id }
+  let sheet = await planSheet(slug, id, on)
   for (let n = 1; n <= demo.cuts + (demo.wrong ? 1 : 0); n++) {
     const row = cutRows(sheet.plan!, sheet.done).find(({ done }) => done === null)
     if (!row) break
     const isWrong = demo.wrong?.number === n
-    sheet = await addDone(
-      slug,
-      id,
+    sheet = await act(
+      'cut/enter',
       { id: randomUUID(), bar: row.bar.id, piece: row.piece.key, length: isWrong ? demo.wrong!.length : row.length },
-      write,
+      on,
     )
-    if (isWrong) sheet = await planSheet(slug, id, write)
+    if (isWrong) sheet = await planSheet(slug, id, on)
   }
   if (!demo.finished) return
   const kept = restsOf(sheet.plan!, sheet.done).filter(({ length }) => length >= sheet.plan!.keep)
-  await finish(
-    slug,
-    id,
+  await act(
+    'cut/finish',
     {
       kept: kept.map(({ id: rest, length }) => ({ id: randomUUID(), rest, length: Math.round(length), place: 'rack' })),
     },
-    write,
+    on,
   )
 }
 
 async function addJob(job: DemoJob, position: number) {
-  const { slug } = await createJob(
+  const jobId = randomUUID()
+  const { slug } = await act<JobRecord>(
+    'job/begin',
     { name: job.name, place: job.place, region: job.region, year: job.year ?? null },
-    now(),
+    { job: jobId, record: jobId },
   )
   await reading((db) =>
     db
@@ -166,29 +181,25 @@ async function addJob(job: DemoJob, position: number) {
       })
       .where(eq(jobs.slug, slug)),
   )
+  const on = { job: jobId, by: 'Wyn' }
   const findIds: string[] = []
   for (const { photo, ...find } of job.finds) {
-    const { id } = await createFind(slug, { ...BLANK_FIND, ...find }, now('Wyn'))
+    const { id } = await act<FindRecord>('find/begin', find, on)
     findIds.push(id)
-    if (photo) await createPhoto(slug, id, { name: photo, data: await demoPhoto() }, now('Wyn'))
+    if (!photo) continue
+    const key = randomUUID()
+    const upload = await keepUpload(key, photo, Buffer.from(await demoPhoto(), 'base64'))
+    await act('find/photo', { name: photo, ...upload }, { ...on, key, record: id })
   }
   for (const { fixed = 0, ...line } of job.lines ?? []) {
-    const made = await createLine(slug, newLine.parse(line), now('Wyn'))
+    const made = await act<LineRecord>('line/begin', line, on)
     const first = fixLine(await getJob(slug), made)?.supports.slice(0, fixed) ?? []
-    if (first.length > 0)
-      await updateLine(
-        slug,
-        made.id,
-        {
-          version: made.version,
-          clips: Object.fromEntries(first.map(({ key, at }) => [key, { mm: at, at: '2026-11-25T15:40:00.000Z' }])),
-        },
-        now('Wyn'),
-      )
+    for (const { key, at } of first)
+      await act('line/fix-support', { support: key, mm: at }, { ...on, record: made.id, at: FIXED_AT })
   }
-  for (const offcut of job.rack ?? []) await saveOffcut(slug, randomUUID(), offcut, now('Wyn'))
+  for (const offcut of job.rack ?? []) await act('rack/put', offcut, on)
   for (const cut of job.cuts ?? []) await addCut(slug, cut)
-  for (const joint of job.joints) await addJoint(slug, job, joint, findIds)
+  for (const joint of job.joints) await addJoint(await getJob(slug), job, joint, findIds)
 }
 
 const [{ n } = { n: 0 }] = await reading((db) => db.select({ n: sql<number>`count(*)` }).from(jobs))

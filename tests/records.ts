@@ -92,6 +92,7 @@ export const anOffcut = (changes: Partial<OffcutRecord> = {}): OffcutRecord => (
   from: '',
   at: '',
   by: '',
+  version: 1,
   promised: null,
   ...changes,
 })
@@ -139,6 +140,7 @@ export const aJob = (changes: Partial<JobRecord> = {}): JobRecord => ({
   cuts: [],
   rack: [],
   joints: [],
+  looks: [],
   clashes: [],
   ...changes,
 })

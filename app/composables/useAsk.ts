@@ -98,8 +98,7 @@ export function useAsk(job: Ref<JobRecord | undefined>) {
     if (!job.value || !line?.ok || !becomes.value) return
     const { question, verb } = line.value
     if (verb === 'ways') {
-      const made = store.createJoint(job.value.slug, {
-        ...BLANK_JOINT,
+      const made = store.begin(job.value.slug, 'joint/begin', {
         a: question.a as End,
         b: question.b as End,
         conditions: (question.conditions ?? {}) as Partial<Conditions>,
@@ -108,7 +107,10 @@ export function useAsk(job: Ref<JobRecord | undefined>) {
     } else {
       const [diameter, ...others] = question.checks as { check: string; value: unknown }[]
       const answers = Object.fromEntries(others.map(({ check, value }) => [check, value])) as FindBody['answers']
-      const made = store.createFind(job.value.slug, { ...BLANK_FIND, typed: `${String(diameter!.value)} mm`, answers })
+      const made = store.begin(job.value.slug, 'find/begin', {
+        typed: `${String(diameter!.value)} mm`,
+        answers,
+      })
       if (made.ok) await router.push({ path: `/jobs/${job.value.slug}/find`, query: { find: made.value.id } })
     }
     text.value = ''

@@ -6,7 +6,7 @@ export function useBendSchool(job: Ref<JobRecord>) {
   const store = useJobStore()
   const school = computed(() => fillPolicy(job.value.policy).bendMark)
   const flip = () =>
-    store.changeKit(job.value.slug, {
+    store.do(job.value.slug, 'kit/change', null, {
       policy: { ...job.value.policy, bendMark: school.value === 'hook' ? 'corner' : 'hook' },
     })
   return { school, flip }

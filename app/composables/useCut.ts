@@ -103,8 +103,9 @@ export function useCut(job: Ref<JobRecord>) {
       problem.value = cutProblem(answer.error, question, wantedPieces, system.value)
       return
     }
-    const taken = store.planCut(
+    const taken = store.do(
       job.value.slug,
+      'cut/plan',
       now.id,
       takeAnswer(uuid(), answer.value, wantedPieces, stock, offcuts, before, cuts, settings),
     )
@@ -112,22 +113,15 @@ export function useCut(job: Ref<JobRecord>) {
   }
 
   const change = (changes: Partial<CutBody>) => {
-    if (sheet.value) store.changeCut(job.value.slug, sheet.value.id, changes)
+    if (sheet.value) store.do(job.value.slug, 'cut/change', sheet.value.id, changes)
   }
 
   async function addSheet(pipe: string, lines: readonly string[]) {
-    const made = store.createCut(job.value.slug, {
-      name: '',
+    const made = store.begin(job.value.slug, 'cut/begin', {
       pipe,
       sources: lines.map((line) => ({ job: job.value.id, line })),
-      extras: [],
       cutter: cutterFor(getPipe(pipe)),
-      kerf: '',
-      keep: '',
-      spare: '',
-      prefer: 'longest-left',
       stock: usualStock(job.value, pipe, uuid),
-      leave: [],
     })
     if (!made.ok) return
     await router.replace({ query: { cut: made.value.id } })
@@ -135,7 +129,7 @@ export function useCut(job: Ref<JobRecord>) {
   }
   async function dropSheet() {
     if (!sheet.value) return
-    store.dropCut(job.value.slug, sheet.value.id)
+    store.do(job.value.slug, 'cut/drop', sheet.value.id, {})
     await router.replace({ query: {} })
   }
 
@@ -156,7 +150,12 @@ export function useCut(job: Ref<JobRecord>) {
 
   function enter(length: number, of: CutRow) {
     if (!sheet.value) return null
-    const made = store.enterCut(job.value.slug, sheet.value.id, { bar: of.bar.id, piece: of.piece.key, length })
+    const made = store.do(job.value.slug, 'cut/enter', sheet.value.id, {
+      id: uuid(),
+      bar: of.bar.id,
+      piece: of.piece.key,
+      length,
+    })
     picked.value = null
     problem.value = made.ok ? null : made.error.message
     return made.ok ? null : made.error.message
@@ -181,7 +180,7 @@ export function useCut(job: Ref<JobRecord>) {
     sheet.value?.result ? undefined : done.value.findLast(({ id }) => !plan.value?.slips.includes(id)),
   )
   function takeBack() {
-    if (sheet.value && lastCut.value) store.takeBackCut(job.value.slug, sheet.value.id, lastCut.value.id)
+    if (sheet.value && lastCut.value) store.do(job.value.slug, 'cut/take-back', sheet.value.id, { id: lastCut.value.id })
   }
 
   /** The piece looked at as its line has it, for the strip. */

@@ -85,7 +85,7 @@ export function useFind(job: Ref<JobRecord | undefined>) {
   })
 
   const change = (changes: Partial<FindBody>) => {
-    if (job.value && find.value) store.changeFind(job.value.slug, find.value.id, changes)
+    if (job.value && find.value) store.do(job.value.slug, 'find/change', find.value.id, changes)
   }
   const setAnswer = (name: AnswerName, value: string | boolean | undefined) =>
     change({ answers: { ...find.value!.answers, [name]: value } as FindBody['answers'] })
@@ -98,7 +98,7 @@ export function useFind(job: Ref<JobRecord | undefined>) {
 
   async function addFind() {
     if (!job.value) return
-    const made = store.createFind(job.value.slug, BLANK_FIND)
+    const made = store.begin(job.value.slug, 'find/begin', {})
     if (made.ok) await router.replace({ query: { find: made.value.id } })
   }
 
@@ -111,7 +111,7 @@ export function useFind(job: Ref<JobRecord | undefined>) {
     photoProblem.value = added.ok ? null : added.error.message
   }
   const dropPhoto = (id: string) => {
-    if (job.value && find.value) store.dropPhoto(job.value.slug, find.value.id, id)
+    if (job.value && find.value) store.do(job.value.slug, 'find/drop-photo', find.value.id, { photo: id })
   }
   watch(
     () => find.value?.id,

@@ -1,12 +1,12 @@
 import { unitSystemOf } from '#core/catalogue'
-import { fixLine, fixSettings, lineFlow, setSupport, type JobRecord, type LineRecord } from '#core/record'
+import type { ActOn, InputOf } from '#core/acts'
+import { fixLine, fixSettings, lineFlow, type JobRecord, type LineRecord } from '#core/record'
 import type { LineSupport } from '#core/supports'
 
 /** The line being fixed: its supports, the one at hand, and what moves or fixes it. */
 export function useFix(job: Ref<JobRecord>) {
   const route = useRoute()
   const store = useJobStore()
-  const clock = useServerClock()
   const line = computed<LineRecord | undefined>(
     () =>
       job.value.lines.find(({ id }) => id === route.query.line) ??
@@ -55,24 +55,25 @@ export function useFix(job: Ref<JobRecord>) {
     chosen.value = supports.value[Math.min(Math.max(0, index), supports.value.length - 1)]?.key ?? null
   }
 
-  const change = (changes: Partial<LineRecord>) => {
-    if (line.value) store.changeLine(job.value.slug, line.value.id, changes)
+  const act = <N extends ActOn<'lines'>>(name: N, body: InputOf<N>) => {
+    if (line.value) store.do(job.value.slug, name, line.value.id, body)
   }
   const set = (fix: Partial<LineRecord['fix']>) => {
-    if (line.value) change({ fix: { ...line.value.fix, ...fix } })
-  }
-  const put = (to: Parameters<typeof setSupport>[2]) => {
-    if (line.value && support.value) change({ clips: setSupport(line.value, support.value.key, to) })
+    if (line.value) act('line/change', { fix: { ...line.value.fix, ...fix } })
   }
   function fixIt() {
     if (!support.value || support.value.fixedAt) return
-    put({ mm: support.value.at, at: new Date(Date.now() + clock.offset.value).toISOString() })
+    act('line/fix-support', { support: support.value.key, mm: support.value.at })
     chosen.value = null
+  }
+  function takeBack() {
+    if (support.value) act('line/free-support', { support: support.value.key })
   }
   /** Moves it to a distance from the left end of its piece, or from its leg's beginning where that is not known, mm. */
   const move = (to: number) => {
-    if (support.value)
-      put({ mm: Math.max(0, support.value.at + to - (support.value.fromLeft ?? support.value.at)), at: null })
+    const own = support.value
+    if (own)
+      act('line/move-support', { support: own.key, mm: Math.max(0, own.at + to - (own.fromLeft ?? own.at)) })
   }
   return {
     line,
@@ -88,6 +89,6 @@ export function useFix(job: Ref<JobRecord>) {
     set,
     fixIt,
     move,
-    takeBack: () => put(null),
+    takeBack,
   }
 }

@@ -61,8 +61,7 @@ export function useJoint(job: Ref<JobRecord | undefined>) {
 
   async function addJoint(from?: { find: string; end: End; place: string }) {
     if (!job.value) return
-    const made = store.createJoint(job.value.slug, {
-      ...BLANK_JOINT,
+    const made = store.begin(job.value.slug, 'joint/begin', {
       place: from?.place ?? '',
       a: from?.end ?? null,
       findA: from?.find ?? null,

@@ -15,7 +15,7 @@ export function useKeepSteps() {
   const asked = useState<PendingChange | null>('keep-steps', () => shallowRef(null))
 
   function make({ job, joint, changes, then }: Omit<PendingChange, 'count'>) {
-    store.changeJoint(job.slug, joint.id, changes)
+    store.do(job.slug, 'joint/change', joint.id, changes)
     then?.()
   }
   function ask(job: JobRecord, joint: JointRecord, changes: Partial<JointBody>, then?: () => void) {

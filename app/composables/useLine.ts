@@ -28,7 +28,7 @@ export interface ShownPiece {
   issue: Issue | null
 }
 
-type LineShape = Omit<LineBody, 'name' | 'pulled' | 'fix' | 'clips'>
+type LineShape = Omit<LineBody, 'name' | 'fix'>
 const shapeOf = ({ pipe, method, corners, start, walls, legs }: LineRecord): LineShape => ({
   pipe,
   method,
@@ -69,7 +69,7 @@ export function useLine(job: Ref<JobRecord | undefined>) {
   )
 
   const save = (changes: Partial<LineBody>) => {
-    if (job.value && line.value) store.changeLine(job.value.slug, line.value.id, changes)
+    if (job.value && line.value) store.do(job.value.slug, 'line/change', line.value.id, changes)
   }
   function change(changes: Partial<LineShape>) {
     if (!line.value || !history.value) return
@@ -167,18 +167,16 @@ export function useLine(job: Ref<JobRecord | undefined>) {
   /** A joint for an end of the line, with this pipe as its first end. */
   async function joinEnd(pipe: string, place: string) {
     if (!job.value) return
-    const made = store.createJoint(job.value.slug, {
-      ...BLANK_JOINT,
+    const made = store.begin(job.value.slug, 'joint/begin', {
       place: place.slice(0, 120),
       a: { pipe },
-      findA: null,
     })
     if (made.ok) await router.push({ path: `/jobs/${job.value.slug}/joint`, query: { joint: made.value.id } })
   }
 
   async function dropLine() {
     if (!job.value || !line.value) return
-    store.dropLine(job.value.slug, line.value.id)
+    store.do(job.value.slug, 'line/drop', line.value.id, {})
     await router.replace({ query: {} })
   }
 
@@ -187,16 +185,7 @@ export function useLine(job: Ref<JobRecord | undefined>) {
     const last = job.value.lines.at(-1)
     const pipe =
       last?.pipe ?? job.value.finds.findLast((find) => find.pipe !== null)?.pipe ?? USUAL_PIPE[job.value.region]
-    const made = store.createLine(job.value.slug, {
-      name: '',
-      pipe,
-      method: last?.method ?? 'solder',
-      corners: 'fittings',
-      start: 'free',
-      walls: [],
-      legs: [],
-      ...body,
-    })
+    const made = store.begin(job.value.slug, 'line/begin', { pipe, method: last?.method ?? 'solder', ...body })
     if (made.ok) await router.replace({ query: { line: made.value.id } })
   }
 

@@ -1,3 +1,4 @@
+import type { ActOn, InputOf } from '#core/acts'
 import { unitSystemOf } from '#core/catalogue'
 import { inMakingOrder, type MakeCard } from '#core/making'
 import type { Step } from '#core/joints'
@@ -70,38 +71,41 @@ export function useMake(job: Ref<JobRecord | undefined>) {
     return { mm: card.value.joint.insertion.value, isMeasured: false, problem: own ? own.error.message : null }
   })
 
-  const place = (step: number) => ({ entry: card.value!.entry, step: stepsOf(card.value)[step]!.id })
+  /** A step with the way it was read from, so that it is never counted for another. */
+  const place = (step: number) => ({
+    entry: card.value!.entry,
+    step: stepsOf(card.value)[step]!.id,
+    ...(joint.value!.wayId === null ? {} : { way: joint.value!.wayId }),
+  })
   /** What was typed of the figure the current step asks for. */
   const typed = ref('')
   const readingAt = (step: number): number | null => {
     const ask = stepsOf(card.value)[step]?.ask
     return ask && step === current.value ? readAsk(ask, typed.value, unitSystemOf(job.value!.region)).value : null
   }
+  const read = (step: number) => ({
+    ...place(step),
+    ...(readingAt(step) === null ? {} : { reading: readingAt(step) }),
+  })
+  const act = <N extends ActOn<'joints'>>(name: N, body: InputOf<N>) =>
+    store.do(job.value!.slug, name, joint.value!.id, body)
   const tick = (step: number) =>
-    store.setTick(
-      job.value!.slug,
-      joint.value!.id,
-      { ...place(step), ...(readingAt(step) === null ? {} : { reading: readingAt(step) }) },
-      stateOf(card.value!, stepsOf(card.value)[step]!) !== 'done',
-    )
-  const fail = (step: number) =>
-    store.failStep(job.value!.slug, joint.value!.id, {
-      ...place(step),
-      ...(readingAt(step) === null ? {} : { reading: readingAt(step) }),
-    })
-  const setTimer = (step: number, running: boolean) =>
-    store.setTimer(job.value!.slug, joint.value!.id, place(step), running)
+    stateOf(card.value!, stepsOf(card.value)[step]!) === 'done'
+      ? act('joint/untick', place(step))
+      : act('joint/tick', read(step))
+  const fail = (step: number) => act('joint/fail', read(step))
+  const setTimer = (step: number, running: boolean) => act(running ? 'joint/wait' : 'joint/stop-wait', place(step))
   const setDepth = (typed: string) => {
     const { [String(card.value!.entry)]: _, ...others } = joint.value!.depths
-    store.changeJoint(job.value!.slug, joint.value!.id, {
+    act('joint/change', {
       depths: typed.trim() === '' ? others : { ...others, [String(card.value!.entry)]: typed },
     })
   }
   const setOrientation = (orientation: JointRecord['orientation']) =>
-    store.changeJoint(job.value!.slug, joint.value!.id, { orientation })
-  const setAir = (ambient: JointRecord['ambient']) => store.changeJoint(job.value!.slug, joint.value!.id, { ambient })
-  const setTorch = (torch: JointRecord['torch']) => store.changeJoint(job.value!.slug, joint.value!.id, { torch })
-  const sign = (initials: string, seen: LeftCode[]) => store.sign(job.value!.slug, joint.value!.id, { initials, seen })
+    act('joint/change', { orientation })
+  const setAir = (ambient: JointRecord['ambient']) => act('joint/change', { ambient })
+  const setTorch = (torch: JointRecord['torch']) => act('joint/change', { torch })
+  const sign = (initials: string, seen: LeftCode[]) => act('joint/sign', { initials: initials.trim(), seen })
   /** What is left at a moment, by the server's clock. */
   const clock = useServerClock()
   const leftNow = () =>

@@ -8,16 +8,17 @@ export function useRests(job: Ref<JobRecord>) {
 
   /** Whether the sheet is finished. */
   function finish(sheet: string, body: FinishBody): boolean {
-    const made = store.finishCut(job.value.slug, sheet, body)
+    const made = store.do(job.value.slug, 'cut/finish', sheet, body)
     finishProblem.value = made.ok ? null : made.error.message
     return made.ok
   }
   function put(body: OffcutBody, id?: string) {
-    const made = store.putOffcut(job.value.slug, body, id)
+    const { slug } = job.value
+    const made = id === undefined ? store.begin(slug, 'rack/put', body) : store.do(slug, 'rack/change', id, body)
     rackProblem.value = made.ok ? null : made.error.message
   }
   function drop(id: string) {
-    const made = store.dropOffcut(job.value.slug, id)
+    const made = store.do(job.value.slug, 'rack/drop', id, {})
     rackProblem.value = made.ok ? null : made.error.message
   }
   return { finishProblem, rackProblem, finish, put, drop }

@@ -1,6 +1,6 @@
 import { clockTime, recordWords } from '~/wording/entry'
 
-export type SaveState = 'saved' | 'saving' | 'kept' | 'away' | 'refused' | 'clash'
+export type SaveState = 'reading' | 'saved' | 'saving' | 'kept' | 'away' | 'refused' | 'clash'
 
 /** Where what was done here stands, in one word for programs and a few for people. */
 export function useSaveState() {
@@ -8,26 +8,28 @@ export function useSaveState() {
   const state = computed<SaveState>(() => {
     if (store.clashes.length > 0) return 'clash'
     if (store.refused.length > 0) return 'refused'
+    if (!store.isRead) return 'reading'
     if (store.away) return store.entries.length > 0 ? 'kept' : 'away'
     return store.entries.length > 0 ? 'saving' : 'saved'
   })
   const lastCopy = computed(() =>
     store.lastCopyAt === null ? 'no copy yet' : `last copy ${clockTime(store.lastCopyAt)}`,
   )
+  const notKept = computed(() => `${store.entries.length} not sent: keep this page open`)
   const words = computed(() => {
     switch (state.value) {
       case 'clash':
         return `two entries: ${[...new Set(store.clashes.map((entry) => recordWords(entry, store.jobOf(entry.job))))].join(', ')}`
       case 'refused':
         return `${store.refused.length} came back`
+      case 'reading':
+        return 'reading what is kept'
       case 'kept':
-        return store.isKept
-          ? `${store.entries.length} kept on this tablet, ${lastCopy.value}`
-          : `${store.entries.length} not sent: keep this page open`
+        return store.isKept ? `${store.entries.length} kept on this tablet, ${lastCopy.value}` : notKept.value
       case 'away':
         return `no server, ${lastCopy.value}`
       case 'saving':
-        return 'saving'
+        return store.isKept ? 'saving' : notKept.value
       case 'saved':
         return 'saved'
     }

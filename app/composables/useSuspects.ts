@@ -13,9 +13,9 @@ export function useSuspects(job: Ref<JobRecord | undefined>, joint: Ref<JointRec
     const end = joint.value[on]
     const ruledOut = known?.answers['ruled-out'] ?? []
     const answer = code === 'gas' ? { traced: 'water' as const } : { 'ruled-out': [...ruledOut, code] }
-    if (known) store.changeFind(job.value.slug, known.id, { answers: { ...known.answers, ...answer } })
+    if (known) store.do(job.value.slug, 'find/change', known.id, { answers: { ...known.answers, ...answer } })
     else if (end && 'pipe' in end)
-      store.changeJoint(job.value.slug, joint.value.id, { [on]: { ...end, traced: 'water' } })
+      store.do(job.value.slug, 'joint/change', joint.value.id, { [on]: { ...end, traced: 'water' } })
   }
   return { suspects, traced }
 }

@@ -1,168 +1,99 @@
-import { changedSince, mergeFields, type Clash, type Fields, type JointRecord } from '#core/record'
+import { actOf, laneOf, mergeFields, type Act, type AnyRecord, type Fields } from '#core/acts'
 import type { Issue } from '#core/base'
-import { toRequest, type Act, type AnyRecord, type Entry } from './entry'
-import type { Surroundings } from './surroundings'
+import type { JointRecord } from '#core/record'
+import { fieldsOf, isChange, restsOnVersion, toSent, type Entry } from './entry'
+import { createKeeper } from './kept'
 import { depthsAfter, isSigned, pick } from './saved'
-import { memoryStorage, type Storage } from './storage'
+import type { Answer, Surroundings } from './surroundings'
+import { fromEarlier } from './upgrade'
 
 /** Pause after the last keystroke before it is sent, ms. */
 const SEND_AFTER_MS = 300
 /** Pauses before a call that found no server is tried again, ms; the last one is kept to. */
 const RETRY_AFTER_MS = [1000, 2000, 4000, 8000] as const
+/** Acts of one call, and their letters together: well under what the server takes at once. */
+const MOST_ACTS = 50
+const MOST_LETTERS = 1_000_000
 
 /** Plain data: what a browser's database takes, and what comes back from it. */
 const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
+
+const lane = ({ act, job, record }: Entry): string => laneOf(act.name, job, record)
+
+/** What an act rests on, beside itself. */
+export type About = Partial<Pick<Entry, 'version' | 'seen' | 'photo' | 'key'>>
 
 /**
  * What was done on this tablet, in order, until the server has it: each exactly once, whatever is cut off in between.
  * Entries of one record wait for one another; one that came back holds only its own record.
  */
 export function createOutbox(surroundings: Surroundings) {
-  const { now, newKey, send, onTaken, onSaved, onGone } = surroundings
-  let storage = surroundings.storage
+  const { now, newKey, send, upload, onTaken, onSaved, onGone } = surroundings
   const page = newKey()
-  let entries: Entry[] = []
+  let entries: readonly Entry[] = []
   let away: Issue | null = null
   let failures = 0
   let timer: ReturnType<typeof setTimeout> | undefined
-  let writing: Promise<unknown> = Promise.resolve()
   let sending: Promise<void> | undefined
-
-  /**
-   * Versions that this page's own entries came to: what it does next was done knowing them, even where its screen lags
-   * behind.
-   */
-  const reached = new Map<string, number>()
-  const atReachedVersion = (record: string, act: Act): Act =>
-    act.do === 'change' || act.do === 'sign'
-      ? { ...act, version: Math.max(act.version, reached.get(record) ?? 0) }
-      : act
+  /** Keys on their way into the storage, and out of it: what it does not say of them yet. */
+  const coming = new Set<string>()
+  const going = new Set<string>()
 
   const changed = () => surroundings.onChange(entries, away)
-
-  /**
-   * Does work on the storage after all work before it; a storage that fails is left for memory, which loses nothing but
-   * the page.
-   */
-  function keep(work: (storage: Storage) => Promise<unknown>): Promise<boolean> {
-    const done = writing.then(async () => {
-      try {
-        await work(storage)
-        return true
-      } catch {
-        storage = memoryStorage(entries)
-        changed()
-        return false
-      }
-    })
-    writing = done
-    return done
-  }
+  const keeper = createKeeper(surroundings.storage, () => entries, changed)
+  const { keep } = keeper
 
   const swap = (key: string, entry: Entry) => {
     entries = entries.map((one) => (one.key === key ? entry : one))
   }
+  function remove(key: string): Promise<boolean> {
+    going.add(key)
+    return keep((kept) => kept.remove(key)).finally(() => going.delete(key))
+  }
   const drop = (keys: readonly string[]) => {
     entries = entries.filter(({ key }) => !keys.includes(key))
-    for (const key of keys) void keep((kept) => kept.remove(key))
+    for (const key of keys) void remove(key)
+  }
+  function put(key: string, entry: Entry): Promise<boolean> {
+    const kept = plain(entry)
+    swap(key, kept)
+    coming.add(kept.key)
+    return keep((storage) => storage.replace(key, kept)).finally(() => coming.delete(kept.key))
+  }
+  function insert(entry: Entry): Promise<boolean> {
+    entries = [...entries, entry]
+    coming.add(entry.key)
+    return keep((kept) => kept.add(entry)).finally(() => coming.delete(entry.key))
   }
 
-  function append(job: string, record: string, act: Act, key = newKey()): Entry {
+  function append(job: string, record: string, act: Act, { key = newKey(), version = null, ...about }: About): Entry {
     const entry: Entry = plain({
       key,
       page,
-      at: now(),
+      ...now(),
       job,
       record,
-      act: atReachedVersion(record, act),
+      act,
+      version,
+      ...about,
       isSealed: false,
       state: 'waiting',
     })
-    entries = [...entries, entry]
-    void keep((kept) => kept.add(entry))
+    void insert(entry)
     return entry
   }
 
   /** The last entry of a record, where a change can still be folded into it. */
-  function openFor(record: string): Entry | undefined {
-    const last = entries.findLast((entry) => entry.record === record)
-    if (!last || last.page !== page || last.act.do !== 'change') return undefined
+  function openFor(act: Act, job: string, record: string): Entry | undefined {
+    if (!isChange(act)) return undefined
+    const own = laneOf(act.name, job, record)
+    const last = entries.findLast((entry) => lane(entry) === own)
+    if (!last || last.page !== page || last.act.name !== act.name) return undefined
     return last.state === 'refused' || (last.state === 'waiting' && !last.isSealed) ? last : undefined
   }
 
-  /** Adds what was done. Changes to one record go on in one entry until it is sent. */
-  function add(job: string, record: string, act: Act, key?: string): Entry {
-    const open = act.do === 'change' ? openFor(record) : undefined
-    if (!open || act.do !== 'change' || open.act.do !== 'change') {
-      const entry = append(job, record, act, key)
-      changed()
-      return entry
-    }
-    const both: Act = {
-      ...open.act,
-      changes: { ...open.act.changes, ...act.changes },
-      base: { ...act.base, ...open.act.base },
-    }
-    if (open.state === 'refused') {
-      const anew = plain({ ...renewed(open, both), at: now() })
-      void put(open.key, anew)
-      changed()
-      return anew
-    }
-    const folded: Entry = plain({ ...open, at: now(), act: both })
-    swap(open.key, folded)
-    void keep(async (kept) => {
-      // Another page of this browser sent it meanwhile: the rest goes after it, as an entry of its own.
-      if (!(await kept.replace(open.key, folded, true))) {
-        const rest: Entry = plain({ ...folded, key: newKey(), isSealed: false, act: atReachedVersion(record, act) })
-        entries = [...entries, rest]
-        await kept.add(rest)
-        changed()
-      }
-    })
-    changed()
-    return folded
-  }
-
-  /** Puts another entry in the place of one, kept and shown. */
-  async function put(key: string, entry: Entry) {
-    const kept = plain(entry)
-    swap(key, kept)
-    await keep((storage) => storage.replace(key, kept))
-  }
-
-  /** The next version of a record is known: what this page did on top of it was done knowing it. */
-  function rebase(entry: Entry, version: number) {
-    if (entry.page === page) reached.set(entry.record, Math.max(version, reached.get(entry.record) ?? 0))
-    for (const later of entries) {
-      if (
-        later.record !== entry.record ||
-        later.page !== entry.page ||
-        (later.act.do !== 'change' && later.act.do !== 'sign')
-      )
-        continue
-      void put(later.key, { ...later, act: { ...later.act, version } })
-    }
-  }
-
-  /** The record comes first, so that what was typed never leaves the screen in between. */
-  async function taken(entry: Entry, value: unknown) {
-    onTaken(entry, value)
-    entries = entries.filter(({ key }) => key !== entry.key)
-    const isChecked =
-      entry.act.do === 'change' ||
-      entry.act.do === 'sign' ||
-      entry.act.do === 'begin-find' ||
-      entry.act.do === 'begin-line' ||
-      entry.act.do === 'begin-cut' ||
-      entry.act.do === 'begin-joint' ||
-      entry.act.do === 'bring-back'
-    if (isChecked && value && typeof (value as AnyRecord).version === 'number')
-      rebase(entry, (value as AnyRecord).version)
-    await keep((kept) => kept.remove(entry.key))
-  }
-
-  const renewed = (entry: Entry, act: Act): Entry => ({
+  /** An entry that is sent as another: what came back is forgotten. */
+  const renewed = (entry: Entry, changes: Partial<Entry>): Entry => ({
     ...entry,
     key: newKey(),
     isSealed: false,
@@ -170,86 +101,168 @@ export function createOutbox(surroundings: Surroundings) {
     issue: undefined,
     saved: undefined,
     clashes: undefined,
-    act,
+    ...changes,
   })
 
-  /**
-   * An entry the server refused because another hand was first: both kept where they are of different fields, else held
-   * with both beside each other.
-   */
-  async function mergeOrHold(entry: Entry, issue: Issue, saved: AnyRecord): Promise<void> {
-    const { act } = entry
-    onSaved(entry, saved)
-    const hold = (clashes: Clash[]) => put(entry.key, { ...entry, state: 'clash', issue, saved, clashes })
-    if (act.do === 'change') {
-      const { changes, clashes } = mergeFields(act.base, act.changes, saved as unknown as Fields)
-      if (Object.keys(changes).length === 0) return drop([entry.key])
-      if (clashes.length > 0) return hold(clashes)
-      // What is signed takes no change more, even of a field nobody else touched.
-      if (isSigned(saved))
-        return hold(
-          Object.entries(changes).map(([path, mine]) => ({
-            path,
-            base: act.base[path],
-            mine,
-            theirs: (saved as unknown as Fields)[path],
-          })),
-        )
-      return put(
-        entry.key,
-        renewed(entry, { ...act, changes, base: pick(saved, Object.keys(changes)), version: saved.version }),
-      )
+  /** More of the same fields into an entry that is still open. */
+  function fold(open: Entry, act: Act, about: About): Entry {
+    const both = { ...open.act, body: { ...open.act.body, ...act.body } } as Act
+    const seen = { ...about.seen, ...open.seen }
+    if (open.state === 'refused') {
+      const anew = plain(renewed(open, { act: both, seen, ...now() }))
+      void put(open.key, anew)
+      return anew
     }
-    if (act.do === 'sign') {
-      const differing = changedSince(act.seen, saved as unknown as Fields)
-      if (isSigned(saved)) {
-        const theirs = saved.signoffs.at(-1)!
-        return hold([{ path: 'signoff', base: null, mine: act.body.initials, theirs: theirs.initials }, ...differing])
-      }
-      if (differing.length > 0) return hold(differing)
-      return put(entry.key, renewed(entry, { ...act, version: saved.version }))
-    }
-    return put(entry.key, { ...entry, state: 'refused', issue })
+    const folded: Entry = plain({ ...open, ...now(), act: both, seen })
+    swap(open.key, folded)
+    void keep(async (kept) => {
+      // Another page of this browser sent it meanwhile: the rest goes after it, as an entry of its own.
+      if (await kept.replace(open.key, folded, true)) return
+      const rest: Entry = plain({ ...folded, key: newKey(), isSealed: false, act, ...about })
+      entries = [...entries, rest]
+      await kept.add(rest)
+      changed()
+    })
+    return folded
   }
 
-  async function sendOne({ key }: Entry): Promise<'done' | 'away'> {
+  /** Adds what was done. Changes to one record go on in one entry until it is sent. */
+  function add(job: string, record: string, act: Act, about: About = {}): Entry {
+    const open = openFor(act, job, record)
+    const entry = open ? fold(open, act, about) : append(job, record, act, about)
+    changed()
+    return entry
+  }
+
+  /**
+   * The record as it then stands comes first, so that what was typed never leaves the screen in between. What was done
+   * here on top of it knew it: its version is the next.
+   */
+  async function taken(entry: Entry, answer: Extract<Answer, { state: 'taken' }>): Promise<void> {
+    onTaken(entry, answer)
+    entries = entries.filter(({ key }) => key !== entry.key)
+    const version = answer.record?.version
+    if (version !== undefined)
+      for (const later of entries)
+        if (later.record === entry.record && !later.isSealed && later.version === version - 1)
+          void put(later.key, { ...later, version })
+    await remove(entry.key)
+  }
+
+  /** An entry that met another hand's: held with both beside each other, where there is a choice. */
+  function met(entry: Entry, { issue, saved, clashes }: Extract<Answer, { state: 'met' }>): Promise<boolean> {
+    onSaved(entry, saved)
+    return put(entry.key, { ...entry, state: clashes.length > 0 ? 'clash' : 'refused', issue, saved, clashes })
+  }
+
+  async function heard(entry: Entry, answer: Answer): Promise<void> {
+    switch (answer.state) {
+      case 'taken':
+        return taken(entry, answer)
+      case 'met':
+        return void (await met(entry, answer))
+      case 'refused':
+        return void (await put(entry.key, { ...entry, state: 'refused', issue: answer.issue }))
+      case 'held':
+        // It was not tried, so it may still change.
+        return void (await put(entry.key, { ...entry, isSealed: false }))
+    }
+  }
+
+  /** What can go out together, oldest first: nothing behind an entry that came back. */
+  function nextCall(): Entry[] {
+    const held = new Set<string>()
+    const busy = new Set<string>()
+    const call: Entry[] = []
+    let letters = 0
+    for (const entry of entries) {
+      const own = lane(entry)
+      const waits = restsOnVersion(entry.act) && busy.has(own)
+      if (held.has(own) || held.has(entry.job)) continue
+      if (entry.state !== 'waiting' || waits) {
+        held.add(own)
+        continue
+      }
+      letters += JSON.stringify(entry.act.body).length
+      if (call.length > 0 && (call.length >= MOST_ACTS || letters > MOST_LETTERS)) break
+      busy.add(own)
+      call.push(entry)
+    }
+    return call
+  }
+
+  /** Closed here before it is closed in the storage: what is done from now on goes after it, never into it. */
+  async function seal({ key }: Entry): Promise<Entry | undefined> {
     let entry: Entry | undefined
-    // Closed here before it is closed in the storage: what is done from now on goes after it, never into it.
     entries = entries.map((one) => (one.key === key ? { ...one, isSealed: true } : one))
     const isKept = await keep(async (storage) => {
       entry = await storage.seal(key)
     })
-    if (!entry) {
-      const gone = isKept ? entries.find((one) => one.key === key) : undefined
-      entries = entries.filter((one) => one !== gone)
-      if (gone) onGone(gone)
-      return 'done'
+    if (entry) return entry
+    const gone = isKept ? entries.find((one) => one.key === key) : undefined
+    entries = entries.filter((one) => one !== gone)
+    if (gone) onGone(gone)
+    return undefined
+  }
+
+  /** The photo of an entry goes before it; what the server made of it goes with the act. */
+  async function withPhoto(entry: Entry): Promise<Entry | 'away' | 'refused'> {
+    if (entry.act.name !== 'find/photo' || entry.photo === undefined) return entry
+    const reply = await upload(entry.key, entry.act.body.name, entry.photo)
+    if (reply.ok) {
+      const act: Act = { ...entry.act, body: { ...entry.act.body, ...reply.value } }
+      const whole = { ...entry, act }
+      await put(entry.key, whole)
+      return whole
     }
-    // What is shown stays as it was typed last; what goes out is what is kept under this key.
-    const reply = await send(toRequest(entry), { key: entry.key, ago: now() - entry.at })
-    if (reply.ok) await taken(entry, reply.value)
-    else if (reply.away) {
+    if (reply.away) {
       away = reply.error
       return 'away'
-    } else if (reply.saved) await mergeOrHold(entry, reply.error, reply.saved as AnyRecord)
-    else await put(entry.key, { ...entry, state: 'refused', issue: reply.error })
+    }
+    await put(entry.key, { ...entry, state: 'refused', issue: reply.error })
+    return 'refused'
+  }
+
+  /** The entries of a call as they go out; fewer where one cannot, `away` where no server takes its photo. */
+  async function prepare(call: readonly Entry[]): Promise<Entry[] | 'away'> {
+    const ready: Entry[] = []
+    const held = new Set<string>()
+    for (const one of call) {
+      if (held.has(lane(one))) continue
+      const sealed = await seal(one)
+      if (!sealed) continue
+      const entry = await withPhoto(sealed)
+      if (entry === 'away') return 'away'
+      if (entry === 'refused') held.add(lane(one))
+      else ready.push(entry)
+    }
+    return ready
+  }
+
+  async function sendCall(call: readonly Entry[]): Promise<'done' | 'away'> {
+    const ready = await prepare(call)
+    if (ready === 'away') return 'away'
+    if (ready.length === 0) return 'done'
+    const reply = await send(ready.map(toSent))
+    if (!reply.ok && reply.away) {
+      away = reply.error
+      return 'away'
+    }
+    for (const [i, entry] of ready.entries()) {
+      const answer = reply.ok ? reply.value[i] : { key: entry.key, state: 'refused' as const, issue: reply.error }
+      if (answer) await heard(entry, answer)
+    }
     away = null
     failures = 0
     return 'done'
   }
 
-  /** Sends what waits, oldest first, until nothing is left that can go. */
+  /** Sends what waits until nothing is left that can go. */
   async function sendAll() {
     for (;;) {
-      const held = new Set<string>()
-      const next = entries.find((entry) => {
-        if (held.has(entry.record) || held.has(entry.job)) return false
-        if (entry.state === 'waiting') return true
-        held.add(entry.act.do === 'begin-job' ? entry.job : entry.record)
-        return false
-      })
-      if (!next) return
-      const result = await sendOne(next)
+      const call = nextCall()
+      if (call.length === 0) return
+      const result = await sendCall(call)
       changed()
       if (result === 'away') {
         later(RETRY_AFTER_MS[Math.min(failures++, RETRY_AFTER_MS.length - 1)]!)
@@ -272,96 +285,139 @@ export function createOutbox(surroundings: Surroundings) {
     return sending
   }
 
-  /** Reads what is kept, this page's and that of pages that were closed. */
+  /** Entries of an earlier version in the form of this one. */
+  async function bringOver(kept: readonly unknown[]): Promise<void> {
+    for (const [key, anew] of fromEarlier(kept, now(), surroundings.ahead())) {
+      await keep(async (storage) => {
+        const [first, ...others] = anew
+        if (first) await storage.replace(key, first)
+        else await storage.remove(key)
+        for (const other of others) await storage.add(other)
+      })
+    }
+  }
+
+  /** Reads what is kept: this page's, that of pages that were closed, and that of others that are open. */
   async function load() {
-    await keep(async (kept) => {
-      entries = await kept.all()
-    })
+    let kept: Entry[] = []
+    const read = () =>
+      keep(async (storage) => {
+        kept = await storage.all()
+      })
+    await read()
+    if (fromEarlier(kept, now(), surroundings.ahead()).length > 0) {
+      await bringOver(kept)
+      await read()
+    }
+    const here = new Map(entries.map((entry) => [entry.key, entry]))
+    const there = new Set(kept.map(({ key }) => key))
+    const gone = entries.filter(({ key }) => !there.has(key) && !coming.has(key))
+    // What this page knows of its own is never older than what is kept of it.
+    const own = (entry: Entry): Entry => (entry.page === page ? (here.get(entry.key) ?? entry) : entry)
+    entries = [
+      ...kept.filter(({ key }) => !going.has(key)).map(own),
+      ...entries.filter(({ key }) => coming.has(key) && !there.has(key)),
+    ]
     changed()
+    gone.forEach(onGone)
+  }
+
+  /** Both entries that met, put on record with whose is taken. */
+  function recordClash({ job, record, act, at, saved, clashes }: Entry, kept: 'mine' | 'theirs', mine: string) {
+    const theirs = saved && 'updatedAt' in saved ? saved : { updatedBy: '', updatedAt: '' }
+    append(
+      job,
+      job,
+      {
+        name: 'job/settle',
+        body: {
+          kind: actOf(act.name).on,
+          record,
+          kept,
+          fields: clashes!.map((clash) => ({
+            path: clash.path,
+            mine: { by: mine, at: new Date(at).toISOString(), value: clash.mine ?? null },
+            theirs: { by: theirs.updatedBy, at: theirs.updatedAt, value: clash.theirs ?? null },
+          })),
+        },
+      },
+      {},
+    )
+  }
+
+  /** One answer settles all that was done here on a joint the other hand signed. */
+  function settleSigned(entry: Entry, saved: JointRecord, kept: 'mine' | 'theirs', initials: string) {
+    const { job, record } = entry
+    const ofRecord = entries.filter((one) => lane(one) === lane(entry))
+    const signed = ofRecord.map(({ act }) => (act.name === 'joint/sign' ? act.body.initials : null)).findLast(Boolean)
+    drop(ofRecord.map(({ key }) => key))
+    if (kept === 'mine')
+      append(
+        job,
+        record,
+        {
+          name: 'joint/sign',
+          body: {
+            initials: signed ?? initials,
+            corrects: saved.signoffs.at(-1)!.id,
+            depths: depthsAfter(entry, saved),
+          },
+        },
+        { version: saved.version, seen: pick(saved, ['depths', 'wayId']) },
+      )
+  }
+
+  function settleChange(entry: Entry, saved: AnyRecord, kept: 'mine' | 'theirs') {
+    const { changes } = mergeFields(entry.seen ?? {}, fieldsOf(entry.act), saved as unknown as Fields, kept)
+    if (Object.keys(changes).length === 0) return drop([entry.key])
+    const act = { ...entry.act, body: changes } as Act
+    void put(
+      entry.key,
+      renewed(entry, { act, seen: pick(saved, Object.keys(changes)), version: saved.version }),
+    )
+  }
+
+  /** Signed to other figures than are saved: they are set right first, then it is signed; or it is signed anew by hand. */
+  function settleSign(entry: Entry, saved: AnyRecord, kept: 'mine' | 'theirs') {
+    drop([entry.key])
+    if (kept === 'theirs') return
+    const { job, record, act, seen } = entry
+    const fields = new Set(entry.clashes!.map(({ path }) => path.split('.')[0]!))
+    const { version } = saved
+    append(job, record, { name: 'joint/change', body: pick(seen ?? {}, fields) }, { version, seen: pick(saved, fields) })
+    append(job, record, act, { version, seen })
   }
 
   /** Whose value stands where two hands met. `initials` sign a correction where the other's is signed. */
   function settle(key: string, kept: 'mine' | 'theirs', by: { mine: string; initials: string }) {
     const entry = entries.find((one) => one.key === key)
     if (!entry?.saved || !entry.clashes) return
-    const { act, saved, clashes } = entry
-    const time = new Date(entry.at).toISOString()
-    const kind = act.do === 'change' ? act.kind : 'joints'
-    append(entry.job, entry.record, {
-      do: 'settle',
-      body: {
-        kind,
-        record: entry.record,
-        kept,
-        fields: clashes.map(({ path, mine, theirs }) => ({
-          path,
-          mine: { by: by.mine, at: time, value: mine ?? null },
-          theirs: { by: saved.updatedBy, at: saved.updatedAt, value: theirs ?? null },
-        })),
-      },
-    })
-    const ofRecord = entries
-      .filter((one) => one.record === entry.record && one.act.do !== 'settle')
-      .map((one) => one.key)
-    const depths = depthsAfter(act, saved as JointRecord)
-    if (isSigned(saved)) {
-      // One answer settles all that was done here on a joint the other hand signed.
-      const initials =
-        entries
-          .map((one) => (one.record === entry.record && one.act.do === 'sign' ? one.act.body.initials : null))
-          .findLast(Boolean) ?? by.initials
-      drop(ofRecord)
-      if (kept === 'mine')
-        append(entry.job, entry.record, {
-          do: 'sign',
-          version: saved.version,
-          seen: pick(saved, ['depths', 'wayId']),
-          body: { initials, corrects: saved.signoffs.at(-1)!.id, depths },
-        })
-    } else if (act.do === 'change') {
-      const { changes } = mergeFields(act.base, act.changes, saved as unknown as Fields, kept)
-      if (Object.keys(changes).length === 0) drop([key])
-      else
-        void put(
-          key,
-          renewed(entry, { ...act, changes, base: pick(saved, Object.keys(changes)), version: saved.version }),
-        )
-    } else if (act.do === 'sign') {
-      // Signed to other figures than are saved: they are set right first, then it is signed; or it is signed anew by
-      // hand.
-      drop([key])
-      if (kept === 'mine') {
-        const fields = new Set(clashes.map(({ path }) => path.split('.')[0]!))
-        append(entry.job, entry.record, {
-          do: 'change',
-          kind: 'joints',
-          changes: pick(act.seen, fields),
-          base: pick(saved, fields),
-          version: saved.version,
-        })
-        append(entry.job, entry.record, { ...act, version: saved.version })
-      }
-    }
+    const { act, saved } = entry
+    recordClash(entry, kept, by.mine)
+    if (isSigned(saved)) settleSigned(entry, saved, kept, by.initials)
+    else if (isChange(act)) settleChange(entry, saved, kept)
+    else if (act.name === 'joint/sign') settleSign(entry, saved, kept)
     changed()
     void flush()
   }
 
-  /** Tries an entry that came back again, or lets it go. */
+  /** Tries an entry that came back again, on the record as it is saved now. */
   function retry(key: string) {
     const entry = entries.find((one) => one.key === key)
     if (!entry || entry.state !== 'refused') return
-    void put(key, renewed(entry, entry.act))
+    void put(key, renewed(entry, { version: entry.saved?.version ?? entry.version }))
     changed()
     void flush()
   }
+
+  /** Lets an entry go; with a record that was never begun goes all that was done to it. */
   function letGo(key: string) {
     const entry = entries.find((one) => one.key === key)
     if (!entry) return
-    // With a record that was never begun goes all that was done to it.
-    if (entry.act.do === 'begin-job') drop(entries.filter(({ job }) => job === entry.job).map((one) => one.key))
-    else if (entry.act.do.startsWith('begin'))
-      drop(entries.filter(({ record }) => record === entry.record).map((one) => one.key))
-    else drop([key])
+    const { on, does } = actOf(entry.act.name)
+    const isBegun = does === 'begins'
+    const follows = (one: Entry) => (on === 'jobs' ? one.job === entry.job : one.record === entry.record)
+    drop(isBegun ? entries.filter(follows).map((one) => one.key) : [key])
     changed()
     void flush()
   }
@@ -376,9 +432,9 @@ export function createOutbox(surroundings: Surroundings) {
     /** Sends after a pause, for what is still being typed. */
     soon: () => later(SEND_AFTER_MS),
     /** Comes back once all that was done is kept on this tablet. */
-    kept: () => writing,
+    kept: () => keeper.idle(),
     get isKept() {
-      return storage.isKept
+      return keeper.isKept
     },
   }
 }

@@ -63,7 +63,8 @@ export async function openStorage(name = 'jolvet'): Promise<Storage> {
     all: async () => (await db.getAll('entries')).map(withoutSeq),
     add: async (entry) => {
       const tx = db.transaction('entries', 'readwrite', { durability: 'strict' })
-      await tx.store.add(entry)
+      // Added again where nobody knows whether it was.
+      if ((await tx.store.index('key').getKey(entry.key)) === undefined) await tx.store.add(entry)
       await tx.done
     },
     replace: async (key, entry, unsealed = false) =>

@@ -1,19 +1,39 @@
+import type { AnyRecord, Clash, SentAct } from '#core/acts'
 import type { Issue } from '#core/base'
-import type { AnyRecord, Entry, Request } from './entry'
+import type { OffcutRecord } from '#core/record'
+import type { Entry } from './entry'
 import type { Storage } from './storage'
 
+/** What the server says of one act. */
+export type Answer =
+  | { key: string; state: 'taken'; seq: number | null; record: AnyRecord | null; rack?: OffcutRecord[] }
+  | { key: string; state: 'met'; issue: Issue; saved: AnyRecord; clashes: Clash[] }
+  | { key: string; state: 'refused'; issue: Issue }
+  | { key: string; state: 'held' }
+
 /** What came of a call; `away`: no server answered. */
-export type Reply = { ok: true; value: unknown } | { ok: false; error: Issue; away: boolean; saved?: unknown }
+export type Reply<T> = { ok: true; value: T } | { ok: false; error: Issue; away: boolean }
+
+/** What the act of a photo says of it. */
+export interface Uploaded {
+  digest: string
+  width: number
+  height: number
+}
 
 /** What the outbox works with, and whom it tells. */
 export interface Surroundings {
   storage: Storage
-  send: (request: Request, about: { key: string; ago: number }) => Promise<Reply>
-  /** ms since 1970, by this tablet's clock. */
-  now: () => number
+  send: (acts: readonly SentAct[]) => Promise<Reply<readonly Answer[]>>
+  /** Sends a photo before the act that puts it to its find. */
+  upload: (key: string, name: string, photo: string) => Promise<Reply<Uploaded>>
+  /** ms since 1970, by the server's clock where it is known; whose clock it is; and the name of the hand. */
+  now: () => Pick<Entry, 'at' | 'clock' | 'by'>
+  /** ms the server's clock is ahead of this tablet's. */
+  ahead: () => number
   newKey: () => string
-  /** The server has an entry; `value` is the record as it then stands. */
-  onTaken: (entry: Entry, value: unknown) => void
+  /** The server has an entry. */
+  onTaken: (entry: Entry, answer: Extract<Answer, { state: 'taken' }>) => void
   /** The server has this record now, written by another hand. */
   onSaved: (entry: Entry, saved: AnyRecord) => void
   /** Another page of this browser has sent this entry. */

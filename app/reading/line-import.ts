@@ -1,7 +1,7 @@
 import Papa from 'papaparse'
 import { fail, ok, type Result } from '#core/base'
 import { getPipe } from '#core/catalogue'
-import { draftLine, readLineFile, type JobRecord, type LineInput, type LineRecord } from '#core/record'
+import { draftLine, lineFields, readLineFile, type JobRecord, type LineInput, type LineRecord } from '#core/record'
 import { MOST_RUN_LEGS } from '#core/run'
 
 /** What an import would do, before it does it: the line it becomes, each row with what is wrong with it. */
@@ -88,7 +88,7 @@ export function readImport(name: string, text: string, job: JobRecord, like: Lin
       `line.pipe: there is no pipe "${body.pipe}" here. Look it up on Sizes, and put its id there.`,
     )
   }
-  const draft = draftLine(job, body)
+  const draft = draftLine(job, { ...lineFields.blank, ...body })
   return ok({
     body,
     from: isJson ? 'JSON' : 'CSV',

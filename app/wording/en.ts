@@ -1,19 +1,9 @@
 import type { Allowed, Region, SeriesFacts, Use } from '#core/catalogue'
 import type { CheckName } from '#core/identify'
 import type { Method, RefusalCode, Service, Verdict } from '#core/joints'
-import type { JointStatus, Means, Station } from '#core/record'
+import type { JointStatus, Means } from '#core/record'
 
 /** Words of the screen, in one place; trade words follow the job's region. */
-export const STATION_WORDS: Readonly<Record<Station, string>> = {
-  find: 'Find',
-  line: 'Line',
-  joint: 'Joint',
-  cut: 'Cut',
-  fix: 'Fix',
-  make: 'Make',
-  handover: 'Hand over',
-}
-
 export const STATUS_WORDS: Readonly<Record<JointStatus, string>> = {
   planned: 'planned',
   'dry-fitted': 'begun',

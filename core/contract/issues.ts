@@ -44,6 +44,10 @@ const UNIONS: Readonly<Record<string, Union>> = {
 }
 const END_UNION: Union = { accepted: '{pipe} or {thread}' }
 
+/** What a schema says is accepted in its own words; nothing where they are the package's. */
+const ownWords = (message: string | undefined): string | undefined =>
+  message === undefined || message.startsWith('Invalid') ? undefined : message.replace(/\.$/, '')
+
 /** Words for what a schema found wrong: the field, and what is accepted there. */
 export function toIssue(found: z.core.$ZodIssue, question: unknown): Issue {
   const path = found.path.map(String)
@@ -105,7 +109,9 @@ export function toIssue(found: z.core.$ZodIssue, question: unknown): Issue {
         ? toIssue({ ...branch, path: [...found.path, ...branch.path] } as z.core.$ZodIssue, question)
         : answer('type', `${name}: ${accepted} is accepted here.`)
     }
+    case 'invalid_key':
+      return answer('type', `${name}: ${ownWords(found.issues[0]?.message) ?? 'not accepted here'}.`)
     default:
-      return answer('type', `${name}: not accepted here.`)
+      return answer('type', `${name}: ${ownWords(found.message) ?? 'not accepted here'}.`)
   }
 }

@@ -364,4 +364,4 @@ export const askQuestion = z.strictObject({ text: z.string().max(200), region: w
 export const rulesQuestion = z.strictObject({ region: region.optional(), verb: text.optional(), code: text.optional() })
 
 /** The pieces of a question that are also saved with a job. */
-export const schemas = { region, check, end, conditions, policy, kit } as const
+export const schemas = { region, check, end, conditions, policy, kit, inspect: inspectQuestion } as const

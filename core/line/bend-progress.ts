@@ -3,7 +3,7 @@ import type { BendCard } from './bend-card'
 /* How far a piece is bent. A step counts only while the piece has the figures that it was done to. */
 
 /** Steps done of a line's pieces, by piece and step such as "p2:3", with the figures they were done to. */
-export type Pulled = Readonly<Record<string, { at: string; marks: string }>>
+export type Pulled = Readonly<Record<string, { at: string; marks: string; by?: string }>>
 
 /** A piece with its card, and what was done of its line's pieces. */
 export interface PulledPiece {
@@ -31,11 +31,15 @@ export const isPulledOtherwise = (bent: PulledPiece): boolean =>
     return done !== undefined && done.marks !== bent.card.marks
   })
 
-/** A line's steps once one of them is done at a time (ISO 8601), or taken back. */
-export function pullStep(bent: PulledPiece, step: number, at: string | null): Record<string, Pulled[string]> {
-  const { [placeOf(bent, step)]: _, ...others } = bent.line.pulled
-  return at === null ? others : { ...others, [placeOf(bent, step)]: { at, marks: bent.card.marks } }
-}
+/** A line's steps once one of them is done by a hand at a time, ISO 8601. */
+export const pullStep = (
+  bent: PulledPiece,
+  step: number,
+  { at, by }: { at: string; by: string },
+): Record<string, Pulled[string]> => ({
+  ...bent.line.pulled,
+  [placeOf(bent, step)]: { at, marks: bent.card.marks, by },
+})
 
 /** A line's steps once the check of one failed: that step, and what was done of the piece after it, are done again. */
 export function failPull(bent: PulledPiece, step: number): Record<string, Pulled[string]> {

@@ -1,16 +1,12 @@
-export { benderFor, changeKit, kitOf, overdue } from './kit'
-export { jobPatch } from './kit-schema'
-export type { BenderRecord, CountRecord, FittingRecord, KitBody, ToolRecord } from './kit-schema'
-export { changedSince, MERGED_BY_KEY, mergeFields } from './merge'
-export type { Clash, Fields } from './merge'
-export { nextAction, STATIONS } from './next-action'
-export type { Station } from './next-action'
-export { MOST_PHOTO_BYTES, MOST_PHOTOS, readPhotoKind } from './photo'
+export { benderFor, changeKit, kitOf, overdue } from './kit/work'
+export type { BenderRecord, CountRecord, FittingRecord, KitBody, ToolRecord } from './kit/schema'
+export { nextAction } from './job/next-action'
+export { MOST_PHOTO_BYTES, MOST_PHOTOS, readPhotoKind } from './find/photo'
 
-export { instrumentOf, LENGTH_ANSWERS, MEANS, readDiameter, readFind, readLength } from './reading'
-export type { FindReading, LengthAnswer, LengthReading, Means, Reading } from './reading'
-export { restingOn, shiftedEnds } from './rests'
-export type { Shifted } from './rests'
+export { instrumentOf, LENGTH_ANSWERS, MEANS, readDiameter, readFind, readLength } from './find/reading'
+export type { FindReading, LengthAnswer, LengthReading, Means, Reading } from './find/reading'
+export { restingOn, shiftedEnds } from './joint/rests'
+export type { Shifted } from './joint/rests'
 export {
   beginCut,
   changeCut,
@@ -24,93 +20,57 @@ export {
   readSheet,
   staleness,
   takeBackCut,
-  tooManyCuts,
   USUAL_KEEP_MM,
   usualStock,
-} from './cut-work'
-export { offRack, putOffcut, rackAfter, rackFor } from './rack-work'
-export type { SheetPieces } from './cut-work'
-export {
-  cutPatch,
-  doneCutBody,
-  finishBody,
-  MOST_CUT_PIECES,
-  newCut,
-  offcutBody,
-  planBody,
-  undoneCutBody,
-} from './cut-schema'
-export type { CutBody, DoneCutBody, FinishBody, OffcutBody } from './cut-schema'
-export { fixLine, fixProgress, fixSettings, setSupport, supportOrder } from './fix-work'
-export type { FixSettings } from './fix-work'
-export { lineFlow } from './flow-work'
-export { bentPieces } from './bend-work'
-export type { BentPiece } from './bend-work'
-export { beginLine, changeLine, draftLine, surveyed, tooManyLines, tubesOf } from './line-work'
+} from './cut/work'
+export { changeOffcut, offRack, putOffcut, rackAfter, rackFor } from './rack/work'
+export type { SheetPieces } from './cut/work'
+export { cutFields, MOST_CUT_PIECES } from './cut/schema'
+export type { CutBody, CutInput, DoneCutBody, FinishBody } from './cut/schema'
+export type { OffcutBody } from './rack/schema'
+export { kitFields } from './kit/schema'
+export type { CountBody, FoundBody } from './kit/schema'
+export type { SupportBody } from './fix/schema'
+export type { BendBody, BendPlace } from './bend/schema'
+export type { LookBody } from './look/schema'
+export type { LookRecord } from './look/record'
+export { fixLine, fixProgress, fixSettings, fixSupport, freeSupport, moveSupport, supportOrder } from './fix/work'
+export type { FixSettings } from './fix/work'
+export { lineFlow } from './fix/flow'
+export { bentPieces, failBend, takeBackBend, tickBend } from './bend/work'
+export type { BentPiece } from './bend/work'
+export { beginLine, changeLine, draftLine, surveyed, tubesOf } from './line/work'
 
-export { LINE_FILE_VERSION, readLineFile, writeLineFile } from './line-file'
-export {
-  clashBody,
-  faultBody,
-  findPatch,
-  jointPatch,
-  linePatch,
-  newFind,
-  newJob,
-  newJoint,
-  newLine,
-  newPhoto,
-  signoffBody,
-  reopenBody,
-  stepPlace,
-  tickBody,
-} from './schema'
-export type {
-  ClashBody,
-  FaultBody,
-  FindBody,
-  JobBody,
-  JointBody,
-  JointInput,
-  LineBody,
-  LineInput,
-  PhotoBody,
-  ReopenBody,
-  SignoffBody,
-  StepPlace,
-  TickBody,
-} from './schema'
-export { comingBack, dayWords } from './come-back'
-export type { ComingBack } from './come-back'
-export { countStates, doubtsOf, needsOf } from './counts'
-export type { CountState } from './counts'
-export { isMade, standingSignoff, statusOf, SIGNED } from './types'
-export { cardsOf } from './cards'
-export type {
-  ClashRecord,
-  CutRecord,
-  CutResult,
-  FindRecord,
-  JobRecord,
-  JointRecord,
-  JointStatus,
-  LineRecord,
-  MarkRecord,
-  OffcutRecord,
-  PhotoRecord,
-  SignoffRecord,
-  TickRecord,
-  TimerRecord,
-  VerdictRecord,
-} from './types'
-export { BLANK_FIND, BLANK_JOINT, BLANK_LINE } from './blank'
-export { completeJob, idByCode } from './upgrade'
-export { addPhoto, beginFind, changeFind, dropPhoto } from './find-work'
-export type { FindRules, Hand } from './find-work'
+export { LINE_FILE_VERSION, readLineFile, writeLineFile } from './line/file'
+export { BLANK_JOINT, jointFields, signoffBody } from './joint/schema'
+export { BLANK_FIND, findFields } from './find/schema'
+export { lineFields } from './line/schema'
+export type { ClashBody, JobBody } from './job/schema'
+export type { JointBody, JointInput, ReopenBody, SignoffBody, StepPlace, TickBody } from './joint/schema'
+export type { FindBody, FindInput, PhotoBody } from './find/schema'
+export type { LineBody, LineInput } from './line/schema'
+export { comingBack, dayWords } from './job/come-back'
+export type { ComingBack } from './job/come-back'
+export { countParts, countStates, doubtsOf, foundThere, needsOf } from './kit/counts'
+export type { CountState } from './kit/counts'
+export { isMade, standingSignoff, statusOf, SIGNED } from './joint/status'
+export { cardsOf } from './joint/cards'
+export type { ClashRecord, JobRecord } from './job/record'
+export type { CutRecord, CutResult } from './cut/record'
+export type { FindRecord, PhotoRecord, VerdictRecord } from './find/record'
+export type { JointRecord, MarkRecord, SignoffRecord, TickRecord, TimerRecord } from './joint/record'
+export type { JointStatus } from './joint/status'
+export type { LineRecord } from './line/record'
+export type { OffcutRecord } from './rack/record'
+export { beginJob } from './job/work'
+export { completeJob, idByCode } from './job/upgrade'
+export { addPhoto, beginFind, changeFind, dropPhoto } from './find/work'
+export type { FindRules } from './find/work'
+export type { Hand } from './hand'
 
-export type { LeftCode } from './left'
-export { leftToSign, reopenJoint, signJoint, WATCH_SECONDS } from './sign'
-export type { Left } from './sign'
+export type { LeftCode } from './joint/left'
+export { leftToSign, reopenJoint, signJoint, WATCH_SECONDS } from './joint/sign'
+export type { Left } from './joint/sign'
 export {
   cuttingStep,
   failStep,
@@ -122,14 +82,14 @@ export {
   stateOfStep,
   tickStep,
   UNDONE,
-} from './steps'
-export type { At, StepState } from './steps'
-export { endsNow, factsOfFind, suspectsOf } from './suspects'
-export type { DoubtedFind, Suspect } from './suspects'
-export { beginJoint, bringBack, changeJoint, stepsPutAside } from './work'
-export type { JobRules } from './work'
-export { cautionsOf, lateTool, stopsOf } from './card-cautions'
-export { pipesWanted } from './pipes-wanted'
-export type { PipeWanted } from './pipes-wanted'
-export { stationProgress } from './progress'
-export type { StationProgress } from './progress'
+} from './joint/steps'
+export type { At, StepState } from './joint/steps'
+export { endsNow, factsOfFind, suspectsOf } from './joint/suspects'
+export type { DoubtedFind, Suspect } from './joint/suspects'
+export { beginJoint, bringBack, changeJoint, stepsPutAside } from './joint/work'
+export type { JobRules } from './joint/work'
+export { cautionsOf, lateTool, stopsOf } from './joint/card-cautions'
+export { pipesWanted } from './job/pipes-wanted'
+export type { PipeWanted } from './job/pipes-wanted'
+export { STATION_IDS, STATIONS, stationProgress } from './stations'
+export type { Station, StationProgress } from './stations'

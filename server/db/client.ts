@@ -1,5 +1,6 @@
 import { drizzle, type MySql2Database } from 'drizzle-orm/mysql2'
 import mysql, { type Pool, type PoolConnection } from 'mysql2/promise'
+import { driverFault, DUPLICATE } from './fault'
 import * as schema from './schema'
 
 export type Database = MySql2Database<typeof schema>
@@ -87,3 +88,21 @@ export const reading = <T>(work: (db: Database) => Promise<T>): Promise<T> => wi
  */
 export const inTransaction = <T>(work: (tx: Transaction) => Promise<T>): Promise<T> =>
   withConnection((db) => db.transaction(work, { isolationLevel: 'read committed' }))
+
+/** MariaDB's numbers for a conflict that another try may not meet: lock wait, deadlock, a row begun by two at once. */
+const CONFLICTS: ReadonlySet<number | undefined> = new Set([1205, 1213, DUPLICATE])
+/** Tries of one transaction before its failure goes out, and the longest pause between two, ms. */
+const TRIES = 4
+const PAUSE_MS = 60
+
+/** Does a transaction again, whole, where it met another; what it was asked first is asked anew. */
+export async function retrying<T>(work: () => Promise<T>): Promise<T> {
+  for (let tries = 1; ; tries++) {
+    try {
+      return await work()
+    } catch (error) {
+      if (tries === TRIES || !CONFLICTS.has(driverFault(error).errno)) throw error
+      await new Promise((resolve) => setTimeout(resolve, Math.random() * PAUSE_MS))
+    }
+  }
+}

@@ -9,8 +9,8 @@ const MOST_BYTES = 256 * 1024
 /** Read and dropped at most before the connection is cut, bytes: a sender that is cut off early never sees why. */
 const MOST_DROPPED = 32 * 1024 * 1024
 
-/** The body as text. Over the limit it is dropped as it comes and refused with 413. */
-export async function readText(event: H3Event, most = MOST_BYTES): Promise<string> {
+/** The body as it came. Over the limit it is dropped as it comes and refused with 413. */
+export async function readBytes(event: H3Event, most: number): Promise<Buffer> {
   const chunks: Buffer[] = []
   let bytes = 0
   for await (const chunk of event.node.req as AsyncIterable<Buffer>) {
@@ -24,8 +24,12 @@ export async function readText(event: H3Event, most = MOST_BYTES): Promise<strin
       path: '',
       message: `That is more than ${Math.round(most / 1024)} kB. Send less at once.`,
     })
-  return Buffer.concat(chunks).toString('utf8')
+  return Buffer.concat(chunks)
 }
+
+/** The body as text. */
+export const readText = async (event: H3Event, most = MOST_BYTES): Promise<string> =>
+  (await readBytes(event, most)).toString('utf8')
 
 /** Text as JSON. Problem 400 where it is not readable. */
 export function parseJson(text: string): unknown {

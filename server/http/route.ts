@@ -1,5 +1,6 @@
 import { defineEventHandler, setResponseHeader, setResponseStatus, type H3Event } from 'h3'
 import { DatabaseBusy } from '../db/client'
+import { driverFault } from '../db/fault'
 import { Problem } from './problem'
 
 /** Codes of the driver for a database that cannot be reached. */
@@ -25,23 +26,6 @@ const WORDS: Readonly<Record<Trouble, string>> = {
   busy: 'The database is busy. Try again shortly.',
   full: "The server's disk takes no more. Make room there; nothing was saved.",
   ours: 'The server could not do that. Nothing was saved.',
-}
-
-interface DriverFault {
-  code?: string
-  errno?: number
-  fatal?: boolean
-}
-
-/** The driver's code and number behind a failure, wherever it was wrapped; `fatal` where it lost its connection. */
-function driverFault(error: unknown): DriverFault {
-  const found: DriverFault = {}
-  for (let at = error; at instanceof Error; at = at.cause) {
-    if ('code' in at && typeof at.code === 'string') found.code ??= at.code
-    if ('errno' in at && typeof at.errno === 'number') found.errno ??= at.errno
-    if ('fatal' in at && at.fatal === true) found.fatal = true
-  }
-  return found
 }
 
 function troubleOf(error: unknown): Trouble {

@@ -2,6 +2,7 @@ import { getPipe } from '#core/catalogue'
 import { shiftedEnds, standingSignoff, statusOf, type JobRecord, type JointRecord } from '#core/record'
 import { formatDecimal } from '#core/units'
 import { csv } from '../exports/csv'
+import type { Chain } from './log'
 
 /** Version of the exported register; it rises when a column changes its meaning. */
 const REGISTER_VERSION = 1
@@ -24,6 +25,8 @@ export interface RegisterRow {
   reopened: string
   /** What was left when it was signed, and how its steps were ticked. */
   remarks: string
+  /** Head of the job's log when this was given out; empty where nothing is logged. */
+  log: string
 }
 
 const yesNo = (is: boolean): string => (is ? 'yes' : 'no')
@@ -34,7 +37,7 @@ function endLabel(end: JointRecord['a']): string {
   return `${end.thread.size} ${end.thread.form.toUpperCase()} ${end.thread.gender}`
 }
 
-function toRow(job: JobRecord, joint: JointRecord): RegisterRow {
+function toRow(job: JobRecord, joint: JointRecord, { head }: Pick<Chain, 'head'>): RegisterRow {
   const signed = standingSignoff(joint)
   return {
     joint: `J${joint.number}`,
@@ -55,6 +58,7 @@ function toRow(job: JobRecord, joint: JointRecord): RegisterRow {
     failedChecks: joint.faults.map(({ code }) => code).join(', '),
     reopened: joint.reopenings.map(({ reason }) => reason).join('; '),
     remarks: signed?.remarks.map(({ text }) => text).join(' ') ?? '',
+    log: head,
   }
 }
 
@@ -72,24 +76,26 @@ const COLUMNS: readonly (keyof RegisterRow)[] = [
   'failedChecks',
   'reopened',
   'remarks',
+  'log',
 ]
 
 /** The register of a job as CSV (RFC 4180, UTF-8), one row a joint that a way was taken for. */
-export const registerCsv = (job: JobRecord): string =>
+export const registerCsv = (job: JobRecord, chain: Chain): string =>
   csv(
     COLUMNS,
-    job.joints.filter((joint) => joint.way).map((joint) => toRow(job, joint)),
+    job.joints.filter((joint) => joint.way).map((joint) => toRow(job, joint, chain)),
   )
 
 /** The register of a job as JSON, with the job it belongs to and the format's version. */
-export const registerJson = (job: JobRecord) => ({
+export const registerJson = (job: JobRecord, chain: Chain) => ({
   format: 'jolvet-register',
   version: REGISTER_VERSION,
   job: { name: job.name, place: job.place, region: job.region },
+  log: { acts: chain.acts, head: chain.head, isWhole: chain.brokenAt === null },
   joints: job.joints
     .filter((joint) => joint.way)
     .map((joint) => ({
-      ...toRow(job, joint),
+      ...toRow(job, joint, chain),
       ends: { a: joint.a, b: joint.b },
       conditions: joint.conditions,
       parts: joint.way?.parts ?? [],

@@ -5,7 +5,8 @@ import { readDiameter, type JobRecord, type JointRecord } from '#core/record'
 import { formatLength, formatMm, parseLength } from '#core/units'
 import type { Entry } from '~/outbox/entry'
 import { unitOf } from '~/reading/format'
-import { clockTime, fieldWords, recordWords, valueWords } from '~/wording/entry'
+import { clockTime, recordWords } from '~/wording/entry'
+import { fieldWords, valueWords } from '~/wording/values'
 
 /**
  * Two hands on one record: both entries side by side at one scale, the fact that decides, and the choice between them.
@@ -19,10 +20,12 @@ const { width } = useElementSize(side)
 
 const clashes = computed(() => props.entry.clashes ?? [])
 const saved = computed(() => props.entry.saved!)
+/** By whom and when it was saved; the rack says nothing of either. */
+const savedBy = computed(() => ('updatedBy' in saved.value ? saved.value : { updatedBy: '', updatedAt: '' }))
 const signed = computed(() => ('signoffs' in saved.value ? saved.value.signoffs.at(-1) : undefined))
 const what = computed(() => recordWords(props.entry, props.job))
 const mineBy = computed(() => `${store.hand || 'You'}, on this tablet`)
-const theirsBy = computed(() => saved.value.updatedBy || signed.value?.initials || 'Another hand')
+const theirsBy = computed(() => savedBy.value.updatedBy || signed.value?.initials || 'Another hand')
 const system = computed(() => unitSystemOf(props.job.region))
 const unit = computed(() => unitOf(system.value))
 
@@ -97,7 +100,7 @@ const title = computed(() => {
 })
 const shortly = (value: unknown, path: string) =>
   clashes.value.length === 1 ? valueWords(path, value, props.job) : 'all of this'
-const needsInitials = computed(() => signed.value !== undefined && props.entry.act.do !== 'sign')
+const needsInitials = computed(() => signed.value !== undefined && props.entry.act.name !== 'joint/sign')
 const problem = ref<string | null>(null)
 
 function keep(kept: 'mine' | 'theirs') {
@@ -116,7 +119,7 @@ function readAgain() {
   problem.value = length.ok ? null : length.error.message
   if (!length.ok) return
   store.settle(props.entry.key, 'theirs', '')
-  store.changeJoint(props.job.slug, props.entry.record, {
+  store.do(props.job.slug, 'joint/change', props.entry.record, {
     depths: { ...(saved.value as JointRecord).depths, [String(at.entry)]: again.value },
   })
 }
@@ -168,7 +171,7 @@ const drawnWords = computed(() => {
             </tr>
             <tr>
               <th>at</th>
-              <td>{{ own ? clockTime(entry.at) : clockTime(Date.parse(signed?.at ?? saved.updatedAt)) }}</td>
+              <td>{{ own ? clockTime(entry.at) : clockTime(Date.parse(signed?.at ?? savedBy.updatedAt)) }}</td>
             </tr>
             <tr v-if="signed && !own">
               <th>signed</th>

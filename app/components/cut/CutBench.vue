@@ -108,7 +108,7 @@ const cameBack = computed(() => store.refused.find(({ record }) => record === sh
 /** The rack as the server has it now, then a plan from that. */
 async function replan() {
   const back = cameBack.value
-  if (back?.act.do === 'plan-cut') store.letGo(back.key)
+  if (back?.act.name === 'cut/plan') store.letGo(back.key)
   await store.loadJob(props.job.slug)
   await planAgain()
 }

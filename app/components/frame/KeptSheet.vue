@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { clockTime, entryWords, recordWords } from '~/wording/entry'
+import { restsOnVersion, type Entry } from '~/outbox/entry'
+import { entryTime, entryWords, recordWords } from '~/wording/entry'
 
 /** What was done here and where it stands: kept, on its way, taken, or come back with its reason. */
 const open = useState('kept-open', () => false)
@@ -7,6 +8,10 @@ const store = useJobStore()
 const narrow = useNarrow()
 const { state, lastCopy } = useSaveState()
 const jobOf = (id: string) => store.jobOf(id)
+/** What aims at a record that is gone is not sent again. */
+const canRetry = ({ issue }: Entry) => issue?.code !== 'unknown-id'
+const retryWords = ({ act, saved }: Entry) =>
+  saved && restsOnVersion(act) ? 'Do it all the same' : 'Send it again'
 const sentence = computed(() => {
   if (!store.isKept) return 'This browser keeps nothing. Leave this page open until all is sent.'
   if (store.away) return `No server, ${lastCopy.value}. What is done here is kept on this tablet and goes out in order.`
@@ -38,7 +43,7 @@ const sentence = computed(() => {
         <p v-if="store.entries.length === 0" class="note" data-test="nothing-waits">Nothing waits.</p>
         <ul v-else>
           <li v-for="entry in store.entries" :key="entry.key" class="row" :data-entry-state="entry.state">
-            <span class="note">{{ clockTime(entry.at) }}</span>
+            <span class="note">{{ entryTime(entry) }}</span>
             <b>{{ recordWords(entry, jobOf(entry.job)) }}</b>
             <span>{{ entryWords(entry, jobOf(entry.job)) }}</span>
             <span v-if="entry.state === 'waiting'" class="note">kept</span>
@@ -51,7 +56,9 @@ const sentence = computed(() => {
             <div v-if="entry.state === 'refused'" class="reason">
               <p>{{ entry.issue?.message }}</p>
               <div class="flex gap-3 mt-2">
-                <UButton data-test="retry" @click="store.retry(entry.key)">Send it again</UButton
+                <UButton v-if="canRetry(entry)" data-test="retry" @click="store.retry(entry.key)">{{
+                  retryWords(entry)
+                }}</UButton
                 ><UButton variant="outline" data-test="let-go" @click="store.letGo(entry.key)">Let it go</UButton>
               </div>
             </div>

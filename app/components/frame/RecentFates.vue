@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { clockTime, entryWords, recordWords } from '~/wording/entry'
+import { entryTime, entryWords, recordWords } from '~/wording/entry'
 
 /** What came of the last things done here. */
 const store = useJobStore()
@@ -10,7 +10,7 @@ const WORDS = { taken: 'taken', clash: 'two entries', refused: 'came back' } as 
 <template>
   <ul>
     <li v-for="({ entry, fate }, i) in store.recent" :key="i" class="row">
-      <span class="note">{{ clockTime(entry.at) }}</span><b>{{ recordWords(entry, store.jobOf(entry.job)) }}</b
+      <span class="note">{{ entryTime(entry) }}</span><b>{{ recordWords(entry, store.jobOf(entry.job)) }}</b
       ><span>{{ entryWords(entry, store.jobOf(entry.job)) }}</span
       ><span :class="CLASSES[fate]">{{ WORDS[fate] }}</span>
     </li>

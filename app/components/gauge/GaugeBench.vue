@@ -40,7 +40,7 @@ const size = computed(() =>
 )
 
 async function take(mm: number) {
-  store.changeFind(job.value!.slug, find.value!.id, {
+  store.do(job.value!.slug, 'find/change', find.value!.id, {
     typed: `${formatReading(mm, system.value)} ${unitOf(system.value)}`,
     by: 'gauge',
   })

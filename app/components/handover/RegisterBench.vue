@@ -10,7 +10,8 @@ import {
 } from '#core/record'
 import { formatDecimal } from '#core/units'
 import { inRegion, methodWords, STATUS_WORDS } from '~/wording/en'
-import { dayTime, fieldWords, recordWords, valueWords } from '~/wording/entry'
+import { dayTime, nameOfRecord } from '~/wording/entry'
+import { fieldWords, valueWords } from '~/wording/values'
 import { endLabel } from '~/wording/way'
 
 /** Hand over: every joint with its depth marks, method, hands and time, and the register to take away. */
@@ -43,8 +44,7 @@ const log = computed(() =>
     .sort((a, b) => b.signoff.at.localeCompare(a.signoff.at)),
 )
 const isShifted = (joint: JointRecord) => shiftedEnds(props.job, joint).length > 0
-const clashRecord = (clash: ClashRecord) =>
-  recordWords({ record: clash.record, act: { do: 'settle', body: clash } }, props.job)
+const clashRecord = (clash: ClashRecord) => nameOfRecord(clash.record, props.job) ?? (clash.kind === 'jobs' ? 'kit' : 'entry')
 function move(step: number) {
   at.value = Math.min(rows.value.length - 1, Math.max(0, at.value + step))
   table.value?.querySelectorAll<HTMLElement>('tbody a')[at.value]?.focus()

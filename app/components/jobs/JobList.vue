@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { unitSystemOf } from '#core/catalogue'
-import { isMade, comingBack, dayWords, nextAction, STATIONS, type JobRecord, type Station } from '#core/record'
+import { isMade, comingBack, dayWords, nextAction, STATION_IDS, STATIONS, type JobRecord, type Station } from '#core/record'
 import { today } from '~/reading/today'
-import { STATION_WORDS } from '~/wording/en'
 
 /** Every job as its run of pipe under common station heads; the next thing to do stands over each gap. */
 const props = defineProps<{ jobs: readonly JobRecord[]; isLoaded: boolean }>()
@@ -57,13 +56,13 @@ function statusOf({ next }: Row) {
 </script>
 
 <template>
-  <main class="jobs" :style="{ '--stations': STATIONS.length }" :aria-busy="!isLoaded">
+  <main class="jobs" :style="{ '--stations': STATION_IDS.length }" :aria-busy="!isLoaded">
     <div class="title">
       <h2 class="t26">{{ jobs.length === 1 ? 'One job' : `${jobs.length} jobs` }}</h2>
       <p v-if="jobs.length" class="t17 only-wide">The next thing to do stands over each gap.</p>
     </div>
     <div class="heads">
-      <span v-for="station in STATIONS" :key="station">{{ STATION_WORDS[station] }}</span>
+      <span v-for="station in STATION_IDS" :key="station">{{ STATIONS[station].name }}</span>
     </div>
     <div v-if="isLoaded && jobs.length === 0" class="p-6 space-y-3">
       <StagePipe :stations="[]" />
@@ -82,8 +81,8 @@ function statusOf({ next }: Row) {
           <span class="run">
             <span
               class="next"
-              :style="{ '--station': STATIONS.indexOf(row.next.station) }"
-              :class="{ late: STATIONS.indexOf(row.next.station) >= STATIONS.length / 2 }">
+              :style="{ '--station': STATION_IDS.indexOf(row.next.station) }"
+              :class="{ late: STATION_IDS.indexOf(row.next.station) >= STATION_IDS.length / 2 }">
               <span class="words"
                 >{{ row.next.words }}
                 <span v-if="row.next.mm !== undefined" class="figure copper"

@@ -40,19 +40,19 @@ const notRight = computed(
       :tools="job.tools"
       :region="job.region"
       :today="day"
-      @change="(tools) => store.changeKit(job.slug, { tools })" />
+      @change="(tools) => store.do(job.slug, 'kit/change', null, { tools })" />
     <div>
       <FittingTable
         :fittings="job.fittings"
         :region="job.region"
         :today="day"
-        @change="(fittings) => store.changeKit(job.slug, { fittings })" />
+        @change="(fittings) => store.do(job.slug, 'kit/change', null, { fittings })" />
       <BenderTable
         class="mt-6"
         :benders="job.benders"
         :region="job.region"
         :today="day"
-        @change="(benders) => store.changeKit(job.slug, { benders })" />
+        @change="(benders) => store.do(job.slug, 'kit/change', null, { benders })" />
       <p class="t15 mt-4">
         <a :href="`/api/jobs/${job.slug}/depth-cards.pdf`" target="_blank" class="link-verb" data-test="depth-cards"
           >Print depth cards</a
@@ -62,7 +62,7 @@ const notRight = computed(
       </p>
       <p class="note t14 mt-3">A way that was taken before stays as it was taken. A new job begins with this kit.</p>
     </div>
-    <PolicyList :policy="job.policy" @change="(policy) => store.changeKit(job.slug, { policy })" />
+    <PolicyList :policy="job.policy" @change="(policy) => store.do(job.slug, 'kit/change', null, { policy })" />
   </div>
 </template>
 

@@ -21,7 +21,7 @@ const more = computed(() => props.joint.aside.length - 1)
       type="button"
       class="link-verb min-h-11"
       data-test="bring-back"
-      @click="store.bringBack(job.slug, joint.id)">
+      @click="store.do(job.slug, 'joint/bring-back', joint.id, {})">
       Undo: bring {{ count > 1 ? 'them' : 'it' }} back
     </button>
   </div>

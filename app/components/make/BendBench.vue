@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { useElementSize, useStorage } from '@vueuse/core'
+import type { ActOn, InputOf } from '#core/acts'
 import { getPipe, unitSystemOf } from '#core/catalogue'
-import { bendRemedy, failPull, isPulledOtherwise, nextPull, pulledAt, pullStep, type BendStepCode } from '#core/line'
+import { bendRemedy, isPulledOtherwise, nextPull, pulledAt, type BendStepCode } from '#core/line'
 import { formatLength } from '#core/units'
 import { benderFor, type BentPiece, type JobRecord } from '#core/record'
 
 /** A bent piece on the bench: its strip with every mark, and the steps of its bends to tick. */
 const props = defineProps<{ job: JobRecord; bent: BentPiece; next: BentPiece | undefined }>()
 const store = useJobStore()
-const clock = useServerClock()
 const narrow = useNarrow()
 const system = computed(() => unitSystemOf(props.job.region))
 const { school, flip } = useBendSchool(toRef(props, 'job'))
@@ -30,11 +30,14 @@ const turn = (by: number) => {
   viewed.value = Math.min(Math.max(0, viewed.value + by), steps.value.length - 1)
 }
 
-const save = (pulled: JobRecord['lines'][number]['pulled']) =>
-  store.changeLine(props.job.slug, props.bent.line.id, { pulled })
-const now = () => new Date(Date.now() + clock.offset.value).toISOString()
-const tick = (step: number) => save(pullStep(props.bent, step, pulledAt(props.bent, step) === undefined ? now() : null))
-const fail = (step: number) => save(failPull(props.bent, step))
+const act = <N extends ActOn<'lines'>>(name: N, body: InputOf<N>) =>
+  store.do(props.job.slug, name, props.bent.line.id, body)
+const place = (step: number) => ({ piece: props.bent.piece.id, step: step + 1 })
+const tick = (step: number) =>
+  pulledAt(props.bent, step) === undefined
+    ? act('line/bend-step', { ...place(step), marks: props.bent.card.marks })
+    : act('line/unbend-step', place(step))
+const fail = (step: number) => act('line/fail-bend', place(step))
 /** What the hand needs next, the largest thing on the screen. */
 const figure = computed(() =>
   current.value < 0 ? undefined : steps.value[isSingle.value ? viewed.value : current.value]?.figure,

@@ -7,7 +7,7 @@ const props = defineProps<{ joint: JointRecord; slug: string }>()
 const store = useJobStore()
 const set = (day: string) => {
   const comeBack = day === '' ? null : day
-  if (comeBack !== props.joint.comeBack) store.changeJoint(props.slug, props.joint.id, { comeBack })
+  if (comeBack !== props.joint.comeBack) store.do(props.slug, 'joint/change', props.joint.id, { comeBack })
 }
 const isLate = computed(() => props.joint.comeBack !== null && props.joint.comeBack <= today())
 </script>

@@ -12,15 +12,15 @@ const narrow = useNarrow()
 const states = computed(() => countStates(props.job))
 const problem = ref<string | null>(null)
 
-function set(item: string, unit: string, changes: Partial<CountRecord>) {
-  const before = props.job.counts.find((one) => one.item === item) ?? { item, unit, out: 0, back: null, seen: [] }
-  const after = { ...before, ...changes }
+function set(item: string, unit: string, changes: Partial<Pick<CountRecord, 'out' | 'back'>>) {
+  const { out = 0, back = null } = props.job.counts.find((one) => one.item === item) ?? {}
+  const after = { item, out, back, ...changes }
   if (after.back !== null && after.back > after.out) {
     problem.value = `${amount(unit, after.back)} of ${item} came back, ${amount(unit, after.out)} went out. Count again.`
     return
   }
-  problem.value = null
-  store.changeKit(props.job.slug, { counts: [...props.job.counts.filter((one) => one.item !== item), after] })
+  const answer = store.do(props.job.slug, 'kit/count', null, after)
+  problem.value = answer.ok ? null : answer.error.message
 }
 const system = computed(() => unitSystemOf(props.job.region))
 /** Wire is counted by its length, all else by the piece. */
@@ -35,8 +35,8 @@ function read(unit: string, text: string): { value: number | null; problem: stri
     : { value: null, problem: 'A whole number to 10,000.' }
 }
 const out = (item: string, unit: string, text: string) =>
-  set(item, unit, { out: read(unit, text).value ?? 0, seen: [] })
-const back = (item: string, unit: string, text: string) => set(item, unit, { back: read(unit, text).value, seen: [] })
+  set(item, unit, { out: read(unit, text).value ?? 0 })
+const back = (item: string, unit: string, text: string) => set(item, unit, { back: read(unit, text).value })
 function amount(unit: string, value: number | null | undefined): string {
   if (value === null || value === undefined) return ''
   return unit === 'mm' ? formatLength(value, system.value) : String(value)

@@ -8,11 +8,7 @@ import { inRegion } from '~/wording/en'
 const props = defineProps<{ job: JobRecord; joint: JointRecord; doubts: readonly CountState[] }>()
 const emit = defineEmits<{ reopen: [] }>()
 const store = useJobStore()
-function seen(item: string) {
-  store.changeKit(props.job.slug, {
-    counts: props.job.counts.map((one) => (one.item === item ? { ...one, seen: [...one.seen, props.joint.id] } : one)),
-  })
-}
+const seen = (item: string) => store.do(props.job.slug, 'kit/found', null, { item, joint: props.joint.id })
 </script>
 
 <template>

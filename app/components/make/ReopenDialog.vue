@@ -29,7 +29,7 @@ function submit() {
   const signed = standingSignoff(props.joint)
   if (!signed || !isMade(props.joint)) return
   const [entry, step] = place.value === '' ? [] : place.value.split(':')
-  const answer = store.reopen(props.job.slug, props.joint.id, {
+  const answer = store.do(props.job.slug, 'joint/reopen', props.joint.id, {
     signoff: signed.id,
     reason: reason.value.trim(),
     ...(entry === undefined ? {} : { entry: Number(entry), step: step! }),

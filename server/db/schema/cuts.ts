@@ -47,6 +47,7 @@ export const offcuts = mysqlTable(
     origin: varchar({ length: 160 }).notNull(),
     at: datetime({ mode: 'string', fsp: 3 }).notNull(),
     by: varchar('put_by', { length: 40 }).notNull().default(''),
+    version: int().notNull().default(1),
     /** The cut sheet whose plan takes it. */
     promisedTo: varchar('promised_to', { length: 40 }).references(() => cuts.id, { onDelete: 'set null' }),
   },

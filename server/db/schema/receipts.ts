@@ -1,8 +1,6 @@
 import { char, datetime, index, mysqlTable, varchar } from 'drizzle-orm/mysql-core'
 
-/**
- * Writes already done, by the key the sender gave: one that comes again, because its answer was lost, is not done twice.
- */
+/** Keys of writes that an earlier version took, before there was a log: one that comes again is not done twice. */
 export const receipts = mysqlTable(
   'receipts',
   {

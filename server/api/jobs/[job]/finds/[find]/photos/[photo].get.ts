@@ -1,7 +1,7 @@
 import { setResponseHeaders } from 'h3'
 import { param } from '~~/server/http/param'
 import { route } from '~~/server/http/route'
-import { getPhoto } from '~~/server/services/finds'
+import { getPhoto } from '~~/server/services/photos'
 
 export default route(async (event) => {
   const picture = await getPhoto(param(event, 'job'), param(event, 'find'), param(event, 'photo'))

@@ -1,0 +1,122 @@
+import type { z } from 'zod'
+import type { Result } from '#core/base'
+import type { CutRecord } from '../record/cut/record'
+import type { FindRecord } from '../record/find/record'
+import type { Hand, Next } from '../record/hand'
+import type { JobRecord } from '../record/job/record'
+import type { JointRecord } from '../record/joint/record'
+import type { DoubtedFind } from '../record/joint/suspects'
+import type { LineRecord } from '../record/line/record'
+import type { LookRecord } from '../record/look/record'
+import type { OffcutRecord } from '../record/rack/record'
+import type { Kind } from './kinds'
+import type { Fields } from './merge'
+
+export interface RecordOf {
+  jobs: JobRecord
+  finds: FindRecord
+  lines: LineRecord
+  cuts: CutRecord
+  joints: JointRecord
+  rack: OffcutRecord
+  looks: LookRecord
+}
+export type AnyRecord = RecordOf[Kind]
+
+/** What of a job its acts are judged by. The finds and the rack are there for the kinds that ask for them. */
+export interface Rules extends Pick<
+  JobRecord,
+  'id' | 'name' | 'region' | 'year' | 'policy' | 'tools' | 'fittings' | 'benders'
+> {
+  finds: readonly DoubtedFind[]
+  rack: OffcutRecord[]
+}
+
+/** By whom and when something is done, its key, the id of its record, and what the next one is numbered. */
+export interface Doing extends Hand {
+  key: string
+  record: string
+  next: Next
+}
+
+/** What an act rests on: fields as they were seen, the version of its record, or nothing but its own rule. */
+export type Rests = 'fields' | 'version' | null
+
+/** One thing that can be done to a record. Everything that has to know of it reads it here. */
+export interface ActDef<K extends Kind = Kind, S extends z.ZodType = z.ZodType> {
+  on: K
+  does: 'begins' | 'changes' | 'drops'
+  body: S
+  rests: Rests
+  /** What else it may change. */
+  touches: 'rack' | null
+  /** The act that takes it back; null where it stays on record. */
+  undo: string | null
+  /** Who may do it. Everybody, until a crew has roles. */
+  may: 'all'
+  /** What it is, for those who read of it. */
+  means: string
+  /** What was done, in a few words, beside its record's name. */
+  says: (body: z.output<S>, job: Pick<JobRecord, 'region'> | undefined) => string
+  /** What was seen of the record where the body does not say it: a sign-off rests on the depths. */
+  sees: readonly string[]
+  /** Pure: the record as it then stands, null where it is gone, or what core says against it. */
+  apply: (
+    rules: Rules,
+    record: RecordOf[K] | null,
+    body: z.output<S>,
+    doing: Doing,
+  ) => Result<RecordOf[K] | null>
+}
+
+type About<S extends z.ZodType> = Pick<ActDef<Kind, S>, 'body' | 'means' | 'says'> &
+  Partial<Pick<ActDef, 'rests' | 'touches' | 'undo' | 'sees'>>
+const USUAL = { rests: null, touches: null, undo: null, may: 'all', sees: [] } as const
+
+/** An act that begins a record under an id of its own. */
+export const begins = <K extends Kind, S extends z.ZodType>(
+  on: K,
+  {
+    apply,
+    ...about
+  }: About<S> & { apply: (rules: Rules, body: z.output<S>, doing: Doing) => Result<RecordOf[K]> },
+): ActDef<K, S> => ({
+  ...USUAL,
+  ...about,
+  on,
+  does: 'begins',
+  apply: (rules, _, body, doing) => apply(rules, body, doing),
+})
+
+/** An act on a record that is there. */
+export const changes = <K extends Kind, S extends z.ZodType>(
+  on: K,
+  {
+    apply,
+    ...about
+  }: About<S> & {
+    apply: (rules: Rules, record: RecordOf[K], body: z.output<S>, doing: Doing) => Result<RecordOf[K]>
+  },
+): ActDef<K, S> => ({
+  ...USUAL,
+  ...about,
+  on,
+  does: 'changes',
+  apply: (rules, record, body, doing) => apply(rules, record!, body, doing),
+})
+
+/** An act that takes a record out, as it was seen. */
+export const drops = <K extends Kind, S extends z.ZodType>(
+  on: K,
+  { apply, ...about }: About<S> & { apply: (record: RecordOf[K]) => Result<null> },
+): ActDef<K, S> => ({
+  ...USUAL,
+  rests: 'version',
+  ...about,
+  on,
+  does: 'drops',
+  apply: (_, record) => apply(record!),
+})
+
+/** Fields changed, as they are called. */
+export const changed = (fields: Fields): string => `changed: ${Object.keys(fields).join(', ')}`

@@ -1,0 +1,27 @@
+import { changes } from '../../acts/define'
+import { bendBody, bendPlace, type BendPlace } from './schema'
+import { failBend, takeBackBend, tickBend } from './work'
+
+const stepName = ({ piece, step }: BendPlace): string => `${piece} step ${step}`
+
+export const bendActs = {
+  'line/bend-step': changes('lines', {
+    body: bendBody,
+    undo: 'line/unbend-step',
+    means: 'A step of a bend is done, to the marks its card has.',
+    says: (body) => `${stepName(body)} done`,
+    apply: (rules, line, body, hand) => tickBend(rules, line, body, hand),
+  }),
+  'line/unbend-step': changes('lines', {
+    body: bendPlace,
+    means: 'A step of a bend is not done after all.',
+    says: (body) => `${stepName(body)} not done`,
+    apply: (rules, line, body) => takeBackBend(rules, line, body),
+  }),
+  'line/fail-bend': changes('lines', {
+    body: bendPlace,
+    means: 'The check of a bend failed: that step, and what was done of the piece after it, are done again.',
+    says: (body) => `check of ${stepName(body)} failed`,
+    apply: (rules, line, body) => failBend(rules, line, body),
+  }),
+}

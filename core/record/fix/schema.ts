@@ -1,0 +1,11 @@
+import { z } from 'zod'
+
+/** A support of a line by its leg and number, both from 0, such as "0:2". */
+export const supportPlace = z.strictObject({
+  support: z.string().regex(/^\d{1,4}:\d{1,3}$/, 'a leg and a number such as 0:2 are accepted'),
+})
+/** Where it sits, mm along its leg. */
+export const supportBody = supportPlace.extend({ mm: z.number().min(0).max(100_000) })
+
+export type SupportPlace = z.output<typeof supportPlace>
+export type SupportBody = z.output<typeof supportBody>

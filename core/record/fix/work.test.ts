@@ -1,0 +1,194 @@
+import { describe, expect, it } from 'vitest'
+import {
+  changeLine,
+  fixLine,
+  fixProgress,
+  fixSettings,
+  lineFlow,
+  nextAction,
+  setSupport,
+  supportOrder,
+  type LineRecord,
+} from '#core/record'
+import { aJob, aLine } from '../../../tests/records'
+
+const job = aJob()
+/** Along a wall, up it and back: 22 copper with elbows. */
+const line = (changes: Partial<LineRecord> = {}) =>
+  aLine({ start: 'free', legs: ['e 4000', 'u 2000', 'e 3000 free'], ...changes })
+const fixed = (changes: Partial<LineRecord> = {}) => fixLine(job, line(changes))!
+
+describe('a line that is held', () => {
+  it('takes what is usual where nobody said, by its service and country', () => {
+    expect(fixSettings(job, line())).toEqual({ service: 'cold', temperature: 20, installedAt: 15, code: 'gb' })
+    expect(fixSettings(aJob({ region: 'us' }), line({ fix: { service: 'heating', installedAt: 8 } }))).toEqual({
+      service: 'heating',
+      temperature: 75,
+      installedAt: 8,
+      code: 'ipc',
+    })
+  })
+  it('has its supports by the code, named along it, each from the left end of its own piece', () => {
+    const { supports } = fixed()
+    expect(supports.map(({ name, leg, kind }) => [name, leg, kind])).toEqual([
+      ['S1', 0, 'clip'],
+      ['S2', 0, 'clip'],
+      ['S3', 0, 'clip'],
+      ['S4', 1, 'clip'],
+      ['S5', 2, 'clip'],
+      ['S6', 2, 'clip'],
+    ])
+    expect(supports.every(({ broken }) => broken.length === 0)).toBe(true)
+    // The first leg begins free: from its end and from the leg's start is the same.
+    expect(supports[0]!.fromLeft).toBeCloseTo(supports[0]!.at, 9)
+    // The second begins in an elbow, so the tube is shorter by the take-out there.
+    expect(supports[3]!.piece).toBe('p2')
+    expect(supports[3]!.fromLeft).toBeLessThan(supports[3]!.at)
+    // Its strip has the same marks.
+    const piece = fixed().tubes.find((one) => one.piece.id === 'p1')!.piece
+    expect(piece.marks.filter(({ what }) => what === 'clip').map(({ at }) => Math.round(at))).toEqual(
+      supports.filter((one) => one.piece === 'p1').map(({ fromLeft }) => Math.round(fromLeft!)),
+    )
+  })
+  it('keeps a support where the hand put it, and says what that breaks', () => {
+    const [first] = fixed().supports
+    const moved = fixed({ clips: setSupport(line(), first!.key, { mm: 1500, at: null }) }).supports
+    expect(moved[0]).toMatchObject({
+      isMoved: true,
+      at: 1500,
+      fixedAt: null,
+      broken: [{ code: 'far-end', text: expect.stringContaining('at most 900') }],
+    })
+    expect(moved[1]!.isMoved).toBe(false)
+    const onJoint = fixed({ clips: setSupport(line(), fixed().supports[2]!.key, { mm: 3990, at: null }) }).supports
+    expect(onJoint.flatMap(({ broken }) => broken.map(({ code }) => code))).toContain('on-joint')
+    expect(setSupport({ clips: setSupport(line(), first!.key, { mm: 1500, at: null }) }, first!.key, null)).toEqual({})
+  })
+  it('may sit where its neighbours let it: there it breaks nothing', () => {
+    for (const support of fixed().supports) {
+      for (const mm of [support.may!.from, (support.may!.from + support.may!.to) / 2, support.may!.to]) {
+        const after = fixed({ clips: setSupport(line(), support.key, { mm, at: null }) }).supports
+        expect(
+          after.flatMap(({ broken }) => broken),
+          `${support.name} at ${mm}`,
+        ).toEqual([])
+      }
+    }
+  })
+  it('leaves clips that were typed with a leg where they were typed', () => {
+    expect(
+      fixed({ legs: ['e 4000 clip 500 2000 3500', 'u 2000', 'e 3000 free'] })
+        .supports.filter(({ leg }) => leg === 0)
+        .map(({ at }) => at),
+    ).toEqual([500, 2000, 3500])
+  })
+  it("goes by the maker's own distances where they are given, also where the code has none", () => {
+    expect(fixed({ fix: { across: 1000 } }).supports.filter(({ leg }) => leg === 0)).toHaveLength(4)
+    expect(fixed({ fix: { across: 1000 } }).groups[0]!.answer.source).toContain('maker')
+    expect(fixed({ pipe: 'pert-cts-1_2' }).supports).toEqual([])
+    expect(fixed({ pipe: 'pert-cts-1_2', fix: { across: 500, up: 800 } }).supports.length).toBeGreaterThan(15)
+  })
+  it('is what comes next once nothing else is open', () => {
+    expect(nextAction(aJob({ lines: [line({ name: 'loft' })] }))).toMatchObject({
+      station: 'fix',
+      words: 'Fix S1 of L1 at',
+      mm: expect.closeTo(666.7, 0),
+      below: 'loft',
+    })
+  })
+  it('counts what is fixed, and orders by kind and size', () => {
+    const one = line({ clips: { '0:0': { mm: 700, at: '2026-11-26T09:00:00.000Z' } } })
+    expect(fixProgress(aJob({ lines: [one] }))).toEqual({ fixed: 1, of: 6, isBroken: false })
+    expect(
+      supportOrder(aJob({ lines: [one, line({ fix: { service: 'hot', temperature: 65, installedAt: 10 } })] })),
+    ).toEqual([
+      { quantity: 2, name: 'anchor bracket', size: '22 \u00d7 0.9 copper' },
+      { quantity: 6, name: 'pipe clip', size: '22 \u00d7 0.9 copper' },
+      { quantity: 4, name: 'sliding clip', size: '22 \u00d7 0.9 copper' },
+    ])
+  })
+  it('has a bracket of its own for each valve and outlet', () => {
+    const order = supportOrder(aJob({ lines: [line({ legs: ['e 1000 valve', 'e 1500 stop = tap'] })] }))
+    expect(order.filter(({ name }) => name.endsWith('bracket'))).toMatchObject([
+      { quantity: 1, name: 'outlet bracket' },
+      { quantity: 1, name: 'valve bracket' },
+    ])
+  })
+  it('is told of arms that a clip stops', () => {
+    const hot = fixed({
+      fix: { service: 'heating', temperature: 75, installedAt: 14 },
+      legs: ['e 12000', 'u 700 free'],
+    })
+    expect(hot.arms.find(({ across }) => across === 1)).toMatchObject({ leg: 0, end: 'end' })
+    expect(hot.rules.filter(({ code }) => code === 'arm-short')).toMatchObject([
+      { leg: 1, text: expect.stringContaining('A to B grows') },
+    ])
+  })
+  it('is told of a wall that holds a moving leg, and of a branch that it bends', () => {
+    const hot = { service: 'heating' as const, temperature: 75, installedAt: 14 }
+    const rules = (changes: Partial<LineRecord>) => fixed(changes).rules.map(({ code }) => code)
+    expect(rules({ walls: ['e 2000 100'], fix: hot })).toContain('wall-stops')
+    expect(rules({ walls: ['e 2000 100'] })).not.toContain('wall-stops')
+    expect(rules({ walls: ['e 9000 100'], fix: hot })).not.toContain('wall-stops')
+    // By hand: 10 m from an anchor near its middle moves the tee by some 5 mm; 61 x root of 15 x 5 is over 500.
+    const branch = { legs: ['e 10000 tee', 'n 400 on 15 free', 'from b e 3000 free'], fix: hot }
+    expect(fixed(branch).rules.find(({ code }) => code === 'branch-arm')!.text).toMatch(
+      /A to B moves the branch B to C by [\d.]+: it wants \d+ free from its tee and has \d+/,
+    )
+    expect(rules({ ...branch, fix: {} })).not.toContain('branch-arm')
+  })
+  it('is null while no leg can be laid; an unknown pipe is refused', () => {
+    expect(fixLine(job, line({ legs: [] }))).toBeNull()
+    expect(fixLine(job, line({ legs: ['sideways'] }))).toBeNull()
+    expect(changeLine(line(), { pipe: 'x' }).ok).toBe(false)
+  })
+})
+
+describe('the flow of a line', () => {
+  const flow = (changes: Partial<LineRecord>) => lineFlow(job, line(changes))
+  it('is summed leg by leg, with its elbows, and steps at them', () => {
+    const answer = flow({ fix: { flow: '12 l/min' } })
+    const value = answer.ok ? answer.value! : null
+    expect(value!.legs.map(({ from, to }) => [from, to])).toEqual([
+      [0, 4000],
+      [4000, 6000],
+      [6000, 9000],
+    ])
+    expect(value!.drop).toBeCloseTo(
+      value!.legs.reduce((sum, { answer: { drop } }) => sum + drop, 0),
+      12,
+    )
+    expect(value!.lost.at(-1)!.bar).toBeCloseTo(value!.drop, 12)
+    // An elbow at 4000: two figures at one place.
+    const [before, after] = value!.lost.filter(({ at }) => at === 4000)
+    expect(after!.bar).toBeGreaterThan(before!.bar)
+    for (let i = 1; i < value!.lost.length; i++)
+      expect(value!.lost[i]!.bar).toBeGreaterThanOrEqual(value!.lost[i - 1]!.bar)
+  })
+  it('follows the longest way at a branch', () => {
+    const answer = flow({ fix: { flow: '0.1' }, legs: ['e 1000 tee', 'n 300 free', 'from b e 5000 free'] })
+    expect(answer.ok && answer.value!.legs.at(-1)!.to).toBeCloseTo(6000, 6)
+  })
+  it('sees the inserts of crimped ends', () => {
+    const crimped = lineFlow(
+      aJob({ region: 'us' }),
+      line({
+        pipe: 'pex-cts-1_2',
+        method: 'crimp',
+        fix: { flow: '3 gpm', service: 'hot' },
+        legs: ['e 60', 'u 40', 'e 30 free'],
+      }),
+    )
+    expect(crimped.ok && crimped.value!.inserts.length).toBe(4)
+    expect(crimped.ok && crimped.value!.isOver).toBe(true)
+  })
+  it('is null without a flow, and an issue where it cannot be read or water is ice', () => {
+    expect(flow({})).toEqual({ ok: true, value: null })
+    expect(flow({ fix: { flow: 'much' } })).toMatchObject({ ok: false, error: { path: 'flow' } })
+    expect(flow({ fix: { flow: '0.2', temperature: -4 } })).toMatchObject({
+      ok: false,
+      error: { path: 'temperature', message: expect.stringContaining('ice') },
+    })
+    expect(flow({ fix: { flow: '0' } })).toMatchObject({ ok: true, value: { drop: 0, isOver: false } })
+  })
+})

@@ -1,0 +1,154 @@
+import { fail, ok, type Result } from '#core/base'
+import { supportCodeOf, type SupportCode } from '#core/catalogue'
+import { fillConditions, type Service } from '#core/joints'
+import * as supports from '#core/supports'
+import type { FixedLine, HeldLine, LineToHold, Support } from '#core/supports'
+import { formatDecimal } from '#core/units'
+import { surveyed, type LineRules } from '../line/work'
+import type { JobRecord } from '../job/record'
+import type { Hand } from '../hand'
+import type { ClipRecord, LineRecord } from '../line/record'
+import type { SupportBody, SupportPlace } from './schema'
+
+/* How a job's lines are held: what was said of them, what was set by hand, and how far it is done. */
+
+/** Air a pipe is fixed in where nobody said, degC. Ours. */
+const USUAL_INSTALLED_C = 15
+
+export interface FixSettings {
+  service: Service
+  temperature: number
+  installedAt: number
+  code: SupportCode
+}
+
+/** What a line's supports are worked out by: what was said, else what is usual for its service and country. */
+export function fixSettings({ region }: Pick<JobRecord, 'region'>, { fix }: Pick<LineRecord, 'fix'>): FixSettings {
+  const service = fix.service ?? 'cold'
+  return {
+    service,
+    temperature: fix.temperature ?? fillConditions({ service }).temperature,
+    installedAt: fix.installedAt ?? USUAL_INSTALLED_C,
+    code: fix.code ?? supportCodeOf(region),
+  }
+}
+
+/** The maker's own distances, where either was given. */
+function givenSpacing({ fix: { across, up } }: Pick<LineRecord, 'fix'>): LineToHold['given'] {
+  if (across === undefined && up === undefined) return undefined
+  return { ...(across === undefined ? {} : { horizontal: across }), ...(up === undefined ? {} : { vertical: up }) }
+}
+
+/** A line as it is laid, with what was said of its supports; null while it cannot be laid. */
+function toHold(job: LineRules, line: LineRecord): LineToHold | null {
+  const { draft, survey } = surveyed(job, line)
+  if (!survey || !draft.question) return null
+  const given = givenSpacing(line)
+  return { region: job.region, ...fixSettings(job, line), ...(given ? { given } : {}), draft, survey, set: line.clips }
+}
+
+/** A line with its supports by its legs; null while it cannot be laid. */
+function holdLine(job: LineRules, line: LineRecord): HeldLine | null {
+  const laid = toHold(job, line)
+  return laid && supports.holdLine(laid)
+}
+
+/** A line of a job as it is held; null while it cannot be laid. */
+export function fixLine(job: LineRules, line: LineRecord): FixedLine | null {
+  const laid = toHold(job, line)
+  return laid && supports.fixLine(laid)
+}
+
+/** The support of a line by its key; fails at `support` where the line as it is laid has none such. */
+function supportOf(rules: LineRules, line: LineRecord, key: string): Result<{ length: number }> {
+  const held = holdLine(rules, line)
+  const support = held?.supports.find((one) => one.key === key)
+  return held && support
+    ? ok({ length: held.line.survey.laid[support.leg]!.length })
+    : fail('unknown-id', 'support', `support: this line has no support ${key}. Look at the line as it is now.`)
+}
+
+const setClip = (line: LineRecord, key: string, clip: ClipRecord | null): LineRecord => {
+  const { [key]: _, ...others } = line.clips
+  return { ...line, clips: clip === null ? others : { ...others, [key]: clip } }
+}
+
+function putSupport(
+  rules: LineRules,
+  line: LineRecord,
+  { support, mm }: SupportBody,
+  { at, by }: { at: string | null; by: string },
+): Result<LineRecord> {
+  const found = supportOf(rules, line, support)
+  if (!found.ok) return found
+  return mm > found.value.length
+    ? fail('range', 'mm', `mm: its leg is ${formatDecimal(found.value.length, 1)} mm long; at most that is accepted.`)
+    : ok(setClip(line, support, { mm, at, by }))
+}
+
+/** A support moved by hand, mm along its leg; one that was fixed is not fixed there any more. */
+export const moveSupport = (rules: LineRules, line: LineRecord, body: SupportBody, { by }: Hand): Result<LineRecord> =>
+  putSupport(rules, line, body, { at: null, by })
+
+/** A support fixed where it stands, mm along its leg. Fixed twice at one place it changes nothing. */
+export function fixSupport(rules: LineRules, line: LineRecord, body: SupportBody, hand: Hand): Result<LineRecord> {
+  const own = line.clips[body.support]
+  return own && own.at !== null && own.mm === body.mm
+    ? ok(line)
+    : putSupport(rules, line, body, { at: hand.at, by: hand.by })
+}
+
+/** The hand's word on a support taken back. Fails at `support` where there is none such and nothing was said of it. */
+export function freeSupport(rules: LineRules, line: LineRecord, { support }: SupportPlace): Result<LineRecord> {
+  if (support in line.clips) return ok(setClip(line, support, null))
+  const found = supportOf(rules, line, support)
+  return found.ok ? ok(line) : found
+}
+
+const ORDER_WORDS: Readonly<Record<Support['kind'], string>> = {
+  anchor: 'anchor bracket',
+  guide: 'sliding clip',
+  clip: 'pipe clip',
+}
+
+/** What is ordered to hold a job's lines: supports by kind and size, guards left to the place. */
+export interface SupportOrder {
+  quantity: number
+  name: string
+  size: string
+}
+export function supportOrder(job: LineRules & Pick<JobRecord, 'lines'>): SupportOrder[] {
+  const counted = new Map<string, SupportOrder>()
+  const count = (name: string, size: string) =>
+    counted.set(`${name} ${size}`, { quantity: (counted.get(`${name} ${size}`)?.quantity ?? 0) + 1, name, size })
+  for (const line of job.lines) {
+    const held = holdLine(job, line)
+    if (!held) continue
+    const { laid } = held.line.survey
+    for (const { kind, leg } of held.supports) count(ORDER_WORDS[kind], laid[leg]!.pipe.label)
+    // A valve in the line, and an outlet at its end, are held by their own: their torque never goes through the pipe.
+    for (const {
+      mouths: [, end],
+      children,
+      pipe,
+    } of laid) {
+      if (end?.kind === 'valve') count('valve bracket', pipe.label)
+      if (end?.kind === 'stop' && children.length === 0) count('outlet bracket', pipe.label)
+    }
+  }
+  return [...counted.values()].sort((a, b) => a.size.localeCompare(b.size) || a.name.localeCompare(b.name))
+}
+
+/** How far a job's supports are: those fixed of all. */
+export function fixProgress(job: LineRules & Pick<JobRecord, 'lines'>): {
+  fixed: number
+  of: number
+  isBroken: boolean
+} {
+  const supports = job.lines.flatMap((line) => holdLine(job, line)?.supports ?? [])
+  return {
+    fixed: supports.filter(({ fixedAt }) => fixedAt !== null).length,
+    of: supports.length,
+    isBroken: supports.some(({ broken }) => broken.length > 0),
+  }
+}

@@ -1,0 +1,46 @@
+import type { Region } from '#core/catalogue'
+import type { Policy } from '#core/joints'
+import type { CutRecord } from '../cut/record'
+import type { FindRecord } from '../find/record'
+import type { JointRecord } from '../joint/record'
+import type { BenderRecord, CountRecord, FittingRecord, ToolRecord } from '../kit/schema'
+import type { LineRecord } from '../line/record'
+import type { LookRecord } from '../look/record'
+import type { OffcutRecord } from '../rack/record'
+import type { ClashBody } from './schema'
+
+/** Two entries that met, whichever was kept. */
+export interface ClashRecord extends ClashBody {
+  id: string
+  at: string
+}
+
+export interface JobRecord {
+  id: string
+  slug: string
+  name: string
+  place: string
+  region: Region
+  year: number | null
+  policy: Partial<Policy>
+  /** Tools on the van; null while nothing was said of them. */
+  tools: ToolRecord[] | null
+  /** Fittings measured by hand. */
+  fittings: FittingRecord[]
+  /** Benders calibrated by a test bend. */
+  benders: BenderRecord[]
+  counts: CountRecord[]
+  handedOver: string | null
+  version: number
+  updatedAt: string
+  updatedBy: string
+  finds: FindRecord[]
+  lines: LineRecord[]
+  cuts: CutRecord[]
+  /** Offcuts of every pipe, whichever job they came off. */
+  rack: OffcutRecord[]
+  joints: JointRecord[]
+  /** What was looked at: joints that were there already. */
+  looks: LookRecord[]
+  clashes: ClashRecord[]
+}

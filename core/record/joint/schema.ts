@@ -1,0 +1,65 @@
+import { z } from 'zod'
+import { schemas } from '#core/contract'
+import { defineFields, field, type FieldsInput, type FieldsOf } from '../../acts/fields'
+import { day, id, said } from '../texts'
+import { LEFT_CODES } from './left'
+
+/** Depths the user measured, as typed, by entry of the way. */
+const depths = z.record(z.string().regex(/^\d{1,2}$/, 'the number of an entry is accepted'), z.string().max(40))
+
+export const jointFields = defineFields({
+  place: field(z.string().max(120), 'where', ''),
+  a: field(schemas.end.nullable(), 'first end', null),
+  b: field(schemas.end.nullable(), 'other end', null),
+  /** Finds of the same job that the ends came from. */
+  findA: field(id.nullable(), 'from the find', null),
+  findB: field(id.nullable(), 'from the find', null),
+  conditions: field(schemas.conditions, 'condition', {}, { merge: 'keys' }),
+  orientation: field(z.enum(['horizontal', 'vertical']), 'the pipe runs', 'horizontal'),
+  /** Air where it is made, degC; null where nobody said. */
+  ambient: field(z.number().min(-40).max(60).nullable(), 'air', null),
+  torch: field(z.enum(['propane', 'propylene']).nullable(), 'torch', null),
+  /** Id of the way taken; null while none is. */
+  wayId: field(z.string().max(400).nullable(), 'way', null),
+  /** Day a temporary joint is come back to; null where none is booked, or once it was. */
+  comeBack: field(day.nullable(), 'come back on', null),
+  depths: field(depths, 'depth mark', {}, { merge: 'keys' }),
+})
+
+export type JointBody = FieldsOf<typeof jointFields>
+export type JointInput = FieldsInput<typeof jointFields>
+export const BLANK_JOINT: JointBody = jointFields.blank
+
+/** Id of a step; entries that an earlier version kept name it by its place. */
+const stepId = z.union([
+  z.string().regex(/^[a-z]{2,20}(?:-\d{1,2})?$/, 'the id of a step, such as cut or tighten-2, is accepted'),
+  z.number().int().min(0).max(60),
+])
+/** A step of one entry of a way; `way` is the id of the way it was read from. */
+export const stepPlace = z.strictObject({
+  entry: z.number().int().min(0).max(20),
+  step: stepId,
+  way: z.string().max(400).optional(),
+})
+/** With what was read off the work at it, in the unit its card asks in. */
+export const tickBody = stepPlace.extend({ reading: z.number().min(0).max(100_000).nullable().optional() })
+export const signoffBody = z.strictObject({
+  initials: said(8),
+  /** Id of the sign-off this one corrects, with the depths it should have had. */
+  corrects: id.optional(),
+  /** Codes of what is left, and was seen by the hand that signs. */
+  seen: z.array(z.enum(LEFT_CODES)).max(LEFT_CODES.length).optional(),
+  depths: depths.optional(),
+})
+/** A signed joint opened again, and the step that is to be done again, where it is one. */
+export const reopenBody = z.strictObject({
+  signoff: id,
+  reason: said(200),
+  entry: stepPlace.shape.entry.optional(),
+  step: stepPlace.shape.step.optional(),
+})
+
+export type StepPlace = z.output<typeof stepPlace>
+export type TickBody = z.output<typeof tickBody>
+export type ReopenBody = z.output<typeof reopenBody>
+export type SignoffBody = z.output<typeof signoffBody>

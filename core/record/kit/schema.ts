@@ -1,0 +1,83 @@
+import { z } from 'zod'
+import { schemas } from '#core/contract'
+import { METHODS } from '#core/joints'
+import { defineFields, field, type FieldsOf } from '../../acts/fields'
+import { day, id, said } from '../texts'
+
+/* What is saved of the van: tools, measured fittings, benders, parts counted out and back. */
+
+/** Parts of one item counted out before the work and back after it: pieces; of wire mm. `back` null: not yet. */
+export const countBody = z.strictObject({
+  item: z.string().min(1).max(80),
+  out: z.number().min(0).max(1_000_000),
+  back: z.number().min(0).max(1_000_000).nullable(),
+})
+export type CountBody = z.output<typeof countBody>
+/** A joint that was looked at and has what may have been left out of it. */
+export const foundBody = z.strictObject({ item: countBody.shape.item, joint: id })
+export type FoundBody = z.output<typeof foundBody>
+/** A count with the hand and the time of it; `seen` are the joints that were looked at since. */
+export interface CountRecord extends CountBody {
+  unit: string
+  seen: string[]
+  at: string
+  by: string
+}
+
+/** A tool of the van: what it joins, the sizes it has jaws or heads for, and until when its check or gauge holds. */
+const toolBody = z.strictObject({
+  method: z.enum(METHODS),
+  /** Sizes by nominal; none named means every size. */
+  sizes: z.array(z.string().max(20)).max(40),
+  /** Least temperature an expander works at by its own paper, degC; not said where nobody read it. */
+  leastAmbient: z.number().min(-60).max(40).nullable().optional(),
+  /** Last day its check holds; null where none is asked for. */
+  due: day.nullable(),
+})
+
+/** A fitting measured by hand, mm: its figures win over the tables. */
+const fittingBody = z.strictObject({
+  method: z.enum(METHODS),
+  nominal: said(20),
+  fitting: said(60),
+  /** Face or nut to the stop. */
+  insertion: z.number().positive().max(500).nullable(),
+  /** Centre to the stop. */
+  takeOut: z.number().positive().max(1000).nullable(),
+  /** Day it was measured. */
+  at: day,
+})
+
+/** A bender calibrated by one test bend, mm and degrees: its figures win over the typical radius. */
+const benderBody = z.strictObject({
+  /** Catalogue id of the pipe it bends. */
+  pipe: z.string().min(1).max(60),
+  radius: z.number().positive().max(5000),
+  /** Hook edge to the corner of a right angle. */
+  setback: z.number().positive().max(5000),
+  springback: z.number().min(0).max(30),
+  /** The test bend it came from. */
+  test: z.strictObject({
+    marks: z.tuple([z.number(), z.number()]),
+    hook: z.number(),
+    measures: z.tuple([z.number(), z.number()]),
+    pulled: z.number(),
+    angle: z.number(),
+  }),
+  /** Day it was made. */
+  at: day,
+})
+
+/** What of the van a hand changes as a whole. */
+export const kitFields = defineFields({
+  policy: field(schemas.policy, 'policy', {}, { merge: 'keys' }),
+  /** null: nothing was said, so every tool counts as there. */
+  tools: field(z.array(toolBody).max(60).nullable(), 'tools', null),
+  fittings: field(z.array(fittingBody).max(400), 'my fittings', []),
+  benders: field(z.array(benderBody).max(40), 'benders', []),
+})
+
+export type ToolRecord = z.output<typeof toolBody>
+export type FittingRecord = z.output<typeof fittingBody>
+export type BenderRecord = z.output<typeof benderBody>
+export type KitBody = FieldsOf<typeof kitFields>

@@ -1,0 +1,62 @@
+import { describe, expect, it } from 'vitest'
+import { findWays } from '#core/joints'
+import { BLANK_JOINT, beginJoint, changeKit, kitOf, overdue, type FittingRecord, type ToolRecord } from '#core/record'
+import { aJob } from '../../../tests/records'
+
+const press: ToolRecord = { method: 'press', sizes: ['15'], due: '2026-11-12' }
+const fitting: FittingRecord = {
+  method: 'press',
+  nominal: '22',
+  fitting: 'coupling',
+  insertion: 21,
+  takeOut: null,
+  at: '2026-11-20',
+}
+
+describe('the kit of a job', () => {
+  it('says nothing of tools until they are named; named without sizes means every size', () => {
+    expect(kitOf({ tools: null, fittings: [] })).toEqual({ measured: [] })
+    expect(kitOf({ tools: [], fittings: [] })).toEqual({ tools: [], measured: [] })
+    expect(kitOf({ tools: [press, { method: 'crimp', sizes: [], due: null }], fittings: [fitting] })).toEqual({
+      tools: [{ method: 'press', sizes: ['15'] }, { method: 'crimp' }],
+      measured: [{ method: 'press', nominal: '22', fitting: 'coupling', insertion: 21 }],
+    })
+  })
+  it('is over its date the day after, not on it', () => {
+    expect(overdue([press], '2026-11-12')).toEqual([])
+    expect(overdue([press, { ...press, method: 'crimp', due: null }], '2026-11-13')).toEqual([press])
+    expect(overdue(null, '2026-11-13')).toEqual([])
+  })
+  it('names nothing twice', () => {
+    expect(changeKit(aJob(), { tools: [press, press] })).toMatchObject({ ok: false, error: { path: 'tools' } })
+    expect(changeKit(aJob(), { fittings: [fitting, fitting] })).toMatchObject({
+      ok: false,
+      error: { path: 'fittings', message: expect.stringContaining('coupling 22') },
+    })
+    expect(changeKit(aJob(), { tools: [press], policy: { threadSeal: 'tape' } })).toMatchObject({
+      ok: true,
+      value: { tools: [press], policy: { threadSeal: 'tape' } },
+    })
+  })
+  it('decides the ways of a joint: a size that is not there, a fitting that was measured', () => {
+    const body = {
+      ...BLANK_JOINT,
+      a: { pipe: 'cu-en-x-22' },
+      b: { pipe: 'cu-en-x-22' },
+      wayId: 'press.en:22~press.en:22',
+    }
+    expect(beginJoint({ ...aJob(), tools: [press] }, 'j', 1, body, '')).toMatchObject({
+      ok: false,
+      error: { path: 'wayId' },
+    })
+    const begun = beginJoint({ ...aJob(), fittings: [fitting] }, 'j', 1, body, '')
+    expect(begun).toMatchObject({
+      ok: true,
+      value: { way: { joints: [{ insertion: { value: 21, source: 'measured' } }, { insertion: { value: 21 } }] } },
+    })
+    const refused = findWays({ region: 'gb', a: body.a, b: body.b, kit: kitOf({ tools: [press], fittings: [] }) })
+    expect(
+      refused.ok && refused.value.refused.find(({ method, on }) => method === 'press' && on === 'a'),
+    ).toMatchObject({ code: 'tool', reason: 'The press tool on the van has no 22. It has 15.' })
+  })
+})

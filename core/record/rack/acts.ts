@@ -1,0 +1,33 @@
+import { z } from 'zod'
+import { getPipe, unitSystemOf } from '#core/catalogue'
+import { formatLength } from '#core/units'
+import { begins, changes, drops } from '../../acts/define'
+import type { JobRecord } from '../job/record'
+import { offcutBody, type OffcutBody } from './schema'
+import { changeOffcut, offRack, putOffcut } from './work'
+
+const offcutWords = ({ length, pipe }: OffcutBody, job: Pick<JobRecord, 'region'> | undefined): string =>
+  `offcut ${formatLength(length, job ? unitSystemOf(job.region) : 'metric')}, ${getPipe(pipe).label}`
+
+export const rackActs = {
+  'rack/put': begins('rack', {
+    body: offcutBody,
+    undo: 'rack/drop',
+    means: 'An offcut is put on the rack by hand.',
+    says: offcutWords,
+    apply: (rules, body, doing) => putOffcut(rules, doing.record, body, doing),
+  }),
+  'rack/change': changes('rack', {
+    body: offcutBody,
+    rests: 'version',
+    means: 'An offcut is set right: its length, pipe or place.',
+    says: offcutWords,
+    apply: (_, offcut, body) => changeOffcut(offcut, body),
+  }),
+  'rack/drop': drops('rack', {
+    body: z.strictObject({}),
+    means: 'An offcut is taken off the rack, as it was seen.',
+    says: () => 'offcut taken off',
+    apply: (offcut) => offRack(offcut),
+  }),
+}

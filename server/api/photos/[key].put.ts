@@ -1,0 +1,21 @@
+import { getQuery } from 'h3'
+import { z } from 'zod'
+import { MOST_PHOTO_BYTES } from '#core/record'
+import { readBytes, readQuery } from '~~/server/http/body'
+import { param } from '~~/server/http/param'
+import { route } from '~~/server/http/route'
+import { keepUpload } from '~~/server/services/photos'
+
+const asked = z.object({
+  key: z.string().regex(/^[\w-]{8,40}$/, '8 to 40 letters, digits, _ or - are accepted'),
+  name: z.string().max(200).default(''),
+})
+
+/**
+ * A photo by the key of the act that will put it to a find: the bytes as they are, the file's name asked for beside.
+ * Answers with what the act says of it.
+ */
+export default route(async (event) => {
+  const { key, name } = readQuery({ key: param(event, 'key'), ...getQuery(event) }, asked)
+  return keepUpload(key, name, await readBytes(event, MOST_PHOTO_BYTES))
+})

@@ -1,0 +1,76 @@
+import { createHash } from 'node:crypto'
+import { asc, desc, eq } from 'drizzle-orm'
+import type { Database, Transaction } from '../db/client'
+import { acts } from '../db/schema'
+
+export type LogRow = typeof acts.$inferSelect
+
+/** How a job's log stands: how many acts, the hash of the last, and the first number that does not follow. */
+export interface Chain {
+  acts: number
+  head: string
+  brokenAt: number | null
+}
+
+/** Hash that the first row of a log is chained to. */
+export const BEGINNING = '0'.repeat(64)
+
+/** SHA-256 of a row: of the row before it, its place, when it came here, and its text as it was received. */
+export const hashOf = (before: string, { number, takenAt, text }: Pick<LogRow, 'number' | 'takenAt' | 'text'>): string =>
+  createHash('sha256').update(`${before}\n${number}\n${takenAt}\n${text}`).digest('hex')
+
+interface Text {
+  key?: unknown
+  name?: unknown
+  job?: unknown
+  record?: unknown
+}
+/** Whether the columns of a row say what its text says. */
+function isAsSaid({ key, name, jobId, recordId, text }: LogRow): boolean {
+  const said = JSON.parse(text) as Text
+  return said.key === key && said.name === name && said.job === jobId && said.record === recordId
+}
+
+/** Whether every row of a log follows from the one before it. */
+export function chainOf(rows: readonly LogRow[]): Chain {
+  let head = BEGINNING
+  for (const [i, row] of rows.entries()) {
+    if (row.number !== i + 1 || row.hash !== hashOf(head, row) || !isAsSaid(row))
+      return { acts: rows.length, head: rows.at(-1)!.hash, brokenAt: i + 1 }
+    head = row.hash
+  }
+  return { acts: rows.length, head: rows.length === 0 ? '' : head, brokenAt: null }
+}
+
+/** The log of a job, first act first. */
+export const readLog = (db: Database | Transaction, jobId: string): Promise<LogRow[]> =>
+  db.select().from(acts).where(eq(acts.jobId, jobId)).orderBy(asc(acts.number))
+
+/** The act of a key, where it was taken. */
+export async function findAct(tx: Transaction, key: string): Promise<LogRow | null> {
+  const [row] = await tx.select().from(acts).where(eq(acts.key, key))
+  return row ?? null
+}
+
+/** The last act that was done to a record. */
+export async function lastActOn(tx: Transaction, record: string): Promise<LogRow | null> {
+  const [row] = await tx.select().from(acts).where(eq(acts.recordId, record)).orderBy(desc(acts.seq)).limit(1)
+  return row ?? null
+}
+
+/** Writes an act behind the last of its job, whose row is held. Gives its sequence number. */
+export async function append(
+  tx: Transaction,
+  act: Omit<LogRow, 'seq' | 'number' | 'hash'>,
+): Promise<number> {
+  const [last] = await tx
+    .select({ number: acts.number, hash: acts.hash })
+    .from(acts)
+    .where(eq(acts.jobId, act.jobId))
+    .orderBy(desc(acts.number))
+    .limit(1)
+  const number = (last?.number ?? 0) + 1
+  const hash = hashOf(last?.hash ?? BEGINNING, { ...act, number })
+  const [{ insertId }] = await tx.insert(acts).values({ ...act, number, hash })
+  return insertId
+}

@@ -1,5 +1,0 @@
-/** A time as MariaDB keeps it: UTC with milliseconds. */
-export const forDatabase = (at: Date): string => at.toISOString().replace('T', ' ').replace('Z', '')
-
-/** A time read from the database, as it goes over HTTP. */
-export const toIso = (at: string): string => `${at.replace(' ', 'T')}Z`
