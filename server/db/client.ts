@@ -89,10 +89,16 @@ export const reading = <T>(work: (db: Database) => Promise<T>): Promise<T> => wi
 export const inTransaction = <T>(work: (tx: Transaction) => Promise<T>): Promise<T> =>
   withConnection((db) => db.transaction(work, { isolationLevel: 'read committed' }))
 
-/** MariaDB's numbers for a conflict that another try may not meet: lock wait, deadlock, a row begun by two at once. */
-const CONFLICTS: ReadonlySet<number | undefined> = new Set([1205, 1213, DUPLICATE])
-/** Tries of one transaction before its failure goes out, and the longest pause between two, ms. */
-const TRIES = 4
+/**
+ * Tries of one transaction that another try may get through, by MariaDB's number of the conflict: a deadlock, a row begun
+ * by two at once, and a wait for a lock, which took its time already.
+ */
+const TRIES: ReadonlyMap<number | undefined, number> = new Map([
+  [1213, 4],
+  [DUPLICATE, 4],
+  [1205, 2],
+])
+/** Longest pause between two tries, ms. */
 const PAUSE_MS = 60
 
 /** Does a transaction again, whole, where it met another; what it was asked first is asked anew. */
@@ -101,7 +107,7 @@ export async function retrying<T>(work: () => Promise<T>): Promise<T> {
     try {
       return await work()
     } catch (error) {
-      if (tries === TRIES || !CONFLICTS.has(driverFault(error).errno)) throw error
+      if (tries >= (TRIES.get(driverFault(error).errno) ?? 1)) throw error
       await new Promise((resolve) => setTimeout(resolve, Math.random() * PAUSE_MS))
     }
   }

@@ -17,6 +17,12 @@ export async function findJobRow(db: Database | Transaction, name: string): Prom
   return row
 }
 
+/** The row of a job by its id, as it stands. */
+export async function readJobRow(tx: Transaction, id: string): Promise<JobRow | null> {
+  const rows = await tx.select().from(jobs).where(eq(jobs.id, id))
+  return rows.find((row) => row.id === id) ?? null
+}
+
 /** The row of a job by its id, held until the transaction ends: acts of one job are taken one by one. */
 export async function lockJobRow(tx: Transaction, id: string): Promise<JobRow | null> {
   const rows = await tx.select().from(jobs).where(eq(jobs.id, id)).for('update')

@@ -5,10 +5,9 @@ import type { Transaction } from '../db/client'
 import { finds } from '../db/schema'
 import type { JobRow } from './job-rows'
 import { ownFields } from './jobs'
-import { lockRack } from './rack'
 
 /** What of a job an act is judged by; the finds for joints, since what they leave in doubt holds what rests on them. */
-export async function rulesOf(tx: Transaction, job: JobRow, { on, touches }: ActDef): Promise<Rules> {
+export async function rulesOf(tx: Transaction, job: JobRow, { on }: ActDef): Promise<Omit<Rules, 'rack'>> {
   const { id, name, region, year, policy, tools, fittings, benders } = ownFields(job)
   const rows =
     on === 'joints'
@@ -20,6 +19,5 @@ export async function rulesOf(tx: Transaction, job: JobRow, { on, touches }: Act
   return {
     ...{ id, name, region, year, policy, tools, fittings, benders },
     finds: rows as DoubtedFind[],
-    rack: on === 'rack' || touches === 'rack' ? await lockRack(tx) : [],
   }
 }

@@ -3,9 +3,10 @@ import { fail, issue, ok, type Issue, type Result } from '#core/base'
 import { toIssue } from '#core/contract'
 import {
   actOf,
-  changedSince,
+  KIND_WORDS,
   laneOf,
-  mergeFields,
+  overtaken,
+  restOn,
   sent,
   type ActDef,
   type AnyRecord,
@@ -15,29 +16,18 @@ import {
   type ListKind,
   type Rules,
 } from '#core/acts'
-import {
-  FINISHED,
-  OTHER_PLAN,
-  OTHER_WAY,
-  rackAfter,
-  SIGNED,
-  standingSignoff,
-  UNDONE,
-  type CutRecord,
-  type JointRecord,
-  type OffcutRecord,
-} from '#core/record'
+import { rackAfter, type CutRecord, type JobRecord, type OffcutRecord } from '#core/record'
 import { inTransaction, retrying, type Transaction } from '../db/client'
 import { driverFault, DUPLICATE } from '../db/fault'
-import { lockJobRow, type JobRow } from '../records/job-rows'
+import { lockJobRow, readJobRow, type JobRow } from '../records/job-rows'
 import { insertJob, saveJob, toJob } from '../records/jobs'
-import { lockRack, saveRack } from '../records/rack'
+import { loadRack, lockRack, saveRack } from '../records/rack'
 import { rulesOf } from '../records/rules'
 import { STORES } from '../records/stores'
-import { forDatabase } from '../records/time'
+import { forDatabase, toDatabase } from '../records/time'
 import { findUnkeepable } from './keepable'
 import { append, findAct, lastActOn } from './log'
-import { isUploaded } from './photos'
+import { isUploaded, type Upload } from './photos'
 import { wasTakenBefore } from './receipts'
 
 type Sent = z.output<typeof sent>
@@ -56,29 +46,14 @@ export type Answer =
 /** A tablet that was away longer has its clock wrong rather than its work that old, ms. */
 const MOST_AGO_MS = 400 * 24 * 3600 * 1000
 
+/** Id a hand gives what it begins. */
+const OWN_ID = /^[\w-]{8,40}$/
+const NO_ID = issue('type', 'record', 'record: 8 to 40 letters, digits, _ or - are accepted.')
 const ANOTHER_ACT = issue(
   'impossible',
   'key',
   'key: this key was given to another act. Give each act a key of its own.',
 )
-const CHANGED = (what: string): Issue =>
-  issue(
-    'impossible',
-    'version',
-    `Someone else changed this ${what} meanwhile. What is saved now stands beside yours.`,
-  )
-const WORDS: Readonly<Record<ActDef['on'], string>> = {
-  jobs: 'job',
-  finds: 'find',
-  lines: 'line',
-  cuts: 'cut sheet',
-  joints: 'joint',
-  rack: 'offcut',
-  looks: 'look',
-}
-/** What core says where another hand was first: both see what is saved. */
-const OVERTAKEN: ReadonlySet<Issue> = new Set([SIGNED, UNDONE, OTHER_WAY, OTHER_PLAN, FINISHED])
-
 /** Thrown inside a transaction to leave it undone with an answer. */
 class Undone extends Error {
   constructor(readonly answer: Answer) {
@@ -92,8 +67,16 @@ const meet = (key: string, what: Issue, saved: AnyRecord, clashes: Clash[] = [])
   throw new Undone({ key, state: 'met', issue: what, saved, clashes })
 }
 
+/** An act as it was received, JSON, with its body as its own schema has it. */
+interface ReadAct {
+  act: Sent
+  body: Body
+  def: ActDef
+  text: string
+}
+
 /** An act as it was given, checked: its frame, then its body by its own schema. */
-function readAct(given: unknown): Result<{ act: Sent; body: Body; def: ActDef; text: string }> {
+function readAct(given: unknown): Result<ReadAct> {
   const unkeepable = findUnkeepable(given)
   if (unkeepable) return { ok: false, error: unkeepable }
   const frame = sent.safeParse(given)
@@ -111,43 +94,16 @@ function timeOf(at: string): string {
   return new Date(Math.min(now, Math.max(now - MOST_AGO_MS, Date.parse(at)))).toISOString()
 }
 
-/** The fields of a change that stand beside another hand's, each set to something else there. */
-const allFields = (act: Sent, body: Body, saved: Fields): Clash[] =>
-  Object.entries(body).map(([path, mine]) => ({ path, base: act.seen?.[path] ?? null, mine, theirs: saved[path] }))
-
-/** What to show beside each other where core says that another hand was first. */
-function overtaken(def: ActDef, act: Sent, body: Body, saved: AnyRecord, why: Issue): Clash[] {
-  if (why !== SIGNED || def.rests !== 'fields') return []
-  if (def.sees.length === 0) return allFields(act, body, saved as unknown as Fields)
-  const theirs = standingSignoff(saved as JointRecord)?.initials
-  return [
-    { path: 'signoff', base: null, mine: body.initials, theirs },
-    ...changedSince(act.seen ?? {}, saved as unknown as Fields),
-  ]
-}
-
 /** The body to go on with: as it was sent, or merged field by field with what another hand saved meanwhile. */
-function merged(def: ActDef, act: Sent, body: Body, saved: AnyRecord): Body {
-  if (def.rests === null) return body
-  const { key, version, seen } = act
-  if ((version ?? null) === null && !(seen && def.rests === 'fields'))
-    return refuse(
-      key,
-      issue('missing', 'version', `version: is missing. The version of the ${WORDS[def.on]} that was seen is accepted.`),
-    )
-  if ('version' in saved && version === saved.version) return body
-  if (!seen || def.rests === 'version') return meet(key, CHANGED(WORDS[def.on]), saved)
-  if (def.sees.length > 0) {
-    const clashes = changedSince(seen, saved as unknown as Fields)
-    return clashes.length > 0 ? meet(key, CHANGED(WORDS[def.on]), saved, clashes) : body
-  }
-  const { changes, clashes } = mergeFields(seen, body, saved as unknown as Fields)
-  return clashes.length > 0 ? meet(key, CHANGED(WORDS[def.on]), saved, clashes) : changes
+function bodyOn(def: ActDef, act: Sent, body: Body, saved: AnyRecord): Body {
+  const rest = restOn(def, act, body, saved)
+  if (rest.state === 'met') return meet(act.key, rest.issue, saved, rest.clashes)
+  return rest.state === 'refused' ? refuse(act.key, rest.issue) : rest.body
 }
 
 /** Who took a record out, where somebody did. */
 async function goneWords(tx: Transaction, def: ActDef, act: Sent): Promise<Issue> {
-  const what = WORDS[def.on]
+  const what = KIND_WORDS[def.on]
   const last = await lastActOn(tx, act.record)
   const field = def.on === 'cuts' ? 'cut' : def.on.replace(/s$/, '')
   if (last?.jobId === act.job && actOf(last.name as Sent['name']).does === 'drops')
@@ -161,10 +117,6 @@ async function recordNow(tx: Transaction, job: JobRow, def: ActDef, id: string):
   return record?.id === id ? record : null
 }
 
-async function save(tx: Transaction, job: JobRow, kind: ListKind, before: AnyRecord | null, after: AnyRecord | null) {
-  await STORES[kind].save(tx, job, before as never, after as never)
-}
-
 /** A record as an act left it, one version on. */
 const raised = (before: AnyRecord | null, after: AnyRecord | null, { at, by }: Doing): AnyRecord | null => {
   if (!before || !after || after === before) return after
@@ -172,44 +124,69 @@ const raised = (before: AnyRecord | null, after: AnyRecord | null, { at, by }: D
   return 'updatedAt' in after ? { ...after, version, updatedAt: at, updatedBy: by } : { ...after, version }
 }
 
+/** What an act works on, held until the transaction ends: its job, its record, and the rack where it is touched. */
+interface Held {
+  job: JobRow
+  before: AnyRecord | null
+  rack: OffcutRecord[]
+}
+
+/**
+ * Holds the rows of an act, its own record before its job: one that waits for a record that another holds does not keep
+ * the job from those on other records. null where there is no such job.
+ */
+async function hold(tx: Transaction, act: Sent, def: ActDef): Promise<Held | null> {
+  const isOwn = def.on !== 'jobs' && def.does !== 'begins'
+  const there = isOwn ? await readJobRow(tx, act.job) : null
+  const record = there ? await recordNow(tx, there, def, act.record) : null
+  const rack = def.on === 'rack' || def.touches === 'rack' ? await lockRack(tx) : []
+  const job = await lockJobRow(tx, act.job)
+  if (!job) return null
+  return { job, before: isOwn ? record : await recordNow(tx, job, def, act.record), rack }
+}
+
 /** A job is begun where there is none of its id. */
 async function begin(tx: Transaction, act: Sent, body: Body, def: ActDef, doing: Doing): Promise<void> {
   if (act.record !== act.job)
     refuse(act.key, issue('impossible', 'record', 'record: a job begins itself; record and job are one id.'))
+  if (!OWN_ID.test(act.record)) refuse(act.key, NO_ID)
   const made = def.apply({} as Rules, null, body, doing)
   if (!made.ok) return refuse(act.key, made.error)
   await insertJob(tx, made.value as Parameters<typeof insertJob>[1])
 }
 
 /** Asks the rules of an act and saves what it makes of its record, and of the rack. */
-async function work(tx: Transaction, job: JobRow, act: Sent, body: Body, def: ActDef, doing: Doing): Promise<void> {
-  const before = await recordNow(tx, job, def, act.record)
+async function work(tx: Transaction, held: Held, read: ReadAct, doing: Doing): Promise<void> {
+  const { act, body, def } = read
+  const { job, before, rack } = held
   if (def.does === 'begins') await checkNew(tx, def, act, before)
-  else if (!before) {
-    // Taken out twice is taken out.
-    if (def.does === 'drops' && (await wasDropped(tx, act))) return
-    return refuse(act.key, await goneWords(tx, def, act))
-  }
-  const withPhoto = act.name === 'find/photo' ? await isUploaded(tx, act.key, body as never) : true
-  if (!withPhoto) refuse(act.key, issue('missing', 'photo', 'photo: the picture itself has not come yet. Send it first.'))
-  const said = before ? merged(def, act, body, before) : body
-  const rules = await rulesOf(tx, job, def)
+  // Taken out twice is taken out.
+  else if (!before && def.does === 'drops' && (await wasDropped(tx, act))) return
+  else if (!before) return refuse(act.key, await goneWords(tx, def, act))
+  if (act.name === 'find/photo' && !(await isUploaded(tx, act.key, body as unknown as Upload)))
+    refuse(act.key, issue('missing', 'photo', 'photo: the picture itself has not come yet. Send it first.'))
+  const said = before ? bodyOn(def, act, body, before) : body
+  const rules = { ...(await rulesOf(tx, job, def)), rack }
   const next = def.does === 'begins' ? await nextOf(tx, job, def) : doing.next
   const result = def.apply(rules, before as never, said, { ...doing, next })
-  if (!result.ok) {
-    const { error } = result
-    return before && OVERTAKEN.has(error)
-      ? meet(act.key, error, before, overtaken(def, act, body, before, error))
-      : refuse(act.key, error)
-  }
+  if (!result.ok) return notDone(act, body, def, before, result.error)
   const after = raised(before, result.value, doing)
-  if (after === before) return
-  if (def.on === 'jobs') return saveJob(tx, before as never, after as never)
-  const isDrop = after === null
-  if (!isDrop) await save(tx, job, def.on, before, after)
-  if (def.touches === 'rack')
-    await saveRack(tx, rules.rack, rackAfter(rules.rack, job, after as CutRecord | null, act.record))
-  if (isDrop) await save(tx, job, def.on, before, null)
+  if (after !== before) await save(tx, held, def, act.record, after)
+}
+
+function notDone(act: Sent, body: Body, def: ActDef, before: AnyRecord | null, why: Issue): never {
+  const clashes = before && overtaken(def, act, body, before, why)
+  return clashes ? meet(act.key, why, before!, clashes) : refuse(act.key, why)
+}
+
+/** What an act made of its record; the rack lets go of a sheet before the sheet goes. */
+async function save(tx: Transaction, held: Held, def: ActDef, id: string, after: AnyRecord | null): Promise<void> {
+  const { job, before, rack } = held
+  if (def.on === 'jobs') return saveJob(tx, before as JobRecord, after as JobRecord)
+  const saveOwn = () => STORES[def.on as ListKind].save(tx, job, before as never, after as never)
+  if (after !== null) await saveOwn()
+  if (def.touches === 'rack') await saveRack(tx, rack, rackAfter(rack, job, after as CutRecord | null, id))
+  if (after === null) await saveOwn()
 }
 
 async function nextOf(tx: Transaction, job: JobRow, def: ActDef): Promise<Doing['next']> {
@@ -218,10 +195,9 @@ async function nextOf(tx: Transaction, job: JobRow, def: ActDef): Promise<Doing[
 }
 
 async function checkNew(tx: Transaction, def: ActDef, act: Sent, before: AnyRecord | null): Promise<void> {
-  if (!/^[\w-]{8,40}$/.test(act.record))
-    refuse(act.key, issue('type', 'record', 'record: 8 to 40 letters, digits, _ or - are accepted.'))
+  if (!OWN_ID.test(act.record)) refuse(act.key, NO_ID)
   if (before || (await STORES[def.on as ListKind].isTaken(tx, act.record)))
-    refuse(act.key, issue('impossible', 'record', `record: a ${WORDS[def.on]} of this id is there already.`))
+    refuse(act.key, issue('impossible', 'record', `record: a ${KIND_WORDS[def.on]} of this id is there already.`))
 }
 
 async function wasDropped(tx: Transaction, act: Sent): Promise<boolean> {
@@ -230,41 +206,43 @@ async function wasDropped(tx: Transaction, act: Sent): Promise<boolean> {
 }
 
 /** What stands now, for the sender. */
-async function standing(tx: Transaction, job: JobRow, def: ActDef, act: Sent, seq: number | null): Promise<Answer> {
+async function standing(tx: Transaction, { act, def }: ReadAct, seq: number | null): Promise<Answer> {
+  const job = (await readJobRow(tx, act.job))!
   const record = await recordNow(tx, job, def, act.record)
   const isRack = def.touches === 'rack' || def.on === 'rack'
-  return { key: act.key, state: 'taken', seq, record, ...(isRack ? { rack: await lockRack(tx) } : {}) }
+  return { key: act.key, state: 'taken', seq, record, ...(isRack ? { rack: await loadRack(tx) } : {}) }
+}
+
+/** An act that came before: its receipt is in the log, or with the writes of an earlier version. null where it is new. */
+async function takenBefore(tx: Transaction, isJobThere: boolean, read: ReadAct): Promise<Answer | null> {
+  const { key } = read.act
+  const known = await findAct(tx, key)
+  if (known && known.text !== read.text) return refuse(key, ANOTHER_ACT)
+  if (!isJobThere) return null
+  if (known) return standing(tx, read, known.seq)
+  return (await wasTakenBefore(tx, key)) ? standing(tx, read, null) : null
 }
 
 /** One act in one transaction: its receipt, its rules, its records and its row in the log are saved, or nothing is. */
-async function takeOne(tx: Transaction, read: { act: Sent; body: Body; def: ActDef; text: string }): Promise<Answer> {
+async function takeOne(tx: Transaction, read: ReadAct): Promise<Answer> {
   const { act, body, def, text } = read
-  const isBeginning = def.on === 'jobs' && def.does === 'begins'
-  const job = await lockJobRow(tx, act.job)
-  const known = await findAct(tx, act.key)
-  if (known && known.text !== text) return refuse(act.key, ANOTHER_ACT)
-  if (job && known) return standing(tx, job, def, act, known.seq)
-  if (job && (await wasTakenBefore(tx, act.key))) return standing(tx, job, def, act, null)
-  if (isBeginning && job) refuse(act.key, issue('impossible', 'record', 'record: a job of this id is there already.'))
-  if (!isBeginning && !job)
-    refuse(act.key, issue('unknown-id', 'job', 'job: there is no such job here. The id of a job is accepted.'))
-  const at = timeOf(act.at)
   const { key, record, by, name } = act
+  const isBeginning = def.on === 'jobs' && def.does === 'begins'
+  const held = await hold(tx, act, def)
+  const before = await takenBefore(tx, held !== null, read)
+  if (before) return before
+  if (isBeginning && held) refuse(key, issue('impossible', 'record', 'record: a job of this id is there already.'))
+  const at = timeOf(act.at)
   const doing: Doing = { key, record, at, by, next: { number: 1, count: 0 } }
   if (isBeginning) await begin(tx, act, body, def, doing)
-  else await work(tx, job!, act, body, def, doing)
+  else if (held) await work(tx, held, read, doing)
+  else refuse(key, issue('unknown-id', 'job', 'job: there is no such job here. The id of a job is accepted.'))
   const seq = await append(tx, {
-    key,
-    jobId: act.job,
-    name,
-    recordId: record,
-    at: forDatabase(new Date(at)),
-    clock: act.clock ?? 'server',
-    by,
+    ...{ key, name, by, text, jobId: act.job, recordId: record, clock: act.clock ?? 'server' },
+    at: toDatabase(at),
     takenAt: forDatabase(new Date()),
-    text,
   })
-  return standing(tx, (job ?? (await lockJobRow(tx, act.job)))!, def, act, seq)
+  return standing(tx, read, seq)
 }
 
 const THERE_ALREADY = issue(
@@ -283,7 +261,7 @@ function refusalOf(error: unknown): Issue | null {
   return errno !== undefined && NOT_TAKEN.has(errno) ? NOT_KEPT : null
 }
 
-async function take(read: Parameters<typeof takeOne>[1]): Promise<Answer> {
+async function take(read: ReadAct): Promise<Answer> {
   try {
     return await retrying(() => inTransaction((tx) => takeOne(tx, read)))
   } catch (error) {

@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { ownBed } from '../bed'
-import type { JobRecord, JointRecord } from '#core/record'
-import { get, patch, post } from './client'
+import { acting } from '../acts'
+import { get } from './client'
+
+const { act, begin, newJob, tryAct } = acting()
 
 /** Lines of a calendar, long ones put together again (RFC 5545, 3.1). */
 const linesOf = (text: string) => text.replace(/\r\n[ \t]/g, '').split('\r\n')
@@ -9,30 +11,25 @@ const raw = (path: string) => fetch(ownBed().baseUrl + path)
 
 describe('a joint to come back to', () => {
   it('is booked, stands in the calendar of its job and of all, and is gone once it was come back to', async () => {
-    const { slug } = (
-      await post<JobRecord>('/api/jobs', { name: 'Dye works; north, yard', place: 'vat 3', region: 'gb' })
-    ).body
-    const body = {
+    const job = await newJob('Dye works; north, yard', 'gb', 'vat 3')
+    const { slug } = job
+    const joint = await begin('joint/begin', job, {
       place: 'under the vat',
       a: { pipe: 'cu-en-x-22' },
       b: { pipe: 'cu-en-x-22' },
-      findA: null,
       conditions: { temporary: true },
-      orientation: 'horizontal',
-      wayId: null,
-      depths: {},
-    }
-    const joint = (await post<JointRecord>(`/api/jobs/${slug}/joints`, body)).body
+    })
     // What a tablet with an earlier version sends has no such field.
     expect(joint.comeBack).toBeNull()
-    const at = `/api/jobs/${slug}/joints/${joint.id}`
-    expect(await patch(at, { version: 1, comeBack: '2026-02-31x' })).toMatchObject({
-      status: 422,
-      body: { error: { path: 'comeBack' } },
-    })
-    expect(await patch(at, { version: 1, comeBack: '2026-12-03' })).toMatchObject({
-      status: 200,
-      body: { comeBack: '2026-12-03', version: 2 },
+    // No day that there is: 30 February stood in the calendar.
+    for (const comeBack of ['2026-02-31x', '2026-02-30', '2027-02-29', '2026-13-01', '2026-04-31', ''])
+      expect(await tryAct('joint/change', job, joint.id, { comeBack }, { version: 1 })).toMatchObject({
+        status: 422,
+        issue: { path: 'comeBack', message: expect.stringContaining('a day that there is') },
+      })
+    expect(await act('joint/change', job, joint.id, { comeBack: '2026-12-03' })).toMatchObject({
+      comeBack: '2026-12-03',
+      version: 2,
     })
     const reply = await raw(`/api/jobs/${slug}/come-back.ics`)
     expect(reply.headers.get('content-type')).toMatch(/^text\/calendar/)
@@ -48,7 +45,7 @@ describe('a joint to come back to', () => {
       ]),
     )
     expect(linesOf(await (await raw('/api/come-back.ics')).text())).toContain(`UID:${joint.id}@jolvet`)
-    await patch(at, { version: 2, comeBack: null })
+    await act('joint/change', job, joint.id, { comeBack: null })
     expect(linesOf(await (await raw(`/api/jobs/${slug}/come-back.ics`)).text())).toEqual([
       'BEGIN:VCALENDAR',
       'VERSION:2.0',

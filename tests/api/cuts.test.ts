@@ -2,13 +2,14 @@ import { randomUUID } from 'node:crypto'
 import { describe, expect, it } from 'vitest'
 import { ownBed } from '../bed'
 import { cutQuestion, cutRows, planCuts, restsOf, takeAnswer, type BenchPlan, type CutAnswer } from '#core/cutting'
-import { piecesFor, rackFor, readSheet, type CutRecord, type JobRecord, type OffcutRecord } from '#core/record'
+import { piecesFor, rackFor, readSheet, type CutInput, type CutRecord, type JobRecord, type OffcutRecord } from '#core/record'
 import { wrongWithPlan } from '../cuts'
 import { readPdf } from '../pdf'
-import { call, get, patch, post } from './client'
+import { acting } from '../acts'
+import { get } from './client'
 
-const put = <T>(path: string, body: object) => call<T>('PUT', path, body)
-const BODY = {
+const { act, ask, begin, newJob: newJobIn, tryAct } = acting()
+const BODY: CutInput = {
   name: 'bench',
   pipe: 'cu-en-x-28',
   sources: [],
@@ -25,12 +26,11 @@ const BODY = {
   leave: [],
 }
 
-const newJob = async (name = 'Cut yard') =>
-  (await post<JobRecord>('/api/jobs', { name, place: 'shed', region: 'gb' })).body
+const newJob = () => newJobIn('Cut yard', 'gb', 'shed')
 const jobAt = async (slug: string) => (await get<JobRecord>(`/api/jobs/${slug}`)).body
-const begun = async (changes: object = {}) => {
+const begun = async (changes: Partial<CutInput> = {}) => {
   const job = await newJob()
-  const cut = (await post<CutRecord>(`/api/jobs/${job.slug}/cuts`, { ...BODY, ...changes })).body
+  const cut = await begin('cut/begin', job, { ...BODY, ...changes })
   return { job, cut, at: `/api/jobs/${job.slug}/cuts/${cut.id}` }
 }
 /** The plan a tablet would make of what the server holds. */
@@ -45,16 +45,18 @@ async function planOf(slug: string, id: string): Promise<BenchPlan> {
   if (!answer.ok) throw new Error(answer.error.message)
   return takeAnswer(randomUUID(), answer.value, pieces, stock, rackFor(job, sheet), sheet.plan, sheet.done, by)
 }
-async function planned(changes: object = {}) {
+const takePlan = (job: JobRecord, id: string, plan: unknown) => tryAct('cut/plan', job, id, plan)
+const enter = (job: JobRecord, id: string, done: object) =>
+  tryAct('cut/enter', job, id, { id: randomUUID(), ...done })
+async function planned(changes: Partial<CutInput> = {}) {
   const { job, cut, at } = await begun(changes)
-  const saved = await put<CutRecord>(`${at}/plan`, await planOf(job.slug, cut.id))
-  expect(saved.status).toBe(200)
-  return { job, at, cut: saved.body as CutRecord & { plan: BenchPlan } }
+  const saved = await act('cut/plan', job, cut.id, await planOf(job.slug, cut.id))
+  return { job, at, cut: saved as CutRecord & { plan: BenchPlan } }
 }
 /** An offcut of a size no other test cuts, so that the shared rack does not mix them. */
-const rackOn = async (slug: string, pipe: string, length: number) => {
+const rackOn = async (job: JobRecord, pipe: string, length: number) => {
   const id = randomUUID()
-  expect((await put(`/api/jobs/${slug}/rack/${id}`, { pipe, length, place: 'rack' })).status).toBe(200)
+  await begin('rack/put', job, { pipe, length, place: 'rack' }, id)
   return id
 }
 const offcut = async (slug: string, id: string): Promise<OffcutRecord | undefined> =>
@@ -62,15 +64,15 @@ const offcut = async (slug: string, id: string): Promise<OffcutRecord | undefine
 
 describe('cut sheets', () => {
   it('are numbered, changed on the version that was seen, and taken out once', async () => {
-    const { job, cut, at } = await begun()
+    const { job, cut } = await begun()
     expect(cut).toMatchObject({ ...BODY, number: 1, version: 1, plan: null, done: [], result: null })
-    expect((await post<CutRecord>(`/api/jobs/${job.slug}/cuts`, BODY)).body.number).toBe(2)
-    expect(await patch(at, { version: 1, kerf: 'thin' })).toMatchObject({
-      status: 200,
-      body: { version: 2, kerf: 'thin' },
-    })
-    expect(await patch(at, { version: 1, kerf: '2' })).toMatchObject({ status: 409, body: { saved: { version: 2 } } })
-    for (let i = 0; i < 2; i++) expect(await call('DELETE', at, {})).toMatchObject({ status: 200 })
+    expect((await begin('cut/begin', job, BODY)).number).toBe(2)
+    const change = (kerf: string) => tryAct('cut/change', job, cut.id, { kerf }, { version: 1 })
+    expect(await change('thin')).toMatchObject({ status: 200, record: { version: 2, kerf: 'thin' } })
+    expect(await change('2')).toMatchObject({ status: 409, saved: { version: 2 } })
+    const drop = (version: number) => tryAct('cut/drop', job, cut.id, {}, { version })
+    expect(await drop(1)).toMatchObject({ status: 409, saved: { kerf: 'thin' } })
+    for (let i = 0; i < 2; i++) expect(await drop(2)).toMatchObject({ status: 200, record: null })
     expect((await jobAt(job.slug)).cuts).toHaveLength(1)
   })
   it.each([
@@ -80,55 +82,55 @@ describe('cut sheets', () => {
     [{ stock: [{ id: 'a', length: '3 m', quantity: -2, price: null }] }, 'stock.0.quantity'],
     [{ plan: null }, 'plan'],
   ])('refuse %j', async (changes, path) => {
-    const { at } = await begun()
-    expect(await patch(at, { version: 1, ...changes })).toMatchObject({ status: 422, body: { error: { path } } })
+    const { job, cut } = await begun()
+    expect(await tryAct('cut/change', job, cut.id, changes, { version: 1 })).toMatchObject({
+      status: 422,
+      issue: { path },
+    })
   })
   it('take a plan that holds, and no other', async () => {
-    const { job, cut, at } = await begun()
+    const { job, cut } = await begun()
     const plan = await planOf(job.slug, cut.id)
-    expect(await put(`${at}/plan`, { ...plan, bars: [] })).toMatchObject({
+    expect(await takePlan(job, cut.id, { ...plan, bars: [] })).toMatchObject({ status: 422, issue: { path: 'plan' } })
+    const short = { ...plan, bars: plan.bars.map((bar) => ({ ...bar, length: 900 })) }
+    expect(await takePlan(job, cut.id, short)).toMatchObject({
       status: 422,
-      body: { error: { path: 'plan' } },
+      issue: { message: expect.stringContaining('overfull') },
     })
-    expect(await put(`${at}/plan`, { ...plan, bars: plan.bars.map((bar) => ({ ...bar, length: 900 })) })).toMatchObject(
-      { status: 422, body: { error: { message: expect.stringContaining('overfull') } } },
-    )
-    expect(await put(`${at}/plan`, { ...plan, kerf: -1 })).toMatchObject({
-      status: 422,
-      body: { error: { path: 'kerf' } },
-    })
-    // A plan leaves the sheet's own fields as they are, so no one typing there is told of another version.
-    expect(await put(`${at}/plan`, plan)).toMatchObject({
+    expect(await takePlan(job, cut.id, { ...plan, kerf: -1 })).toMatchObject({ status: 422, issue: { path: 'kerf' } })
+    expect(await takePlan(job, cut.id, plan)).toMatchObject({
       status: 200,
-      body: { version: 1, plan: { used: 2, optimal: true } },
+      record: { version: 2, plan: { used: 2, optimal: true } },
+    })
+    // A plan leaves the sheet's own fields as they are, so one typing there is told of nothing.
+    const about = { version: 1, seen: { name: 'bench' } }
+    expect(await tryAct('cut/change', job, cut.id, { name: 'yard' }, about)).toMatchObject({
+      state: 'taken',
+      record: { name: 'yard', plan: { used: 2 } },
     })
   })
   it('count a cut once, refuse the piece twice, and one of a plan that is gone', async () => {
-    const { at, cut } = await planned()
+    const { job, cut } = await planned()
     const [row] = cutRows(cut.plan, [])
-    const done = { id: randomUUID(), bar: row!.bar.id, piece: row!.piece.key, length: 1310 }
+    const of = { bar: row!.bar.id, piece: row!.piece.key }
+    const done = { ...of, id: randomUUID(), length: 1310 }
     for (let i = 0; i < 2; i++)
-      expect(await put(`${at}/done`, done)).toMatchObject({ status: 200, body: { done: [{ length: 1310 }] } })
-    expect(await put(`${at}/done`, { ...done, id: randomUUID(), length: 20 })).toMatchObject({
-      status: 422,
-      body: { error: { path: 'piece' } },
-    })
-    expect(await put(`${at}/done`, { ...done, id: randomUUID(), bar: 'gone' })).toMatchObject({
+      expect(await enter(job, cut.id, done)).toMatchObject({ status: 200, record: { done: [{ length: 1310 }] } })
+    expect(await enter(job, cut.id, { ...of, length: 20 })).toMatchObject({ status: 422, issue: { path: 'piece' } })
+    expect(await enter(job, cut.id, { ...of, length: 20, bar: 'gone' })).toMatchObject({
       status: 409,
-      body: { error: { path: 'plan' }, saved: { id: cut.id } },
+      issue: { path: 'plan' },
+      saved: { id: cut.id },
     })
-    expect(await put(`${at}/done`, { ...done, id: randomUUID(), length: -4 })).toMatchObject({
-      status: 422,
-      body: { error: { path: 'length' } },
-    })
-    expect(await call('DELETE', `${at}/done`, { id: done.id })).toMatchObject({ status: 200, body: { done: [] } })
+    expect(await enter(job, cut.id, { ...of, length: -4 })).toMatchObject({ status: 422, issue: { path: 'length' } })
+    expect(await act('cut/take-back', job, cut.id, { id: done.id })).toMatchObject({ done: [] })
   })
   it('count two hands at one bench each once, at the same moment', async () => {
-    const { at, cut } = await planned()
+    const { at, job, cut } = await planned()
     const rows = cutRows(cut.plan, [])
     const both = await Promise.all(
       [...rows, ...rows].map((row) =>
-        put(`${at}/done`, { id: randomUUID(), bar: row.bar.id, piece: row.piece.key, length: row.length }),
+        enter(job, cut.id, { bar: row.bar.id, piece: row.piece.key, length: row.length }),
       ),
     )
     expect(both.map(({ status }) => status).sort()).toEqual([...rows.map(() => 200), ...rows.map(() => 422)])
@@ -145,39 +147,36 @@ describe('the rack', () => {
   }
   it('is the same for every job; an offcut is promised to one plan, and the other is told to whom', async () => {
     const [first, second] = [await begun(wanted), await begun(wanted)]
-    const id = await rackOn(first.job.slug, PIPE, 1850)
+    const id = await rackOn(first.job, PIPE, 1850)
     expect(await offcut(second.job.slug, id)).toMatchObject({ length: 1850, from: 'Cut yard', promised: null })
     const [one, other] = [await planOf(first.job.slug, first.cut.id), await planOf(second.job.slug, second.cut.id)]
     expect([one, other].map(({ bars }) => bars.some((bar) => bar.stock === id))).toEqual([true, true])
     const answers = await Promise.all([
-      put(`${first.at}/plan`, one),
-      put<{ error: { message: string } }>(`${second.at}/plan`, other),
+      takePlan(first.job, first.cut.id, one),
+      takePlan(second.job, second.cut.id, other),
     ])
     expect(answers.map(({ status }) => status).sort()).toEqual([200, 422])
-    const refused = answers.find(({ status }) => status === 422)!.body as { error: { message: string } }
-    expect(refused.error.message).toMatch(/1850 mm is promised to Cut yard, sheet C1\. Plan again without it/)
+    const refused = answers.find(({ status }) => status === 422)!
+    expect(refused.issue.message).toMatch(/1850 mm is promised to Cut yard, sheet C1\. Plan again without it/)
     // Planned again without it, it holds; taken out, the sheet gives it free.
     const loser = answers[0]!.status === 422 ? first : second
     const winner = loser === first ? second : first
-    expect(
-      (await put<CutRecord>(`${loser.at}/plan`, await planOf(loser.job.slug, loser.cut.id))).body.plan!.bars.some(
-        (bar) => bar.stock === id,
-      ),
-    ).toBe(false)
+    const anew = await act('cut/plan', loser.job, loser.cut.id, await planOf(loser.job.slug, loser.cut.id))
+    expect(anew.plan!.bars.some((bar) => bar.stock === id)).toBe(false)
     expect((await offcut(loser.job.slug, id))!.promised).toMatchObject({ cut: winner.cut.id, number: 1 })
-    expect(await call('DELETE', `/api/jobs/${first.job.slug}/rack/${id}`, {})).toMatchObject({
-      status: 422,
-      body: { error: { path: 'offcut' } },
-    })
-    await call('DELETE', winner.at, {})
+    const drop = async () => {
+      const { version } = (await offcut(loser.job.slug, id)) ?? { version: 1 }
+      return tryAct('rack/drop', first.job, id, {}, { version })
+    }
+    expect(await drop()).toMatchObject({ status: 422, issue: { path: 'offcut' } })
+    await act('cut/drop', winner.job, winner.cut.id, {})
     expect((await offcut(loser.job.slug, id))!.promised).toBeNull()
-    for (let i = 0; i < 2; i++)
-      expect(await call('DELETE', `/api/jobs/${first.job.slug}/rack/${id}`, {})).toMatchObject({ status: 200 })
+    for (let i = 0; i < 2; i++) expect(await drop()).toMatchObject({ status: 200 })
     expect(await offcut(loser.job.slug, id)).toBeUndefined()
   })
   it('gets what a finished sheet left, and loses what it began', async () => {
     const pipe = 'cu-en-x-42'
-    const { job, cut, at } = await begun({
+    const { job, cut } = await begun({
       ...wanted,
       pipe,
       extras: [
@@ -185,23 +184,20 @@ describe('the rack', () => {
         { id: 'y', name: 'tail', length: '1600', quantity: 1 },
       ],
     })
-    const id = await rackOn(job.slug, pipe, 1850)
-    let sheet = (await put<CutRecord>(`${at}/plan`, await planOf(job.slug, cut.id))).body
+    const id = await rackOn(job, pipe, 1850)
+    let sheet = await act('cut/plan', job, cut.id, await planOf(job.slug, cut.id))
     for (const row of cutRows(sheet.plan!, []))
-      sheet = (
-        await put<CutRecord>(`${at}/done`, {
-          id: randomUUID(),
-          bar: row.bar.id,
-          piece: row.piece.key,
-          length: row.length,
-        })
-      ).body
+      sheet = (await enter(job, cut.id, { bar: row.bar.id, piece: row.piece.key, length: row.length })).record
     const rest = restsOf(sheet.plan!, sheet.done).sort((a, b) => b.length - a.length)[0]!
     const kept = randomUUID()
-    const closed = await post<CutRecord>(`${at}/finish`, {
-      kept: [{ id: kept, rest: rest.id, length: rest.length, place: 'van' }],
-    })
-    expect(closed.body.result).toMatchObject({ uncut: 0, sum: { pieces: 5200, kept: rest.length } })
+    const lies = { rest: rest.id, length: rest.length, place: 'van' }
+    // An offcut that is there already is not put over, nor two under one id.
+    for (const ids of [[id], [kept, kept]])
+      expect(
+        await tryAct('cut/finish', job, cut.id, { kept: ids.map((own) => ({ ...lies, id: own })) }),
+      ).toMatchObject({ status: 422, issue: { path: `kept.${ids.length - 1}.id` } })
+    const closed = await act('cut/finish', job, cut.id, { kept: [{ ...lies, id: kept }] })
+    expect(closed.result).toMatchObject({ uncut: 0, sum: { pieces: 5200, kept: rest.length } })
     expect(await offcut(job.slug, id)).toBeUndefined()
     expect(await offcut(job.slug, kept)).toMatchObject({
       pipe,
@@ -210,9 +206,9 @@ describe('the rack', () => {
       from: 'Cut yard, C1',
       promised: null,
     })
-    expect(await patch(at, { version: closed.body.version, name: 'x' })).toMatchObject({
-      status: 422,
-      body: { error: { path: 'cut' } },
+    expect(await tryAct('cut/change', job, cut.id, { name: 'x' }, { version: closed.version })).toMatchObject({
+      status: 409,
+      issue: { path: 'cut' },
     })
     // Next time it is offered first.
     const next = await begun({
@@ -228,11 +224,23 @@ describe('the rack', () => {
     [{ pipe: PIPE, length: -5, place: '' }, 'length'],
     [{ pipe: PIPE, length: 500, place: 'x'.repeat(90) }, 'place'],
   ])('refuses %j', async (body, path) => {
-    const { slug } = await newJob()
-    expect(await put(`/api/jobs/${slug}/rack/${randomUUID()}`, body)).toMatchObject({
+    expect(await tryAct('rack/put', await newJob(), randomUUID(), body)).toMatchObject({
       status: 422,
-      body: { error: { path } },
+      issue: { path },
     })
+  })
+  it('has an offcut set right on the version that was seen, where it is not promised', async () => {
+    const { job, cut } = await begun(wanted)
+    const id = await rackOn(job, PIPE, 1911)
+    const set = (length: number, version: number) =>
+      tryAct('rack/change', job, id, { pipe: PIPE, length, place: 'van' }, { version })
+    expect(await set(1910, 1)).toMatchObject({ state: 'taken', record: { length: 1910, place: 'van', version: 2 } })
+    expect(await set(1909, 1)).toMatchObject({ status: 409, saved: { length: 1910 } })
+    await act('cut/plan', job, cut.id, await planOf(job.slug, cut.id))
+    expect((await offcut(job.slug, id))!.promised).toMatchObject({ cut: cut.id })
+    expect(await set(1800, 2)).toMatchObject({ status: 422, issue: { path: 'length' } })
+    await act('cut/drop', job, cut.id, {})
+    await act('rack/drop', job, id, {})
   })
 })
 
@@ -241,7 +249,7 @@ describe('a sheet given out', () => {
   it('as the question of the verb gets an answer that holds', async () => {
     const { at } = await planned()
     const question = (await get<Parameters<typeof wrongWithPlan>[0]>(`${at}/question.json`)).body
-    const answer = (await post<CutAnswer>('/api/core/cut', question)).body
+    const answer = await ask<CutAnswer>('cut', question)
     expect(wrongWithPlan(question, answer)).toEqual([])
     expect(answer).toMatchObject({ used: 2, optimal: true })
   })

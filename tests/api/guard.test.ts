@@ -1,5 +1,7 @@
+import { randomUUID } from 'node:crypto'
 import http from 'node:http'
 import { describe, expect, it } from 'vitest'
+import { acting } from '../acts'
 import { ownBed } from '../bed'
 
 // What a browser is told, and what strangers are not.
@@ -52,10 +54,10 @@ describe('writes', () => {
     ['a page with no site', 'null'],
   ])('from %s are turned away before they are read', async (_, origin) => {
     for (const method of ['POST', 'PATCH', 'PUT', 'DELETE']) {
-      const reply = await fetch(`${base()}/api/jobs`, {
+      const reply = await fetch(`${base()}/api/acts`, {
         method,
         headers: { Origin: origin },
-        body: '{"name":"x","place":"","region":"gb"}',
+        body: '{"acts":[{"name":"job/begin"}]}',
       })
       expect(reply.status).toBe(403)
       expect(JSON.stringify(await reply.json())).toMatch(/own pages only/)
@@ -79,8 +81,11 @@ describe('writes', () => {
     expect(await ask(`localhost:${new URL(base()).port}`)).toBe(200)
   })
   it('from its own pages and from programs here are taken', async () => {
-    const body = JSON.stringify({ name: 'Guarded', place: '', region: 'gb' })
-    expect((await fetch(`${base()}/api/jobs`, { method: 'POST', headers: { Origin: base() }, body })).status).toBe(200)
-    expect((await fetch(`${base()}/api/jobs`, { method: 'POST', body })).status).toBe(200)
+    for (const headers of [{ Origin: base() }, undefined]) {
+      const id = randomUUID()
+      const act = acting().toSend('job/begin', { id }, id, { name: 'Guarded', place: '', region: 'gb' })
+      const body = JSON.stringify({ acts: [act] })
+      expect((await fetch(`${base()}/api/acts`, { method: 'POST', headers, body })).status).toBe(200)
+    }
   })
 })

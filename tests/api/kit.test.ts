@@ -1,12 +1,15 @@
 import { describe, expect, it } from 'vitest'
 import type { WaysAnswer } from '#core/joints'
-import type { JobRecord, JointRecord } from '#core/record'
-import { call, get, patch, post } from './client'
+import type { FittingRecord, JobRecord, JointInput, ToolRecord } from '#core/record'
+import { acting } from '../acts'
+import { call, get, post } from './client'
+
+const { act, begin, newJob: newJobIn, tryAct } = acting()
 
 // In inches, so that no other test's metric job begins with this van.
-const newJob = async () => (await post<JobRecord>('/api/jobs', { name: 'Kit yard', place: '', region: 'us' })).body
-const TOOLS = [{ method: 'press', sizes: ['1/2'], due: '2026-12-01' }]
-const FITTING = {
+const newJob = () => newJobIn('Kit yard', 'us')
+const TOOLS: ToolRecord[] = [{ method: 'press', sizes: ['1/2'], due: '2026-12-01' }]
+const FITTING: FittingRecord = {
   method: 'press',
   nominal: '3/4',
   fitting: 'coupling',
@@ -15,72 +18,68 @@ const FITTING = {
   at: '2026-11-26',
 }
 const PAIR = { region: 'us', a: { pipe: 'cu-l-3_4' }, b: { pipe: 'cu-l-3_4' } }
-const JOINT = {
-  place: '',
-  a: PAIR.a,
-  b: PAIR.b,
-  findA: null,
-  conditions: {},
-  orientation: 'horizontal',
-  wayId: 'press.cts:3_4~press.cts:3_4',
-  depths: {},
-}
+const JOINT: JointInput = { a: PAIR.a, b: PAIR.b, wayId: 'press.cts:3_4~press.cts:3_4' }
 
 describe('the kit of a job', () => {
   it('is changed field by field, each on the version that was seen', async () => {
     const job = await newJob()
-    const changed = await call<JobRecord>(
-      'PATCH',
-      `/api/jobs/${job.slug}`,
-      { version: job.version, policy: { threadSeal: 'tape' }, fittings: [FITTING] },
-      { Hand: 'Wyn' },
+    const changed = await tryAct(
+      'kit/change',
+      job,
+      job.id,
+      { policy: { threadSeal: 'tape' }, fittings: [FITTING] },
+      { version: job.version, by: 'Wyn' },
     )
     expect(changed).toMatchObject({
       status: 200,
-      body: { policy: { threadSeal: 'tape' }, fittings: [FITTING], version: job.version + 1, updatedBy: 'Wyn' },
+      record: { policy: { threadSeal: 'tape' }, fittings: [FITTING], version: job.version + 1, updatedBy: 'Wyn' },
     })
-    expect(await patch(`/api/jobs/${job.slug}`, { version: job.version, tools: TOOLS })).toMatchObject({
+    expect(await tryAct('kit/change', job, job.id, { tools: TOOLS }, { version: job.version })).toMatchObject({
       status: 409,
-      body: { saved: { policy: { threadSeal: 'tape' } } },
+      state: 'met',
+      saved: { policy: { threadSeal: 'tape' } },
     })
-    expect((await get<JobRecord>(`/api/jobs/${job.slug}`)).body).toEqual(changed.body)
+    expect((await get<JobRecord>(`/api/jobs/${job.slug}`)).body).toEqual(changed.record)
   })
 
   it('decides what can be taken: a size that is not on the van, a depth that was measured', async () => {
     const job = await newJob()
-    await patch(`/api/jobs/${job.slug}`, { version: job.version, tools: TOOLS, fittings: [FITTING] })
-    expect(await post(`/api/jobs/${job.slug}/joints`, JOINT)).toMatchObject({
+    await act('kit/change', job, job.id, { tools: TOOLS, fittings: [FITTING] })
+    expect(await tryAct('joint/begin', job, 'joint-0001', JOINT)).toMatchObject({
       status: 422,
-      body: { error: { path: 'wayId' } },
+      issue: { path: 'wayId' },
     })
-    await patch(`/api/jobs/${job.slug}`, { version: job.version + 1, tools: null })
-    expect(
-      (await post<JointRecord>(`/api/jobs/${job.slug}/joints`, JOINT)).body.way!.joints[0]!.insertion,
-    ).toMatchObject({ value: 21.5, source: 'measured' })
+    await act('kit/change', job, job.id, { tools: null })
+    expect((await begin('joint/begin', job, JOINT)).way!.joints[0]!.insertion).toMatchObject({
+      value: 21.5,
+      source: 'measured',
+    })
     const pdf = await call('GET', `/api/jobs/${job.slug}/depth-cards.pdf`)
     expect([pdf.status, String(pdf.body).slice(0, 5)]).toEqual([200, '%PDF-'])
   })
 
   it('goes on to the next job of its country', async () => {
     const job = await newJob()
-    await patch(`/api/jobs/${job.slug}`, { version: job.version, tools: TOOLS, fittings: [FITTING] })
+    await act('kit/change', job, job.id, { tools: TOOLS, fittings: [FITTING] })
     expect(await newJob()).toMatchObject({ tools: TOOLS, fittings: [FITTING], policy: {} })
-    const other = (await post<JobRecord>('/api/jobs', { name: 'Kit yard', place: '', region: 'eu' })).body
+    const other = await newJobIn('Kit yard', 'eu')
     expect([other.tools, other.fittings]).toEqual([null, []])
   })
 
   it.each([
     [{ tools: [{ method: 'hammer', sizes: [], due: null }] }, 'tools.0.method'],
     [{ tools: [{ method: 'press', sizes: [], due: 'soon' }] }, 'tools.0.due'],
+    [{ tools: [{ method: 'press', sizes: [], due: '2026-02-30' }] }, 'tools.0.due'],
+    [{ counts: [] }, 'counts'],
     [{ tools: [TOOLS[0], TOOLS[0]] }, 'tools'],
     [{ fittings: [{ ...FITTING, insertion: -2 }] }, 'fittings.0.insertion'],
     [{ policy: { threadSeal: 'glue' } }, 'policy.threadSeal'],
     [{ name: 'x' }, 'name'],
   ])('refuses %j at %s', async (changes, path) => {
     const job = await newJob()
-    expect(await patch(`/api/jobs/${job.slug}`, { version: job.version, ...changes })).toMatchObject({
+    expect(await tryAct('kit/change', job, job.id, changes, { version: job.version })).toMatchObject({
       status: 422,
-      body: { error: { path } },
+      issue: { path },
     })
   })
 })

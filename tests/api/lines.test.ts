@@ -1,14 +1,25 @@
+import { randomUUID } from 'node:crypto'
 import DxfParser from 'dxf-parser'
 import { describe, expect, it } from 'vitest'
 import { ownBed } from '../bed'
 import { centreLine, planLine, surveyLine } from '#core/line'
-import { benderFor, draftLine, readLineFile, type JobRecord, type LineRecord } from '#core/record'
+import { benderFor,
+  draftLine,
+  lineFields,
+  readLineFile,
+  type BenderRecord,
+  type JobRecord,
+  type LineInput,
+  type LineRecord,
+} from '#core/record'
 import { readPdf } from '../pdf'
-import { call, get, patch, post } from './client'
+import { acting } from '../acts'
+import { call, get } from './client'
 
-const newJob = async (region = 'eu') =>
-  (await post<JobRecord>('/api/jobs', { name: 'Line yard', place: 'shed', region })).body
-const LINE = {
+const { act, begin, newJob: newJobIn, sendAll, toSend, tryAct } = acting()
+
+const newJob = (region: 'eu' | 'gb' = 'eu') => newJobIn('Line yard', region, 'shed')
+const LINE: LineInput = {
   name: 'hot',
   pipe: 'cu-en-x-22',
   method: 'solder',
@@ -17,7 +28,7 @@ const LINE = {
   walls: [],
   legs: ['e 640', 'u 900', 'e 1140 offset s 50 @ 45 at 420', 'd 200 stop = sink'],
 }
-const BENDER = {
+const BENDER: BenderRecord = {
   pipe: 'cu-en-x-22',
   radius: 76.887,
   setback: 77.3,
@@ -27,8 +38,8 @@ const BENDER = {
 }
 const drawn = async (): Promise<{ job: JobRecord; line: LineRecord; at: string }> => {
   const begun = await newJob()
-  await patch(`/api/jobs/${begun.slug}`, { version: begun.version, benders: [BENDER] })
-  const line = (await post<LineRecord>(`/api/jobs/${begun.slug}/lines`, LINE)).body
+  await act('kit/change', begun, begun.id, { benders: [BENDER] })
+  const line = await begin('line/begin', begun, LINE)
   return {
     job: (await get<JobRecord>(`/api/jobs/${begun.slug}`)).body,
     line,
@@ -38,19 +49,17 @@ const drawn = async (): Promise<{ job: JobRecord; line: LineRecord; at: string }
 
 describe('the lines of a job', () => {
   it('are numbered, changed on the version that was seen, and kept wrong legs and all', async () => {
-    const { job, line, at } = await drawn()
+    const { job, line } = await drawn()
     expect(line).toMatchObject({ ...LINE, number: 1, version: 1 })
-    expect((await post<LineRecord>(`/api/jobs/${job.slug}/lines`, LINE)).body.number).toBe(2)
-    const changed = await call<LineRecord>('PATCH', at, { version: 1, legs: ['e 640', 'x nonsense'] }, { Hand: 'Wyn' })
-    expect(changed).toMatchObject({
-      status: 200,
-      body: { version: 2, updatedBy: 'Wyn', legs: ['e 640', 'x nonsense'] },
-    })
-    expect(await patch(at, { version: 1, corners: 'bends' })).toMatchObject({
+    expect((await begin('line/begin', job, LINE)).number).toBe(2)
+    const about = { version: 1, by: 'Wyn' }
+    const changed = await act('line/change', job, line.id, { legs: ['e 640', 'x nonsense'] }, about)
+    expect(changed).toMatchObject({ version: 2, updatedBy: 'Wyn', legs: ['e 640', 'x nonsense'] })
+    expect(await tryAct('line/change', job, line.id, { corners: 'bends' }, { version: 1 })).toMatchObject({
       status: 409,
-      body: { saved: { version: 2 } },
+      saved: { version: 2 },
     })
-    expect((await get<JobRecord>(`/api/jobs/${job.slug}`)).body.lines[0]).toEqual(changed.body)
+    expect((await get<JobRecord>(`/api/jobs/${job.slug}`)).body.lines[0]).toEqual(changed)
   })
   it.each([
     [{ pipe: 'cu-9' }, 422, 'pipe'],
@@ -60,24 +69,49 @@ describe('the lines of a job', () => {
     [{ legs: ['e'.repeat(201)] }, 422, 'legs.0'],
     [{ colour: 'red' }, 422, 'colour'],
   ])('refuse %j', async (changes, status, path) => {
-    const { at } = await drawn()
-    expect(await patch(at, { version: 1, ...changes })).toMatchObject({ status, body: { error: { path } } })
+    const { job, line } = await drawn()
+    expect(await tryAct('line/change', job, line.id, changes, { version: 1 })).toMatchObject({ status, issue: { path } })
   })
   it('are taken out once, and again without fault; never from another job', async () => {
-    const { job, line, at } = await drawn()
+    const { job, line } = await drawn()
     const other = await newJob()
-    await call('DELETE', `/api/jobs/${other.slug}/lines/${line.id}`, {})
+    const drop = (from: JobRecord, version: number) => tryAct('line/drop', from, line.id, {}, { version })
+    expect(await drop(other, 1)).toMatchObject({ status: 422, issue: { code: 'unknown-id', path: 'line' } })
     expect((await get<JobRecord>(`/api/jobs/${job.slug}`)).body.lines).toHaveLength(1)
-    for (let i = 0; i < 2; i++)
-      expect(await call('DELETE', at, {})).toMatchObject({ status: 200, body: { id: line.id } })
+    for (let i = 0; i < 2; i++) expect(await drop(job, 1)).toMatchObject({ status: 200, record: null })
     expect((await get<JobRecord>(`/api/jobs/${job.slug}`)).body.lines).toEqual([])
+  })
+  it('that another hand has just changed are not taken out unseen; one that is gone says by whom', async () => {
+    const { job, line } = await drawn()
+    const drop = (version: number) => tryAct('line/drop', job, line.id, {}, { version, by: 'Ola' })
+    await act('line/change', job, line.id, { name: 'cold' }, { by: 'Wyn' })
+    expect(await drop(1)).toMatchObject({ status: 409, state: 'met', saved: { name: 'cold', version: 2 } })
+    expect(await drop(2)).toMatchObject({ state: 'taken' })
+    expect(await tryAct('line/change', job, line.id, { name: 'x' }, { version: 2 })).toMatchObject({
+      status: 422,
+      issue: { code: 'unknown-id', message: expect.stringContaining('taken out by Ola') },
+    })
+  })
+  it('are counted as they are there: a hundred begun and taken out leave room for more', async () => {
+    const job = await newJob()
+    const ids = Array.from({ length: 99 }, () => randomUUID())
+    for (const id of ids.slice(0, 50)) await begin('line/begin', job, LINE, id)
+    for (const id of ids.slice(0, 50)) await act('line/drop', job, id, {}, { version: 1 })
+    for (let i = 0; i < 100; i += 50)
+      await sendAll(Array.from({ length: 50 }, () => toSend('line/begin', job, randomUUID(), LINE)))
+    expect(await tryAct('line/begin', job, randomUUID(), LINE)).toMatchObject({
+      status: 422,
+      issue: { code: 'too-many', path: 'lines' },
+    })
+    const { lines } = (await get<JobRecord>(`/api/jobs/${job.slug}`)).body
+    expect([lines.length, new Set(lines.map(({ number }) => number)).size]).toEqual([100, 100])
   })
   it('are not found in another job', async () => {
     const { line } = await drawn()
     const other = await newJob()
-    expect(await patch(`/api/jobs/${other.slug}/lines/${line.id}`, { version: 1, name: 'x' })).toMatchObject({
-      status: 404,
-      body: { error: { path: 'line' } },
+    expect(await tryAct('line/change', other, line.id, { name: 'x' }, { version: 1 })).toMatchObject({
+      status: 422,
+      issue: { path: 'line' },
     })
   })
 })
@@ -90,9 +124,9 @@ describe('the benders of a kit', () => {
     [[{ ...BENDER, radius: -1 }], 'benders.0.radius'],
   ])('refuse %#', async (benders, path) => {
     const job = await newJob()
-    expect(await patch(`/api/jobs/${job.slug}`, { version: job.version, benders })).toMatchObject({
+    expect(await tryAct('kit/change', job, job.id, { benders }, { version: job.version })).toMatchObject({
       status: 422,
-      body: { error: { path } },
+      issue: { path },
     })
   })
 })
@@ -109,7 +143,7 @@ describe('a line given out', () => {
     const { job, line, at } = await drawn()
     const file = await call<object>('GET', `${at}/line.json`)
     const back = readLineFile(JSON.stringify(file.body), 'eu')
-    expect(back.ok && draftLine(job, back.value).question).toEqual(draftLine(job, line).question)
+    expect(back.ok && draftLine(job, { ...lineFields.blank, ...back.value }).question).toEqual(draftLine(job, line).question)
     expect(file.body).toMatchObject({
       format: 'jolvet-line',
       version: 1,
@@ -180,8 +214,8 @@ describe('a line given out', () => {
     expect(wide.length).toBeGreaterThan(1)
   })
   it('says what is wrong where nothing can be drawn, and what it is given out as', async () => {
-    const { at } = await drawn()
-    await patch(at, { version: 1, legs: ['x 20'] })
+    const { job, line, at } = await drawn()
+    await act('line/change', job, line.id, { legs: ['x 20'] })
     expect(await call('GET', `${at}/marks.dxf`)).toMatchObject({
       status: 422,
       body: { error: { code: 'not-understood' } },

@@ -2,14 +2,16 @@ import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { ownBed } from '../bed'
 import type { Issue } from '#core/base'
-import { BLANK_FIND, type FindRecord, type JobRecord, type JointRecord } from '#core/record'
+import { BLANK_FIND, type FindRecord, type JobRecord } from '#core/record'
 import type { Entry } from '../../app/outbox/entry'
 import { createOutbox } from '../../app/outbox/outbox'
-import type { Reply } from '../../app/outbox/surroundings'
+import type { Answer, Reply } from '../../app/outbox/surroundings'
 import { memoryStorage } from '../../app/outbox/storage'
 import { openProxy, type Fate, type Proxy } from '../proxy'
 import { seeded } from '../random'
-import { post } from './client'
+import { acting } from '../acts'
+
+const { newJob, sendAll, toSend, tryAct } = acting()
 
 // The tablet's own outbox against the real server, through a network that loses, holds and doubles.
 let network: Proxy
@@ -21,30 +23,28 @@ afterAll(() => network.close())
 
 const AWAY: Issue = { code: 'impossible', path: '', message: 'away' }
 
-/** An outbox that sends through the network; `until` flushes it empty. */
+/** An outbox that sends through the network; `untilEmpty` flushes it empty. */
 function tablet() {
   let entries: readonly Entry[] = []
-  const records = new Map<string, FindRecord | JointRecord>()
+  const records = new Map<string, FindRecord>()
   const outbox = createOutbox({
     storage: memoryStorage(),
-    now: Date.now,
+    now: () => ({ at: Date.now(), clock: 'server', by: 'Wyn' }),
+    ahead: () => 0,
     newKey: randomUUID,
-    send: async ({ method, url, body }, { key, ago }): Promise<Reply> => {
+    send: async (acts): Promise<Reply<readonly Answer[]>> => {
       try {
-        const reply = await fetch(network.url + url, {
-          method,
-          body: JSON.stringify(body),
-          headers: { 'Content-Type': 'application/json', 'Idempotency-Key': key, 'Done-Ago': String(ago) },
-        })
-        const value = (await reply.json()) as { error: Issue; saved?: unknown }
-        return reply.ok
-          ? { ok: true, value }
-          : { ok: false, error: value.error, away: reply.status === 503, saved: value.saved }
+        const reply = await fetch(`${network.url}/api/acts`, { method: 'POST', body: JSON.stringify({ acts }) })
+        const value = (await reply.json()) as { error: Issue; acts?: Answer[] }
+        return value.acts
+          ? { ok: true, value: value.acts }
+          : { ok: false, error: value.error, away: reply.status === 503 }
       } catch {
         return { ok: false, error: AWAY, away: true }
       }
     },
-    onTaken: (entry, value) => records.set(entry.record, value as FindRecord),
+    upload: async () => ({ ok: false, error: AWAY, away: true }),
+    onTaken: (entry, { record }) => records.set(entry.record, record as FindRecord),
     onSaved: () => undefined,
     onGone: () => undefined,
     onChange: (now) => {
@@ -61,22 +61,21 @@ describe('a bad network', () => {
   it('loses, doubles and holds 240 writes: each is done once, in order', async () => {
     const fates: readonly Fate[] = ['pass', 'lose', 'lose-reply', 'delay', 'twice']
     network.fate = () => fates[Math.floor(random() * fates.length)]!
-    const job = (await post<JobRecord>('/api/jobs', { name: 'Bad line', place: '', region: 'gb' })).body
+    const job = await newJob('Bad line')
     const { outbox, records, entries, untilEmpty } = tablet()
     const ids = Array.from({ length: 8 }, () => randomUUID())
-    for (const id of ids) outbox.add(job.id, id, { do: 'begin-find', body: BLANK_FIND })
+    for (const id of ids) outbox.add(job.id, id, { name: 'find/begin', body: BLANK_FIND })
     const last = new Map<string, string>()
     for (let n = 0; n < 232; n++) {
       const id = ids[Math.floor(random() * ids.length)]!
       const was = last.get(id) ?? ''
       const typed = String(n)
-      outbox.add(job.id, id, {
-        do: 'change',
-        kind: 'finds',
-        changes: { typed },
-        base: { typed: was },
-        version: (records.get(id) as FindRecord | undefined)?.version ?? 1,
-      })
+      outbox.add(
+        job.id,
+        id,
+        { name: 'find/change', body: { typed } },
+        { seen: { typed: was }, version: records.get(id)?.version ?? 1 },
+      )
       last.set(id, typed)
       // Now and then everything is let out, so that changes do not all fold into one.
       if (random() < 0.5) await outbox.flush()
@@ -88,76 +87,49 @@ describe('a bad network', () => {
     expect(saved).toHaveLength(ids.length)
     for (const find of saved) expect(find.typed).toBe(last.get(find.id) ?? '')
     // A write done twice would have raised its version twice.
-    for (const find of saved) expect(find.version).toBe((records.get(find.id) as FindRecord).version)
+    for (const find of saved) expect(find.version).toBe(records.get(find.id)!.version)
     for (const fate of fates) expect(network.dealt[fate]).toBeGreaterThan(10)
   }, 120_000)
 
-  it('what was begun without an id of its own stands once', async () => {
-    const job = (await post<JobRecord>('/api/jobs', { name: 'Lost answer', place: '', region: 'gb' })).body
-    const key = randomUUID()
-    const joint = {
-      place: '',
-      a: { pipe: 'pe-en-25' },
-      b: { pipe: 'pe-en-25' },
-      findA: null,
-      conditions: {},
-      orientation: 'horizontal',
-      wayId: null,
-      depths: {},
-    }
-    const both = await Promise.all(
-      [1, 2, 3].map(() =>
-        fetch(`${ownBed().baseUrl}/api/jobs/${job.slug}/joints`, {
-          method: 'POST',
-          body: JSON.stringify(joint),
-          headers: { 'Idempotency-Key': key },
-        }).then((reply) => reply.json() as Promise<JointRecord>),
-      ),
-    )
-    expect(new Set(both.map(({ id }) => id)).size).toBe(1)
+  it('what comes three times at once stands once', async () => {
+    const job = await newJob('Lost answer')
+    const act = toSend('joint/begin', job, randomUUID(), { a: { pipe: 'pe-en-25' }, b: { pipe: 'pe-en-25' } })
+    const answers = (await Promise.all([1, 2, 3].map(() => sendAll([act])))).flat()
+    expect(answers.map(({ state }) => state)).toEqual(['taken', 'taken', 'taken'])
+    expect(new Set(answers.map(({ seq }) => seq)).size).toBe(1)
     const saved = (await (await fetch(`${ownBed().baseUrl}/api/jobs/${job.slug}`)).json()) as JobRecord
     expect(saved.joints).toHaveLength(1)
   })
 
-  it('a key given to another write is refused by name', async () => {
-    const key = randomUUID()
-    const first = await fetch(`${ownBed().baseUrl}/api/jobs`, {
-      method: 'POST',
-      body: JSON.stringify({ name: 'One', place: '', region: 'gb' }),
-      headers: { 'Idempotency-Key': key },
-    })
-    const other = await fetch(`${ownBed().baseUrl}/api/jobs`, {
-      method: 'POST',
-      body: JSON.stringify({ name: 'Two', place: '', region: 'gb' }),
-      headers: { 'Idempotency-Key': key },
-    })
-    expect([first.status, other.status]).toEqual([200, 422])
-    expect(await other.json()).toMatchObject({ error: { path: 'Idempotency-Key' } })
-    for (const [header, value] of [
-      ['Idempotency-Key', 'x y'],
-      ['Done-Ago', 'yesterday'],
-      ['Done-Ago', '-5'],
-    ] as const) {
-      const reply = await fetch(`${ownBed().baseUrl}/api/jobs`, {
-        method: 'POST',
-        body: JSON.stringify({ name: 'Three', place: '', region: 'gb' }),
-        headers: { [header]: value },
+  it('a key given to another act is refused by name', async () => {
+    const job = await newJob('Two keys')
+    const about = { key: randomUUID() }
+    const first = await tryAct('find/begin', job, randomUUID(), { place: 'one' }, about)
+    const other = await tryAct('find/begin', job, randomUUID(), { place: 'two' }, about)
+    expect([first.status, other.status, other.issue.path]).toEqual([200, 422, 'key'])
+    for (const [field, value] of [
+      ['key', 'x y'],
+      ['at', 'yesterday'],
+      ['clock', 'church'],
+      ['by', 'x'.repeat(41)],
+      ['version', -5],
+    ] as const)
+      expect(await tryAct('find/begin', job, randomUUID(), {}, { [field]: value })).toMatchObject({
+        status: 422,
+        issue: { path: field },
       })
-      expect([reply.status, ((await reply.json()) as { error: Issue }).error.path]).toEqual([422, header])
-    }
   })
 
-  it("work done without it has the time it was done, whatever the tablet's clock shows", async () => {
-    const job = (await post<JobRecord>('/api/jobs', { name: 'Late', place: '', region: 'gb' })).body
+  it('work done without it has the time it was done, which is never after now', async () => {
+    const job = await newJob('Late')
     const hour = 3_600_000
-    const find = (await (
-      await fetch(`${ownBed().baseUrl}/api/jobs/${job.slug}/finds`, {
-        method: 'POST',
-        body: JSON.stringify({ place: '', typed: '', by: 'rule', answers: {}, pipe: null }),
-        headers: { 'Done-Ago': String(hour), Hand: encodeURIComponent('Örn, tablet') },
-      })
-    ).json()) as FindRecord
-    expect(Math.abs(Date.parse(find.updatedAt) - (Date.now() - hour))).toBeLessThan(5000)
-    expect(find.updatedBy).toBe('Örn, tablet')
+    const at = (ms: number) => new Date(Date.now() + ms).toISOString()
+    const late = await tryAct('find/begin', job, randomUUID(), {}, { at: at(-hour), by: 'Örn, tablet' })
+    expect(Math.abs(Date.parse(late.record.updatedAt) - (Date.now() - hour))).toBeLessThan(5000)
+    expect(late.record.updatedBy).toBe('Örn, tablet')
+    const early = await tryAct('find/begin', job, randomUUID(), {}, { at: at(hour) })
+    expect(Date.parse(early.record.updatedAt)).toBeLessThanOrEqual(Date.now())
+    const ancient = await tryAct('find/begin', job, randomUUID(), {}, { at: '1066-10-14T09:00:00Z' })
+    expect(Date.parse(ancient.record.updatedAt)).toBeGreaterThan(Date.now() - 401 * 24 * hour)
   })
 })

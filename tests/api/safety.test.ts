@@ -1,77 +1,55 @@
 import { describe, expect, it } from 'vitest'
 import type { WaysAnswer } from '#core/joints'
-import { cardsOf, type FindRecord, type JobRecord, type JointRecord } from '#core/record'
-import { call, get, patch, post } from './client'
+import { cardsOf, type JobRecord, type JointInput, type JointRecord } from '#core/record'
+import { acting } from '../acts'
+import { get } from './client'
+
+const { act, ask, begin, newJob, tryAct } = acting()
 
 const COPPER = { pipe: 'cu-en-x-22' }
 
 async function yard() {
-  const { slug, version } = (await post<JobRecord>('/api/jobs', { name: 'Safe yard', place: '', region: 'gb' })).body
-  await patch(`/api/jobs/${slug}`, { version, tools: null })
-  const { ways } = (await post<WaysAnswer>('/api/core/ways', { region: 'gb', a: COPPER, b: COPPER })).body
+  const job = await newJob('Safe yard')
+  await act('kit/change', job, job.id, { tools: null })
+  const { ways } = await ask<WaysAnswer>('ways', { region: 'gb', a: COPPER, b: COPPER })
   const wayOf = (method: string) => ways.find(({ joints }) => joints.every((joint) => joint.method === method))!.id
-  const joint = async (method: string, body: object = {}) =>
-    (
-      await post<JointRecord>(`/api/jobs/${slug}/joints`, {
-        place: '',
-        a: COPPER,
-        b: COPPER,
-        findA: null,
-        conditions: {},
-        orientation: 'horizontal',
-        wayId: wayOf(method),
-        depths: {},
-        ...body,
-      })
-    ).body
-  return { slug, wayOf, joint, at: ({ id }: JointRecord) => `/api/jobs/${slug}/joints/${id}` }
+  const joint = (method: string, body: JointInput = {}) =>
+    begin('joint/begin', job, { a: COPPER, b: COPPER, wayId: wayOf(method), ...body })
+  const tick = ({ id }: JointRecord, entry: number, step: string | number, about = {}) =>
+    tryAct('joint/tick', job, id, { entry, step }, about)
+  return { job, wayOf, joint, tick }
 }
-const tick = (at: string, entry: number, step: string | number, headers = {}) =>
-  call<JointRecord>('PUT', `${at}/ticks`, { entry, step }, headers)
 
 describe('pipe in doubt', () => {
   it('is not cut over the network either, until its find says that it was traced', async () => {
-    const { slug, joint, at } = await yard()
-    const find = (
-      await post<FindRecord>(`/api/jobs/${slug}/finds`, {
-        place: 'wall',
-        notes: '',
-        typed: '22',
-        by: 'calliper',
-        answers: { colour: 'copper' },
-        cannot: [],
-        pipe: 'cu-en-x-22',
-      })
-    ).body
+    const { job, joint, tick } = await yard()
+    const find = await begin('find/begin', job, { typed: '22', answers: { colour: 'copper' }, pipe: 'cu-en-x-22' })
     const suspect = await joint('press', { findA: find.id })
-    expect(await tick(at(suspect), 0, 'cut')).toMatchObject({
+    expect(await tick(suspect, 0, 'cut')).toMatchObject({
       status: 422,
-      body: { error: { code: 'impossible', path: 'step', message: expect.stringContaining('gas') } },
+      issue: { code: 'impossible', path: 'step', message: expect.stringContaining('gas') },
     })
     // The other end is nobody's find.
-    expect((await tick(at(suspect), 1, 'cut')).status).toBe(200)
-    await patch(`/api/jobs/${slug}/finds/${find.id}`, {
-      version: find.version,
-      answers: { ...find.answers, traced: 'water' },
-    })
-    expect((await tick(at(suspect), 0, 'cut')).body.ticks).toHaveLength(2)
+    expect((await tick(suspect, 1, 'cut')).status).toBe(200)
+    await act('find/change', job, find.id, { answers: { ...find.answers, traced: 'water' } })
+    expect((await tick(suspect, 0, 'cut')).record.ticks).toHaveLength(2)
   })
 })
 
 describe('another way', () => {
   it('puts steps aside, and gives them back with their hands and times', async () => {
-    const { joint, wayOf, at } = await yard()
+    const { job, joint, wayOf, tick } = await yard()
     const begun = await joint('solder')
-    for (const step of ['cut', 'ream']) await tick(at(begun), 0, step, { Hand: 'Wyn' })
-    const waiting = (await call<JointRecord>('PUT', `${at(begun)}/timers`, { entry: 0, step: 'wait' })).body
-    const other = (await patch<JointRecord>(at(begun), { version: waiting.version, wayId: wayOf('press') })).body
+    for (const step of ['cut', 'ream']) await tick(begun, 0, step, { by: 'Wyn' })
+    const waiting = await act('joint/wait', job, begun.id, { entry: 0, step: 'wait' })
+    const other = await act('joint/change', job, begun.id, { wayId: wayOf('press') })
     expect(other).toMatchObject({
       ticks: [],
       timers: [],
       aside: [{ wayId: begun.wayId, ticks: waiting.ticks, timers: waiting.timers }],
     })
-    await tick(at(begun), 0, 'cut')
-    const back = (await call<JointRecord>('DELETE', `${at(begun)}/aside`, {})).body
+    await tick(begun, 0, 'cut')
+    const back = await act('joint/bring-back', job, begun.id, {})
     expect(back).toMatchObject({
       wayId: begun.wayId,
       ticks: waiting.ticks,
@@ -79,45 +57,46 @@ describe('another way', () => {
       aside: [{ wayId: wayOf('press'), ticks: [{ step: 'cut' }] }],
     })
     expect(back.ticks.map(({ by }) => by)).toEqual(['Wyn', 'Wyn'])
-    expect((await get<JobRecord>(`/api/jobs/${at(begun).split('/')[3]}`)).body.joints[0]).toEqual(back)
+    expect((await get<JobRecord>(`/api/jobs/${job.slug}`)).body.joints[0]).toEqual(back)
   })
   it('brings back nothing where nothing was put aside', async () => {
-    const { joint, at } = await yard()
+    const { job, joint } = await yard()
     const begun = await joint('press')
-    expect((await call<JointRecord>('DELETE', `${at(begun)}/aside`, {})).body).toEqual(begun)
+    expect(await act('joint/bring-back', job, begun.id, {})).toEqual(begun)
   })
 })
 
 describe('signing', () => {
   it('names what is left, is signed once it was seen, and keeps it on record and in the register', async () => {
-    const { slug, joint, at } = await yard()
+    const { job, joint, tick } = await yard()
     const begun = await joint('solder')
     const places = cardsOf({ region: 'gb', year: null, policy: {}, tools: null, finds: [] }, begun).flatMap(
       ({ entry, answer }) => (answer.ok ? answer.value.steps.map(({ id }) => ({ entry, step: id })) : []),
     )
-    for (const { entry, step } of places) await tick(at(begun), entry, step)
-    expect(await post(`${at(begun)}/signoffs`, { initials: 'WY', seen: [] })).toMatchObject({
+    for (const { entry, step } of places) await tick(begun, entry, step)
+    const sign = (seen: string[]) => {
+      const about = { seen: { depths: {}, wayId: begun.wayId } }
+      return tryAct('joint/sign', job, begun.id, { initials: 'WY', seen }, about)
+    }
+    expect(await sign([])).toMatchObject({
       status: 422,
-      body: { error: { path: 'seen', message: expect.stringMatching(/wait.*watch after the flame/i) } },
+      issue: { path: 'seen', message: expect.stringMatching(/wait.*watch after the flame/i) },
     })
-    const signed = (await post<JointRecord>(`${at(begun)}/signoffs`, { initials: 'WY', seen: ['wait', 'watch'] })).body
+    const signed = (await sign(['wait', 'watch'])).record
     expect(signed.signoffs[0]!.remarks.map(({ code }) => code)).toEqual(['wait', 'watch', 'wait-short', 'quick'])
-    expect((await get(`/api/jobs/${slug}/register.csv`)).body).toMatch(/The watch after the flame has 60 minutes to go/)
-    expect(await post(`${at(begun)}/signoffs`, { initials: 'WY', seen: ['nothing'] })).toMatchObject({
-      status: 422,
-      body: { error: { code: 'unknown-id', path: 'seen.0' } },
-    })
+    expect((await get(`/api/jobs/${job.slug}/register.csv`)).body).toMatch(/The watch after the flame has 60 minutes to go/)
+    expect(await sign(['nothing'])).toMatchObject({ status: 422, issue: { code: 'unknown-id', path: 'seen.0' } })
   })
 })
 
 describe('a step that says something else since', () => {
   it('is ticked anew, once', async () => {
-    const { joint, at } = await yard()
+    const { job, joint, tick } = await yard()
     const begun = await joint('solder')
-    const ticked = (await tick(at(begun), 0, 'protect')).body
-    await patch(at(begun), { version: ticked.version, conditions: { combustibles: true } })
-    const again = (await tick(at(begun), 0, 'protect')).body
+    await tick(begun, 0, 'protect')
+    await act('joint/change', job, begun.id, { conditions: { combustibles: true } })
+    const again = (await tick(begun, 0, 'protect')).record
     expect(again.ticks).toMatchObject([{ step: 'protect', did: expect.stringContaining('wood damped') }])
-    expect((await tick(at(begun), 0, 'protect')).body.ticks).toEqual(again.ticks)
+    expect((await tick(begun, 0, 'protect')).record.ticks).toEqual(again.ticks)
   })
 })

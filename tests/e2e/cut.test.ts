@@ -1,7 +1,8 @@
 import { Key } from 'selenium-webdriver'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { acting } from '../acts'
 import { ownBed } from '../bed'
-import type { CutRecord, JobRecord } from '#core/record'
+import type { CutInput, CutRecord, JobRecord, LineInput } from '#core/record'
 import { App } from './pages/app'
 
 // At the bench: a line's pieces planned, cut by keys, a slip planned around, rests racked and offered first; the same
@@ -9,12 +10,13 @@ import { App } from './pages/app'
 let app: App
 const base = () => ownBed().baseUrl
 const slug = 'gasket-house'
+let yard: JobRecord
+let annex: JobRecord
 const job = async (name = slug): Promise<JobRecord> =>
   (await (await fetch(`${base()}/api/jobs/${name}`)).json()) as JobRecord
 const sheet = async (number: number): Promise<CutRecord> => (await job()).cuts.find((cut) => cut.number === number)!
-const send = async (method: string, path: string, body: object) =>
-  (await fetch(base() + path, { method, body: JSON.stringify(body) })).json()
-const LINE = {
+const { act, begin, newJob } = acting()
+const LINE: LineInput = {
   name: 'hot',
   pipe: 'cu-en-x-28',
   method: 'solder',
@@ -23,7 +25,7 @@ const LINE = {
   walls: [],
   legs: ['e 900', 'u 1300', 'e 700'],
 }
-const SHEET = {
+const SHEET: CutInput = {
   name: '',
   pipe: 'cu-en-x-28',
   sources: [],
@@ -37,9 +39,9 @@ const SHEET = {
   leave: [],
 }
 beforeAll(async () => {
-  for (const name of ['Gasket house', 'Gasket annex'])
-    await send('POST', '/api/jobs', { name, place: 'plant room', region: 'gb' })
-  await send('POST', `/api/jobs/${slug}/lines`, LINE)
+  yard = await newJob('Gasket house', 'gb', 'plant room')
+  annex = await newJob('Gasket annex', 'gb', 'plant room')
+  await begin('line/begin', yard, LINE)
   app = await App.open(base())
 })
 afterAll(() => app.close())
@@ -175,8 +177,8 @@ describe('at the bench', () => {
 describe('one offcut wanted by two jobs', () => {
   it('is promised to the first; the other is told so and plans again', async () => {
     const id = '7c1b0000-0000-4000-8000-000000000028'
-    await send('PUT', `/api/jobs/${slug}/rack/${id}`, { pipe: 'cu-en-x-28', length: 1750, place: 'rack' })
-    const other = (await send('POST', '/api/jobs/gasket-annex/cuts', SHEET)) as CutRecord
+    await begin('rack/put', yard, { pipe: 'cu-en-x-28', length: 1750, place: 'rack' }, id)
+    const other = await begin('cut/begin', annex, SHEET)
     await app.go(`/jobs/${slug}/cut`)
     await app.click('[data-test="new-sheet"]')
     await app.click('[data-test="to-pieces"]')
@@ -198,7 +200,7 @@ describe('one offcut wanted by two jobs', () => {
       line: null,
       job: null,
     })
-    await send('PUT', `/api/jobs/gasket-annex/cuts/${other.id}/plan`, {
+    await act('cut/plan', annex, other.id, {
       id: 'annex-plan',
       pieces: [piece(1), piece(2)],
       bars: [
@@ -241,11 +243,11 @@ describe('a search that takes long', () => {
       .flat()
       .map((length, i) => ({ length, order: (i * 7919) % 331 }))
       .sort((x, y) => x.order - y.order)
-    const { id } = (await send('POST', `/api/jobs/${slug}/cuts`, {
+    const { id } = await begin('cut/begin', yard, {
       ...SHEET,
       pipe: 'cu-en-x-15',
       extras: lengths.map(({ length }, i) => ({ id: `t${i}`, name: `t${i}`, length: String(length), quantity: 1 })),
-    })) as CutRecord
+    })
     await app.go(`/jobs/${slug}/cut?cut=${id}`)
     await app.click('[data-test="plan"]')
     await app.waitForText('.band', /Looking\. \d+ new lengths so far, at least 1\d\d/)
@@ -258,7 +260,7 @@ describe('a search that takes long', () => {
     expect(saved.plan!.pieces).toHaveLength(330)
     expect(saved.plan!.used).toBeGreaterThanOrEqual(110)
     expect(saved.plan!.bound).toBeLessThanOrEqual(110)
-    await send('DELETE', `/api/jobs/${slug}/cuts/${id}`, {})
+    await act('cut/drop', yard, id, {})
   })
 })
 

@@ -4,6 +4,7 @@ import path from 'node:path'
 import { By, Key } from 'selenium-webdriver'
 import sharp from 'sharp'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { acting } from '../acts'
 import { ownBed } from '../bed'
 import type { FindRecord, JobRecord } from '#core/record'
 import { App } from './pages/app'
@@ -18,10 +19,7 @@ const find = async (): Promise<FindRecord> =>
 
 beforeAll(async () => {
   folder = mkdtempSync(path.join(tmpdir(), 'jolvet-photos-'))
-  await fetch(`${base()}/api/jobs`, {
-    method: 'POST',
-    body: JSON.stringify({ name: 'Smoke house', place: 'by the quay', region: 'gb' }),
-  })
+  await acting().newJob('Smoke house', 'gb', 'by the quay')
   app = await App.open(base())
 })
 afterAll(async () => {

@@ -1,5 +1,6 @@
 import { Key } from 'selenium-webdriver'
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
+import { acting } from '../acts'
 import { ownBed } from '../bed'
 import type { JobRecord, LineRecord } from '#core/record'
 import { App } from './pages/app'
@@ -8,18 +9,13 @@ import { App } from './pages/app'
 const WAIT = { timeout: 60_000, interval: 50 }
 let app: App
 let slug: string
-const call = async <T>(method: string, path: string, body?: unknown): Promise<T> =>
-  (await (
-    await fetch(ownBed().baseUrl + path, {
-      method,
-      headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify(body),
-    })
-  ).json()) as T
-const saved = async (): Promise<LineRecord> => (await call<JobRecord>('GET', `/api/jobs/${slug}`)).lines[0]!
+let yard: JobRecord
+const { begin, newJob, job: jobOf } = acting()
+const saved = async (): Promise<LineRecord> => (await jobOf(slug)).lines[0]!
 
 beforeAll(async () => {
-  slug = (await call<JobRecord>('POST', '/api/jobs', { name: 'Rafter loft', place: 'north wall', region: 'gb' })).slug
+  yard = await newJob('Rafter loft', 'gb', 'north wall')
+  slug = yard.slug
   app = await App.open(ownBed().baseUrl)
 })
 afterAll(() => app.close())
@@ -28,7 +24,7 @@ describe('fix', () => {
   it('sends a job without a line to draw one', async () => {
     await app.go(`/jobs/${slug}/fix`)
     await app.waitForText('main', /Nothing to fix yet/)
-    await call('POST', `/api/jobs/${slug}/lines`, {
+    await begin('line/begin', yard, {
       name: 'loft',
       pipe: 'cu-en-x-22',
       method: 'solder',

@@ -1,5 +1,6 @@
 import { Key } from 'selenium-webdriver'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { acting } from '../acts'
 import { ownBed } from '../bed'
 import type { JobRecord } from '#core/record'
 import { App } from './pages/app'
@@ -11,10 +12,7 @@ const base = () => ownBed().baseUrl
 const slug = 'drying-shed'
 const job = async (): Promise<JobRecord> => (await (await fetch(`${base()}/api/jobs/${slug}`)).json()) as JobRecord
 beforeAll(async () => {
-  await fetch(`${base()}/api/jobs`, {
-    method: 'POST',
-    body: JSON.stringify({ name: 'Drying shed', place: 'coil', region: 'eu' }),
-  })
+  await acting().newJob('Drying shed', 'eu', 'coil')
   app = await App.open(base())
 })
 afterAll(() => app.close())

@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { Key, Origin } from 'selenium-webdriver'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { acting } from '../acts'
 import { ownBed } from '../bed'
 import type { JobRecord } from '#core/record'
 import { App } from './pages/app'
@@ -20,10 +21,7 @@ const add = async (text: string) => {
 }
 beforeAll(async () => {
   folder = mkdtempSync(path.join(tmpdir(), 'jolvet-legs-'))
-  await fetch(`${base()}/api/jobs`, {
-    method: 'POST',
-    body: JSON.stringify({ name: 'Tallow house', place: 'washing bay', region: 'gb' }),
-  })
+  await acting().newJob('Tallow house', 'gb', 'washing bay')
   app = await App.open(base())
 })
 afterAll(async () => {

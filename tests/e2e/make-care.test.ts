@@ -1,5 +1,6 @@
 import { Key } from 'selenium-webdriver'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { acting } from '../acts'
 import { ownBed } from '../bed'
 import type { WaysAnswer } from '#core/joints'
 import type { JobRecord, JointRecord } from '#core/record'
@@ -9,25 +10,20 @@ import { App } from './pages/app'
 // joints.
 let app: App
 let slug: string
+let yard: JobRecord
+const { act, ask, begin, newJob, job: jobOf, tryAct } = acting()
 const joints: JointRecord[] = []
-const call = async <T>(method: string, path: string, body: unknown): Promise<T> =>
-  (await (
-    await fetch(ownBed().baseUrl + path, {
-      method,
-      headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify(body),
-    })
-  ).json()) as T
 beforeAll(async () => {
-  slug = (await call<JobRecord>('POST', '/api/jobs', { name: 'Still room', place: 'copper', region: 'gb' })).slug
+  yard = await newJob('Still room', 'gb', 'copper')
+  slug = yard.slug
   for (const place of ['riser', 'branch']) {
-    const { ways } = await call<WaysAnswer>('POST', '/api/core/ways', {
+    const { ways } = await ask<WaysAnswer>('ways', {
       region: 'gb',
       a: { pipe: 'cu-en-x-22' },
       b: { pipe: 'cu-en-x-22' },
     })
     const wayId = ways.find(({ parts }) => parts[0]!.name === 'solder coupling')!.id
-    const { id } = await call<JointRecord>('POST', `/api/jobs/${slug}/joints`, {
+    const { id } = await begin('joint/begin', yard, {
       place,
       a: { pipe: 'cu-en-x-22' },
       b: { pipe: 'cu-en-x-22' },
@@ -37,7 +33,7 @@ beforeAll(async () => {
       wayId: null,
       depths: {},
     })
-    joints.push(await call<JointRecord>('PATCH', `/api/jobs/${slug}/joints/${id}`, { version: 1, wayId }))
+    joints.push(await act('joint/change', yard, id, { wayId }))
   }
   app = await App.open(ownBed().baseUrl)
 })
@@ -101,8 +97,8 @@ describe('the card in gloves', () => {
       'return [...document.querySelectorAll("[data-step]")].findIndex(e => e.dataset.step === "hold")',
     )
     for (let step = 0; step < place; step++)
-      await call('PUT', `/api/jobs/${slug}/joints/${joints[0]!.id}/ticks`, { entry: 0, step })
-    await call('PUT', `/api/jobs/${slug}/joints/${joints[0]!.id}/timers`, { entry: 0, step: place })
+      await act('joint/tick', yard, joints[0]!.id, { entry: 0, step })
+    await act('joint/wait', yard, joints[0]!.id, { entry: 0, step: place })
     await app.go(`/jobs/${slug}/make?joint=${joints[1]!.id}`)
     await app.waitForText('[data-test="running-waits"]', /J1\s+(0:\d\d|over)/)
     await app.click('[data-test="running-waits"] a')
@@ -119,7 +115,7 @@ describe('a check that fails', () => {
       'return [...document.querySelectorAll("[data-step]")].findIndex(e => e.dataset.step === "feed")',
     )
     for (let step = 0; step < feed; step++)
-      await call('PUT', `/api/jobs/${slug}/joints/${joints[1]!.id}/ticks`, { entry: 0, step })
+      await act('joint/tick', yard, joints[1]!.id, { entry: 0, step })
     await app.reload()
     await app.click(`[data-fails="${feed}"]`)
     await app.waitForText('[data-test="remedy"]', /Heat it again while it is bright/)
@@ -135,9 +131,7 @@ describe('a check that fails', () => {
 
 describe('a temporary joint', () => {
   it('is booked a day, and listed with the jobs until it was come back to', async () => {
-    await call('PATCH', `/api/jobs/${slug}/joints/${joints[1]!.id}`, {
-      version: 2,
-      conditions: { temporary: true },
+    await act('joint/change', yard, joints[1]!.id, { conditions: { temporary: true },
       comeBack: '2020-05-04',
     })
     await app.go(`/jobs/${slug}/make?joint=${joints[1]!.id}`)
@@ -155,13 +149,13 @@ describe('a temporary joint', () => {
 
 describe('parts counted out and back', () => {
   it('name the joint that may lack one, until it was looked at', async () => {
-    const { ways } = await call<WaysAnswer>('POST', '/api/core/ways', {
+    const { ways } = await ask<WaysAnswer>('ways', {
       region: 'gb',
       a: { pipe: 'cu-en-x-15' },
       b: { pipe: 'cu-en-x-15' },
     })
     const way = ways.find(({ parts }) => parts[0]!.name === 'compression coupling')!
-    const { id } = await call<JointRecord>('POST', `/api/jobs/${slug}/joints`, {
+    const { id } = await begin('joint/begin', yard, {
       place: 'tap',
       a: { pipe: 'cu-en-x-15' },
       b: { pipe: 'cu-en-x-15' },
@@ -171,11 +165,10 @@ describe('parts counted out and back', () => {
       wayId: null,
       depths: {},
     })
-    const at = `/api/jobs/${slug}/joints/${id}`
-    await call('PATCH', at, { version: 1, wayId: way.id })
+    await act('joint/change', yard, id, { wayId: way.id })
     for (const entry of [0, 1])
-      for (let step = 0; 'id' in (await call<object>('PUT', `${at}/ticks`, { entry, step })); step++);
-    await call('POST', `${at}/signoffs`, { initials: 'WY' })
+      for (let step = 0; (await tryAct('joint/tick', yard, id, { entry, step })).state === 'taken'; step++);
+    await act('joint/sign', yard, id, { initials: 'WY' })
     await app.go(`/jobs/${slug}/make?joint=${id}`)
     await app.find('[data-test="open-count"]')
     await app.press('q')
@@ -194,7 +187,7 @@ describe('parts counted out and back', () => {
     await app.click('[data-test="it-is-there"]')
     await app.saved()
     expect(await app.count('[data-test="doubt"]')).toBe(0)
-    expect(((await (await fetch(`${ownBed().baseUrl}/api/jobs/${slug}`)).json()) as JobRecord).counts).toMatchObject([
+    expect((await jobOf(slug)).counts).toMatchObject([
       { item: 'olive 15', out: 6, back: 5, seen: [id] },
     ])
     expect(await app.errors()).toEqual([])

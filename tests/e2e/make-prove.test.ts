@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
+import { acting } from '../acts'
 import { ownBed } from '../bed'
-import type { WaysAnswer } from '#core/joints'
+import type { End, WaysAnswer } from '#core/joints'
 import type { JobRecord, JointRecord } from '#core/record'
 import { App } from './pages/app'
 
@@ -10,23 +11,17 @@ import { App } from './pages/app'
 const WAIT = { timeout: 60_000, interval: 50 }
 let app: App
 let slug: string
+let yard: JobRecord
+const { act, ask, begin, newJob, job: jobOf } = acting()
 const ids: Record<string, string> = {}
-const call = async <T>(method: string, path: string, body: unknown): Promise<T> =>
-  (await (
-    await fetch(ownBed().baseUrl + path, {
-      method,
-      headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify(body),
-    })
-  ).json()) as T
 const saved = async (name: string): Promise<JointRecord> =>
-  (await call<JobRecord>('GET', `/api/jobs/${slug}`, undefined)).joints.find(({ id }) => id === ids[name])!
+  (await jobOf(slug)).joints.find(({ id }) => id === ids[name])!
 
-async function addJoint(name: string, a: object, b: object, isWay: (methods: string[]) => boolean) {
-  const { ways } = await call<WaysAnswer>('POST', '/api/core/ways', { region: 'us', a, b })
+async function addJoint(name: string, a: End, b: End, isWay: (methods: string[]) => boolean) {
+  const { ways } = await ask<WaysAnswer>('ways', { region: 'us', a, b })
   const way = ways.find(({ joints }) => isWay(joints.map(({ method }) => method)))!
   ids[name] = (
-    await call<JointRecord>('POST', `/api/jobs/${slug}/joints`, {
+    await begin('joint/begin', yard, {
       place: name,
       a,
       b,
@@ -40,9 +35,9 @@ async function addJoint(name: string, a: object, b: object, isWay: (methods: str
 }
 
 beforeAll(async () => {
-  const job = await call<JobRecord>('POST', '/api/jobs', { name: 'Lye store', place: 'pipe', region: 'us' })
-  slug = job.slug
-  await call('PATCH', `/api/jobs/${slug}`, { version: job.version, tools: null })
+  yard = await newJob('Lye store', 'us', 'pipe')
+  slug = yard.slug
+  await act('kit/change', yard, yard.id, { tools: null })
   await addJoint('crimp', { pipe: 'pex-cts-3_4' }, { pipe: 'pex-cts-3_4' }, (methods) =>
     methods.every((one) => one === 'crimp'),
   )
@@ -58,7 +53,7 @@ beforeAll(async () => {
     { thread: { form: 'npt', size: '3/4', gender: 'female', material: 'brass' } },
     (methods) => methods.includes('thread'),
   )
-  await call('POST', `/api/jobs/${slug}/lines`, {
+  await begin('line/begin', yard, {
     name: 'loop',
     pipe: 'cu-l-3_4',
     method: 'solder',
@@ -144,15 +139,16 @@ describe('the order of the ends', () => {
 
 describe('a signed joint that was not right', () => {
   it('is opened again with the reason, its step done, and signed anew; the first entry stays', async () => {
-    const at = `/api/jobs/${slug}/joints/${ids.crimp}`
-    const card = await call<{ steps: unknown[] }>('POST', '/api/core/make', {
+    const id = ids.crimp!
+    const card = await ask<{ steps: unknown[] }>('make', {
       method: 'crimp',
       pipe: 'pex-cts-3_4',
       region: 'us',
       orientation: 'horizontal',
     })
-    for (const entry of [0, 1]) for (const step of card.steps.keys()) await call('PUT', `${at}/ticks`, { entry, step })
-    await call('POST', `${at}/signoffs`, { initials: 'OL' })
+    for (const entry of [0, 1])
+      for (const step of card.steps.keys()) await act('joint/tick', yard, id, { entry, step })
+    await act('joint/sign', yard, id, { initials: 'OL' })
     await app.go(`/jobs/${slug}/make?joint=${ids.crimp}`)
     await app.click('[data-test="open-reopen"]')
     await app.click('[data-test="reopen"]')
@@ -194,7 +190,7 @@ describe('a piece with bends', () => {
     expect(await app.axe()).toEqual([])
     await vi.waitUntil(
       async () =>
-        Object.keys((await call<JobRecord>('GET', `/api/jobs/${slug}`, undefined)).lines[0]!.pulled).length === 7,
+        Object.keys((await jobOf(slug)).lines[0]!.pulled).length === 7,
       WAIT,
     )
     await app.go(`/jobs/${slug}/make?bend=L1p1`)

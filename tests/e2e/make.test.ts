@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { acting } from '../acts'
 import { ownBed } from '../bed'
 import type { WaysAnswer } from '#core/joints'
 import type { JobRecord, JointRecord } from '#core/record'
@@ -7,26 +8,20 @@ import { App } from './pages/app'
 // One card of each method on a job of its own: steps, caution and figure of that method, at the desk.
 let app: App
 let slug: string
+let yard: JobRecord
+const { act, ask, begin, newJob } = acting()
 const base = () => ownBed().baseUrl
 
-const call = async <T>(method: string, path: string, body?: unknown): Promise<T> =>
-  (
-    await fetch(base() + path, {
-      method,
-      headers: { 'Content-Type': 'application/json' },
-      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
-    })
-  ).json() as Promise<T>
 
 async function takeWay(a: string, b: string, part: string, conditions = {}): Promise<JointRecord> {
-  const { ways } = await call<WaysAnswer>('POST', '/api/core/ways', {
+  const { ways } = await ask<WaysAnswer>('ways', {
     region: 'gb',
     a: { pipe: a },
     b: { pipe: b },
     conditions,
   })
   const wayId = ways.find(({ parts }) => parts[0]!.name === part)!.id
-  const { id } = await call<JointRecord>('POST', `/api/jobs/${slug}/joints`, {
+  const { id } = await begin('joint/begin', yard, {
     place: part,
     a: { pipe: a },
     b: { pipe: b },
@@ -36,12 +31,13 @@ async function takeWay(a: string, b: string, part: string, conditions = {}): Pro
     wayId: null,
     depths: {},
   })
-  return call<JointRecord>('PATCH', `/api/jobs/${slug}/joints/${id}`, { version: 1, wayId })
+  return act('joint/change', yard, id, { wayId })
 }
 
 beforeAll(async () => {
   app = await App.open(base())
-  slug = (await call<JobRecord>('POST', '/api/jobs', { name: 'Card room', place: 'one of each', region: 'gb' })).slug
+  yard = await newJob('Card room', 'gb', 'one of each')
+  slug = yard.slug
 })
 afterAll(() => app.close())
 

@@ -1,27 +1,22 @@
 import { Key } from 'selenium-webdriver'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { acting } from '../acts'
 import { ownBed } from '../bed'
-import type { WaysAnswer } from '#core/joints'
+import type { End, WaysAnswer } from '#core/joints'
 import type { FindRecord, JobRecord, JointRecord } from '#core/record'
 import { App } from './pages/app'
 
 // What could hurt: pipe that may be gas, a way changed half way, a joint signed before it is cold.
 let app: App
 let slug: string
-const call = async <T>(method: string, path: string, body?: unknown): Promise<T> =>
-  (
-    await fetch(ownBed().baseUrl + path, {
-      method,
-      headers: { 'Content-Type': 'application/json' },
-      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
-    })
-  ).json() as Promise<T>
+let yard: JobRecord
+const { act, ask, begin, newJob, job: jobOf } = acting()
 const COPPER = { pipe: 'cu-en-x-22' }
 
-async function addJoint(method: string, body: object = {}, region = 'gb', end: object = COPPER): Promise<JointRecord> {
-  const { ways } = await call<WaysAnswer>('POST', '/api/core/ways', { region, a: end, b: end })
+async function addJoint(method: string, body: object = {}, region = 'gb', end: End = COPPER): Promise<JointRecord> {
+  const { ways } = await ask<WaysAnswer>('ways', { region, a: end, b: end })
   const wayId = ways.find(({ joints }) => joints.every((joint) => joint.method === method))!.id
-  return call<JointRecord>('POST', `/api/jobs/${slug}/joints`, {
+  return begin('joint/begin', yard, {
     place: method,
     a: end,
     b: end,
@@ -36,16 +31,16 @@ async function addJoint(method: string, body: object = {}, region = 'gb', end: o
 const make = (joint: JointRecord) => app.go(`/jobs/${slug}/make?joint=${joint.id}`)
 
 beforeAll(async () => {
-  const job = await call<JobRecord>('POST', '/api/jobs', { name: 'Pump house', place: 'what could hurt', region: 'gb' })
-  slug = job.slug
-  await call('PATCH', `/api/jobs/${slug}`, { version: job.version, tools: null })
+  yard = await newJob('Pump house', 'gb', 'what could hurt')
+  slug = yard.slug
+  await act('kit/change', yard, yard.id, { tools: null })
   app = await App.open(ownBed().baseUrl)
 })
 afterAll(() => app.close())
 
 describe('pipe that may be gas', () => {
   it('stops its cut on the card until it is traced, and the find knows it then', async () => {
-    const find = await call<FindRecord>('POST', `/api/jobs/${slug}/finds`, {
+    const find = await begin('find/begin', yard, {
       place: 'low, north',
       notes: '',
       typed: '22',
@@ -65,7 +60,7 @@ describe('pipe that may be gas', () => {
     await app.click('[data-test="tick-current"]')
     await app.find('[data-step="cut"].done')
     await app.saved()
-    const { finds, joints } = await call<JobRecord>('GET', `/api/jobs/${slug}`)
+    const { finds, joints } = await jobOf(slug)
     expect(finds.find(({ id }) => id === find.id)!.answers.traced).toBe('water')
     expect(joints.find(({ id }) => id === joint.id)!.ticks).toHaveLength(1)
   })
@@ -103,7 +98,7 @@ describe('another way', () => {
     await app.click('[data-test="bring-back"]')
     await app.find('[data-step="deburr"].done')
     await app.saved()
-    const { joints } = await call<JobRecord>('GET', `/api/jobs/${slug}`)
+    const { joints } = await jobOf(slug)
     expect(joints.find(({ id }) => id === joint.id)).toMatchObject({
       wayId: joint.wayId,
       ticks: [{ step: 'cut' }, { step: 'ream' }, { step: 'deburr' }],
@@ -112,7 +107,7 @@ describe('another way', () => {
   })
   it('asks for a condition that drops the way too, and leaves all as it is at Escape', async () => {
     const joint = await addJoint('solder')
-    await call('PUT', `/api/jobs/${slug}/joints/${joint.id}/ticks`, { entry: 0, step: 'cut' })
+    await act('joint/tick', yard, joint.id, { entry: 0, step: 'cut' })
     await app.go(`/jobs/${slug}/joint?joint=${joint.id}`)
     await app.click('[data-condition="wet"]')
     await app.find('[data-test="keep-steps"]')
@@ -125,9 +120,8 @@ describe('a step that says something else than when it was ticked', () => {
   it('shows both and asks to be looked at again', async () => {
     const joint = await addJoint('solder')
     for (const step of ['cut', 'protect'])
-      await call('PUT', `/api/jobs/${slug}/joints/${joint.id}/ticks`, { entry: 0, step })
-    const { version } = (await call<JobRecord>('GET', `/api/jobs/${slug}`)).joints.find(({ id }) => id === joint.id)!
-    await call('PATCH', `/api/jobs/${slug}/joints/${joint.id}`, { version, conditions: { combustibles: true } })
+      await act('joint/tick', yard, joint.id, { entry: 0, step })
+    await act('joint/change', yard, joint.id, { conditions: { combustibles: true } })
     await make(joint)
     await app.waitForText(
       '[data-step="protect"]',
@@ -159,7 +153,7 @@ describe('signing before it is cold', () => {
         'wipe',
         'flush',
       ])
-        await call('PUT', `/api/jobs/${slug}/joints/${joint.id}/ticks`, { entry, step })
+        await act('joint/tick', yard, joint.id, { entry, step })
     }
     await make(joint)
     await app.click('[data-test="open-sign"]')

@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { acting } from '../acts'
 import { ownBed } from '../bed'
 import type { WaysAnswer } from '#core/joints'
 import type { JobRecord, JointRecord } from '#core/record'
@@ -10,20 +11,18 @@ let network: Proxy
 let tablet: App
 let phone: App
 let slug: string
+let yard: JobRecord
+const { act, ask, begin, newJob, job: jobOf, read } = acting()
 const base = () => ownBed().baseUrl
 
-const call = async <T>(method: string, path: string, body?: unknown): Promise<T> =>
-  (
-    await fetch(base() + path, { method, ...(body === undefined ? {} : { body: JSON.stringify(body) }) })
-  ).json() as Promise<T>
-const saved = () => call<JobRecord>('GET', `/api/jobs/${slug}`)
+const saved = () => jobOf(slug)
 const savedJoint = async (id: string) => (await saved()).joints.find((joint) => joint.id === id)!
 
 async function takenJoint(place: string): Promise<JointRecord> {
   const ends = { a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' } }
-  const { ways } = await call<WaysAnswer>('POST', '/api/core/ways', { region: 'gb', ...ends })
+  const { ways } = await ask<WaysAnswer>('ways', { region: 'gb', ...ends })
   const wayId = ways.find(({ parts }) => parts[0]!.name === 'press coupling')!.id
-  return call<JointRecord>('POST', `/api/jobs/${slug}/joints`, {
+  return begin('joint/begin', yard, {
     place,
     ...ends,
     findA: null,
@@ -38,7 +37,8 @@ beforeAll(async () => {
   network = await openProxy(base())
   tablet = await App.open(network.url)
   phone = await App.open(base(), { width: 390, height: 844 })
-  slug = (await call<JobRecord>('POST', '/api/jobs', { name: 'Two hands', place: 'hall', region: 'gb' })).slug
+  yard = await newJob('Two hands', 'gb', 'hall')
+  slug = yard.slug
 })
 afterAll(async () => {
   await tablet.close()
@@ -101,7 +101,7 @@ describe('without a server', () => {
     await tablet.waitForText('[data-end="a"]', /22 × 0\.9 copper/)
     network.isDown = false
     await tablet.saved()
-    const jobs = (await call<{ jobs: JobRecord[] }>('GET', '/api/jobs')).jobs.filter(({ name }) => name === 'Far barn')
+    const jobs = (await read<{ jobs: JobRecord[] }>('/api/jobs')).jobs.filter(({ name }) => name === 'Far barn')
     expect(jobs).toHaveLength(1)
     expect(jobs[0]).toMatchObject({
       slug: 'far-barn',
@@ -177,14 +177,12 @@ describe('what the server refuses', () => {
     await tablet.click('[data-tick="0"]')
     await tablet.waitForText('[data-saved="kept"]', /kept/)
     // Meanwhile another way is taken, so that step is no step of it.
-    const { ways } = await call<WaysAnswer>('POST', '/api/core/ways', {
+    const { ways } = await ask<WaysAnswer>('ways', {
       region: 'gb',
       a: { pipe: 'cu-en-x-22' },
       b: { pipe: 'cu-en-x-22' },
     })
-    await call('PATCH', `/api/jobs/${slug}/joints/${joint.id}`, {
-      version: joint.version,
-      wayId: ways.find(({ parts }) => parts[0]!.name === 'compression coupling')!.id,
+    await act('joint/change', yard, joint.id, { wayId: ways.find(({ parts }) => parts[0]!.name === 'compression coupling')!.id,
     })
     network.isDown = false
     await tablet.click('[data-saved="refused"]')

@@ -6,6 +6,9 @@ import { param } from '~~/server/http/param'
 import { route } from '~~/server/http/route'
 import { keepUpload } from '~~/server/services/photos'
 
+/** More than a photo may have, so that one a little too large is told so in words. */
+const MOST_BYTES = 2 * MOST_PHOTO_BYTES
+
 const asked = z.object({
   key: z.string().regex(/^[\w-]{8,40}$/, '8 to 40 letters, digits, _ or - are accepted'),
   name: z.string().max(200).default(''),
@@ -17,5 +20,5 @@ const asked = z.object({
  */
 export default route(async (event) => {
   const { key, name } = readQuery({ key: param(event, 'key'), ...getQuery(event) }, asked)
-  return keepUpload(key, name, await readBytes(event, MOST_PHOTO_BYTES))
+  return keepUpload(key, name, await readBytes(event, MOST_BYTES))
 })
