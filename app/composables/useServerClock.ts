@@ -1,3 +1,4 @@
+import { computed } from 'vue'
 import { StorageSerializers, useStorage } from '@vueuse/core'
 import { clockOffset } from '~/reading/server-clock'
 

@@ -1,159 +1,156 @@
 import { describe, expect, it } from 'vitest'
-import type { BenchPlan } from '#core/cutting'
-import { findWays } from '#core/joints'
-import { aCut, aJob, aJoint, anOffcut } from '../../tests/records'
-import { entryWords, recordWords } from '~/wording/entry'
-import { applyEntry, toRequest, type Act, type Entry } from './entry'
+import { sent, type Act } from '#core/acts'
+import { HAND, SAMPLES } from '../../tests/act-samples'
+import { aCut, aFind, aJob, aJoint, aLine } from '../../tests/records'
+import { entryTime, entryWords, recordWords } from '~/wording/entry'
+import { fieldWords, valueWords } from '~/wording/values'
+import { applyEntry, isChange, restsOnVersion, toSent, type Entry } from './entry'
 
-const PLAN: BenchPlan = {
-  id: 'plan-0001',
-  pieces: [{ key: 'x:1', name: 'flow', length: 1200, left: null, right: null, bends: [], line: null, job: null }],
-  bars: [{ id: 'bar-0001', from: 'rack', stock: 'offcut-1', length: 1240, pieces: ['x:1'] }],
-  kerf: 0,
-  keep: 300,
-  used: 0,
-  bound: 0,
-  optimal: true,
-  how: '',
-  slips: [],
-  first: { taken: 1240, pieces: 1200, kept: 0, scrap: 40 },
-}
-const job = aJob({ cuts: [aCut()], rack: [anOffcut()] })
-const entry = (act: Act, record = 'cut-0001'): Entry => ({
+/* Everything that can be done on a tablet: as it goes out, as it shows at once, and as it is said. */
+
+const samples = Object.values(SAMPLES)
+const entry = (act: Act, record = 'record-0001', changes: Partial<Entry> = {}): Entry => ({
   key: 'key-00001',
   page: 'p',
-  at: 0,
-  job: job.id,
+  at: Date.parse(HAND.at),
+  clock: 'server',
+  by: 'Wyn',
+  job: 'job-1',
   record,
   act,
+  version: 1,
   isSealed: false,
   state: 'waiting',
+  ...changes,
 })
-const after = (acts: readonly [Act, string?][]) =>
-  acts.reduce((now, [act, record]) => {
-    const next = applyEntry(now, entry(act, record))
-    if (!next.ok) throw new Error(next.error.message)
-    return next.value
-  }, job)
-const CUT: Act = { do: 'cut', body: { id: 'done-0001', bar: 'bar-0001', piece: 'x:1', length: 1200 } }
 
-describe('work at the bench, as the tablet sees it at once', () => {
-  it('promises what a plan takes, and gives it free when the sheet goes', () => {
-    expect(after([[{ do: 'plan-cut', plan: PLAN }]]).rack[0]!.promised).toMatchObject({ cut: 'cut-0001', number: 1 })
-    expect(after([[{ do: 'plan-cut', plan: PLAN }], [{ do: 'drop-cut' }]])).toMatchObject({
-      cuts: [],
-      rack: [{ promised: null }],
-    })
-    expect(
-      after([
-        [{ do: 'plan-cut', plan: PLAN }],
-        [{ do: 'change', kind: 'cuts', changes: { pipe: 'cu-en-x-15' }, base: {}, version: 1 }],
-      ]),
-    ).toMatchObject({ cuts: [{ plan: null }], rack: [{ promised: null }] })
+describe('what is done on a tablet', () => {
+  it.each(samples)('$act.name goes out as the server reads it, the same each time', ({ act, record }) => {
+    const one = entry(act, record, { seen: { place: '' } })
+    expect(sent.safeParse(toSent(one))).toMatchObject({ success: true })
+    expect(JSON.stringify(toSent(one))).toBe(JSON.stringify(toSent({ ...one, isSealed: true, page: 'q' })))
+    expect(toSent(one)).toMatchObject({ key: 'key-00001', at: HAND.at, by: 'Wyn', clock: 'server', version: 1 })
   })
-  it('takes a begun offcut off and puts the rest on when it is finished', () => {
-    const done = after([
-      [{ do: 'plan-cut', plan: PLAN }],
-      [CUT],
-      [{ do: 'finish-cut', body: { kept: [{ id: 'rest-0001', rest: 'bar-0001', length: 39, place: 'tin' }] } }],
+  it.each(samples)('$act.name shows at once by the rules the server has', ({ act, record, job }) => {
+    expect(applyEntry(job, entry(act, record))).toMatchObject({ ok: true })
+  })
+  it.each(samples)('$act.name is said in words', ({ act, record, job }) => {
+    const one = entry(act, record)
+    expect(entryWords(one, job)).toMatch(/^[\S ]{4,}$/)
+    expect(entryWords(one, undefined)).not.toMatch(/undefined|\[object/)
+    expect(recordWords(one, job)).not.toMatch(/undefined|\[object/)
+  })
+  it('a photo is shown from here until the server has it', () => {
+    const { act, record, job } = SAMPLES['find/photo']
+    const shown = applyEntry(job, entry(act, record, { photo: 'AAAA' }))
+    expect(shown.ok && shown.value.finds[0]!.photos[0]!.data).toBe('data:image/jpeg;base64,AAAA')
+  })
+  it('is typed on where it sets fields, and waits for its record where it takes it out', () => {
+    expect(samples.filter(({ act }) => isChange(act)).map(({ act }) => act.name)).toEqual([
+      'kit/change',
+      'find/change',
+      'line/change',
+      'joint/change',
+      'cut/change',
     ])
-    expect(done.rack).toMatchObject([{ id: 'rest-0001', length: 39, place: 'tin', promised: null }])
-    expect(done.cuts[0]!.result!.sum).toEqual({ taken: 1240, pieces: 1200, kept: 39, scrap: 1 })
+    expect(samples.filter(({ act }) => restsOnVersion(act)).map(({ act }) => act.name)).toEqual([
+      'line/drop',
+      'cut/drop',
+      'rack/change',
+      'rack/drop',
+    ])
   })
-  it('enters a cut once and takes it back', () => {
-    expect(after([[{ do: 'plan-cut', plan: PLAN }], [CUT], [CUT]]).cuts[0]!.done).toHaveLength(1)
-    expect(after([[{ do: 'plan-cut', plan: PLAN }], [CUT], [{ do: 'uncut', cut: 'done-0001' }]]).cuts[0]!.done).toEqual(
-      [],
-    )
-  })
-  it('puts offcuts on the rack and takes them off, not one that is promised', () => {
-    const put: Act = { do: 'put-offcut', body: { pipe: 'cu-en-x-22', length: 700, place: 'van' } }
-    expect(after([[put, 'offcut-2']]).rack.map(({ id }) => id)).toEqual(['offcut-2', 'offcut-1'])
-    expect(
-      after([
-        [put, 'offcut-2'],
-        [{ do: 'drop-offcut' }, 'offcut-2'],
-      ]).rack.map(({ id }) => id),
-    ).toEqual(['offcut-1'])
-    expect(
-      applyEntry(after([[{ do: 'plan-cut', plan: PLAN }]]), entry({ do: 'drop-offcut' }, 'offcut-1')),
-    ).toMatchObject({ ok: false })
-  })
-  it.each<[Act, string, string, RegExp, string]>([
-    [{ do: 'plan-cut', plan: PLAN }, 'PUT', '/api/jobs/job-1/cuts/cut-0001/plan', /planned, 1 pieces/, 'C1'],
-    [CUT, 'PUT', '/api/jobs/job-1/cuts/cut-0001/done', /cut at 1200 mm/, 'C1'],
-    [{ do: 'uncut', cut: 'done-0001' }, 'DELETE', '/api/jobs/job-1/cuts/cut-0001/done', /taken back/, 'C1'],
-    [
-      { do: 'finish-cut', body: { kept: [] } },
-      'POST',
-      '/api/jobs/job-1/cuts/cut-0001/finish',
-      /rests to the rack/,
-      'C1',
-    ],
-    [{ do: 'drop-cut' }, 'DELETE', '/api/jobs/job-1/cuts/cut-0001', /taken out/, 'C1'],
-    [
-      { do: 'put-offcut', body: { pipe: 'cu-en-x-22', length: 700, place: 'van' } },
-      'PUT',
-      '/api/jobs/job-1/rack/cut-0001',
-      /offcut 700 mm, 22 × 0\.9 copper/,
-      'C1',
-    ],
-    [{ do: 'drop-offcut' }, 'DELETE', '/api/jobs/job-1/rack/cut-0001', /taken off/, 'C1'],
-  ])('%j goes out as %s %s', (act, method, url, words, record) => {
-    expect(toRequest(entry(act))).toMatchObject({ method, url })
-    expect(entryWords(entry(act), job)).toMatch(words)
-    expect(recordWords(entry(act), job)).toBe(record)
+  it('has its time by the clock it was told by', () => {
+    const at = new Date(2026, 10, 26, 14, 5).getTime()
+    expect(entryTime({ at, clock: 'server' })).toBe('14:05')
+    expect(entryTime({ at, clock: 'tablet' })).toBe("14:05 by the tablet's clock")
   })
 })
 
-describe('work on a joint', () => {
-  const ends = { a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' } }
-  const found = findWays({ region: 'gb', ...ends })
-  const wayOf = (method: string) =>
-    found.ok ? found.value.ways.find(({ joints }) => joints.every((joint) => joint.method === method))! : null!
-  const solder = wayOf('solder')
-  const yard = aJob({ joints: [aJoint({ id: 'joint-0001', ...ends, wayId: solder.id, way: solder })] })
-  const done = (acts: readonly Act[]) =>
-    acts.reduce((now, act) => {
-      const next = applyEntry(now, entry(act, 'joint-0001'))
-      if (!next.ok) throw new Error(next.error.message)
-      return next.value
-    }, yard).joints[0]!
-  const TAKE: Act = {
-    do: 'change',
-    kind: 'joints',
-    changes: { wayId: wayOf('press').id },
-    base: { wayId: solder.id },
-    version: 1,
-  }
+describe('the record an entry is about', () => {
+  const job = aJob({
+    joints: [aJoint({ id: 'j', number: 3 })],
+    lines: [aLine({ id: 'l', number: 2 })],
+    cuts: [aCut({ id: 'c', number: 4 })],
+    finds: [aFind({ id: 'f' }), aFind({ id: 'g', place: 'north wall' })],
+  })
+  const change: Act = { name: 'joint/change', body: {} }
+  it.each([
+    ['j', 'J3'],
+    ['l', 'L2'],
+    ['c', 'C4'],
+    ['f', 'find 1'],
+    ['g', 'north wall'],
+    ['gone', 'entry'],
+  ])('%s is called %s', (record, words) => {
+    expect(recordWords(entry(change, record), job)).toBe(words)
+  })
+  it('is the rack for offcuts, the kit, and the job for a job', () => {
+    expect(recordWords(entry(SAMPLES['rack/put'].act, 'o'), job)).toBe('rack')
+    expect(recordWords(entry(SAMPLES['kit/change'].act, job.id), job)).toBe('kit')
+    expect(recordWords(entry(SAMPLES['job/begin'].act, job.id), undefined)).toBe('Mill')
+    const { act } = SAMPLES['job/settle']
+    expect(recordWords(entry({ ...act, body: { ...act.body, record: 'j' } }, job.id), job)).toBe('J3')
+  })
+})
 
-  it('kept by an earlier version names its steps by their place: each still means its own step', () => {
-    const old: Act[] = [
-      { do: 'tick', place: { entry: 0, step: 4, way: solder.id }, done: true },
-      { do: 'wait', place: { entry: 0, step: 11 }, running: true },
-    ]
-    expect(done(old)).toMatchObject({ ticks: [{ step: 'mark', code: 'mark' }], timers: [{ step: 'wait' }] })
-    expect(done([...old, { do: 'tick', place: { entry: 0, step: 4 }, done: false }]).ticks).toEqual([])
-    expect(toRequest(entry(old[0]!, 'joint-0001')).body).toEqual({ entry: 0, step: 4, way: solder.id })
-    expect(entryWords(entry(old[0]!, 'joint-0001'), yard)).toBe('step 5 done')
+describe('values that two hands set', () => {
+  const job = aJob({ lines: [aLine({ id: 'l', number: 2 })] })
+  const us = aJob({ region: 'us' })
+  it.each<[string, unknown, string]>([
+    ['place', '', 'nothing'],
+    ['place', null, 'nothing'],
+    ['place', 'riser', 'riser'],
+    ['a', { pipe: 'cu-en-x-22' }, '22 × 0.9 copper'],
+    ['b', { thread: { form: 'npt', size: '3/4', gender: 'female' } }, '3/4 NPT female'],
+    ['pipe', 'cu-en-x-15', '15 × 0.7 copper'],
+    ['depths.0', '21', '21 mm'],
+    ['legs', ['e 640', 'u 480'], 'e 640, u 480'],
+    ['legs', [], 'nothing'],
+    ['conditions.wet', true, 'yes'],
+    ['conditions.wet', false, 'no'],
+    ['conditions.temperature', 60, '60 °C'],
+    ['fix.across', 1800, '1800 mm'],
+    ['wayId', 'unknown', 'another way'],
+    ['clips.0:2', { mm: 640, at: '2026-11-26T09:00:00.000Z' }, '640 mm, fixed'],
+    ['clips.0:2', { mm: 640, at: null }, '640 mm'],
+    ['pulled.p2:3', { at: '', marks: '1/2/3' }, 'done'],
+    ['tools', [{ method: 'press', sizes: ['15', '22'], due: null }], 'press 15 22'],
+    ['tools', [], 'nothing'],
+    ['stock', [{ id: 'a', length: '3 m', quantity: 4, price: null }], '4 × 3 m'],
+    ['stock', [{ id: 'a', length: '3 m', quantity: null, price: 2 }], '3 m, as many as are wanted'],
+    ['extras', [{ id: 'x', name: 'flow', length: '640', quantity: 2 }], '2 × flow 640'],
+    ['sources', [{ job: 'job-1', line: 'l' }], 'L2'],
+    ['leave', ['o1', 'o2'], '2 offcuts'],
+    ['benders', [{ pipe: 'cu-en-x-22', radius: 77 }], '22 × 0.9 copper, radius 77 mm'],
+    ['counts', [{ item: 'olive 22', out: 10, back: 8 }], 'olive 22 10 out, 8 back'],
+  ])('%s %j is %s', (field, value, words) => {
+    expect(valueWords(field, value, job)).toBe(words)
   })
-  it('names its steps by their ids now', () => {
-    const ticked: Act = { do: 'tick', place: { entry: 0, step: 'mark' }, done: true }
-    expect(done([ticked]).ticks).toMatchObject([{ step: 'mark' }])
-    expect(entryWords(entry(ticked, 'joint-0001'), yard)).toBe('step "mark" done')
+  it('are words, whatever they are', () => {
+    const odd = [{}, { a: { b: [1, { c: 2 }] } }, [[], [{}]], [{ x: 1 }], 12.5, true, 'x', new Array(30).fill({ y: 2 })]
+    for (const field of ['clips', 'pulled', 'tools', 'stock', 'conditions', 'fix', 'answers', 'policy', 'unheard', 'a'])
+      for (const value of odd)
+        for (const of of [job, us, undefined])
+          expect(valueWords(field, value, of), `${field} ${JSON.stringify(value)}`).not.toMatch(/\[object|undefined/)
   })
-  it('brings back what another way put aside', () => {
-    const both: Act[] = [{ do: 'tick', place: { entry: 0, step: 'cut' }, done: true }, TAKE]
-    expect(done(both)).toMatchObject({ ticks: [], aside: [{ ticks: [{ step: 'cut' }] }] })
-    expect(done([...both, { do: 'bring-back' }])).toMatchObject({
-      wayId: solder.id,
-      ticks: [{ step: 'cut' }],
-      aside: [],
-    })
-    expect(toRequest(entry({ do: 'bring-back' }, 'joint-0001'))).toMatchObject({
-      method: 'DELETE',
-      url: '/api/jobs/job-1/joints/joint-0001/aside',
-    })
-    expect(entryWords(entry({ do: 'bring-back' }, 'joint-0001'), yard)).toBe('steps brought back')
+  it('go by the units of the job', () => {
+    expect(valueWords('depths.0', '7/8', us)).toBe('7/8 in')
+    expect(valueWords('conditions.temperature', 60, us)).toBe('140 °F')
+    expect(valueWords('conditions.pressure', 3, us)).toBe('44 psi')
+    expect(valueWords('clips.0:1', { mm: 25.4 * 12, at: null }, us)).toMatch(/^12 in/)
+    const { act } = SAMPLES['cut/enter']
+    expect(entryWords(entry({ ...act, body: { ...act.body, length: 25.4 * 12 } }), us)).toMatch(/12 in/)
+  })
+  it('are named by their field, and by the end of a depth', () => {
+    expect(fieldWords('depths.1')).toBe('depth mark, end 2')
+    expect(fieldWords('comeBack')).toBe('come back on')
+    expect(fieldWords('signoff')).toBe('signed by')
+  })
+  it('of a map are only those keys that changed', () => {
+    const change: Act = { name: 'joint/change', body: { depths: { 0: '21', 1: '18' } } }
+    expect(entryWords(entry(change, 'j', { seen: { depths: { 0: '21', 1: '17' } } }), job)).toBe(
+      'depth mark, end 2: 18 mm',
+    )
   })
 })

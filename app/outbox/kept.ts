@@ -4,11 +4,15 @@ import type { Entry } from './entry'
 /** A storage that has not answered by then never will, ms. */
 export const ANSWER_WITHIN_MS = 3000
 
+class NoAnswer extends Error {
+  override name = 'NoAnswer'
+}
+
 /** What `work` gives, or a failure once the time is up. */
 export function answering<T>(work: Promise<T>, ms = ANSWER_WITHIN_MS): Promise<T> {
   let timer: ReturnType<typeof setTimeout> | undefined
   const timeUp = new Promise<never>((_, reject) => {
-    timer = setTimeout(() => reject(new Error('the storage does not answer')), ms)
+    timer = setTimeout(() => reject(new NoAnswer('the storage does not answer')), ms)
   })
   return Promise.race([work, timeUp]).finally(() => clearTimeout(timer))
 }
@@ -26,8 +30,8 @@ export function createKeeper(first: Storage, entries: () => readonly Entry[], on
       try {
         await answering(work(storage))
         return true
-      } catch {
-        // Tried again below.
+      } catch (error) {
+        if (error instanceof NoAnswer) break
       }
     }
     storage = memoryStorage(entries())

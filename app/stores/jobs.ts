@@ -222,15 +222,14 @@ export const useJobStore = defineStore('jobs', () => {
     const job = jobOf(slug)
     if (!job) return NO_JOB
     const parsed = actOf(name).body.safeParse(body)
-    const id = record ?? job.id
     const act = { name, body: parsed.data } as Act
-    const rest = { ...restsOn(job, act, id), ...about }
+    const id = record ?? job.id
     const trial: Result<JobRecord> = parsed.success
       ? applyEntry(job, { ...TRIAL, key: about.key ?? id, at: Date.now(), job: job.id, record: id, act })
       : { ok: false, error: toIssue(parsed.error.issues[0]!, body) }
     problem.value = trial.ok ? null : trial.error.message
     if (!trial.ok) return trial
-    keep(job.id, id, act, rest)
+    keep(job.id, id, act, { ...restsOn(job, act, id), ...about })
     return ok(jobOf(job.id)!)
   }
 

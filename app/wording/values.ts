@@ -74,23 +74,37 @@ const ITEMS: Readonly<Record<string, (one: Any, job: Job) => string>> = {
   },
 }
 
+function itemWords(field: string, one: unknown, job: Job): string {
+  const say = ITEMS[field]
+  if (!say || typeof one !== 'object' || one === null) return valueWords('', one, job)
+  try {
+    const words = say(one as Any, job)
+    if (!words.includes('undefined')) return words
+  } catch {
+    // Said part by part below.
+  }
+  // A record of another version.
+  return valueWords('', one, job)
+}
+
 function listWords(field: string, list: readonly unknown[], job: Job): string {
   if (list.length === 0) return 'nothing'
   if (field === 'leave') return `${list.length} offcut${list.length === 1 ? '' : 's'}`
   if (field === 'cannot') return joined(list.map((name) => CHECK_WORDS[name as CheckName] ?? String(name)))
-  const words = list.map((one) =>
-    typeof one === 'object' && one !== null && ITEMS[field] ? ITEMS[field](one as Any, job) : valueWords('', one, job),
-  )
+  const words = list.map((one) => itemWords(field, one, job))
   return joined(words, field === 'legs' || field === 'walls' ? ', ' : '; ').slice(0, 160)
 }
 
 /** A support or a bend as earlier versions had them meet. */
 const wasFixed = ({ mm, at }: Any, job: Job): string => `${lengthWords(mm, job)}${at === null ? '' : ', fixed'}`
 
+const endWords = (end: Any): string =>
+  'pipe' in end || 'thread' in end ? endLabel(end as unknown as End) : joined(Object.keys(end))
+
 function mapWords(field: string, map: Any, job: Job): string {
   if (field === 'clips' && 'mm' in map) return wasFixed(map, job)
   if (field === 'pulled' && 'marks' in map) return 'done'
-  if ('pipe' in map || 'thread' in map) return endLabel(map as unknown as End)
+  if (field === 'a' || field === 'b') return endWords(map)
   return joined(
     Object.entries(map).map(([key, one]) => one !== undefined && `${key} ${valueWords(`${field}.${key}`, one, job)}`),
   )

@@ -5,6 +5,7 @@ import { failPull, isPulledOtherwise, nextPull, pulledAt, pullStep, type BendSte
 const STEPS = 8
 const steps: BendStep[] = Array.from({ length: STEPS }, () => ({ code: 'mark', do: 'mark it' }))
 const at = '2026-11-26T09:00:00.000Z'
+const HAND = { at, by: 'Wyn' }
 const aPiece = (pulled: PulledPiece['line']['pulled'] = {}, marks = '100/90/0', id = 'p1'): PulledPiece => ({
   piece: { id },
   card: { steps, marks },
@@ -12,7 +13,7 @@ const aPiece = (pulled: PulledPiece['line']['pulled'] = {}, marks = '100/90/0', 
 })
 const done = (piece: PulledPiece) => steps.flatMap((_, i) => (pulledAt(piece, i) === undefined ? [] : [i]))
 const withSteps = (which: readonly number[], piece = aPiece()): PulledPiece =>
-  which.reduce((one, step) => aPiece(pullStep(one, step, at), one.card.marks, one.piece.id), piece)
+  which.reduce((one, step) => aPiece(pullStep(one, step, HAND), one.card.marks, one.piece.id), piece)
 const someSteps = fc.uniqueArray(fc.nat(STEPS - 1))
 
 describe('how far a piece is bent', () => {
@@ -30,8 +31,8 @@ describe('how far a piece is bent', () => {
     expect(nextPull(withSteps([0, 1, 3]))).toBe(2)
     expect(nextPull(withSteps(steps.map((_, i) => i)))).toBe(-1)
   })
-  it('takes back one step alone', () => {
-    expect(done(aPiece(pullStep(withSteps([0, 1, 2]), 1, null)))).toEqual([0, 2])
+  it('says whose hand did a step', () => {
+    expect(pullStep(aPiece(), 2, HAND)).toEqual({ 'p1:3': { ...HAND, marks: '100/90/0' } })
   })
   it('does a failed step again with all after it, and nothing before it or of another piece', () => {
     fc.assert(

@@ -10,7 +10,8 @@ const way = answer.ok ? answer.value.ways[0]! : null!
 const joint = (changes: Partial<JointRecord> = {}) =>
   aJoint({ place: 'entry', a: { pipe: 'pe-en-25' }, b: { pipe: 'cu-en-x-22' }, wayId: way.id, way, ...changes })
 const job = (...joints: JointRecord[]) => aJob({ place: 'mill', joints })
-const rows = (of: JobRecord) => Papa.parse<Record<string, string>>(registerCsv(of), { header: true }).data
+const CHAIN = { acts: 7, head: 'a'.repeat(64), brokenAt: null }
+const rows = (of: JobRecord) => Papa.parse<Record<string, string>>(registerCsv(of, CHAIN), { header: true }).data
 
 describe('the register as CSV', () => {
   it('reads back what was written', () => {
@@ -29,6 +30,7 @@ describe('the register as CSV', () => {
         failedChecks: '',
         reopened: '',
         remarks: '',
+        log: CHAIN.head,
       },
     ])
   })
@@ -70,7 +72,7 @@ describe('a find corrected since', () => {
 
 describe('the register as JSON', () => {
   it('says its format and version, and holds ends, parts and sign-offs whole', () => {
-    const out = registerJson(job(joint()))
+    const out = registerJson(job(joint()), CHAIN)
     expect(out).toMatchObject({ format: 'jolvet-register', version: 1, job: { name: 'Yard', region: 'gb' } })
     expect(out.joints[0]).toMatchObject({
       ends: { a: { pipe: 'pe-en-25' } },
@@ -78,5 +80,10 @@ describe('the register as JSON', () => {
       signoffs: [],
     })
     expect(JSON.parse(JSON.stringify(out))).toEqual(out)
+  })
+  it('says how the log stood when it was given out', () => {
+    const log = { acts: 7, head: CHAIN.head, isWhole: true }
+    expect(registerJson(job(joint()), CHAIN).log).toEqual(log)
+    expect(registerJson(job(joint()), { ...CHAIN, brokenAt: 3 }).log).toEqual({ ...log, isWhole: false })
   })
 })

@@ -1,10 +1,12 @@
 import { describe, expect, it } from 'vitest'
+import { ACTS } from '#core/acts'
 import { cutQuestion, cutRows, planCuts, restsOf, takeAnswer, type BenchPlan } from '#core/cutting'
 import {
   beginCut,
   changeCut,
   completeJob,
-  cutPatch,
+  changeOffcut,
+  cutFields,
   enterCut,
   finishCut,
   FINISHED,
@@ -12,7 +14,6 @@ import {
   offRack,
   OTHER_PLAN,
   piecesFor,
-  planBody,
   planCut,
   progressOf,
   putOffcut,
@@ -181,7 +182,7 @@ describe('a plan and its rack', () => {
     expect(after[1]!.promised).toBeNull()
     // Taken out again, it is free.
     expect(rackAfter(after, job, null, sheet.id)[0]!.promised).toBeNull()
-    expect(planBody.safeParse(JSON.parse(JSON.stringify(plan))).success).toBe(true)
+    expect(ACTS['cut/plan'].body.safeParse(JSON.parse(JSON.stringify(plan))).success).toBe(true)
   })
   it('is refused in words where an offcut is promised elsewhere, gone, or another length', () => {
     const promised = { job: 'job-2', name: 'Boat-shed', cut: 'cut-9', number: 3 }
@@ -252,16 +253,17 @@ describe('cutting', () => {
     const rest = all.plan!.bars.find(({ from }) => from === 'new')!
     const rests = restsOf(all.plan!, all.done)
     const before = rackAfter(job.rack, job, all, all.id)
-    expect(finishCut(all, { kept: [{ id: 'rest-id-1', rest: rest.id, length: 9000, place: '' }] }, HAND)).toMatchObject(
+    expect(finishCut(job, all, { kept: [{ id: 'rest-id-1', rest: rest.id, length: 9000, place: '' }] }, HAND)).toMatchObject(
       { ok: false, error: { path: 'kept.0.length' } },
     )
-    expect(finishCut(all, { kept: [{ id: 'rest-id-1', rest: 'nothing', length: 9, place: '' }] }, HAND)).toMatchObject({
+    expect(finishCut(job, all, { kept: [{ id: 'rest-id-1', rest: 'nothing', length: 9, place: '' }] }, HAND)).toMatchObject({
       ok: false,
       error: { path: 'kept.0.rest' },
     })
-    expect(finishCut(sheet, { kept: [] }, HAND)).toMatchObject({ ok: false, error: { path: 'done' } })
+    expect(finishCut(job, sheet, { kept: [] }, HAND)).toMatchObject({ ok: false, error: { path: 'done' } })
     const closed = value(
       finishCut(
+        job,
         all,
         {
           kept: [
@@ -282,11 +284,11 @@ describe('cutting', () => {
     const after = rackAfter(before, job, closed, closed.id)
     expect(after).toMatchObject([{ id: 'rest-id-1', place: 'van', from: 'Yard, C1', promised: null }])
     expect(changeCut(closed, { name: 'x' })).toEqual({ ok: false, error: FINISHED })
-    expect(value(finishCut(closed, { kept: [] }, HAND))).toBe(closed)
+    expect(value(finishCut(job, closed, { kept: [] }, HAND))).toBe(closed)
   })
   it('stops early: what was not begun goes back', () => {
     const some = value(enter(sheet, 0))
-    const closed = value(finishCut(some, { kept: [] }, HAND))
+    const closed = value(finishCut(job, some, { kept: [] }, HAND))
     expect(closed.result!.uncut).toBe(3)
     expect(closed.result!.sum.taken).toBe(3000)
     expect(rackAfter(job.rack, job, closed, closed.id).map(({ id, promised }) => [id, promised])).toEqual([
@@ -325,10 +327,8 @@ describe('the rack by hand', () => {
       by: 'Wyn',
       promised: null,
     })
-    expect(value(putOffcut(job, 'offcut-1', { pipe: 'cu-en-x-22', length: 1240, place: 'van' }, HAND)).place).toBe(
-      'van',
-    )
-    expect(putOffcut(job, 'offcut-1', { pipe: 'cu-en-x-22', length: 900, place: 'van' }, HAND)).toMatchObject({
+    expect(value(changeOffcut(job.rack[0]!, { pipe: 'cu-en-x-22', length: 1240, place: 'van' })).place).toBe('van')
+    expect(changeOffcut(job.rack[0]!, { pipe: 'cu-en-x-22', length: 900, place: 'van' })).toMatchObject({
       ok: false,
       error: { path: 'length' },
     })
@@ -348,7 +348,15 @@ describe('the rack by hand', () => {
   })
 })
 
+const NEXT = { number: 2, count: 1 }
 describe('a sheet as it is begun and kept', () => {
+  it('is refused past a hundred that are there, whatever their numbers', () => {
+    const { pipe } = aCut()
+    const begin = (number: number, count: number) =>
+      beginCut('cut-0002', { number, count }, { ...cutFields.blank, pipe }, HAND)
+    expect(begin(900, 99).ok).toBe(true)
+    expect(begin(101, 100)).toMatchObject({ ok: false, error: { code: 'too-many', path: 'cuts' } })
+  })
   it('needs a pipe of the catalogue; once cut, not another', () => {
     const {
       id: _,
@@ -361,8 +369,8 @@ describe('a sheet as it is begun and kept', () => {
       updatedBy: ________,
       ...body
     } = aCut()
-    expect(value(beginCut('cut-0002', 2, body, HAND))).toMatchObject({ number: 2, done: [], plan: null })
-    expect(beginCut('cut-0002', 2, { ...body, pipe: 'cu-9' }, HAND)).toMatchObject({
+    expect(value(beginCut('cut-0002', NEXT, body, HAND))).toMatchObject({ number: 2, done: [], plan: null })
+    expect(beginCut('cut-0002', NEXT, { ...body, pipe: 'cu-9' }, HAND)).toMatchObject({
       ok: false,
       error: { path: 'pipe' },
     })
@@ -380,7 +388,7 @@ describe('a sheet as it is begun and kept', () => {
     [{ extras: [{ id: 'a', name: '', length: '1', quantity: 5000 }] }, 'extras.0.quantity'],
     [{ cutter: 'teeth' }, 'cutter'],
   ])('refuses %j', (changes, path) => {
-    const read = cutPatch.safeParse({ version: 1, ...changes })
+    const read = cutFields.patch.safeParse(changes)
     expect(read.success ? '' : read.error.issues[0]!.path.join('.')).toBe(path)
   })
 })

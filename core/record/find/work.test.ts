@@ -56,8 +56,10 @@ describe('photos of a find', () => {
     for (let i = 0; i < MOST_PHOTOS; i++) find = value(addPhoto(find, photo(`p${i}`)))
     expect(value(addPhoto(find, photo('p0')))).toBe(find)
     expect(addPhoto(find, photo('more'))).toMatchObject({ ok: false, error: { code: 'too-many', path: 'photo' } })
-    expect(dropPhoto(find, 'p3').photos.map(({ id }) => id)).not.toContain('p3')
-    expect(dropPhoto(find, 'p3').photos).toHaveLength(MOST_PHOTOS - 1)
+    const { photos } = value(dropPhoto(find, 'p3'))
+    expect(photos.map(({ id }) => id)).not.toContain('p3')
+    expect(photos).toHaveLength(MOST_PHOTOS - 1)
+    expect(value(dropPhoto(find, 'gone'))).toBe(find)
   })
 })
 

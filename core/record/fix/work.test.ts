@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import type { Result } from '#core/base'
 import {
   changeLine,
   fixLine,
@@ -6,7 +7,9 @@ import {
   fixSettings,
   lineFlow,
   nextAction,
-  setSupport,
+  fixSupport,
+  freeSupport,
+  moveSupport,
   supportOrder,
   type LineRecord,
 } from '#core/record'
@@ -17,6 +20,50 @@ const job = aJob()
 const line = (changes: Partial<LineRecord> = {}) =>
   aLine({ start: 'free', legs: ['e 4000', 'u 2000', 'e 3000 free'], ...changes })
 const fixed = (changes: Partial<LineRecord> = {}) => fixLine(job, line(changes))!
+const HAND = { at: '2026-11-26T09:00:00.000Z', by: 'Wyn' }
+const value = (result: Result<LineRecord>): LineRecord => {
+  if (!result.ok) throw new Error(result.error.message)
+  return result.value
+}
+/** What of a line is changed where one support is moved. */
+const move = (support: string, mm: number) => ({ clips: value(moveSupport(job, line(), { support, mm }, HAND)).clips })
+
+describe('a support', () => {
+  const keys = fixed().supports.map(({ key }) => key)
+  it('is fixed by a hand at a time, once, and freed again', () => {
+    for (const support of keys) {
+      const once = value(fixSupport(job, line(), { support, mm: 600 }, HAND))
+      expect(once.clips).toEqual({ [support]: { mm: 600, ...HAND } })
+      expect(value(fixSupport(job, once, { support, mm: 600 }, { at: '2026-12-01T00:00:00.000Z', by: 'Ola' }))).toBe(once)
+      expect(value(freeSupport(job, once, { support })).clips).toEqual({})
+    }
+  })
+  it('moved by hand is not fixed there any more', () => {
+    const once = value(fixSupport(job, line(), { support: '0:1', mm: 600 }, HAND))
+    expect(value(moveSupport(job, once, { support: '0:1', mm: 700 }, HAND)).clips['0:1']).toMatchObject({
+      mm: 700,
+      at: null,
+    })
+  })
+  it('that there is not is refused, and so is one past the end of its leg', () => {
+    for (const support of ['999:99', '3:0', `0:${keys.length}`])
+      for (const act of [fixSupport, moveSupport])
+        expect(act(job, line(), { support, mm: 600 }, HAND)).toMatchObject({
+          ok: false,
+          error: { code: 'unknown-id', path: 'support' },
+        })
+    expect(freeSupport(job, line(), { support: '999:99' })).toMatchObject({ ok: false, error: { path: 'support' } })
+    expect(fixSupport(job, line({ legs: ['x nonsense'] }), { support: '0:0', mm: 1 }, HAND).ok).toBe(false)
+    expect(fixSupport(job, line(), { support: '1:0', mm: 2001 }, HAND)).toMatchObject({
+      ok: false,
+      error: { code: 'range', path: 'mm' },
+    })
+  })
+  it('of a line that was drawn otherwise since can still be let go', () => {
+    const old = line({ clips: { '7:0': { mm: 5, at: HAND.at } } })
+    expect(value(freeSupport(job, old, { support: '7:0' })).clips).toEqual({})
+  })
+})
 
 describe('a line that is held', () => {
   it('takes what is usual where nobody said, by its service and country', () => {
@@ -52,7 +99,7 @@ describe('a line that is held', () => {
   })
   it('keeps a support where the hand put it, and says what that breaks', () => {
     const [first] = fixed().supports
-    const moved = fixed({ clips: setSupport(line(), first!.key, { mm: 1500, at: null }) }).supports
+    const moved = fixed(move(first!.key, 1500)).supports
     expect(moved[0]).toMatchObject({
       isMoved: true,
       at: 1500,
@@ -60,14 +107,14 @@ describe('a line that is held', () => {
       broken: [{ code: 'far-end', text: expect.stringContaining('at most 900') }],
     })
     expect(moved[1]!.isMoved).toBe(false)
-    const onJoint = fixed({ clips: setSupport(line(), fixed().supports[2]!.key, { mm: 3990, at: null }) }).supports
+    const onJoint = fixed(move(fixed().supports[2]!.key, 3990)).supports
     expect(onJoint.flatMap(({ broken }) => broken.map(({ code }) => code))).toContain('on-joint')
-    expect(setSupport({ clips: setSupport(line(), first!.key, { mm: 1500, at: null }) }, first!.key, null)).toEqual({})
+    expect(value(freeSupport(job, line(move(first!.key, 1500)), { support: first!.key })).clips).toEqual({})
   })
   it('may sit where its neighbours let it: there it breaks nothing', () => {
     for (const support of fixed().supports) {
       for (const mm of [support.may!.from, (support.may!.from + support.may!.to) / 2, support.may!.to]) {
-        const after = fixed({ clips: setSupport(line(), support.key, { mm, at: null }) }).supports
+        const after = fixed(move(support.key, mm)).supports
         expect(
           after.flatMap(({ broken }) => broken),
           `${support.name} at ${mm}`,

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { changeJoint, comingBack, dayWords, jointPatch, SIGNED } from '#core/record'
+import { changeJoint, comingBack, dayWords, jointFields, SIGNED } from '#core/record'
 import { aJob, aJoint, aSignoff } from '../../../tests/records'
 
 describe('joints that are come back to', () => {
@@ -33,7 +33,12 @@ describe('joints that are come back to', () => {
     })
     expect(changeJoint(aJob(), signed, { comeBack: null, place: 'x' })).toEqual({ ok: false, error: SIGNED })
   })
-  it.each(['soon', '2026-13-40', '03/12/2026'])('are not booked for "%s"', (day) =>
-    expect(jointPatch.safeParse({ version: 1, comeBack: day }).success).toBe(false),
+  it.each(['soon', '2026-13-40', '03/12/2026', '2026-02-30', '2027-02-29', '2026-04-31', '2026-12-3'])(
+    'are not booked for "%s"',
+    (day) => expect(jointFields.patch.safeParse({ comeBack: day }).success).toBe(false),
   )
+  it('are booked for the last days of February that there are', () => {
+    for (const comeBack of ['2026-02-28', '2028-02-29'])
+      expect(jointFields.patch.safeParse({ comeBack }).success).toBe(true)
+  })
 })

@@ -59,7 +59,6 @@ export const jointActs = {
   }),
   'joint/bring-back': changes('joints', {
     body: z.strictObject({}),
-    undo: 'joint/bring-back',
     means: 'The steps that another way put aside are brought back, and what stands now is put aside.',
     says: () => 'steps brought back',
     apply: (rules, joint) => bringBack(rules, joint),

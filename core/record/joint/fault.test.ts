@@ -25,7 +25,7 @@ function made(until: string, rules = JOB): { joint: JointRecord; at: (code: stri
   const [a, b] = [{ pipe: 'pex-cts-3_4' }, { pipe: 'pex-cts-3_4' }]
   const ways = value(findWays({ region: 'us', a, b, policy: rules.policy })).ways
   const way = ways.find(({ joints }) => joints.every(({ method }) => method === 'crimp'))!
-  let joint = value(beginJoint(rules, 'joint-0001', 1, { ...BLANK_JOINT, a, b, wayId: way.id }, ''))
+  let joint = value(beginJoint(rules, 'joint-0001', 1, { ...BLANK_JOINT, a, b, wayId: way.id }, { at: '', by: '' }))
   const card = makeCards({
     joints: joint.way!.joints,
     region: 'us',

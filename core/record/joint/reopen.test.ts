@@ -26,7 +26,7 @@ function begun(): JointRecord {
   const way = value(findWays({ region: 'us', ...ends })).ways.find(({ joints }) =>
     joints.every(({ method }) => method === 'crimp'),
   )!
-  return value(beginJoint(JOB, 'joint-0001', 1, { ...BLANK_JOINT, ...ends, wayId: way.id }, ''))
+  return value(beginJoint(JOB, 'joint-0001', 1, { ...BLANK_JOINT, ...ends, wayId: way.id }, { at: '', by: '' }))
 }
 const places = (joint: JointRecord) =>
   cardsOf(JOB, joint).flatMap(({ entry, answer }) =>

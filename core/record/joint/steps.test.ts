@@ -37,7 +37,7 @@ function begin(job: JobRecord, method: string, a: End, b: End, body: Partial<Joi
   const way =
     ways.find(({ joints }) => joints.every((joint) => joint.method === method)) ??
     ways.find(({ joints }) => joints.some((joint) => joint.method === method))!
-  return value(beginJoint(job, 'joint-0001', 1, { ...BLANK_JOINT, a, b, wayId: way.id, ...body }, ''))
+  return value(beginJoint(job, 'joint-0001', 1, { ...BLANK_JOINT, a, b, wayId: way.id, ...body }, { at: '', by: '' }))
 }
 const stepsOf = (job: JobRecord, joint: JointRecord, entry = 0) =>
   cardsOf(job, joint).find((card) => card.entry === entry)!.answer

@@ -1,6 +1,16 @@
 import { describe, expect, it } from 'vitest'
 import { findWays } from '#core/joints'
-import { changeKit, countStates, doubtsOf, needsOf, nextAction, type CountRecord, type JointRecord } from '#core/record'
+import {
+  countParts,
+  countStates,
+  doubtsOf,
+  foundThere,
+  needsOf,
+  nextAction,
+  type CountBody,
+  type CountRecord,
+  type JointRecord,
+} from '#core/record'
 import { aJob, aJoint, aSignoff } from '../../../tests/records'
 
 /** A compression joint between two tubes: an olive at each end. */
@@ -19,6 +29,8 @@ const count = (changes: Partial<CountRecord> = {}): CountRecord => ({
   out: 10,
   back: null,
   seen: [],
+  at: '',
+  by: '',
   ...changes,
 })
 const job = (counts: CountRecord[]) => aJob({ joints, counts })
@@ -46,11 +58,27 @@ describe('parts counted out and back', () => {
     expect(nextAction(some)).toMatchObject({ station: 'make', words: 'Look at J2', held: true, id: 'b' })
     expect(nextAction(job([count({ back: 7, seen: ['a', 'b'] })])).words).toMatch(/^Make J3/)
   })
-  it.each<[CountRecord[], string]>([
-    [[count(), count()], 'counts'],
-    [[count({ back: 11 })], 'counts.0.back'],
-  ])('refuse what cannot be: %j', (counts, path) => {
-    expect(changeKit(job([]), { counts })).toMatchObject({ ok: false, error: { path } })
+  const HAND = { at: '2026-11-26T09:00:00.000Z', by: 'Wyn' }
+  it('are kept with the hand and the time, one count an item; what was looked at before is looked at again', () => {
+    const out = countParts(job([]), { item: 'olive 22', out: 10, back: null }, HAND)
+    expect(out).toMatchObject({ ok: true, value: { counts: [{ item: 'olive 22', unit: 'piece', out: 10, ...HAND }] } })
+    const back = countParts(job([count({ seen: ['a'] })]), { item: 'olive 22', out: 10, back: 7 }, HAND)
+    expect(back).toMatchObject({ ok: true, value: { counts: [{ back: 7, seen: [] }] } })
+  })
+  it.each<[CountBody, string]>([
+    [{ item: 'olive 15', out: 4, back: null }, 'item'],
+    [{ item: 'jointing paste', out: 4, back: null }, 'item'],
+    [{ item: 'olive 22', out: 10, back: 11 }, 'back'],
+  ])('refuse what cannot be: %j', (body, path) => {
+    expect(countParts(job([]), body, HAND)).toMatchObject({ ok: false, error: { path } })
+  })
+  it('name a joint as looked at once, where it takes the part and it was counted', () => {
+    const counted = job([count({ back: 7 })])
+    const once = foundThere(counted, { item: 'olive 22', joint: 'a' })
+    expect(once).toMatchObject({ ok: true, value: { counts: [{ seen: ['a'] }] } })
+    if (once.ok) expect(foundThere(once.value, { item: 'olive 22', joint: 'a' })).toEqual({ ok: true, value: once.value })
+    expect(foundThere(job([]), { item: 'olive 22', joint: 'a' })).toMatchObject({ ok: false, error: { path: 'item' } })
+    expect(foundThere(counted, { item: 'olive 22', joint: 'z' })).toMatchObject({ ok: false, error: { path: 'joint' } })
   })
   it('doubt solder only where much less was fed than the rule asks', () => {
     const answer = findWays({ region: 'gb', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' } })

@@ -38,6 +38,7 @@ describe('the kit of a job', () => {
       value: { tools: [press], policy: { threadSeal: 'tape' } },
     })
   })
+  const HAND = { at: '', by: '' }
   it('decides the ways of a joint: a size that is not there, a fitting that was measured', () => {
     const body = {
       ...BLANK_JOINT,
@@ -45,11 +46,11 @@ describe('the kit of a job', () => {
       b: { pipe: 'cu-en-x-22' },
       wayId: 'press.en:22~press.en:22',
     }
-    expect(beginJoint({ ...aJob(), tools: [press] }, 'j', 1, body, '')).toMatchObject({
+    expect(beginJoint({ ...aJob(), tools: [press] }, 'j', 1, body, HAND)).toMatchObject({
       ok: false,
       error: { path: 'wayId' },
     })
-    const begun = beginJoint({ ...aJob(), fittings: [fitting] }, 'j', 1, body, '')
+    const begun = beginJoint({ ...aJob(), fittings: [fitting] }, 'j', 1, body, HAND)
     expect(begun).toMatchObject({
       ok: true,
       value: { way: { joints: [{ insertion: { value: 21, source: 'measured' } }, { insertion: { value: 21 } }] } },
