@@ -32,6 +32,7 @@ const ORDER = [
   'proof',
   'ask',
   'record',
+  'acts',
 ]
 const ban = (files, pairs) => ({
   files,
@@ -46,19 +47,25 @@ const UI = ['^(vue|pinia|nuxt|@vue|@nuxt|@vueuse|@pinia)(/|$)', 'no interface co
 const EDGE = ['^#core/[^/]+/|^(\\.\\./)+core/|^(~~|@@)/core', 'write #core/<folder>: its index only']
 
 const boundaries = [
-  ...ORDER.map((name, i) =>
-    ban(
-      [`core/${name}/**/*.ts`],
-      [
-        APP,
-        SERVER,
-        UI,
-        ['^node:', 'core does no I/O'],
+  ...ORDER.flatMap((name, i) =>
+    [
+      // From a folder within, one step up is still the same folder.
+      ['*.ts', '(\\.\\./)+'],
+      ['*/**/*.ts', '(\\.\\./){2,}'],
+    ].map(([files, up]) =>
+      ban(
+        [`core/${name}/${files}`],
         [
-          `^#core/(?!(${[...ORDER.slice(0, i), ...(name === 'record' ? ['contract'] : [])].join('|') || '-'})$)|^(\\.\\./)+(${ORDER.join('|')})(/|$)`,
-          `core/${name}: only #core/<a folder before it>`,
+          APP,
+          SERVER,
+          UI,
+          ['^node:', 'core does no I/O'],
+          [
+            `^#core/(?!(${[...ORDER.slice(0, i), ...(name === 'record' || name === 'acts' ? ['contract'] : [])].join('|') || '-'})$)|^${up}(${ORDER.join('|')})(/|$)`,
+            `core/${name}: only #core/<a folder before it>`,
+          ],
         ],
-      ],
+      ),
     ),
   ),
   // A test stands beside its module and may read it by its public name.

@@ -36,6 +36,7 @@ const COUNTED = {
   offcuts: 'offcuts',
   joints: 'joints',
   signoffs: 'sign-offs',
+  looks: 'looks',
 }
 /** Backups made by themselves that are kept; older ones go. */
 const KEPT = 10
@@ -79,6 +80,29 @@ export const inWords = (counts) =>
     .map(([table, words]) => `${counts[table] ?? 0} ${words}`)
     .join(', ')
 
+const NO_TABLE = 1146
+/**
+ * The logs of all jobs in one figure: how many acts, and SHA-256 of the hash that each log ends with, a line each by the
+ * id of its job. null before there were logs.
+ */
+export const logsOf = (connection) =>
+  onDatabase(url(connection), async (open) => {
+    const [ends] = await open
+      .query(
+        'select a.job_id, a.number, a.hash from acts a join (select job_id, max(number) n from acts group by job_id) l on l.job_id = a.job_id and l.n = a.number order by a.job_id',
+      )
+      .catch((error) => {
+        if (error.errno === NO_TABLE) return [null]
+        throw error
+      })
+    if (ends === null) return null
+    const lines = ends.map(({ job_id: job, hash }) => `${job} ${hash}\n`).join('')
+    return {
+      acts: ends.reduce((sum, { number }) => sum + number, 0),
+      head: createHash('sha256').update(lines).digest('hex'),
+    }
+  })
+
 const stamp = () => new Date().toISOString().replace(/[-:]/g, '').replace('T', '-').slice(0, 15)
 export const newBackupPath = (why = 'backup') => path.join(backupFolder, `${why}-${stamp()}.jolvet.sql.gz`)
 
@@ -94,6 +118,7 @@ export async function backUp(connection, file) {
   try {
     mkdirSync(path.dirname(file), { recursive: true, mode: 0o700 })
     const rows = await countRows(connection)
+    const logs = await logsOf(connection)
     const { done } = await migrationState(url(connection))
     const hash = createHash('sha256')
     const dump = spawn(
@@ -136,6 +161,7 @@ export async function backUp(connection, file) {
       bytes: statSync(plain).size,
       sha256: hash.digest('hex'),
       rows,
+      logs,
     }
     await pipeline(
       Readable.from(

@@ -13,8 +13,9 @@ try {
     ? { connection: connectionOf(process.env.DATABASE_URL), mine: false }
     : await openDatabase()
   const file = path.resolve(process.argv[2] ?? newBackupPath())
-  const { rows, bytes } = await backUp(connection, file)
+  const { rows, bytes, logs } = await backUp(connection, file)
   console.log(`${inWords(rows)} (${(bytes / 1e6).toFixed(1)} MB unpacked) are in ${file}`)
+  if (logs) console.log(`Logs: ${logs.acts} acts, head ${logs.head}`)
   if (mine) await stop()
 } catch (error) {
   tell(error)

@@ -31,8 +31,21 @@ while (
 )
   await new Promise((resolve) => setTimeout(resolve, 50))
 
-const send = async (method, where, body, headers = {}) =>
-  (await fetch(base + where, { method, body: JSON.stringify(body), headers })).json()
+/** Acts in one call, and what came of the last. */
+async function send(...acts) {
+  const reply = await fetch(`${base}/api/acts`, { method: 'POST', body: JSON.stringify({ acts }) })
+  return (await reply.json()).acts.at(-1)
+}
+const act = (name, record, body, about = {}) => ({
+  key: randomUUID(),
+  name,
+  job,
+  record,
+  at: new Date().toISOString(),
+  by: '',
+  body,
+  ...about,
+})
 const median = (times) => times.sort((a, b) => a - b)[Math.floor(times.length / 2)]
 async function time(work) {
   for (let i = 0; i < 40; i++) await work(-1 - i)
@@ -46,7 +59,8 @@ async function time(work) {
 }
 
 const find = { place: 'north wall', typed: '21.5', by: 'calliper', answers: { colour: 'copper' }, pipe: null }
-const { id: job, slug } = await send('POST', '/api/jobs', { name: 'Bench', place: '', region: 'gb' })
+const job = randomUUID()
+await send(act('job/begin', job, { name: 'Bench', place: '', region: 'gb' }))
 const insert = (into) =>
   into.query(
     'insert into finds (id, job_id, place, typed, measured_by, answers, created_at, updated_at) values (?, ?, ?, ?, ?, ?, utc_timestamp(3), utc_timestamp(3))',
@@ -55,28 +69,19 @@ const insert = (into) =>
 
 const rows = []
 rows.push(['a bare insert, flushed to disk at commit', await time(() => insert(database))])
-let changed = await send('POST', `/api/jobs/${slug}/finds`, find)
-rows.push(['a find begun over HTTP, without a key', await time(() => send('POST', `/api/jobs/${slug}/finds`, find))])
+const begin = () => act('find/begin', randomUUID(), find)
+rows.push(['a find begun over HTTP, logged', await time(() => send(begin()))])
+rows.push(['ten finds begun in one call, each', (await time(() => send(...Array.from({ length: 10 }, begin)))) / 10])
+let changed = (await send(begin())).record
 rows.push([
-  'a find begun over HTTP, with its receipt',
-  await time(() => send('POST', `/api/jobs/${slug}/finds`, find, { 'Idempotency-Key': randomUUID() })),
-])
-rows.push([
-  'a find changed over HTTP, with its receipt',
+  'a find changed over HTTP, logged',
   await time(async (i) => {
-    changed = await send(
-      'PATCH',
-      `/api/jobs/${slug}/finds/${changed.id}`,
-      { version: changed.version, typed: String(i) },
-      { 'Idempotency-Key': randomUUID() },
-    )
+    const { id, version } = changed
+    changed = (await send(act('find/change', id, { typed: String(i) }, { version }))).record
   }),
 ])
-const key = randomUUID()
-rows.push([
-  'the same write again, known by its key',
-  await time(() => send('POST', `/api/jobs/${slug}/finds`, find, { 'Idempotency-Key': key })),
-])
+const again = begin()
+rows.push(['the same act again, known by its key', await time(() => send(again))])
 rows.push([
   'a read of one setting over HTTP (no table)',
   await time(() => fetch(`${base}/api/health`).then((reply) => reply.text())),

@@ -1,4 +1,5 @@
 // npm run screenshots: one picture of each main view from the demo data of a running app (PORT, default 3000).
+import { randomUUID } from 'node:crypto'
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { By, until } from 'selenium-webdriver'
 import { openBrowser } from './browser.mjs'
@@ -76,12 +77,13 @@ async function twoHands(browser) {
   const { driver } = browser
   const id = jobs.find((job) => job.slug === kiln).joints.find((one) => one.number === 3).id
   const joint = async () => (await (await fetch(`${base}/api/jobs/${kiln}`)).json()).joints.find((one) => one.id === id)
-  const save = async (depths, hand) =>
-    fetch(`${base}/api/jobs/${kiln}/joints/${id}`, {
-      method: 'PATCH',
-      body: JSON.stringify({ version: (await joint()).version, depths }),
-      headers: { Hand: encodeURIComponent(hand) },
-    })
+  const save = async (depths, by) => {
+    const { version } = await joint()
+    const job = jobs.find((one) => one.slug === kiln).id
+    const at = new Date().toISOString()
+    const act = { key: randomUUID(), name: 'joint/change', job, record: id, version, at, by, body: { depths } }
+    return fetch(`${base}/api/acts`, { method: 'POST', body: JSON.stringify({ acts: [act] }) })
+  }
   const network = (offline) =>
     driver.sendDevToolsCommand('Network.emulateNetworkConditions', {
       offline,

@@ -43,10 +43,7 @@ export function after(job: JobRecord, ...acts: readonly [Act, string, string?][]
 const place = { entry: 0, step: 'cut' }
 const TICK: Act = { name: 'joint/tick', body: place }
 const TAKE: Act = { name: 'cut/plan', body: PLAN }
-const ENTER: Act = {
-  name: 'cut/enter',
-  body: { id: 'done-0001', bar: bar.id, piece: bar.pieces[0]!, length: 1200 },
-}
+const ENTER: Act = { name: 'cut/enter', body: { id: 'done-0001', bar: bar.id, piece: bar.pieces[0]!, length: 1200 } }
 const BEND: Act = { name: 'line/bend-step', body: { piece: bent.piece.id, step: 1, marks: bent.card.marks } }
 const counted = after(bare, [{ name: 'kit/count', body: { item: 'olive 22', out: 10, back: null } }, bare.id])
 const planned = after(bare, [TAKE, 'cut-0001'])
@@ -143,12 +140,7 @@ export const SAMPLES: { readonly [N in ActName]: Sample<N> } = {
     words: /photo taken off/,
   },
   'line/begin': { act: { name: 'line/begin', body: lineBody() }, record: 'line-0002', job: bare, words: /line begun/ },
-  'line/change': {
-    act: { name: 'line/change', body: { name: 'hot' } },
-    record: 'line-0001',
-    job: bare,
-    words: /name/,
-  },
+  'line/change': { act: { name: 'line/change', body: { name: 'hot' } }, record: 'line-0001', job: bare, words: /name/ },
   'line/drop': { act: { name: 'line/drop', body: {} }, record: 'line-0001', job: bare, words: /line taken out/ },
   'line/move-support': {
     act: { name: 'line/move-support', body: { support: '0:1', mm: 900 } },
@@ -234,12 +226,7 @@ export const SAMPLES: { readonly [N in ActName]: Sample<N> } = {
     job: ticked,
     words: /signed OL/,
   },
-  'cut/begin': {
-    act: { name: 'cut/begin', body: cutBody() },
-    record: 'cut-0002',
-    job: bare,
-    words: /cut sheet begun/,
-  },
+  'cut/begin': { act: { name: 'cut/begin', body: cutBody() }, record: 'cut-0002', job: bare, words: /cut sheet begun/ },
   'cut/change': { act: { name: 'cut/change', body: { name: 'rack' } }, record: 'cut-0001', job: bare, words: /name/ },
   'cut/drop': { act: { name: 'cut/drop', body: {} }, record: 'cut-0001', job: planned, words: /taken out/ },
   'cut/plan': { act: TAKE, record: 'cut-0001', job: bare, words: /planned, 2 pieces/ },
@@ -285,8 +272,16 @@ function aFindBody() {
   return body
 }
 function lineBody() {
-  const { id: _, number: __, clips: ___, pulled: ____, version: _____, updatedAt: ______, updatedBy: _7, ...body } =
-    aLine()
+  const {
+    id: _,
+    number: __,
+    clips: ___,
+    pulled: ____,
+    version: _____,
+    updatedAt: ______,
+    updatedBy: _7,
+    ...body
+  } = aLine()
   return body
 }
 function jointBody() {

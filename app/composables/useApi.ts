@@ -23,10 +23,7 @@ interface Call {
   type?: string
 }
 
-async function call<T>(
-  hear: (date: string | null) => void,
-  { method, url, body, type }: Call,
-): Promise<Answer<T>> {
+async function call<T>(hear: (date: string | null) => void, { method, url, body, type }: Call): Promise<Answer<T>> {
   const size = typeof body === 'string' ? body.length : (body?.size ?? 0)
   try {
     const value = await $fetch<T>(url, {
@@ -44,11 +41,7 @@ async function call<T>(
     const data = error.data as { error?: Issue; acts?: unknown } | undefined
     // What came of acts is an answer, whatever its status.
     if (data?.acts) return { ok: true, value: data as T }
-    return {
-      ok: false,
-      error: data?.error ?? AWAY,
-      away: AWAY_STATUSES.has(error.status) || data?.error === undefined,
-    }
+    return { ok: false, error: data?.error ?? AWAY, away: AWAY_STATUSES.has(error.status) || data?.error === undefined }
   }
 }
 

@@ -10,7 +10,7 @@ import type { OffsetAnswer } from '#core/line'
 import type { FixAnswer } from '#core/supports'
 import type { FlowAnswer } from '#core/flow'
 import type { MakeAnswer } from '#core/making'
-import { BLANK_JOINT, BLANK_FIND, type FindBody, type JobRecord } from '#core/record'
+import type { FindBody, JobRecord } from '#core/record'
 
 /** What came of a line: the answer of the verb it asks. */
 export type Asked =
@@ -107,10 +107,7 @@ export function useAsk(job: Ref<JobRecord | undefined>) {
     } else {
       const [diameter, ...others] = question.checks as { check: string; value: unknown }[]
       const answers = Object.fromEntries(others.map(({ check, value }) => [check, value])) as FindBody['answers']
-      const made = store.begin(job.value.slug, 'find/begin', {
-        typed: `${String(diameter!.value)} mm`,
-        answers,
-      })
+      const made = store.begin(job.value.slug, 'find/begin', { typed: `${String(diameter!.value)} mm`, answers })
       if (made.ok) await router.push({ path: `/jobs/${job.value.slug}/find`, query: { find: made.value.id } })
     }
     text.value = ''

@@ -180,7 +180,8 @@ export function useCut(job: Ref<JobRecord>) {
     sheet.value?.result ? undefined : done.value.findLast(({ id }) => !plan.value?.slips.includes(id)),
   )
   function takeBack() {
-    if (sheet.value && lastCut.value) store.do(job.value.slug, 'cut/take-back', sheet.value.id, { id: lastCut.value.id })
+    if (sheet.value && lastCut.value)
+      store.do(job.value.slug, 'cut/take-back', sheet.value.id, { id: lastCut.value.id })
   }
 
   /** The piece looked at as its line has it, for the strip. */

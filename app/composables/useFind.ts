@@ -1,6 +1,5 @@
 import { identifyPipe, INSTRUMENT_ERROR, type CheckName, type IdentifyAnswer } from '#core/identify'
 import {
-  BLANK_FIND,
   instrumentOf,
   LENGTH_ANSWERS,
   readFind,

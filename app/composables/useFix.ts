@@ -72,23 +72,7 @@ export function useFix(job: Ref<JobRecord>) {
   /** Moves it to a distance from the left end of its piece, or from its leg's beginning where that is not known, mm. */
   const move = (to: number) => {
     const own = support.value
-    if (own)
-      act('line/move-support', { support: own.key, mm: Math.max(0, own.at + to - (own.fromLeft ?? own.at)) })
+    if (own) act('line/move-support', { support: own.key, mm: Math.max(0, own.at + to - (own.fromLeft ?? own.at)) })
   }
-  return {
-    line,
-    system,
-    settings,
-    fixed,
-    supports,
-    flow,
-    support,
-    zones,
-    at,
-    look,
-    set,
-    fixIt,
-    move,
-    takeBack,
-  }
+  return { line, system, settings, fixed, supports, flow, support, zones, at, look, set, fixIt, move, takeBack }
 }

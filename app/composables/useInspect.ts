@@ -72,5 +72,46 @@ export function useInspect(job: Ref<JobRecord>) {
         ),
   )
 
-  return { method, pipe, tube, known, service, asks, seen, typed, problems, looks, answer, say, type, clear }
+  const store = useJobStore()
+  const place = ref('')
+  /** Why the last look could not be kept, in words. */
+  const keepProblem = ref<string | null>(null)
+  /** Keeps what was seen, with what it came to; then there is another one to look at. */
+  function keep() {
+    const made = store.begin(job.value.slug, 'look/keep', {
+      place: place.value,
+      method: method.value,
+      ...(pipe.value === null ? {} : { pipe: pipe.value }),
+      ...known.value,
+      service: service.value,
+      seen: { ...seen },
+    })
+    keepProblem.value = made.ok ? null : made.error.message
+    if (!made.ok) return
+    place.value = ''
+    clear()
+  }
+  /** What was kept, the last first. */
+  const kept = computed(() => [...job.value.looks].reverse())
+
+  return {
+    method,
+    pipe,
+    tube,
+    known,
+    service,
+    asks,
+    seen,
+    typed,
+    problems,
+    looks,
+    answer,
+    say,
+    type,
+    clear,
+    place,
+    keep,
+    keepProblem,
+    kept,
+  }
 }

@@ -1,14 +1,5 @@
 import { fillConditions, findWays, type Conditions, type End, type Way, type WaysAnswer } from '#core/joints'
-import {
-  BLANK_JOINT,
-  endsNow,
-  factsOfFind,
-  isMade,
-  kitOf,
-  type JobRecord,
-  type JointBody,
-  type JointRecord,
-} from '#core/record'
+import { endsNow, factsOfFind, isMade, kitOf, type JobRecord, type JointBody, type JointRecord } from '#core/record'
 
 /** The joint on the screen: its ends and conditions, every way to make it, and the one looked at. */
 export function useJoint(job: Ref<JobRecord | undefined>) {

@@ -2,7 +2,7 @@ import isEqual from 'fast-deep-equal'
 import { unitSystemOf, type Region } from '#core/catalogue'
 import { surveyLine, type LaidLeg, type LineWarning, type Piece } from '#core/line'
 import type { Issue } from '#core/base'
-import { BLANK_JOINT, draftLine, type JobRecord, type LineBody, type LineInput, type LineRecord } from '#core/record'
+import { draftLine, type JobRecord, type LineBody, type LineInput, type LineRecord } from '#core/record'
 import {
   insertLeg,
   plainMessage,
@@ -167,10 +167,7 @@ export function useLine(job: Ref<JobRecord | undefined>) {
   /** A joint for an end of the line, with this pipe as its first end. */
   async function joinEnd(pipe: string, place: string) {
     if (!job.value) return
-    const made = store.begin(job.value.slug, 'joint/begin', {
-      place: place.slice(0, 120),
-      a: { pipe },
-    })
+    const made = store.begin(job.value.slug, 'joint/begin', { place: place.slice(0, 120), a: { pipe } })
     if (made.ok) await router.push({ path: `/jobs/${job.value.slug}/joint`, query: { joint: made.value.id } })
   }
 

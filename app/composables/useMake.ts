@@ -83,10 +83,7 @@ export function useMake(job: Ref<JobRecord | undefined>) {
     const ask = stepsOf(card.value)[step]?.ask
     return ask && step === current.value ? readAsk(ask, typed.value, unitSystemOf(job.value!.region)).value : null
   }
-  const read = (step: number) => ({
-    ...place(step),
-    ...(readingAt(step) === null ? {} : { reading: readingAt(step) }),
-  })
+  const read = (step: number) => ({ ...place(step), ...(readingAt(step) === null ? {} : { reading: readingAt(step) }) })
   const act = <N extends ActOn<'joints'>>(name: N, body: InputOf<N>) =>
     store.do(job.value!.slug, name, joint.value!.id, body)
   const tick = (step: number) =>
@@ -97,12 +94,9 @@ export function useMake(job: Ref<JobRecord | undefined>) {
   const setTimer = (step: number, running: boolean) => act(running ? 'joint/wait' : 'joint/stop-wait', place(step))
   const setDepth = (typed: string) => {
     const { [String(card.value!.entry)]: _, ...others } = joint.value!.depths
-    act('joint/change', {
-      depths: typed.trim() === '' ? others : { ...others, [String(card.value!.entry)]: typed },
-    })
+    act('joint/change', { depths: typed.trim() === '' ? others : { ...others, [String(card.value!.entry)]: typed } })
   }
-  const setOrientation = (orientation: JointRecord['orientation']) =>
-    act('joint/change', { orientation })
+  const setOrientation = (orientation: JointRecord['orientation']) => act('joint/change', { orientation })
   const setAir = (ambient: JointRecord['ambient']) => act('joint/change', { ambient })
   const setTorch = (torch: JointRecord['torch']) => act('joint/change', { torch })
   const sign = (initials: string, seen: LeftCode[]) => act('joint/sign', { initials: initials.trim(), seen })

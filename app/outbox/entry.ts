@@ -1,12 +1,4 @@
-import {
-  actOf,
-  applyToJob,
-  type Act,
-  type AnyRecord,
-  type Clash,
-  type Fields,
-  type SentAct,
-} from '#core/acts'
+import { actOf, applyToJob, type Act, type AnyRecord, type Clash, type Fields, type SentAct } from '#core/acts'
 import { ok, type Issue, type Result } from '#core/base'
 import type { JobRecord } from '#core/record'
 

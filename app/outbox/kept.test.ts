@@ -31,7 +31,11 @@ it('goes on in memory, and says so, where it fails twice', async () => {
 })
 
 it('does not wait for ever on a storage that never answers', async () => {
-  const keeper = createKeeper(kept(), () => [], () => undefined)
+  const keeper = createKeeper(
+    kept(),
+    () => [],
+    () => undefined,
+  )
   const done = keeper.keep(() => new Promise(() => undefined))
   await vi.advanceTimersByTimeAsync(3001)
   expect(await done).toBe(false)
@@ -40,7 +44,11 @@ it('does not wait for ever on a storage that never answers', async () => {
 
 it('does one thing after another', async () => {
   vi.useRealTimers()
-  const keeper = createKeeper(kept(), () => [], () => undefined)
+  const keeper = createKeeper(
+    kept(),
+    () => [],
+    () => undefined,
+  )
   const order: string[] = []
   const slow = async () => {
     await new Promise((resolve) => setTimeout(resolve, 20))

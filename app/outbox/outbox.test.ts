@@ -89,7 +89,9 @@ describe.each([
   it('go out in order, and hold only their own record when one comes back', async () => {
     const outbox = open(await storage())
     server.refuse = ({ name }) =>
-      name === 'joint/tick' ? { code: 'unknown-id', path: 'step', message: 'step: this joint has no such step.' } : undefined
+      name === 'joint/tick'
+        ? { code: 'unknown-id', path: 'step', message: 'step: this joint has no such step.' }
+        : undefined
     outbox.add('job', 'j', TICK)
     outbox.add('job', 'j', ...depth('22'))
     outbox.add('job', 'f', ...change({ typed: '15' }, { typed: '' }))
@@ -294,11 +296,7 @@ describe('two hands', () => {
     await outbox.flush()
     expect(joint().depths).toEqual({ 0: stands })
     expect(entries).toEqual([])
-    expect(names().sort()).toEqual([
-      'job/settle job',
-      ...(kept === 'mine' ? ['joint/change j'] : []),
-      'joint/tick j',
-    ])
+    expect(names().sort()).toEqual(['job/settle job', ...(kept === 'mine' ? ['joint/change j'] : []), 'joint/tick j'])
     const log = server.worked.find(({ name }) => name === 'job/settle')!.body
     expect(log).toMatchObject({
       kind: 'joints',
@@ -380,10 +378,7 @@ describe('a storage that is slow', () => {
     })
     /** The notes as the screen has them: the server's with what waits over them. */
     const shown = () =>
-      entries.reduce(
-        (notes, { act }) => (act.name === 'find/change' ? (act.body.notes ?? notes) : notes),
-        find().notes,
-      )
+      entries.reduce((notes, { act }) => (act.name === 'find/change' ? (act.body.notes ?? notes) : notes), find().notes)
     let typed = ''
     for (const word of ['one', 'two', 'three', 'four']) {
       const before = shown()

@@ -371,10 +371,7 @@ export function createOutbox(surroundings: Surroundings) {
     const { changes } = mergeFields(entry.seen ?? {}, fieldsOf(entry.act), saved as unknown as Fields, kept)
     if (Object.keys(changes).length === 0) return drop([entry.key])
     const act = { ...entry.act, body: changes } as Act
-    void put(
-      entry.key,
-      renewed(entry, { act, seen: pick(saved, Object.keys(changes)), version: saved.version }),
-    )
+    void put(entry.key, renewed(entry, { act, seen: pick(saved, Object.keys(changes)), version: saved.version }))
   }
 
   /** Signed to other figures than are saved: they are set right first, then it is signed; or it is signed anew by hand. */
@@ -384,7 +381,12 @@ export function createOutbox(surroundings: Surroundings) {
     const { job, record, act, seen } = entry
     const fields = new Set(entry.clashes!.map(({ path }) => path.split('.')[0]!))
     const { version } = saved
-    append(job, record, { name: 'joint/change', body: pick(seen ?? {}, fields) }, { version, seen: pick(saved, fields) })
+    append(
+      job,
+      record,
+      { name: 'joint/change', body: pick(seen ?? {}, fields) },
+      { version, seen: pick(saved, fields) },
+    )
     append(job, record, act, { version, seen })
   }
 

@@ -102,10 +102,18 @@ describe('an entry of an earlier version', () => {
         'lines',
         {
           name: 'hot',
-          clips: { '0:1': { mm: 900, at: '2026-11-26T09:00:00Z' }, '0:2': { mm: 5, at: null }, '0:3': { mm: 1, at: null } },
+          clips: {
+            '0:1': { mm: 900, at: '2026-11-26T09:00:00Z' },
+            '0:2': { mm: 5, at: null },
+            '0:3': { mm: 1, at: null },
+          },
           pulled: { 'p1:2': { at: 'x', marks: '1/2' } },
         },
-        { name: '', clips: { '0:3': { mm: 1, at: null }, '1:0': { mm: 3, at: 'y' } }, pulled: { 'p1:1': { at: 'x', marks: '1/2' } } },
+        {
+          name: '',
+          clips: { '0:3': { mm: 1, at: null }, '1:0': { mm: 3, at: 'y' } },
+          pulled: { 'p1:1': { at: 'x', marks: '1/2' } },
+        },
       ),
     )
     expect(made.map(({ act }) => [act.name, act.body])).toEqual([
@@ -134,7 +142,10 @@ describe('an entry of an earlier version', () => {
   it('names its steps by their place: each still means its own step', () => {
     const solder = wayBy('solder')
     const ends = { a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' } }
-    const yard = aJob({ joints: [aJoint({ id: 'joint-0001', ...ends, wayId: solder.id, way: solder })], lines: [aLine()] })
+    const yard = aJob({
+      joints: [aJoint({ id: 'joint-0001', ...ends, wayId: solder.id, way: solder })],
+      lines: [aLine()],
+    })
     const done = [
       { do: 'tick', place: { entry: 0, step: 4, way: solder.id }, done: true },
       { do: 'wait', place: { entry: 0, step: 11 }, running: true },

@@ -69,10 +69,7 @@ function lineActs(changes: Fields, base: Fields): Made['act'][] {
       body: { support, mm },
     })),
     ...clips.gone.map((support) => ({ name: 'line/free-support' as const, body: { support } })),
-    ...pulled.put.map(([key, { marks }]) => ({
-      name: 'line/bend-step' as const,
-      body: { ...bendPlace(key), marks },
-    })),
+    ...pulled.put.map(([key, { marks }]) => ({ name: 'line/bend-step' as const, body: { ...bendPlace(key), marks } })),
     ...pulled.gone.map((key) => ({ name: 'line/unbend-step' as const, body: bendPlace(key) })),
   ]
 }

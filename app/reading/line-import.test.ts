@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { draftLine, LINE_FILE_VERSION, writeLineFile } from '#core/record'
+import { draftLine, LINE_FILE_VERSION, writeLineFile, lineFields } from '#core/record'
 import { aJob, aLine } from '../../tests/records'
 import { likeLine, readImport } from './line-import'
 
@@ -20,7 +20,10 @@ describe('a line from a file', () => {
         rows: [{ problem: null }, { problem: null }, { problem: null }],
       },
     })
-    if (back.ok) expect(draftLine(job, back.value.body).question).toEqual(draftLine(job, line).question)
+    if (back.ok)
+      expect(draftLine(job, { ...lineFields.blank, ...back.value.body }).question).toEqual(
+        draftLine(job, line).question,
+      )
   })
   it.each([
     ['no JSON', '{', 'json', ''],

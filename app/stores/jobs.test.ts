@@ -4,7 +4,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { SentAct } from '#core/acts'
 import { findWays } from '#core/joints'
 import { makeCards } from '#core/making'
-import { type FindRecord, type JobRecord, type JointRecord } from '#core/record'
+import type { FindRecord, JobRecord, JointRecord } from '#core/record'
 import { ActServer } from '../../tests/act-server'
 import { aFind, aJob, aJoint, aLine, anOffcut } from '../../tests/records'
 import { useJobStore } from './jobs'
@@ -66,8 +66,7 @@ const loaded = async () => {
   return store
 }
 const theJoint = () => useJobStore().jobOf('yard')!.joints[0]!
-const type = (typed: string, more = {}) =>
-  useJobStore().do('yard', 'find/change', 'f', { typed, ...more })
+const type = (typed: string, more = {}) => useJobStore().do('yard', 'find/change', 'f', { typed, ...more })
 
 describe('what is typed', () => {
   it('shows at once, and goes out once after the last keystroke, with its key and who typed it', async () => {
@@ -229,7 +228,9 @@ describe('without a server', () => {
     server.take = (sent) => {
       const answers = take.call(server, sent)
       return answers.map((answer, i) =>
-        sent[i]!.name === 'job/begin' ? { ...answer, record: aJob({ id, slug: 'rope-walk', name: 'Rope walk' }) } : answer,
+        sent[i]!.name === 'job/begin'
+          ? { ...answer, record: aJob({ id, slug: 'rope-walk', name: 'Rope walk' }) }
+          : answer,
       ) as typeof answers
     }
     isAway = false

@@ -96,10 +96,7 @@ export const useJobStore = defineStore('jobs', () => {
   /** What waits has changed: what came back since is noted, and every job is drawn anew. */
   function waiting(now: readonly Entry[], why: Issue | null) {
     for (const entry of now)
-      if (
-        entry.state !== 'waiting' &&
-        !entries.value.some((one) => one.key === entry.key && one.state === entry.state)
-      )
+      if (entry.state !== 'waiting' && !entries.value.some((one) => one.key === entry.key && one.state === entry.state))
         note(entry, entry.state)
     entries.value = now
     away.value = why
@@ -234,12 +231,7 @@ export const useJobStore = defineStore('jobs', () => {
   }
 
   /** Begins a record of a job under an id of its own, and gives it. */
-  function begin<N extends ActName>(
-    slug: string,
-    name: N,
-    body: InputOf<N>,
-    id: string = uuid(),
-  ): Result<Begun<N>> {
+  function begin<N extends ActName>(slug: string, name: N, body: InputOf<N>, id: string = uuid()): Result<Begun<N>> {
     const answer = work(slug, name, id, body)
     return answer.ok ? ok(recordOf(answer.value, actOf(name).on, id) as Begun<N>) : answer
   }

@@ -6,10 +6,7 @@ const RETRY_AFTER_MS = 2000
 const after = (ms: number) => new Promise<void>((resolve) => setTimeout(resolve, ms))
 
 /** Reads of the server: each until it answers, and one that is under way is not begun twice. */
-export function createReader(
-  get: <T>(url: string) => Promise<Answer<T>>,
-  onAway: (why: Issue | null) => void,
-) {
+export function createReader(get: <T>(url: string) => Promise<Answer<T>>, onAway: (why: Issue | null) => void) {
   /** Counts what the server has taken, so that an answer begun before it is not put over it. */
   let writes = 0
   const reads = new Map<string, Promise<Answer<unknown>>>()

@@ -32,9 +32,8 @@ export function recordWords({ record, act }: Pick<Entry, 'record' | 'act'>, job:
 function keysChanged(field: string, now: Fields, was: Fields, job: JobRecord | undefined): string {
   const keys = Object.keys(now).filter((key) => now[key] !== was[key])
   return (
-    keys
-      .map((key) => `${fieldWords(`${field}.${key}`)}: ${valueWords(`${field}.${key}`, now[key], job)}`)
-      .join(', ') || fieldWords(field)
+    keys.map((key) => `${fieldWords(`${field}.${key}`)}: ${valueWords(`${field}.${key}`, now[key], job)}`).join(', ') ||
+    fieldWords(field)
   )
 }
 

@@ -71,14 +71,19 @@ describe('every act', () => {
   it('with any other body is refused in words or done, and never throws', () => {
     let tried = 0
     fc.assert(
-      fc.property(fc.constantFrom(...samples), fc.object({ maxDepth: 2 }), fc.boolean(), ({ act, record, job }, odd, both) => {
-        const given = both ? { ...act.body, ...odd } : odd
-        const parsed = actOf(act.name).body.safeParse(given)
-        if (!parsed.success) return
-        tried++
-        const result = applyToJob(job, { name: act.name, body: parsed.data } as Act, record, { key: 'k', ...HAND })
-        if (!result.ok) expect(result.error.message.length).toBeGreaterThan(5)
-      }),
+      fc.property(
+        fc.constantFrom(...samples),
+        fc.object({ maxDepth: 2 }),
+        fc.boolean(),
+        ({ act, record, job }, odd, both) => {
+          const given = both ? { ...act.body, ...odd } : odd
+          const parsed = actOf(act.name).body.safeParse(given)
+          if (!parsed.success) return
+          tried++
+          const result = applyToJob(job, { name: act.name, body: parsed.data } as Act, record, { key: 'k', ...HAND })
+          if (!result.ok) expect(result.error.message.length).toBeGreaterThan(5)
+        },
+      ),
       { numRuns: 300 },
     )
     expect(tried).toBeGreaterThan(10)

@@ -1,10 +1,14 @@
 import { ok, type Result } from '#core/base'
-import type { Hand } from '../record/hand'
-import type { JobRecord } from '../record/job/record'
-import { rackAfter } from '../record/rack/work'
-import type { ActDef, AnyRecord } from './define'
+import {
+  rackAfter,
+  type ActDef,
+  type AnyRecord,
+  type Hand,
+  type JobRecord,
+  type Kind,
+  type ListKind,
+} from '#core/record'
 import { ACTS, type Act, type ActName } from './registry'
-import type { Kind, ListKind } from './kinds'
 
 /* What an act makes of a whole job, as a tablet has it. */
 

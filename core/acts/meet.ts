@@ -1,11 +1,18 @@
 import { issue, type Issue } from '#core/base'
-import { FINISHED, OTHER_PLAN } from '../record/cut/work'
-import type { JointRecord } from '../record/joint/record'
-import { SIGNED, standingSignoff } from '../record/joint/status'
-import { OTHER_WAY, UNDONE } from '../record/joint/steps'
-import type { ActDef, AnyRecord } from './define'
-import type { Kind } from './kinds'
-import { changedSince, mergeFields, type Clash, type Fields } from './merge'
+import {
+  FINISHED,
+  OTHER_PLAN,
+  OTHER_WAY,
+  SIGNED,
+  standingSignoff,
+  UNDONE,
+  type ActDef,
+  type AnyRecord,
+  type Fields,
+  type JointRecord,
+  type Kind,
+} from '#core/record'
+import { changedSince, mergeFields, type Clash } from './merge'
 
 /* What an act rests on, and what comes of it where another hand was first. */
 

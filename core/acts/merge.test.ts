@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { changedSince, mergeFields, type Fields } from './merge'
+import { changedSince, mergeFields, type Fields } from '#core/acts'
 
 const value = fc.oneof(
   fc.string({ maxLength: 3 }),

@@ -1,7 +1,6 @@
 import isEqual from 'fast-deep-equal'
+import type { Fields } from '#core/record'
 import { MERGED_BY_KEY } from './tables'
-
-export type Fields = Readonly<Record<string, unknown>>
 
 /** One field that two hands set differently: what both had seen, and what each made of it. */
 export interface Clash {

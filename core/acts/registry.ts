@@ -1,15 +1,17 @@
 import type { z } from 'zod'
-import { bendActs } from '../record/bend/acts'
-import { cutActs } from '../record/cut/acts'
-import { findActs } from '../record/find/acts'
-import { fixActs } from '../record/fix/acts'
-import { jobActs } from '../record/job/acts'
-import { jointActs } from '../record/joint/acts'
-import { kitActs } from '../record/kit/acts'
-import { lineActs } from '../record/line/acts'
-import { lookActs } from '../record/look/acts'
-import { rackActs } from '../record/rack/acts'
-import type { ActDef } from './define'
+import {
+  bendActs,
+  cutActs,
+  findActs,
+  fixActs,
+  jobActs,
+  jointActs,
+  kitActs,
+  lineActs,
+  lookActs,
+  rackActs,
+  type ActDef,
+} from '#core/record'
 
 /* Everything that can be done. The union of acts, what is sent, the rules on tablet and server, words and docs derive from it. */
 
@@ -34,9 +36,7 @@ export type InputOf<N extends ActName> = z.input<(typeof ACTS)[N]['body']>
 /** One thing done. */
 export type Act = { [N in ActName]: { name: N; body: BodyOf<N> } }[ActName]
 /** The name of an act on records of a kind. */
-export type ActOn<K extends ActDef['on']> = {
-  [N in ActName]: (typeof ACTS)[N]['on'] extends K ? N : never
-}[ActName]
+export type ActOn<K extends ActDef['on']> = { [N in ActName]: (typeof ACTS)[N]['on'] extends K ? N : never }[ActName]
 
 /** An act by its name, whatever its kind. */
 export const actOf = (name: ActName): ActDef => ACTS[name] as unknown as ActDef

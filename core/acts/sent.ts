@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { id, ownId, time } from '../record/texts'
+import { id, ownId, time } from '#core/record'
 import { ACT_NAMES, type ActName } from './registry'
 
 /**

@@ -1,8 +1,4 @@
-import { cutFields } from '../record/cut/schema'
-import { findFields } from '../record/find/schema'
-import { jointFields } from '../record/joint/schema'
-import { kitFields } from '../record/kit/schema'
-import { lineFields } from '../record/line/schema'
+import { cutFields, findFields, jointFields, kitFields, lineFields } from '#core/record'
 
 /** The fields of every kind of record that a hand may change. */
 export const FIELD_TABLES = {

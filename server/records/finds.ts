@@ -47,10 +47,7 @@ export async function loadFinds(db: Database | Transaction, rows: readonly FindR
   }))
 }
 
-const toRow = ({ id: _, photos: __, updatedAt, ...find }: FindRecord) => ({
-  ...find,
-  updatedAt: toDatabase(updatedAt),
-})
+const toRow = ({ id: _, photos: __, updatedAt, ...find }: FindRecord) => ({ ...find, updatedAt: toDatabase(updatedAt) })
 
 /** Moves a photo that came before its act to its find. */
 async function attach(tx: Transaction, find: string, { at, ...photo }: PhotoRecord): Promise<void> {

@@ -42,11 +42,7 @@ export const ownFields = (row: JobRow) => ({
 })
 
 /** A job with all its records. */
-export async function toJob(
-  db: Database | Transaction,
-  row: JobRow,
-  rack?: JobRecord['rack'],
-): Promise<JobRecord> {
+export async function toJob(db: Database | Transaction, row: JobRow, rack?: JobRecord['rack']): Promise<JobRecord> {
   const findRows = await db
     .select()
     .from(finds)
@@ -100,19 +96,21 @@ export async function insertJob(tx: Transaction, { id, name, place, region, year
     .where(eq(jobs.region, region))
     .orderBy(desc(jobs.position))
     .limit(1)
-  await tx.insert(jobs).values({
-    id,
-    slug: await freeSlug(tx, name),
-    name,
-    place,
-    region,
-    year,
-    policy: {},
-    tools: before?.tools ?? null,
-    fittings: before?.fittings ?? [],
-    benders: before?.benders ?? [],
-    position: (last?.position ?? 0) + 1,
-  })
+  await tx
+    .insert(jobs)
+    .values({
+      id,
+      slug: await freeSlug(tx, name),
+      name,
+      place,
+      region,
+      year,
+      policy: {},
+      tools: before?.tools ?? null,
+      fittings: before?.fittings ?? [],
+      benders: before?.benders ?? [],
+      position: (last?.position ?? 0) + 1,
+    })
 }
 
 const toRow = ({ policy, tools, fittings, benders, counts, version, updatedAt, updatedBy }: JobRecord) => ({

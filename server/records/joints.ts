@@ -86,9 +86,7 @@ async function saveTimers(
   for (const { entry, step } of gone)
     await tx.delete(timers).where(and(eq(timers.jointId, jointId), eq(timers.entry, entry), eq(timers.step, step)))
   if (put.length > 0)
-    await tx
-      .insert(timers)
-      .values(put.map((timer) => ({ ...timer, jointId, startedAt: toDatabase(timer.startedAt) })))
+    await tx.insert(timers).values(put.map((timer) => ({ ...timer, jointId, startedAt: toDatabase(timer.startedAt) })))
 }
 
 /** Only ever added. */

@@ -16,8 +16,5 @@ export async function rulesOf(tx: Transaction, job: JobRow, { on }: ActDef): Pro
           .from(finds)
           .where(eq(finds.jobId, job.id))
       : []
-  return {
-    ...{ id, name, region, year, policy, tools, fittings, benders },
-    finds: rows as DoubtedFind[],
-  }
+  return { ...{ id, name, region, year, policy, tools, fittings, benders }, finds: rows as DoubtedFind[] }
 }

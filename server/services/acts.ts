@@ -107,7 +107,11 @@ async function goneWords(tx: Transaction, def: ActDef, act: Sent): Promise<Issue
   const last = await lastActOn(tx, act.record)
   const field = def.on === 'cuts' ? 'cut' : def.on.replace(/s$/, '')
   if (last?.jobId === act.job && actOf(last.name as Sent['name']).does === 'drops')
-    return issue('unknown-id', field, `${field}: this ${what} was taken out${last.by ? ` by ${last.by}` : ''} meanwhile.`)
+    return issue(
+      'unknown-id',
+      field,
+      `${field}: this ${what} was taken out${last.by ? ` by ${last.by}` : ''} meanwhile.`,
+    )
   return issue('unknown-id', field, `${field}: this job has no such ${what}. It may belong to another job.`)
 }
 

@@ -13,7 +13,11 @@ export function findUnkeepable(given: unknown): Issue | null {
       return issue('type', where, `${where || 'the act'}: holds half a letter, which no text has. Type it again.`)
     if (typeof value !== 'object' || value === null) continue
     if (path.length >= MOST_DEPTH)
-      return issue('too-many', path.slice(0, 3).join('.'), `${path.slice(0, 3).join('.')}: nested deeper than ${MOST_DEPTH} is not accepted.`)
+      return issue(
+        'too-many',
+        path.slice(0, 3).join('.'),
+        `${path.slice(0, 3).join('.')}: nested deeper than ${MOST_DEPTH} is not accepted.`,
+      )
     for (const [name, inside] of Object.entries(value)) {
       if (!name.isWellFormed()) return issue('type', where, `${where || 'the act'}: a name in it holds half a letter.`)
       open.push({ path: [...path, name], value: inside })

@@ -16,8 +16,10 @@ export interface Chain {
 export const BEGINNING = '0'.repeat(64)
 
 /** SHA-256 of a row: of the row before it, its place, when it came here, and its text as it was received. */
-export const hashOf = (before: string, { number, takenAt, text }: Pick<LogRow, 'number' | 'takenAt' | 'text'>): string =>
-  createHash('sha256').update(`${before}\n${number}\n${takenAt}\n${text}`).digest('hex')
+export const hashOf = (
+  before: string,
+  { number, takenAt, text }: Pick<LogRow, 'number' | 'takenAt' | 'text'>,
+): string => createHash('sha256').update(`${before}\n${number}\n${takenAt}\n${text}`).digest('hex')
 
 interface Text {
   key?: unknown
@@ -59,10 +61,7 @@ export async function lastActOn(tx: Transaction, record: string): Promise<LogRow
 }
 
 /** Writes an act behind the last of its job, whose row is held. Gives its sequence number. */
-export async function append(
-  tx: Transaction,
-  act: Omit<LogRow, 'seq' | 'number' | 'hash'>,
-): Promise<number> {
+export async function append(tx: Transaction, act: Omit<LogRow, 'seq' | 'number' | 'hash'>): Promise<number> {
   const [last] = await tx
     .select({ number: acts.number, hash: acts.hash })
     .from(acts)

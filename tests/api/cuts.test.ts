@@ -2,7 +2,15 @@ import { randomUUID } from 'node:crypto'
 import { describe, expect, it } from 'vitest'
 import { ownBed } from '../bed'
 import { cutQuestion, cutRows, planCuts, restsOf, takeAnswer, type BenchPlan, type CutAnswer } from '#core/cutting'
-import { piecesFor, rackFor, readSheet, type CutInput, type CutRecord, type JobRecord, type OffcutRecord } from '#core/record'
+import {
+  piecesFor,
+  rackFor,
+  readSheet,
+  type CutInput,
+  type CutRecord,
+  type JobRecord,
+  type OffcutRecord,
+} from '#core/record'
 import { wrongWithPlan } from '../cuts'
 import { readPdf } from '../pdf'
 import { acting } from '../acts'
@@ -46,8 +54,7 @@ async function planOf(slug: string, id: string): Promise<BenchPlan> {
   return takeAnswer(randomUUID(), answer.value, pieces, stock, rackFor(job, sheet), sheet.plan, sheet.done, by)
 }
 const takePlan = (job: JobRecord, id: string, plan: unknown) => tryAct('cut/plan', job, id, plan)
-const enter = (job: JobRecord, id: string, done: object) =>
-  tryAct('cut/enter', job, id, { id: randomUUID(), ...done })
+const enter = (job: JobRecord, id: string, done: object) => tryAct('cut/enter', job, id, { id: randomUUID(), ...done })
 async function planned(changes: Partial<CutInput> = {}) {
   const { job, cut, at } = await begun(changes)
   const saved = await act('cut/plan', job, cut.id, await planOf(job.slug, cut.id))
@@ -193,9 +200,9 @@ describe('the rack', () => {
     const lies = { rest: rest.id, length: rest.length, place: 'van' }
     // An offcut that is there already is not put over, nor two under one id.
     for (const ids of [[id], [kept, kept]])
-      expect(
-        await tryAct('cut/finish', job, cut.id, { kept: ids.map((own) => ({ ...lies, id: own })) }),
-      ).toMatchObject({ status: 422, issue: { path: `kept.${ids.length - 1}.id` } })
+      expect(await tryAct('cut/finish', job, cut.id, { kept: ids.map((own) => ({ ...lies, id: own })) })).toMatchObject(
+        { status: 422, issue: { path: `kept.${ids.length - 1}.id` } },
+      )
     const closed = await act('cut/finish', job, cut.id, { kept: [{ ...lies, id: kept }] })
     expect(closed.result).toMatchObject({ uncut: 0, sum: { pieces: 5200, kept: rest.length } })
     expect(await offcut(job.slug, id)).toBeUndefined()
@@ -224,10 +231,7 @@ describe('the rack', () => {
     [{ pipe: PIPE, length: -5, place: '' }, 'length'],
     [{ pipe: PIPE, length: 500, place: 'x'.repeat(90) }, 'place'],
   ])('refuses %j', async (body, path) => {
-    expect(await tryAct('rack/put', await newJob(), randomUUID(), body)).toMatchObject({
-      status: 422,
-      issue: { path },
-    })
+    expect(await tryAct('rack/put', await newJob(), randomUUID(), body)).toMatchObject({ status: 422, issue: { path } })
   })
   it('has an offcut set right on the version that was seen, where it is not promised', async () => {
     const { job, cut } = await begun(wanted)

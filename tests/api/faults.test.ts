@@ -57,9 +57,7 @@ describe('a check that fails', () => {
       issue: { path: 'reading', code: 'range' },
     })
     const ticked = await act('joint/tick', job, joint.id, { ...place, reading: 4.8 }, { by: 'Orla' })
-    expect(ticked.ticks).toEqual([
-      expect.objectContaining({ ...place, code: 'assemble', reading: 4.8, by: 'Orla' }),
-    ])
+    expect(ticked.ticks).toEqual([expect.objectContaining({ ...place, code: 'assemble', reading: 4.8, by: 'Orla' })])
     const faulty = await act('joint/fail', job, joint.id, { ...place, reading: 2 })
     expect(faulty).toMatchObject({ ticks: [], faults: [{ code: 'assemble', reading: 2, reused: false }] })
   })
@@ -106,9 +104,10 @@ describe('a signed joint', () => {
     }
     expect((await get(`/api/jobs/${job.slug}/register.csv`)).body).toMatch(/dry-fitted,,,,,no ring on the left end,/)
     const { version } = signed
-    expect(
-      await tryAct('joint/sign', job, joint.id, { initials: 'WY' }, { version: version + 1 }),
-    ).toMatchObject({ status: 422, issue: { path: 'ticks' } })
+    expect(await tryAct('joint/sign', job, joint.id, { initials: 'WY' }, { version: version + 1 })).toMatchObject({
+      status: 422,
+      issue: { path: 'ticks' },
+    })
     await act('joint/tick', job, joint.id, places[2]!)
     expect((await act('joint/sign', job, joint.id, { initials: 'WY' })).signoffs).toMatchObject([
       { initials: 'OL' },

@@ -119,7 +119,9 @@ describe('joints', () => {
   it('are numbered from 1 on each job, also when two are begun at once', async () => {
     const job = await newJob()
     await Promise.all(Array.from({ length: 5 }, () => begin('joint/begin', job, ENDS)))
-    expect((await get<JobRecord>(`/api/jobs/${job.slug}`)).body.joints.map(({ number }) => number)).toEqual([1, 2, 3, 4, 5])
+    expect((await get<JobRecord>(`/api/jobs/${job.slug}`)).body.joints.map(({ number }) => number)).toEqual([
+      1, 2, 3, 4, 5,
+    ])
   })
 
   it('take only a way that stands, and drop it when the conditions refuse it', async () => {

@@ -3,7 +3,8 @@ import DxfParser from 'dxf-parser'
 import { describe, expect, it } from 'vitest'
 import { ownBed } from '../bed'
 import { centreLine, planLine, surveyLine } from '#core/line'
-import { benderFor,
+import {
+  benderFor,
   draftLine,
   lineFields,
   readLineFile,
@@ -70,7 +71,10 @@ describe('the lines of a job', () => {
     [{ colour: 'red' }, 422, 'colour'],
   ])('refuse %j', async (changes, status, path) => {
     const { job, line } = await drawn()
-    expect(await tryAct('line/change', job, line.id, changes, { version: 1 })).toMatchObject({ status, issue: { path } })
+    expect(await tryAct('line/change', job, line.id, changes, { version: 1 })).toMatchObject({
+      status,
+      issue: { path },
+    })
   })
   it('are taken out once, and again without fault; never from another job', async () => {
     const { job, line } = await drawn()
@@ -143,7 +147,9 @@ describe('a line given out', () => {
     const { job, line, at } = await drawn()
     const file = await call<object>('GET', `${at}/line.json`)
     const back = readLineFile(JSON.stringify(file.body), 'eu')
-    expect(back.ok && draftLine(job, { ...lineFields.blank, ...back.value }).question).toEqual(draftLine(job, line).question)
+    expect(back.ok && draftLine(job, { ...lineFields.blank, ...back.value }).question).toEqual(
+      draftLine(job, line).question,
+    )
     expect(file.body).toMatchObject({
       format: 'jolvet-line',
       version: 1,

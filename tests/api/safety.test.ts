@@ -84,7 +84,9 @@ describe('signing', () => {
     })
     const signed = (await sign(['wait', 'watch'])).record
     expect(signed.signoffs[0]!.remarks.map(({ code }) => code)).toEqual(['wait', 'watch', 'wait-short', 'quick'])
-    expect((await get(`/api/jobs/${job.slug}/register.csv`)).body).toMatch(/The watch after the flame has 60 minutes to go/)
+    expect((await get(`/api/jobs/${job.slug}/register.csv`)).body).toMatch(
+      /The watch after the flame has 60 minutes to go/,
+    )
     expect(await sign(['nothing'])).toMatchObject({ status: 422, issue: { code: 'unknown-id', path: 'seen.0' } })
   })
 })

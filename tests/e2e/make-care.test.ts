@@ -96,8 +96,7 @@ describe('the card in gloves', () => {
     const place = await app.driver.executeScript<number>(
       'return [...document.querySelectorAll("[data-step]")].findIndex(e => e.dataset.step === "hold")',
     )
-    for (let step = 0; step < place; step++)
-      await act('joint/tick', yard, joints[0]!.id, { entry: 0, step })
+    for (let step = 0; step < place; step++) await act('joint/tick', yard, joints[0]!.id, { entry: 0, step })
     await act('joint/wait', yard, joints[0]!.id, { entry: 0, step: place })
     await app.go(`/jobs/${slug}/make?joint=${joints[1]!.id}`)
     await app.waitForText('[data-test="running-waits"]', /J1\s+(0:\d\d|over)/)
@@ -114,8 +113,7 @@ describe('a check that fails', () => {
     const feed = await app.driver.executeScript<number>(
       'return [...document.querySelectorAll("[data-step]")].findIndex(e => e.dataset.step === "feed")',
     )
-    for (let step = 0; step < feed; step++)
-      await act('joint/tick', yard, joints[1]!.id, { entry: 0, step })
+    for (let step = 0; step < feed; step++) await act('joint/tick', yard, joints[1]!.id, { entry: 0, step })
     await app.reload()
     await app.click(`[data-fails="${feed}"]`)
     await app.waitForText('[data-test="remedy"]', /Heat it again while it is bright/)
@@ -131,9 +129,7 @@ describe('a check that fails', () => {
 
 describe('a temporary joint', () => {
   it('is booked a day, and listed with the jobs until it was come back to', async () => {
-    await act('joint/change', yard, joints[1]!.id, { conditions: { temporary: true },
-      comeBack: '2020-05-04',
-    })
+    await act('joint/change', yard, joints[1]!.id, { conditions: { temporary: true }, comeBack: '2020-05-04' })
     await app.go(`/jobs/${slug}/make?joint=${joints[1]!.id}`)
     await app.waitForText('.come-back', /Mon 4 May, \d+ days ago/)
     await app.go('/')
@@ -187,9 +183,7 @@ describe('parts counted out and back', () => {
     await app.click('[data-test="it-is-there"]')
     await app.saved()
     expect(await app.count('[data-test="doubt"]')).toBe(0)
-    expect((await jobOf(slug)).counts).toMatchObject([
-      { item: 'olive 15', out: 6, back: 5, seen: [id] },
-    ])
+    expect((await jobOf(slug)).counts).toMatchObject([{ item: 'olive 15', out: 6, back: 5, seen: [id] }])
     expect(await app.errors()).toEqual([])
   })
 })

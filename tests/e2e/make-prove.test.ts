@@ -146,8 +146,7 @@ describe('a signed joint that was not right', () => {
       region: 'us',
       orientation: 'horizontal',
     })
-    for (const entry of [0, 1])
-      for (const step of card.steps.keys()) await act('joint/tick', yard, id, { entry, step })
+    for (const entry of [0, 1]) for (const step of card.steps.keys()) await act('joint/tick', yard, id, { entry, step })
     await act('joint/sign', yard, id, { initials: 'OL' })
     await app.go(`/jobs/${slug}/make?joint=${ids.crimp}`)
     await app.click('[data-test="open-reopen"]')
@@ -188,11 +187,7 @@ describe('a piece with bends', () => {
     for (let i = 0; i < 6; i++) await app.press(' ')
     await app.waitForText('[data-test="bent"]', /p1 is bent/)
     expect(await app.axe()).toEqual([])
-    await vi.waitUntil(
-      async () =>
-        Object.keys((await jobOf(slug)).lines[0]!.pulled).length === 7,
-      WAIT,
-    )
+    await vi.waitUntil(async () => Object.keys((await jobOf(slug)).lines[0]!.pulled).length === 7, WAIT)
     await app.go(`/jobs/${slug}/make?bend=L1p1`)
     await app.waitForText('[data-test="bent"]', /p1 is bent/)
     expect(await app.errors()).toEqual([])

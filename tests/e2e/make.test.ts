@@ -12,14 +12,8 @@ let yard: JobRecord
 const { act, ask, begin, newJob } = acting()
 const base = () => ownBed().baseUrl
 
-
 async function takeWay(a: string, b: string, part: string, conditions = {}): Promise<JointRecord> {
-  const { ways } = await ask<WaysAnswer>('ways', {
-    region: 'gb',
-    a: { pipe: a },
-    b: { pipe: b },
-    conditions,
-  })
+  const { ways } = await ask<WaysAnswer>('ways', { region: 'gb', a: { pipe: a }, b: { pipe: b }, conditions })
   const wayId = ways.find(({ parts }) => parts[0]!.name === part)!.id
   const { id } = await begin('joint/begin', yard, {
     place: part,

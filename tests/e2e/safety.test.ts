@@ -3,7 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { acting } from '../acts'
 import { ownBed } from '../bed'
 import type { End, WaysAnswer } from '#core/joints'
-import type { FindRecord, JobRecord, JointRecord } from '#core/record'
+import type { JobRecord, JointRecord } from '#core/record'
 import { App } from './pages/app'
 
 // What could hurt: pipe that may be gas, a way changed half way, a joint signed before it is cold.
@@ -119,8 +119,7 @@ describe('another way', () => {
 describe('a step that says something else than when it was ticked', () => {
   it('shows both and asks to be looked at again', async () => {
     const joint = await addJoint('solder')
-    for (const step of ['cut', 'protect'])
-      await act('joint/tick', yard, joint.id, { entry: 0, step })
+    for (const step of ['cut', 'protect']) await act('joint/tick', yard, joint.id, { entry: 0, step })
     await act('joint/change', yard, joint.id, { conditions: { combustibles: true } })
     await make(joint)
     await app.waitForText(

@@ -182,7 +182,8 @@ describe('what the server refuses', () => {
       a: { pipe: 'cu-en-x-22' },
       b: { pipe: 'cu-en-x-22' },
     })
-    await act('joint/change', yard, joint.id, { wayId: ways.find(({ parts }) => parts[0]!.name === 'compression coupling')!.id,
+    await act('joint/change', yard, joint.id, {
+      wayId: ways.find(({ parts }) => parts[0]!.name === 'compression coupling')!.id,
     })
     network.isDown = false
     await tablet.click('[data-saved="refused"]')

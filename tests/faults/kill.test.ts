@@ -4,6 +4,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { WaysAnswer } from '#core/joints'
 import type { FindRecord, JobRecord, JointRecord } from '#core/record'
 import { url } from '../../scripts/db.mjs'
+import { acting } from '../acts'
 import { seeded } from '../random'
 import { Running } from './running'
 
@@ -21,28 +22,38 @@ beforeAll(async () => {
 })
 afterAll(() => run.remove())
 
-/** Sends a write with one key until it is acknowledged, as a tablet does. */
-async function write<T>(method: string, path: string, body: object, key: string = randomUUID()): Promise<T> {
+const { toSend } = acting(() => run.url)
+
+/** Sends an act until it is acknowledged, as a tablet does. */
+async function write<T>(act: ReturnType<typeof toSend>): Promise<T> {
   for (;;) {
     try {
-      const reply = await fetch(run.url + path, {
-        method,
-        body: JSON.stringify(body),
-        headers: { 'Content-Type': 'application/json', 'Idempotency-Key': key, Connection: 'close' },
+      const reply = await fetch(`${run.url}/api/acts`, {
+        method: 'POST',
+        body: JSON.stringify({ acts: [act] }),
+        headers: { 'Content-Type': 'application/json', Connection: 'close' },
         signal: AbortSignal.timeout(15_000),
       })
-      if (reply.ok) return (await reply.json()) as T
-      if (reply.status !== 503) throw new Error(`${method} ${path}: ${reply.status} ${await reply.text()}`)
+      if (reply.ok) return ((await reply.json()) as { acts: { record: T }[] }).acts[0]!.record
+      if (reply.status !== 503) throw new Error(`${act.name}: ${reply.status} ${await reply.text()}`)
     } catch (error) {
-      if (error instanceof Error && error.message.startsWith(method)) throw error
+      if (error instanceof Error && error.message.startsWith(act.name)) throw error
     }
     await sleep(60)
   }
 }
+const beginJob = (name: string) => {
+  const id = randomUUID()
+  return write<JobRecord>(toSend('job/begin', { id }, id, { name, place: '', region: 'gb' }))
+}
+/** How the log of a job stands, by the server. */
+const chainOf = async (slug: string) =>
+  (await (await fetch(`${run.url}/api/jobs/${slug}/chain`)).json()) as { acts: number; brokenAt: number | null }
 
 describe('kill -9 while writing', () => {
-  it(`loses none of ${WRITES} acknowledged writes, does none twice, leaves none half done`, async () => {
-    const { slug } = await write<JobRecord>('POST', '/api/jobs', { name: 'Storm', place: '', region: 'gb' })
+  it(`loses none of ${WRITES} acknowledged writes, does none twice, leaves none half done, and the log is whole`, async () => {
+    const job = await beginJob('Storm')
+    const { slug } = job
     const ends = { a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' } }
     const { ways } = (await (
       await fetch(`${run.url}/api/core/ways`, { method: 'POST', body: JSON.stringify({ region: 'gb', ...ends }) })
@@ -74,56 +85,38 @@ describe('kill -9 while writing', () => {
       }
     })()
 
-    const once = async <T>(method: string, path: string, body: object): Promise<T> => {
-      const key = randomUUID()
-      sent.add(key)
-      const value = await write<T>(method, path, body, key)
+    const once = async <T>(name: string, record: string, body: object, about = {}): Promise<T> => {
+      const act = toSend(name, job, record, body, about)
+      sent.add(act.key)
+      const value = await write<T>(act)
       done++
       return value
     }
     while (done < WRITES) {
       const kind = below(4)
       if (kind === 0 || finds.size === 0) {
-        const find = await once<FindRecord>('POST', `/api/jobs/${slug}/finds`, {
-          id: randomUUID(),
-          place: `wall ${done}`,
-          typed: '',
-          by: 'calliper',
-          answers: {},
-          pipe: null,
-        })
+        const find = await once<FindRecord>('find/begin', randomUUID(), { place: `wall ${done}` })
         finds.set(find.id, find)
       } else if (kind === 1) {
         const find = [...finds.values()][below(finds.size)]!
         finds.set(
           find.id,
-          await once<FindRecord>('PATCH', `/api/jobs/${slug}/finds/${find.id}`, {
-            version: find.version,
-            typed: String(15 + below(20)),
-            answers: { magnet: random() < 0.5 },
-          }),
+          await once<FindRecord>(
+            'find/change',
+            find.id,
+            { typed: String(15 + below(20)), answers: { magnet: random() < 0.5 } },
+            { version: find.version },
+          ),
         )
       } else if (kind === 2 || joints.size === 0) {
-        const joint = await once<JointRecord>('POST', `/api/jobs/${slug}/joints`, {
-          id: randomUUID(),
-          place: `joint ${done}`,
-          ...ends,
-          findA: null,
-          conditions: {},
-          orientation: 'horizontal',
-          wayId: ways[0]!.id,
-          depths: {},
-        })
+        const body = { place: `joint ${done}`, ...ends, wayId: ways[0]!.id }
+        const joint = await once<JointRecord>('joint/begin', randomUUID(), body)
         joints.set(joint.id, joint)
       } else {
         const joint = [...joints.values()][below(joints.size)]!
         joints.set(
           joint.id,
-          await once<JointRecord>('PUT', `/api/jobs/${slug}/joints/${joint.id}/ticks`, {
-            entry: below(2),
-            step: below(3),
-            way: ways[0]!.id,
-          }),
+          await once<JointRecord>('joint/tick', joint.id, { entry: below(2), step: below(3), way: ways[0]!.id }),
         )
       }
     }
@@ -141,12 +134,15 @@ describe('kill -9 while writing', () => {
     expect(saved.joints.map(({ number }) => number).sort((a, b) => a - b)).toEqual(saved.joints.map((_, i) => i + 1))
 
     const database = await mysql.createConnection(url(await run.connection()))
-    const [receipts] = (await database.query('select write_key from receipts')) as unknown as [{ write_key: string }[]]
+    const [receipts] = (await database.query('select act_key from acts')) as unknown as [{ act_key: string }[]]
     const [[orphans]] = (await database.query(
       'select (select count(*) from ticks where joint_id not in (select id from joints)) + (select count(*) from joints where way_id is not null and way is null) n',
     )) as unknown as [[{ n: number }]]
     await database.end()
-    for (const key of sent) expect(receipts.some((receipt) => receipt.write_key === key)).toBe(true)
+    const known = new Set(receipts.map(({ act_key: key }) => key))
+    expect([...sent].filter((key) => !known.has(key))).toEqual([])
+    // Every act that was acknowledged is in the log, once, and each row follows from the one before it.
+    expect(await chainOf(slug)).toMatchObject({ acts: sent.size + 1, brokenAt: null })
     expect(Number(orphans.n)).toBe(0)
     recoveries.sort((a, b) => a - b)
     console.log(
@@ -155,15 +151,15 @@ describe('kill -9 while writing', () => {
   })
 
   it('leaves no write half done that nobody waited for', async () => {
-    const { slug } = await write<JobRecord>('POST', '/api/jobs', { name: 'Blind', place: '', region: 'gb' })
+    const job = await beginJob('Blind')
+    const { slug } = job
     const keys = Array.from({ length: 40 }, () => randomUUID())
     const blind = keys.map((key, i) =>
       sleep(i * 8)
         .then(() =>
-          fetch(`${run.url}/api/jobs/${slug}/finds`, {
+          fetch(`${run.url}/api/acts`, {
             method: 'POST',
-            body: JSON.stringify({ id: key, place: key, typed: '', by: 'rule', answers: {}, pipe: null }),
-            headers: { 'Idempotency-Key': key },
+            body: JSON.stringify({ acts: [toSend('find/begin', job, key, { place: key }, { key })] }),
           }),
         )
         .catch(() => undefined),
@@ -172,12 +168,12 @@ describe('kill -9 while writing', () => {
     run.killDatabase()
     run.killServer()
     await Promise.all(blind)
-    await write('POST', '/api/jobs', { name: 'Back again', place: '', region: 'gb' })
+    await beginJob('Back again')
     const { finds } = (await (await fetch(`${run.url}/api/jobs/${slug}`)).json()) as JobRecord
     const database = await mysql.createConnection(url(await run.connection()))
-    const [receipts] = (await database.query('select write_key from receipts')) as unknown as [{ write_key: string }[]]
+    const [receipts] = (await database.query('select act_key from acts')) as unknown as [{ act_key: string }[]]
     await database.end()
-    const known = new Set(receipts.map(({ write_key }) => write_key))
+    const known = new Set(receipts.map(({ act_key: key }) => key))
     expect(keys.filter((key) => known.has(key)).sort()).toEqual(finds.map(({ id }) => id).sort())
   })
 })

@@ -1,4 +1,5 @@
 import { execFileSync, spawnSync } from 'node:child_process'
+import { randomUUID } from 'node:crypto'
 import {
   appendFileSync,
   existsSync,
@@ -17,6 +18,7 @@ import mysql from 'mysql2/promise'
 import { afterAll, afterEach, beforeAll, describe, expect, it } from 'vitest'
 import type { JobRecord } from '#core/record'
 import { isRunning, stop, url } from '../../scripts/db.mjs'
+import { acting } from '../acts'
 import { Running } from './running'
 
 // Every fault of a start has its sentence or mends itself; none ends in a stack alone, none loses what was saved.
@@ -61,8 +63,14 @@ async function beOfAnEarlierVersion() {
   await connection.end()
 }
 const jobs = async () => ((await (await fetch(`${run.url}/api/jobs`)).json()) as { jobs: JobRecord[] }).jobs
-const newJob = (name: string) =>
-  fetch(`${run.url}/api/jobs`, { method: 'POST', body: JSON.stringify({ name, place: '', region: 'gb' }) })
+/** A job begun on a server that was started here; the answer as it came. */
+function beginJob(baseUrl: string, name: string, place = '') {
+  const id = randomUUID()
+  const act = acting(() => baseUrl).toSend('job/begin', { id }, id, { name, place, region: 'gb' })
+  return fetch(`${baseUrl}/api/acts`, { method: 'POST', body: JSON.stringify({ acts: [act] }) })
+}
+const newJob = (name: string) => beginJob(run.url, name)
+const recordOf = async (reply: Response) => ((await reply.json()) as { acts: { record: JobRecord }[] }).acts[0]!.record
 /** Ends in words: no stack, and what to do. */
 const inWords = ({ status, text }: { status: number | null; text: string }, words: RegExp) => {
   expect(text).toMatch(words)
@@ -194,19 +202,9 @@ describe('data folders', () => {
 
   it('whose tables were being changed when the power went: put back from the backup, then changed', async () => {
     await run.begin()
-    const { slug } = (await (await newJob('Through the cut')).json()) as { slug: string }
-    await fetch(`${run.url}/api/jobs/${slug}/lines`, {
-      method: 'POST',
-      body: JSON.stringify({
-        name: '',
-        pipe: 'cu-en-x-22',
-        method: 'solder',
-        corners: 'fittings',
-        start: 'free',
-        walls: [],
-        legs: ['e 640'],
-      }),
-    })
+    const job = await recordOf(await newJob('Through the cut'))
+    const line = { pipe: 'cu-en-x-22', method: 'solder' as const, legs: ['e 640'] }
+    await acting(() => run.url).begin('line/begin', job, line)
     const backup = path.join(run.folder, 'cut.gz')
     expect(script('backup', [backup]).text).toMatch(/jobs, .* 4 lines, .* are in/)
     await run.end()
@@ -241,12 +239,8 @@ describe('data folders', () => {
       await onDisk('size=400m', async (place) => {
         const small = await Running.on(place)
         await small.begin()
-        const call = async (name: string) =>
-          await fetch(`${small.url}/api/jobs`, {
-            method: 'POST',
-            body: JSON.stringify({ name, place: 'x'.repeat(100), region: 'gb' }),
-          })
-        const slug = ((await (await call('Full')).json()) as JobRecord).slug
+        const job = await recordOf(await beginJob(small.url, 'Full', 'x'.repeat(100)))
+        const { slug } = job
         const filler = path.join(place, 'filler')
         for (let free = true; free;) {
           try {
@@ -255,21 +249,13 @@ describe('data folders', () => {
             free = false
           }
         }
-        const write = (i: number) =>
-          fetch(`${small.url}/api/jobs/${slug}/joints`, {
-            method: 'POST',
-            body: JSON.stringify({
-              id: `joint-${String(i).padStart(6, '0')}`,
-              place: 'y'.repeat(120),
-              a: { pipe: 'cu-en-x-22' },
-              b: { pipe: 'cu-en-x-22' },
-              findA: null,
-              conditions: {},
-              orientation: 'horizontal',
-              wayId: null,
-              depths: Object.fromEntries(Array.from({ length: 99 }, (_, n) => [n, 'z'.repeat(40)])),
-            }),
-          })
+        const { toSend } = acting(() => small.url)
+        const depths = Object.fromEntries(Array.from({ length: 99 }, (_, n) => [n, 'z'.repeat(40)]))
+        const write = (i: number) => {
+          const body = { place: 'y'.repeat(120), a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' }, depths }
+          const act = toSend('joint/begin', job, `joint-${String(i).padStart(6, '0')}`, body)
+          return fetch(`${small.url}/api/acts`, { method: 'POST', body: JSON.stringify({ acts: [act] }) })
+        }
         const acknowledged: string[] = []
         let refused: Response | undefined
         for (let i = 0; i < 4000 && !refused; i += 10) {

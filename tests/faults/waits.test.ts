@@ -1,9 +1,11 @@
+import { randomUUID } from 'node:crypto'
 import { readFileSync } from 'node:fs'
 import path from 'node:path'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import type { JobRecord } from '#core/record'
+import type { FindRecord, JobRecord } from '#core/record'
 import mysql from 'mysql2/promise'
 import { url } from '../../scripts/db.mjs'
+import { acting } from '../acts'
 import { Running } from './running'
 
 // A database that hangs, that holds a row, that has no room: bounded waits, plain words, and on again afterwards.
@@ -11,17 +13,12 @@ import { Running } from './running'
 const LONGEST_MS = 60_000
 let run: Running
 let job: JobRecord
-const find = { place: '', typed: '', by: 'rule', answers: {}, pipe: null }
+const { newJob, toSend } = acting(() => run.url)
 
 beforeAll(async () => {
   run = await Running.on()
   await run.begin()
-  job = (await (
-    await fetch(`${run.url}/api/jobs`, {
-      method: 'POST',
-      body: JSON.stringify({ name: 'Waits at the mill', place: '', region: 'gb' }),
-    })
-  ).json()) as JobRecord
+  job = await newJob('Waits at the mill')
 })
 afterAll(() => run.remove())
 
@@ -35,8 +32,14 @@ const timed = async (call: () => Promise<Response>) => {
     ms: Date.now() - from,
   }
 }
-const write = () =>
-  timed(() => fetch(`${run.url}/api/jobs/${job.slug}/finds`, { method: 'POST', body: JSON.stringify(find) }))
+const send = (name: string, record: string, body: object, about = {}) =>
+  timed(() =>
+    fetch(`${run.url}/api/acts`, {
+      method: 'POST',
+      body: JSON.stringify({ acts: [toSend(name, job, record, body, about)] }),
+    }),
+  )
+const write = (place = '') => send('find/begin', randomUUID(), { place })
 
 describe('a database that hangs', () => {
   it('is waited for within bounds, by many at once, and works on when it comes back', async () => {
@@ -68,58 +71,33 @@ describe('a database that hangs', () => {
 
 describe('a row that another holds', () => {
   it('is waited for a few seconds, then the caller is told; other rows go on', async () => {
-    const created = JSON.parse((await write()).body) as { id: string }
+    const [{ record: created }] = (JSON.parse((await write()).body) as { acts: [{ record: FindRecord }] }).acts
+    const change = () => send('find/change', created.id, { typed: '22' }, { version: 1 })
     const other = await mysql.createConnection(url(await run.connection()))
     await other.query('start transaction')
     await other.query('select * from finds where id = ? for update', [created.id])
-    const held = timed(() =>
-      fetch(`${run.url}/api/jobs/${job.slug}/finds/${created.id}`, {
-        method: 'PATCH',
-        body: JSON.stringify({ version: 1, typed: '22' }),
-      }),
-    )
+    const held = change()
     expect((await write()).status).toBe(200)
     const reply = await held
     await other.query('rollback')
     await other.end()
     expect(reply.status).toBe(503)
     expect(reply.ms).toBeLessThan(LONGEST_MS)
-    expect(
-      (
-        await timed(() =>
-          fetch(`${run.url}/api/jobs/${job.slug}/finds/${created.id}`, {
-            method: 'PATCH',
-            body: JSON.stringify({ version: 1, typed: '22' }),
-          }),
-        )
-      ).status,
-    ).toBe(200)
+    expect((await change()).status).toBe(200)
   })
 })
 
 describe('what goes to the log and to the caller', () => {
   it('is neither typed text, nor SQL, nor a stack', async () => {
     const secret = 'behind-the-blue-door'
-    await fetch(`${run.url}/api/jobs/${job.slug}/finds`, {
-      method: 'POST',
-      body: JSON.stringify({ ...find, place: secret }),
-    })
+    await write(secret)
     run.killDatabase()
-    const replies = await Promise.all(
-      [1, 2, 3].map(() =>
-        timed(() =>
-          fetch(`${run.url}/api/jobs/${job.slug}/finds`, {
-            method: 'POST',
-            body: JSON.stringify({ ...find, place: secret }),
-          }),
-        ),
-      ),
-    )
+    const replies = await Promise.all([1, 2, 3].map(() => write(secret)))
     for (let i = 0; (await write()).status !== 200 && i < 40; i++)
       await new Promise((resolve) => setTimeout(resolve, 100))
     for (const { body } of replies) expect(body).not.toMatch(/insert|select |at \/|node_modules/i)
     expect(run.output).not.toMatch(/behind-the-blue-door|waits-at-the-mill/)
-    expect(run.output).toMatch(/POST \/api\/jobs\/:job\/finds failed/)
+    expect(run.output).toMatch(/POST \/api\/acts failed/)
     expect(run.output).toMatch(/the database stopped; it is started again/)
   })
 })

@@ -10,8 +10,7 @@ const { state, lastCopy } = useSaveState()
 const jobOf = (id: string) => store.jobOf(id)
 /** What aims at a record that is gone is not sent again. */
 const canRetry = ({ issue }: Entry) => issue?.code !== 'unknown-id'
-const retryWords = ({ act, saved }: Entry) =>
-  saved && restsOnVersion(act) ? 'Do it all the same' : 'Send it again'
+const retryWords = ({ act, saved }: Entry) => (saved && restsOnVersion(act) ? 'Do it all the same' : 'Send it again')
 const sentence = computed(() => {
   if (!store.isKept) return 'This browser keeps nothing. Leave this page open until all is sent.'
   if (store.away) return `No server, ${lastCopy.value}. What is done here is kept on this tablet and goes out in order.`
@@ -58,8 +57,9 @@ const sentence = computed(() => {
               <div class="flex gap-3 mt-2">
                 <UButton v-if="canRetry(entry)" data-test="retry" @click="store.retry(entry.key)">{{
                   retryWords(entry)
-                }}</UButton
-                ><UButton variant="outline" data-test="let-go" @click="store.letGo(entry.key)">Let it go</UButton>
+                }}</UButton><UButton variant="outline" data-test="let-go" @click="store.letGo(entry.key)"
+                  >Let it go</UButton
+                >
               </div>
             </div>
           </li>

@@ -16,6 +16,7 @@ import { endLabel } from '~/wording/way'
 
 /** Hand over: every joint with its depth marks, method, hands and time, and the register to take away. */
 const props = defineProps<{ job: JobRecord }>()
+const { chain } = useChain(toRef(props, 'job'))
 const system = computed(() => unitSystemOf(props.job.region))
 const rows = computed(() => props.job.joints.filter(({ way }) => way !== null))
 const undecided = computed(() => props.job.joints.length - rows.value.length)
@@ -44,7 +45,8 @@ const log = computed(() =>
     .sort((a, b) => b.signoff.at.localeCompare(a.signoff.at)),
 )
 const isShifted = (joint: JointRecord) => shiftedEnds(props.job, joint).length > 0
-const clashRecord = (clash: ClashRecord) => nameOfRecord(clash.record, props.job) ?? (clash.kind === 'jobs' ? 'kit' : 'entry')
+const clashRecord = (clash: ClashRecord) =>
+  nameOfRecord(clash.record, props.job) ?? (clash.kind === 'jobs' ? 'kit' : 'entry')
 function move(step: number) {
   at.value = Math.min(rows.value.length - 1, Math.max(0, at.value + step))
   table.value?.querySelectorAll<HTMLElement>('tbody a')[at.value]?.focus()
@@ -139,7 +141,29 @@ useKeys({ j: () => move(1), k: () => move(-1) })
             >Whole register in one file (JSON)</a
           >
         </li>
+        <li>
+          <a :href="`/api/jobs/${job.slug}/log.json`" download class="link-verb" data-test="export-log"
+            >Everything that was done (JSON)</a
+          >
+        </li>
       </ul>
+      <h2 class="zone-heading mt-6">Log</h2>
+      <p v-if="!chain" class="note t15" data-test="chain">How the log stands is not known without the server.</p>
+      <template v-else>
+        <p class="t15 flex gap-2" data-test="chain">
+          <StatusShape :status="chain.brokenAt === null ? 'proved' : 'refused'" :size="18" class="mt-[2px] flex-none" />
+          <span v-if="chain.brokenAt === null"
+            >{{ chain.acts }} act{{ chain.acts === 1 ? '' : 's' }}, each chained to the one before: the log is
+            whole.</span
+          ><span v-else class="brick w7"
+            >The log is broken at act {{ chain.brokenAt }} of {{ chain.acts }}: it was changed outside Jolvet.</span
+          >
+        </p>
+        <p v-if="chain.head" class="note t13" data-test="chain-head">
+          It ends with <span class="hash">{{ chain.head.match(/.{8}/g)?.join(' ') }}</span>, on every register given out
+          now.
+        </p>
+      </template>
       <h2 class="zone-heading mt-6">Signed</h2>
       <p v-if="log.length === 0" class="note">Nothing signed yet.</p>
       <ul class="t15">
@@ -185,6 +209,10 @@ useKeys({ j: () => move(1), k: () => move(-1) })
 </template>
 
 <style scoped>
+.hash {
+  font-variant-numeric: tabular-nums;
+  overflow-wrap: anywhere;
+}
 .bench {
   flex: 1;
   display: grid;

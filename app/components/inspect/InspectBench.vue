@@ -6,13 +6,14 @@ import type { JobRecord } from '#core/record'
 import { unitOf } from '~/reading/format'
 import { FACT_ASKS } from '~/wording/facts'
 import { inRegion, methodWords, SERVICE_WORDS } from '~/wording/en'
+import { dayTime } from '~/wording/entry'
 import { FINDING_WORDS, SEEN_CHOICES, SEEN_LENGTHS } from '~/wording/inspect'
 
 /** Look at a joint that is there already: what is seen at the left, what it says at the right, the worst first. */
 const props = defineProps<{ job: JobRecord }>()
-const { method, pipe, tube, known, service, asks, seen, typed, problems, looks, answer, say, type, clear } = useInspect(
-  toRef(props, 'job'),
-)
+const look = useInspect(toRef(props, 'job'))
+const { method, pipe, tube, known, service, asks, seen, typed, problems, looks, answer, say, type, clear } = look
+const { place, keep, keepProblem, kept } = look
 const isPicking = ref(false)
 const words = (text: string) => inRegion(text, props.job.region)
 const unit = computed(() => unitOf(unitSystemOf(props.job.region)))
@@ -150,9 +151,42 @@ const isBare = computed(() => (answer.value?.findings.length ?? 0) === 0)
         <p v-if="answer.unseen.length" class="note t14 mt-3">
           Not looked at: {{ answer.unseen.length }}. Next: {{ words(answer.unseen[0]!.ask).toLowerCase() }}
         </p>
+        <form class="keep" @submit.prevent="keep">
+          <label
+            ><span class="note t14">where it is</span
+            ><input
+              v-model="place"
+              class="plain-input t17"
+              maxlength="120"
+              autocomplete="off"
+              placeholder="under the sink"
+              data-test="look-place" /></label
+          ><UButton type="submit" data-test="keep-look">Keep this look</UButton>
+        </form>
+        <p v-if="keepProblem" class="brick t14" role="alert">{{ keepProblem }}</p>
         <button type="button" class="underline note min-h-11 t14" @click="clear">Look at another one</button>
       </template>
       <p v-else class="note">Say what is seen, in any order. What it says stands here, the worst first.</p>
+      <template v-if="kept.length">
+        <h3 class="zone-heading mt-6">Looked at on this job</h3>
+        <ul data-test="kept-looks">
+          <li v-for="one in kept" :key="one.id" class="finding" :data-kept="one.number">
+            <StatusShape
+              v-if="one.verdict === 'wrong'"
+              status="refused"
+              :size="18"
+              :label="FINDING_WORDS.wrong" /><VerdictShape
+              v-else
+              :verdict="one.verdict === 'sound' ? 'fits' : 'care'"
+              :size="18" />
+            <p class="t15">
+              <b>{{ one.look.place || methodWords(one.look.method) }}</b>, {{ dayTime(one.updatedAt)
+              }}{{ one.updatedBy ? `, ${one.updatedBy}` : '' }}.
+              {{ words(one.found[0]?.text ?? '') }}
+            </p>
+          </li>
+        </ul>
+      </template>
       <p class="note t13 mt-4">
         Bands of the ring: ASTM F1807. Distances of clips and threads left: typical. Local code and the fitting's own
         paper come first.
@@ -216,6 +250,15 @@ const isBare = computed(() => (answer.value?.findings.length ?? 0) === 0)
   gap: 10px;
   align-items: baseline;
   max-width: 200px;
+}
+.keep {
+  display: flex;
+  gap: 12px;
+  align-items: end;
+  margin-top: 14px;
+}
+.keep label {
+  flex: 1;
 }
 .finding {
   display: grid;

@@ -1,6 +1,15 @@
 <script setup lang="ts">
 import { unitSystemOf } from '#core/catalogue'
-import { isMade, comingBack, dayWords, nextAction, STATION_IDS, STATIONS, type JobRecord, type Station } from '#core/record'
+import {
+  isMade,
+  comingBack,
+  dayWords,
+  nextAction,
+  STATION_IDS,
+  STATIONS,
+  type JobRecord,
+  type Station,
+} from '#core/record'
 import { today } from '~/reading/today'
 
 /** Every job as its run of pipe under common station heads; the next thing to do stands over each gap. */

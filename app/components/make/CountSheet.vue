@@ -34,8 +34,7 @@ function read(unit: string, text: string): { value: number | null; problem: stri
     ? { value: Number(text), problem: null }
     : { value: null, problem: 'A whole number to 10,000.' }
 }
-const out = (item: string, unit: string, text: string) =>
-  set(item, unit, { out: read(unit, text).value ?? 0 })
+const out = (item: string, unit: string, text: string) => set(item, unit, { out: read(unit, text).value ?? 0 })
 const back = (item: string, unit: string, text: string) => set(item, unit, { back: read(unit, text).value })
 function amount(unit: string, value: number | null | undefined): string {
   if (value === null || value === undefined) return ''

@@ -1,4 +1,4 @@
-import { changes } from '../../acts/define'
+import { changes } from '../act'
 import { bendBody, bendPlace, type BendPlace } from './schema'
 import { failBend, takeBackBend, tickBend } from './work'
 

@@ -31,7 +31,11 @@ function stepOf(rules: LineRules, line: LineRecord, { piece, step }: BendPlace):
   if (!bent) return fail('unknown-id', 'piece', `piece: this line has no bent piece ${piece} whose length is known.`)
   return bent.card.steps[step - 1]
     ? ok(bent)
-    : fail('unknown-id', 'step', `step: the card of ${piece} has ${bent.card.steps.length} steps. One of them is accepted.`)
+    : fail(
+        'unknown-id',
+        'step',
+        `step: the card of ${piece} has ${bent.card.steps.length} steps. One of them is accepted.`,
+      )
 }
 
 /** A step of a bend done. Fails at `marks` where the piece has other figures by now. Done twice it changes nothing. */

@@ -2,7 +2,7 @@ import { ok } from '#core/base'
 import { unitSystemOf } from '#core/catalogue'
 import { formatLength } from '#core/units'
 import { z } from 'zod'
-import { begins, changed, changes, drops } from '../../acts/define'
+import { begins, changed, changes, drops } from '../act'
 import { cutFields, doneCutBody, finishBody, planBody, undoneCutBody } from './schema'
 import { beginCut, changeCut, enterCut, finishCut, planCut, takeBackCut } from './work'
 

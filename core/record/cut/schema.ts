@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { CUTTERS } from '#core/cutting'
-import { defineFields, field, needed, type FieldsInput, type FieldsOf } from '../../acts/fields'
+import { defineFields, field, needed, type FieldsInput, type FieldsOf } from '../fields'
 import { id, ownId } from '../texts'
 
 /* What is saved of a cut sheet: the pieces of one pipe, the stock they come from, the plan and what was really cut. */

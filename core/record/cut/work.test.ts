@@ -253,13 +253,12 @@ describe('cutting', () => {
     const rest = all.plan!.bars.find(({ from }) => from === 'new')!
     const rests = restsOf(all.plan!, all.done)
     const before = rackAfter(job.rack, job, all, all.id)
-    expect(finishCut(job, all, { kept: [{ id: 'rest-id-1', rest: rest.id, length: 9000, place: '' }] }, HAND)).toMatchObject(
-      { ok: false, error: { path: 'kept.0.length' } },
-    )
-    expect(finishCut(job, all, { kept: [{ id: 'rest-id-1', rest: 'nothing', length: 9, place: '' }] }, HAND)).toMatchObject({
-      ok: false,
-      error: { path: 'kept.0.rest' },
-    })
+    expect(
+      finishCut(job, all, { kept: [{ id: 'rest-id-1', rest: rest.id, length: 9000, place: '' }] }, HAND),
+    ).toMatchObject({ ok: false, error: { path: 'kept.0.length' } })
+    expect(
+      finishCut(job, all, { kept: [{ id: 'rest-id-1', rest: 'nothing', length: 9, place: '' }] }, HAND),
+    ).toMatchObject({ ok: false, error: { path: 'kept.0.rest' } })
     expect(finishCut(job, sheet, { kept: [] }, HAND)).toMatchObject({ ok: false, error: { path: 'done' } })
     const closed = value(
       finishCut(

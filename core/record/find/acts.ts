@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { begins, changed, changes } from '../../acts/define'
+import { begins, changed, changes } from '../act'
 import { id } from '../texts'
 import { findFields, photoBody } from './schema'
 import { addPhoto, beginFind, changeFind, dropPhoto } from './work'

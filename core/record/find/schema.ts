@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { defineFields, field, type FieldsInput, type FieldsOf } from '../../acts/fields'
+import { defineFields, field, type FieldsInput, type FieldsOf } from '../fields'
 import { MEANS } from './reading'
 
 /** Checks answered at the pipe beside its diameter, by their names. */

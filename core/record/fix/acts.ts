@@ -1,4 +1,4 @@
-import { changes } from '../../acts/define'
+import { changes } from '../act'
 import { supportBody, supportPlace } from './schema'
 import { fixSupport, freeSupport, moveSupport } from './work'
 

@@ -34,7 +34,9 @@ describe('a support', () => {
     for (const support of keys) {
       const once = value(fixSupport(job, line(), { support, mm: 600 }, HAND))
       expect(once.clips).toEqual({ [support]: { mm: 600, ...HAND } })
-      expect(value(fixSupport(job, once, { support, mm: 600 }, { at: '2026-12-01T00:00:00.000Z', by: 'Ola' }))).toBe(once)
+      expect(value(fixSupport(job, once, { support, mm: 600 }, { at: '2026-12-01T00:00:00.000Z', by: 'Ola' }))).toBe(
+        once,
+      )
       expect(value(freeSupport(job, once, { support })).clips).toEqual({})
     }
   })

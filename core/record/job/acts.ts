@@ -1,5 +1,5 @@
 import { ok } from '#core/base'
-import { begins, changes } from '../../acts/define'
+import { begins, changes } from '../act'
 import { clashBody, jobBody } from './schema'
 import { beginJob, settleClash } from './work'
 

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { schemas } from '#core/contract'
-import { KINDS } from '../../acts/kinds'
+import { KINDS } from '../kinds'
 import { id, said } from '../texts'
 
 export const jobBody = z.strictObject({

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { begins, changed, changes } from '../../acts/define'
+import { begins, changed, changes } from '../act'
 import { jointFields, reopenBody, signoffBody, stepPlace, tickBody } from './schema'
 import { reopenJoint, signJoint } from './sign'
 import { failStep, runTimer, tickStep } from './steps'

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { schemas } from '#core/contract'
-import { defineFields, field, type FieldsInput, type FieldsOf } from '../../acts/fields'
+import { defineFields, field, type FieldsInput, type FieldsOf } from '../fields'
 import { day, id, said } from '../texts'
 import { LEFT_CODES } from './left'
 

@@ -35,7 +35,9 @@ function made(
 ): { joint: JointRecord; end: number } {
   const ways = value(findWays({ region: job.region, a: end, b: end, policy: job.policy })).ways
   const way = ways.find(({ joints }) => joints.every((joint) => joint.method === method))!
-  let joint = value(beginJoint(job, 'joint-0001', 1, { ...BLANK_JOINT, a: end, b: end, wayId: way.id }, { at: '', by: '' }))
+  let joint = value(
+    beginJoint(job, 'joint-0001', 1, { ...BLANK_JOINT, a: end, b: end, wayId: way.id }, { at: '', by: '' }),
+  )
   let now = 0
   for (const { entry, answer } of cardsOf(job, joint)) {
     for (const { id, seconds, ask } of answer.ok ? answer.value.steps : []) {

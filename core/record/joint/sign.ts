@@ -10,7 +10,7 @@ import type { LeftCode } from './left'
 import type { ReopenBody, SignoffBody } from './schema'
 import { isAt, placeOf, stateOfStep, stepsOf } from './steps'
 import { SIGNED, standingSignoff } from './status'
-import { type JointRecord, type MarkRecord, type TickRecord } from './record'
+import type { JointRecord, MarkRecord, TickRecord } from './record'
 import type { JobRules } from './work'
 
 /* Signing a joint, and opening it again: what is left is asked first, and what was seen of it stays with the entry. */

@@ -6,7 +6,7 @@ import type { Hand } from '../hand'
 import type { StepPlace, TickBody } from './schema'
 import { suspectsOf } from './suspects'
 import { isMade, SIGNED } from './status'
-import { type JointRecord, type TickRecord } from './record'
+import type { JointRecord, TickRecord } from './record'
 import type { JobRules } from './work'
 
 /*

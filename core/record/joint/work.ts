@@ -8,8 +8,8 @@ import { kitOf } from '../kit/work'
 import type { JointBody } from './schema'
 import { endsNow } from './suspects'
 import { isMade, SIGNED } from './status'
-import { type AsideRecord, type JointRecord } from './record'
-import { type JobRecord } from '../job/record'
+import type { AsideRecord, JointRecord } from './record'
+import type { JobRecord } from '../job/record'
 
 /*
  * What each piece of work makes of a record: asked on the tablet at once, with or without a network, and by the server

@@ -1,4 +1,4 @@
-import { changed, changes } from '../../acts/define'
+import { changed, changes } from '../act'
 import { countParts, foundThere } from './counts'
 import { countBody, foundBody, kitFields } from './schema'
 import { changeKit } from './work'

@@ -3,8 +3,8 @@ import { cardsOf, type CardRules } from '../joint/cards'
 import type { Hand } from '../hand'
 import type { CountBody, CountRecord, FoundBody } from './schema'
 import { isMade } from '../joint/status'
-import { type JobRecord } from '../job/record'
-import { type JointRecord } from '../joint/record'
+import type { JobRecord } from '../job/record'
+import type { JointRecord } from '../joint/record'
 
 /*
  * Small parts counted out for a job and back again: one too many in the box at the end means that a joint may lack it. What

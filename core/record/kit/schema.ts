@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { schemas } from '#core/contract'
 import { METHODS } from '#core/joints'
-import { defineFields, field, type FieldsOf } from '../../acts/fields'
+import { defineFields, field, type FieldsOf } from '../fields'
 import { day, id, said } from '../texts'
 
 /* What is saved of the van: tools, measured fittings, benders, parts counted out and back. */

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { ok } from '#core/base'
-import { begins, changed, changes, drops } from '../../acts/define'
+import { begins, changed, changes, drops } from '../act'
 import { lineFields } from './schema'
 import { beginLine, changeLine } from './work'
 

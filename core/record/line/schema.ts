@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { SUPPORT_CODES } from '#core/catalogue'
 import { METHODS, SERVICES } from '#core/joints'
 import { MOST_RUN_LEGS } from '#core/run'
-import { defineFields, field, needed, type FieldsInput, type FieldsOf } from '../../acts/fields'
+import { defineFields, field, needed, type FieldsInput, type FieldsOf } from '../fields'
 
 /**
  * How it is held: what it comes to and came from, degC, whose distances, and its flow as typed; what is not said is

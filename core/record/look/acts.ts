@@ -1,4 +1,4 @@
-import { begins } from '../../acts/define'
+import { begins } from '../act'
 import { lookBody } from './schema'
 import { keepLook } from './work'
 

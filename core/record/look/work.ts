@@ -1,6 +1,6 @@
 import { fail, ok, type Result } from '#core/base'
 import { inspectJoint } from '#core/inspect'
-import type { Doing, Rules } from '../../acts/define'
+import type { Doing, Rules } from '../act'
 import type { LookRecord } from './record'
 import type { LookBody } from './schema'
 

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { getPipe, unitSystemOf } from '#core/catalogue'
 import { formatLength } from '#core/units'
-import { begins, changes, drops } from '../../acts/define'
+import { begins, changes, drops } from '../act'
 import type { JobRecord } from '../job/record'
 import { offcutBody, type OffcutBody } from './schema'
 import { changeOffcut, offRack, putOffcut } from './work'

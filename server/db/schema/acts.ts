@@ -1,4 +1,15 @@
-import { bigint, char, customType, datetime, int, index, longtext, mysqlTable, unique, varchar } from 'drizzle-orm/mysql-core'
+import {
+  bigint,
+  char,
+  customType,
+  datetime,
+  int,
+  index,
+  longtext,
+  mysqlTable,
+  unique,
+  varchar,
+} from 'drizzle-orm/mysql-core'
 import { jobs } from './jobs'
 
 const mediumblob = customType<{ data: Buffer; driverData: Buffer }>({ dataType: () => 'mediumblob' })

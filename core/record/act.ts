@@ -1,16 +1,18 @@
 import type { z } from 'zod'
 import type { Result } from '#core/base'
-import type { CutRecord } from '../record/cut/record'
-import type { FindRecord } from '../record/find/record'
-import type { Hand, Next } from '../record/hand'
-import type { JobRecord } from '../record/job/record'
-import type { JointRecord } from '../record/joint/record'
-import type { DoubtedFind } from '../record/joint/suspects'
-import type { LineRecord } from '../record/line/record'
-import type { LookRecord } from '../record/look/record'
-import type { OffcutRecord } from '../record/rack/record'
+import type { CutRecord } from './cut/record'
+import type { FindRecord } from './find/record'
+import type { Hand, Next } from './hand'
+import type { JobRecord } from './job/record'
+import type { JointRecord } from './joint/record'
+import type { DoubtedFind } from './joint/suspects'
+import type { LineRecord } from './line/record'
+import type { LookRecord } from './look/record'
+import type { OffcutRecord } from './rack/record'
 import type { Kind } from './kinds'
-import type { Fields } from './merge'
+
+/** Fields of a record by their names. */
+export type Fields = Readonly<Record<string, unknown>>
 
 export interface RecordOf {
   jobs: JobRecord
@@ -61,12 +63,7 @@ export interface ActDef<K extends Kind = Kind, S extends z.ZodType = z.ZodType> 
   /** What was seen of the record where the body does not say it: a sign-off rests on the depths. */
   sees: readonly string[]
   /** Pure: the record as it then stands, null where it is gone, or what core says against it. */
-  apply: (
-    rules: Rules,
-    record: RecordOf[K] | null,
-    body: z.output<S>,
-    doing: Doing,
-  ) => Result<RecordOf[K] | null>
+  apply: (rules: Rules, record: RecordOf[K] | null, body: z.output<S>, doing: Doing) => Result<RecordOf[K] | null>
 }
 
 type About<S extends z.ZodType> = Pick<ActDef<Kind, S>, 'body' | 'means' | 'says'> &
@@ -76,10 +73,7 @@ const USUAL = { rests: null, touches: null, undo: null, may: 'all', sees: [] } a
 /** An act that begins a record under an id of its own. */
 export const begins = <K extends Kind, S extends z.ZodType>(
   on: K,
-  {
-    apply,
-    ...about
-  }: About<S> & { apply: (rules: Rules, body: z.output<S>, doing: Doing) => Result<RecordOf[K]> },
+  { apply, ...about }: About<S> & { apply: (rules: Rules, body: z.output<S>, doing: Doing) => Result<RecordOf[K]> },
 ): ActDef<K, S> => ({
   ...USUAL,
   ...about,
@@ -94,9 +88,7 @@ export const changes = <K extends Kind, S extends z.ZodType>(
   {
     apply,
     ...about
-  }: About<S> & {
-    apply: (rules: Rules, record: RecordOf[K], body: z.output<S>, doing: Doing) => Result<RecordOf[K]>
-  },
+  }: About<S> & { apply: (rules: Rules, record: RecordOf[K], body: z.output<S>, doing: Doing) => Result<RecordOf[K]> },
 ): ActDef<K, S> => ({
   ...USUAL,
   ...about,
@@ -109,14 +101,7 @@ export const changes = <K extends Kind, S extends z.ZodType>(
 export const drops = <K extends Kind, S extends z.ZodType>(
   on: K,
   { apply, ...about }: About<S> & { apply: (record: RecordOf[K]) => Result<null> },
-): ActDef<K, S> => ({
-  ...USUAL,
-  rests: 'version',
-  ...about,
-  on,
-  does: 'drops',
-  apply: (_, record) => apply(record!),
-})
+): ActDef<K, S> => ({ ...USUAL, rests: 'version', ...about, on, does: 'drops', apply: (_, record) => apply(record!) })
 
 /** Fields changed, as they are called. */
 export const changed = (fields: Fields): string => `changed: ${Object.keys(fields).join(', ')}`
