@@ -1,6 +1,19 @@
+import { readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { ACT_NAMES, ACTS, actOf, applyToJob, laneOf, overtaken, recordOf, restOn, sent, type Act } from '#core/acts'
+import {
+  ACT_NAMES,
+  ACTS,
+  actOf,
+  actsPage,
+  applyToJob,
+  laneOf,
+  overtaken,
+  recordOf,
+  restOn,
+  sent,
+  type Act,
+} from '#core/acts'
 import { BLANK_JOINT, SIGNED, type JobRecord } from '#core/record'
 import { after, HAND, SAMPLES } from '../../tests/act-samples'
 import { aFind, aJob, aJoint, aLine, aSignoff } from '../../tests/records'
@@ -94,6 +107,10 @@ describe('every act', () => {
       expect(applyToJob(job, act, 'nowhere', { key: 'k', ...HAND })).toEqual({ ok: true, value: job })
     }
   })
+})
+
+it('are what docs/acts.md says', () => {
+  expect(readFileSync(new URL('../../docs/acts.md', import.meta.url), 'utf8')).toBe(actsPage())
 })
 
 describe('what an act waits behind', () => {

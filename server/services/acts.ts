@@ -2,6 +2,7 @@ import type { z } from 'zod'
 import { fail, issue, ok, type Issue, type Result } from '#core/base'
 import { toIssue } from '#core/contract'
 import {
+  ACT_NAMES,
   actOf,
   KIND_WORDS,
   laneOf,
@@ -276,9 +277,16 @@ async function take(read: ReadAct): Promise<Answer> {
   }
 }
 
-const keyOf = (given: unknown): string => {
-  const key = typeof given === 'object' && given !== null ? (given as { key?: unknown }).key : undefined
-  return typeof key === 'string' ? key.slice(0, 40) : ''
+/** What of an act can be told before it is read: its key, and what those after it on its record wait behind. */
+function frameOf(given: unknown): { key: string; job: string; lane: string } {
+  const { key, name, job, record } = (given ?? {}) as Record<string, unknown>
+  const text = (value: unknown) => (typeof value === 'string' ? value : '')
+  const known = ACT_NAMES.find((one) => one === name)
+  return {
+    key: text(key).slice(0, 40),
+    job: text(job),
+    lane: known ? laneOf(known, text(job), text(record)) : text(record),
+  }
 }
 
 /**
@@ -289,19 +297,14 @@ export async function takeActs(given: readonly unknown[]): Promise<Answer[]> {
   const held = new Set<string>()
   const answers: Answer[] = []
   for (const one of given) {
-    const read = readAct(one)
-    if (!read.ok) {
-      answers.push({ key: keyOf(one), state: 'refused', issue: read.error })
-      continue
-    }
-    const { key, name, job, record } = read.value.act
-    const lane = laneOf(name, job, record)
+    const { key, job, lane } = frameOf(one)
     if (held.has(lane) || held.has(job)) {
       answers.push({ key, state: 'held' })
       continue
     }
-    const answer = await take(read.value)
-    if (answer.state !== 'taken') held.add(lane)
+    const read = readAct(one)
+    const answer: Answer = read.ok ? await take(read.value) : { key, state: 'refused', issue: read.error }
+    if (answer.state !== 'taken' && lane !== '') held.add(lane)
     answers.push(answer)
   }
   return answers

@@ -26,11 +26,12 @@ interface Text {
   name?: unknown
   job?: unknown
   record?: unknown
+  by?: unknown
 }
 /** Whether the columns of a row say what its text says. */
-function isAsSaid({ key, name, jobId, recordId, text }: LogRow): boolean {
+function isAsSaid({ key, name, jobId, recordId, by, text }: LogRow): boolean {
   const said = JSON.parse(text) as Text
-  return said.key === key && said.name === name && said.job === jobId && said.record === recordId
+  return said.key === key && said.name === name && said.job === jobId && said.record === recordId && said.by === by
 }
 
 /** Whether every row of a log follows from the one before it. */
