@@ -1,4 +1,5 @@
 import {
+  beginJob,
   BLANK_FIND,
   BLANK_JOINT,
   type CutRecord,
@@ -120,27 +121,7 @@ export const aSignoff = (changes: Partial<SignoffRecord> = {}): SignoffRecord =>
 })
 
 export const aJob = (changes: Partial<JobRecord> = {}): JobRecord => ({
-  id: 'job-1',
+  ...beginJob('job-1', { name: 'Yard', place: '', region: 'gb' }),
   slug: 'yard',
-  name: 'Yard',
-  place: '',
-  region: 'gb',
-  year: null,
-  policy: {},
-  tools: null,
-  fittings: [],
-  benders: [],
-  counts: [],
-  handedOver: null,
-  version: 1,
-  updatedAt: '',
-  updatedBy: '',
-  finds: [],
-  lines: [],
-  cuts: [],
-  rack: [],
-  joints: [],
-  looks: [],
-  clashes: [],
   ...changes,
 })

@@ -93,6 +93,14 @@ describe('an entry of an earlier version', () => {
       seen: { typed: '' },
     })
   })
+  it('that was refused since its address is gone is sent again', () => {
+    const issue = { code: 'unknown-id', path: '', message: 'There is no such route.' }
+    expect(brought({ do: 'tick', place, done: true }, { isSealed: true, state: 'refused', issue })[0]).toMatchObject({
+      isSealed: false,
+      state: 'waiting',
+      issue: undefined,
+    })
+  })
   it('of the kit is on its job', () => {
     expect(brought(change('jobs', { tools: null }), { record: 'kit-job-1' })[0]!.record).toBe('job-1')
   })

@@ -185,7 +185,10 @@ export function fromEarlier(
   ahead: number,
 ): [string, Entry[]][] {
   return kept.filter(isEarlier).map((entry) => {
-    const { key, page, at, job, isSealed, state, issue, saved, clashes } = entry
+    const { key, page, at, job, saved, clashes } = entry
+    // What the earlier version was told of an address that is gone says nothing of the act itself.
+    const isTold = entry.issue?.code !== 'unknown-id' || entry.issue.path !== ''
+    const { isSealed, state, issue } = isTold ? entry : { isSealed: false, state: 'waiting' as const, issue: undefined }
     const made = actsOf(entry).map(({ act, ...about }, i): Entry => ({
       key: i === 0 ? key : `${key.slice(0, 36)}-${i}`,
       ...{ page, at: at + ahead, clock, by, job, isSealed, state },

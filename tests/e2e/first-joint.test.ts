@@ -124,6 +124,8 @@ describe('a first joint, end to end', () => {
     await app.go('/jobs/kiln-lane-bakehouse/handover')
     const joint = (await register()).joints.find(({ madeBy }) => madeBy === 'QZ')!
     expect(joint).toMatchObject({ marksMm: '15.4, 10.6', status: 'made' })
+    await app.waitForText('[data-test="chain"]', /\d+ entries, each chained to the one before: the log is whole/)
+    await app.waitForText('[data-test="chain-head"]', /([\da-f]{8} ){7}[\da-f]{8}/)
     const row = `[data-register="${joint.joint.slice(1)}"]`
     await app.waitForText(row, /15\.4\s*,\s*10\.6/)
     await app.waitForText(row, /solder[\s\S]*QZ/)

@@ -168,6 +168,88 @@ describe('two hands on one joint', () => {
   })
 })
 
+describe('two pages of one browser', () => {
+  it('show what the other did before it is sent, and never meet each other', async () => {
+    const joint = await takenJoint('two pages')
+    await tablet.go(`/jobs/${slug}/make?joint=${joint.id}`)
+    await tablet.find('[data-test="depth-figure"]')
+    const { driver } = tablet
+    const first = await driver.getWindowHandle()
+    await driver.switchTo().newWindow('tab')
+    const second = await driver.getWindowHandle()
+    await tablet.go(`/jobs/${slug}/make?joint=${joint.id}`)
+    await tablet.find('[data-test="depth-figure"]')
+    network.isDown = true
+    await tablet.type('[data-test="measured-depth"]', '21,5')
+    await tablet.waitForText('[data-saved="kept"]', /1 kept on this tablet/)
+    await driver.switchTo().window(first)
+    await tablet.waitForText('[data-test="depth-figure"]', /21\.5/)
+    await tablet.waitForText('[data-saved="kept"]', /1 kept on this tablet/)
+    await tablet.type('[data-test="measured-depth"]', '22,5')
+    await tablet.waitForText('[data-saved="kept"]', /2 kept on this tablet/)
+    network.isDown = false
+    await tablet.saved()
+    expect(await savedJoint(joint.id)).toMatchObject({ depths: { 0: '22,5' } })
+    await driver.switchTo().window(second)
+    await tablet.waitForText('[data-test="depth-figure"]', /22\.5/)
+    await tablet.saved()
+    await driver.close()
+    await driver.switchTo().window(first)
+    await tablet.errors()
+  })
+})
+
+describe('a line that another hand has just changed', () => {
+  it('is not taken out unseen: what is there now is shown, and it may still be done', async () => {
+    const line = await begin('line/begin', yard, { pipe: 'cu-en-x-22', method: 'solder', legs: ['e 640'] })
+    await tablet.go(`/jobs/${slug}/line?line=${line.id}`)
+    await tablet.waitForText('main', /e 640/)
+    network.isDown = true
+    await tablet.click('[data-test="drop-line"]')
+    await tablet.click('[data-test="drop-line-yes"]')
+    await tablet.waitForText('[data-saved="kept"]', /kept/)
+    await act('line/change', yard, line.id, { legs: ['e 640', 'u 900'] }, { by: 'Ola, phone' })
+    network.isDown = false
+    await tablet.click('[data-saved="refused"]')
+    await tablet.waitForText('[data-entry-state="refused"]', /line taken out[\s\S]*Someone else changed this line/)
+    expect((await saved()).lines.map(({ id }) => id)).toContain(line.id)
+    await tablet.waitForText('[data-test="retry"]', /Do it all the same/)
+    await tablet.click('[data-test="retry"]')
+    await tablet.saved()
+    expect((await saved()).lines.map(({ id }) => id)).not.toContain(line.id)
+    await tablet.errors()
+  })
+})
+
+describe('a browser that keeps nothing', () => {
+  it('says so, works on, and asks before the page is left', async () => {
+    const { driver } = tablet
+    const send = (command: string, about: object) =>
+      (
+        driver as typeof driver & { sendAndGetDevToolsCommand: (command: string, about: object) => Promise<unknown> }
+      ).sendAndGetDevToolsCommand(command, about)
+    // A storage that never answers.
+    const { identifier } = (await send('Page.addScriptToEvaluateOnNewDocument', {
+      source: 'indexedDB.open = () => new EventTarget()',
+    })) as { identifier: string }
+    await tablet.go(`/jobs/${slug}/find`)
+    network.isDown = true
+    await tablet.click('[data-test="first-find"], [data-test="new-find"]')
+    await tablet.waitForText('[data-saved="kept"]', /1 not sent: keep this page open/)
+    const asks = () =>
+      driver.executeScript<boolean>(
+        'const e = new Event("beforeunload", { cancelable: true }); window.dispatchEvent(e); return e.defaultPrevented',
+      )
+    expect(await asks()).toBe(true)
+    network.isDown = false
+    await tablet.saved()
+    expect(await asks()).toBe(false)
+    await send('Page.removeScriptToEvaluateOnNewDocument', { identifier })
+    await tablet.go(`/jobs/${slug}/find`)
+    await tablet.errors()
+  })
+})
+
 describe('what the server refuses', () => {
   it('comes back with its reason and what was typed, and can be let go', async () => {
     const joint = await takenJoint('refused')

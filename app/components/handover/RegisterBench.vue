@@ -153,10 +153,10 @@ useKeys({ j: () => move(1), k: () => move(-1) })
         <p class="t15 flex gap-2" data-test="chain">
           <StatusShape :status="chain.brokenAt === null ? 'proved' : 'refused'" :size="18" class="mt-[2px] flex-none" />
           <span v-if="chain.brokenAt === null"
-            >{{ chain.acts }} act{{ chain.acts === 1 ? '' : 's' }}, each chained to the one before: the log is
+            >{{ chain.acts }} {{ chain.acts === 1 ? 'entry' : 'entries' }}, each chained to the one before: the log is
             whole.</span
           ><span v-else class="brick w7"
-            >The log is broken at act {{ chain.brokenAt }} of {{ chain.acts }}: it was changed outside Jolvet.</span
+            >The log is broken at entry {{ chain.brokenAt }} of {{ chain.acts }}: it was changed outside Jolvet.</span
           >
         </p>
         <p v-if="chain.head" class="note t13" data-test="chain-head">

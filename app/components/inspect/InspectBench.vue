@@ -7,7 +7,7 @@ import { unitOf } from '~/reading/format'
 import { FACT_ASKS } from '~/wording/facts'
 import { inRegion, methodWords, SERVICE_WORDS } from '~/wording/en'
 import { dayTime } from '~/wording/entry'
-import { FINDING_WORDS, SEEN_CHOICES, SEEN_LENGTHS } from '~/wording/inspect'
+import { SEEN_CHOICES, SEEN_LENGTHS } from '~/wording/inspect'
 
 /** Look at a joint that is there already: what is seen at the left, what it says at the right, the worst first. */
 const props = defineProps<{ job: JobRecord }>()
@@ -127,22 +127,12 @@ const isBare = computed(() => (answer.value?.findings.length ?? 0) === 0)
     <section class="right" aria-label="What it says" data-test="inspect">
       <template v-if="answer && !isBare">
         <p class="t26 flex gap-3 items-center">
-          <StatusShape v-if="answer.verdict === 'wrong'" status="refused" :size="24" /><VerdictShape
-            v-else
-            :verdict="answer.verdict === 'sound' ? 'fits' : 'care'"
-            :size="24" />
+          <FindingShape :verdict="answer.verdict" :size="24" />
           {{ VERDICT[answer.verdict] }}
         </p>
         <ul class="mt-3">
           <li v-for="one in answer.findings" :key="one.code + one.text" class="finding" :data-finding="one.code">
-            <StatusShape
-              v-if="one.verdict === 'wrong'"
-              status="refused"
-              :size="18"
-              :label="FINDING_WORDS.wrong" /><VerdictShape
-              v-else
-              :verdict="one.verdict === 'sound' ? 'fits' : 'care'"
-              :size="18" />
+            <FindingShape :verdict="one.verdict" />
             <p>
               <b>{{ words(one.text) }}</b>{{ one.remedy ? ` ${words(one.remedy)}` : '' }}
             </p>
@@ -171,14 +161,7 @@ const isBare = computed(() => (answer.value?.findings.length ?? 0) === 0)
         <h3 class="zone-heading mt-6">Looked at on this job</h3>
         <ul data-test="kept-looks">
           <li v-for="one in kept" :key="one.id" class="finding" :data-kept="one.number">
-            <StatusShape
-              v-if="one.verdict === 'wrong'"
-              status="refused"
-              :size="18"
-              :label="FINDING_WORDS.wrong" /><VerdictShape
-              v-else
-              :verdict="one.verdict === 'sound' ? 'fits' : 'care'"
-              :size="18" />
+            <FindingShape :verdict="one.verdict" />
             <p class="t15">
               <b>{{ one.look.place || methodWords(one.look.method) }}</b>, {{ dayTime(one.updatedAt)
               }}{{ one.updatedBy ? `, ${one.updatedBy}` : '' }}.
