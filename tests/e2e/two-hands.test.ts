@@ -205,6 +205,7 @@ describe('a line that another hand has just changed', () => {
     await tablet.go(`/jobs/${slug}/line?line=${line.id}`)
     await tablet.waitForText('main', /e 640/)
     network.isDown = true
+    await tablet.click('[data-panel="line"]')
     await tablet.click('[data-test="drop-line"]')
     await tablet.click('[data-test="drop-line-yes"]')
     await tablet.waitForText('[data-saved="kept"]', /kept/)
@@ -233,6 +234,7 @@ describe('a browser that keeps nothing', () => {
       source: 'indexedDB.open = () => new EventTarget()',
     })) as { identifier: string }
     await tablet.go(`/jobs/${slug}/find`)
+    await tablet.find('[data-test="first-find"], [data-test="new-find"]')
     network.isDown = true
     await tablet.click('[data-test="first-find"], [data-test="new-find"]')
     await tablet.waitForText('[data-saved="kept"]', /1 not sent: keep this page open/)
