@@ -59,8 +59,8 @@ export const restsOnVersion = ({ name }: Act): boolean => actOf(name).rests === 
 export const fieldsOf = ({ body }: Act): Fields => body
 
 /** A job as it stands once an entry is done. Fails with what core says against it. */
-export function applyEntry(job: JobRecord, { key, at, by, record, act, photo }: Entry): Result<JobRecord> {
-  const after = applyToJob(job, act, record, { key, at: new Date(at).toISOString(), by })
+export function applyEntry(job: JobRecord, { key, at, by, clock, record, act, photo }: Entry): Result<JobRecord> {
+  const after = applyToJob(job, act, record, { key, at: new Date(at).toISOString(), by, clock })
   if (!after.ok || photo === undefined) return after
   // Until the server has it a photo is shown from this tablet.
   return ok({

@@ -14,7 +14,7 @@ const OTHER_WORDS: Readonly<Record<string, string>> = {
   clips: 'clips',
   counts: 'counts',
 }
-export const nameOf = (field: string): string | undefined => FIELD_WORDS[field] ?? OTHER_WORDS[field]
+const nameOf = (field: string): string | undefined => FIELD_WORDS[field] ?? OTHER_WORDS[field]
 
 /** The name of a field by its path, such as "depth mark, end 1". */
 export function fieldWords(path: string): string {
@@ -29,7 +29,7 @@ type Job = Pick<JobRecord, 'region' | 'joints' | 'lines'> | undefined
 type Any = Readonly<Record<string, unknown>>
 
 const isUs = (job: Job): boolean => job?.region === 'us'
-export const lengthWords = (mm: unknown, job: Job): string =>
+const lengthWords = (mm: unknown, job: Job): string =>
   formatLength(Number(mm), job ? unitSystemOf(job.region) : 'metric')
 const degrees = (celsius: unknown, job: Job): string =>
   isUs(job) ? `${formatDecimal((Number(celsius) * 9) / 5 + 32, 0)} °F` : `${formatDecimal(Number(celsius), 1)} °C`

@@ -46,10 +46,10 @@ export function applyToJob(
   job: JobRecord,
   { name, body }: Act,
   record: string,
-  { key, at, by }: Hand & { key: string },
+  { key, at, by, clock }: Hand & { key: string },
 ): Result<JobRecord> {
   const { on: kind, does, touches, apply } = ACTS[name] as unknown as ActDef
-  const doing = { key, at, by, record, next: { number: 1, count: 0 } }
+  const doing = { key, at, by, clock, record, next: { number: 1, count: 0 } }
   if (kind === 'jobs') return does === 'begins' ? ok(job) : (apply(job, job, body, doing) as Result<JobRecord>)
   const list: readonly AnyRecord[] = job[kind]
   const before = list.find(({ id }) => id === record) ?? null

@@ -37,7 +37,7 @@ export type { LookRecord } from './look/record'
 export { fixLine, fixProgress, fixSettings, fixSupport, freeSupport, moveSupport, supportOrder } from './fix/work'
 export type { FixSettings } from './fix/work'
 export { lineFlow } from './fix/flow'
-export { bentPieces, failBend, takeBackBend, tickBend } from './bend/work'
+export { bentPieces } from './bend/work'
 export type { BentPiece } from './bend/work'
 export { beginLine, changeLine, draftLine, surveyed, tubesOf } from './line/work'
 

@@ -166,7 +166,7 @@ async function work(tx: Transaction, held: Held, read: ReadAct, doing: Doing): P
   const { job, before, rack } = held
   if (def.does === 'begins') await checkNew(tx, def, act, before)
   // Taken out twice is taken out.
-  else if (!before && def.does === 'drops' && (await wasDropped(tx, act))) return
+  else if (!before && def.does === 'drops' && (await wasDropped(tx, def, act))) return
   else if (!before) return refuse(act.key, await goneWords(tx, def, act))
   if (act.name === 'find/photo' && !(await isUploaded(tx, act.key, body as unknown as Upload)))
     refuse(act.key, issue('missing', 'photo', 'photo: the picture itself has not come yet. Send it first.'))
@@ -205,9 +205,11 @@ async function checkNew(tx: Transaction, def: ActDef, act: Sent, before: AnyReco
     refuse(act.key, issue('impossible', 'record', `record: a ${KIND_WORDS[def.on]} of this id is there already.`))
 }
 
-async function wasDropped(tx: Transaction, act: Sent): Promise<boolean> {
+/** Whether a record was taken out before; an offcut from any job, since the rack is one. */
+async function wasDropped(tx: Transaction, def: ActDef, act: Sent): Promise<boolean> {
   const last = await lastActOn(tx, act.record)
-  return last !== null && last.jobId === act.job && actOf(last.name as Sent['name']).does === 'drops'
+  const isOwn = last !== null && (def.on === 'rack' || last.jobId === act.job)
+  return isOwn && actOf(last.name as Sent['name']).does === 'drops'
 }
 
 /** What stands now, for the sender. */
@@ -238,12 +240,13 @@ async function takeOne(tx: Transaction, read: ReadAct): Promise<Answer> {
   if (before) return before
   if (isBeginning && held) refuse(key, issue('impossible', 'record', 'record: a job of this id is there already.'))
   const at = timeOf(act.at)
-  const doing: Doing = { key, record, at, by, next: { number: 1, count: 0 } }
+  const clock = act.clock ?? 'server'
+  const doing: Doing = { key, record, at, by, clock, next: { number: 1, count: 0 } }
   if (isBeginning) await begin(tx, act, body, def, doing)
   else if (held) await work(tx, held, read, doing)
   else refuse(key, issue('unknown-id', 'job', 'job: there is no such job here. The id of a job is accepted.'))
   const seq = await append(tx, {
-    ...{ key, name, by, text, jobId: act.job, recordId: record, clock: act.clock ?? 'server' },
+    ...{ key, name, by, text, jobId: act.job, recordId: record, clock },
     at: toDatabase(at),
     takenAt: forDatabase(new Date()),
   })

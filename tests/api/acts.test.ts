@@ -181,7 +181,7 @@ describe('what no database keeps as it is', () => {
     }
     expect(await tryAct('job/settle', job, job.id, clash)).toMatchObject({
       status: 422,
-      issue: { code: 'too-many', path: 'body.fields.0' },
+      issue: { code: 'too-many', path: 'fields.0' },
     })
     const place = 'boiler room 🔧 ä\u0000ß'
     expect((await tryAct('find/begin', job, randomUUID(), { place })).record.place).toBe(place)

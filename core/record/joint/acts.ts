@@ -75,6 +75,6 @@ export const jointActs = {
     sees: ['depths', 'wayId'],
     means: 'A joint is signed with the depths it was made to, or its last sign-off is corrected by a new one.',
     says: ({ corrects, initials }) => `${corrects ? 'signed anew' : 'signed'} ${initials}`,
-    apply: (rules, joint, body, { key, at }) => signJoint(rules, joint, { ...body, id: key }, at),
+    apply: (rules, joint, body, doing) => signJoint(rules, joint, { ...body, id: doing.key }, doing),
   }),
 }

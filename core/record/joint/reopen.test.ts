@@ -34,7 +34,7 @@ const places = (joint: JointRecord) =>
   )
 const ticked = (joint: JointRecord) =>
   places(joint).reduce((made, { entry, step }) => value(tickStep(JOB, made, { entry, step }, true, HAND)), joint)
-const signed = () => value(signJoint(JOB, ticked(begun()), { id: 'sign-0001', initials: 'OL' }, HAND.at))
+const signed = () => value(signJoint(JOB, ticked(begun()), { id: 'sign-0001', initials: 'OL' }, HAND))
 const reopened = (joint: JointRecord, place = {}) =>
   reopenJoint(JOB, joint, { id: 'open-0001', signoff: 'sign-0001', reason: 'ring was never closed', ...place }, HAND)
 
@@ -55,12 +55,12 @@ describe('a signed joint that is opened again', () => {
     const press = places(before).find(({ code }) => code === 'press')!
     const joint = value(reopened(before, { entry: press.entry, step: press.step }))
     expect(before.ticks.length - joint.ticks.length).toBe(1)
-    expect(signJoint(JOB, joint, { id: 'sign-0002', initials: 'WY' }, HAND.at)).toMatchObject({
+    expect(signJoint(JOB, joint, { id: 'sign-0002', initials: 'WY' }, HAND)).toMatchObject({
       ok: false,
       error: { path: 'ticks' },
     })
     const again = value(
-      signJoint(JOB, value(tickStep(JOB, joint, press, true, HAND)), { id: 'sign-0002', initials: 'WY' }, HAND.at),
+      signJoint(JOB, value(tickStep(JOB, joint, press, true, HAND)), { id: 'sign-0002', initials: 'WY' }, HAND),
     )
     expect(again.signoffs.map(({ initials, corrects }) => [initials, corrects])).toEqual([
       ['OL', null],

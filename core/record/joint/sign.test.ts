@@ -59,7 +59,7 @@ function made(
 const codes = (job: JobRecord, joint: JointRecord, at: number) =>
   leftToSign(job, joint, time(at)).map(({ code }) => code)
 const sign = (job: JobRecord, joint: JointRecord, at: number, seen?: LeftCode[]) =>
-  signJoint(job, joint, { id: 'sign-0001', initials: 'OL', ...(seen ? { seen } : {}) }, time(at))
+  signJoint(job, joint, { id: 'sign-0001', initials: 'OL', ...(seen ? { seen } : {}) }, { at: time(at) })
 const JOB = aJob()
 const COPPER: End = { pipe: 'cu-en-x-22' }
 
@@ -141,10 +141,19 @@ describe('signing', () => {
         JOB,
         signed,
         { id: 'sign-0002', initials: 'OL', corrects: 'sign-0001', depths: { 0: '16' } },
-        time(end + 60),
+        { at: time(end + 60) },
       ),
     )
     expect(corrected.signoffs[1]!.remarks).toEqual(signed.signoffs[0]!.remarks)
+  })
+  it("says where its time is the tablet's, and not where a later entry knew the server's", () => {
+    const body = { id: 'sign-0001', initials: 'OL', seen: ['wait' as const, 'watch' as const] }
+    const codes = ({ signoffs }: JointRecord) => signoffs.at(-1)!.remarks.map(({ code }) => code)
+    const alone = value(signJoint(JOB, joint, body, { at: time(end), clock: 'tablet' }))
+    expect(codes(alone)).toContain('tablet-clock')
+    const anew = { id: 'sign-0002', initials: 'OL', corrects: 'sign-0001' }
+    expect(codes(value(signJoint(JOB, alone, anew, { at: time(end + 60) })))).not.toContain('tablet-clock')
+    expect(codes(value(signJoint(JOB, joint, body, { at: time(end), clock: 'server' })))).not.toContain('tablet-clock')
   })
 })
 

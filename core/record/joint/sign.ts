@@ -164,6 +164,9 @@ const openSteps = (joint: JointRecord, cards: readonly MakeCard[]): number =>
     0,
   )
 
+/** What stands with a sign-off whose time nobody but the tablet knows. */
+const BY_TABLET: Note = { code: 'tablet-clock', text: "Its time is by the tablet's clock: it knew no other." }
+
 /**
  * A joint signed once every step is ticked, with the depths it was made to. What is left then (`leftToSign`) is named
  * and signed only where `seen` says that it was seen. A second entry is only added to correct the last one by name, with
@@ -173,7 +176,7 @@ export function signJoint(
   rules: JobRules,
   joint: JointRecord,
   { id, initials, corrects, depths, seen }: SignoffBody & { id: string },
-  at: string,
+  { at, clock }: Pick<Hand, 'at' | 'clock'>,
 ): Result<JointRecord> {
   const cards = cardsOf(rules, joint)
   if (cards.length === 0) return fail('missing', 'wayId', 'Take a way to join it first.')
@@ -198,9 +201,11 @@ export function signJoint(
   const made = standing && depths ? { ...joint, depths } : joint
   const marks = marksOf(rules, made, cards)
   if (!marks.ok) return marks
-  const remarks = standing
-    ? standing.remarks
-    : [...left.map(({ code, text }): Note => ({ code, text })), ...remarksOf(joint, cards)]
+  const kept = standing?.remarks.filter(({ code }) => code !== BY_TABLET.code)
+  const remarks = [
+    ...(kept ?? [...left.map(({ code, text }): Note => ({ code, text })), ...remarksOf(joint, cards)]),
+    ...(clock === 'tablet' ? [BY_TABLET] : []),
+  ]
   return ok({
     ...made,
     signoffs: [

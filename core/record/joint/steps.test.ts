@@ -125,7 +125,7 @@ describe('a step that says something else since it was ticked', () => {
         value(tickStep(job, made, { entry: 1, step: id, reading: id === 'check' ? 2 : null }, true, HAND)),
       tick(job, cold, 'check'),
     )
-    const signed = signJoint(job, all, { id: 'sign-0001', initials: 'OL', seen: ['wait'] }, HAND.at)
+    const signed = signJoint(job, all, { id: 'sign-0001', initials: 'OL', seen: ['wait'] }, HAND)
     // Hold and wait were ticked to the warm figures.
     expect(signed).toMatchObject({
       ok: false,
@@ -134,9 +134,7 @@ describe('a step that says something else since it was ticked', () => {
     const again = tick(job, all, 'hold', 'wait')
     expect(again.ticks.filter(({ entry, step }) => entry === 0 && step === 'wait')).toHaveLength(1)
     expect(stateOf(job, again, 'wait')).toBe('done')
-    expect(signJoint(job, again, { id: 'sign-0001', initials: 'OL', seen: ['wait'] }, HAND.at)).toMatchObject({
-      ok: true,
-    })
+    expect(signJoint(job, again, { id: 'sign-0001', initials: 'OL', seen: ['wait'] }, HAND)).toMatchObject({ ok: true })
   })
   it('of which an earlier version kept nothing counts as it stands', () =>
     expect(stateOfStep({ id: 'cut', code: 'cut', do: 'Cut square' }, aTick())).toBe('done'))
