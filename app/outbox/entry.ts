@@ -1,4 +1,4 @@
-import { actOf, applyToJob, type Act, type AnyRecord, type Clash, type Fields, type SentAct } from '#core/acts'
+import { actOf, applyToJob, laneOf, type Act, type AnyRecord, type Clash, type Fields, type SentAct } from '#core/acts'
 import { ok, type Issue, type Result } from '#core/base'
 import type { JobRecord } from '#core/record'
 
@@ -55,8 +55,11 @@ export const isChange = ({ name }: Act): boolean => {
 /** Whether an act rests on a version alone: what is done to its record before it has to be answered first. */
 export const restsOnVersion = ({ name }: Act): boolean => actOf(name).rests === 'version'
 
-/** What a change says of each field. */
-export const fieldsOf = ({ body }: Act): Fields => body
+/** What an entry waits behind: those before it of its record. */
+export const lane = ({ act, job, record }: Entry): string => laneOf(act.name, job, record)
+
+/** What an act rests on, beside itself. */
+export type About = Partial<Pick<Entry, 'version' | 'seen' | 'photo' | 'key'>>
 
 /** A job as it stands once an entry is done. Fails with what core says against it. */
 export function applyEntry(job: JobRecord, { key, at, by, clock, record, act, photo }: Entry): Result<JobRecord> {

@@ -1,9 +1,8 @@
-import { actOf, laneOf, mergeFields, type Act, type AnyRecord, type Fields } from '#core/acts'
+import { actOf, laneOf, type Act } from '#core/acts'
 import type { Issue } from '#core/base'
-import type { JointRecord } from '#core/record'
-import { fieldsOf, isChange, restsOnVersion, toSent, type Entry } from './entry'
+import { isChange, lane, restsOnVersion, toSent, type About, type Entry } from './entry'
 import { createKeeper } from './kept'
-import { depthsAfter, isSigned, pick } from './saved'
+import { settled, type Kept, type Met } from './settle'
 import type { Answer, Surroundings } from './surroundings'
 import { fromEarlier } from './upgrade'
 
@@ -17,11 +16,6 @@ const MOST_LETTERS = 1_000_000
 
 /** Plain data: what a browser's database takes, and what comes back from it. */
 const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
-
-const lane = ({ act, job, record }: Entry): string => laneOf(act.name, job, record)
-
-/** What an act rests on, beside itself. */
-export type About = Partial<Pick<Entry, 'version' | 'seen' | 'photo' | 'key'>>
 
 /**
  * What was done on this tablet, in order, until the server has it: each exactly once, whatever is cut off in between.
@@ -322,83 +316,14 @@ export function createOutbox(surroundings: Surroundings) {
     gone.forEach(onGone)
   }
 
-  /** Both entries that met, put on record with whose is taken. */
-  function recordClash({ job, record, act, at, saved, clashes }: Entry, kept: 'mine' | 'theirs', mine: string) {
-    const theirs = saved && 'updatedAt' in saved ? saved : { updatedBy: '', updatedAt: '' }
-    append(
-      job,
-      job,
-      {
-        name: 'job/settle',
-        body: {
-          kind: actOf(act.name).on,
-          record,
-          kept,
-          fields: clashes!.map((clash) => ({
-            path: clash.path,
-            mine: { by: mine, at: new Date(at).toISOString(), value: clash.mine ?? null },
-            theirs: { by: theirs.updatedBy, at: theirs.updatedAt, value: clash.theirs ?? null },
-          })),
-        },
-      },
-      {},
-    )
-  }
-
-  /** One answer settles all that was done here on a joint the other hand signed. */
-  function settleSigned(entry: Entry, saved: JointRecord, kept: 'mine' | 'theirs', initials: string) {
-    const { job, record } = entry
-    const ofRecord = entries.filter((one) => lane(one) === lane(entry))
-    const signed = ofRecord.map(({ act }) => (act.name === 'joint/sign' ? act.body.initials : null)).findLast(Boolean)
-    drop(ofRecord.map(({ key }) => key))
-    if (kept === 'mine')
-      append(
-        job,
-        record,
-        {
-          name: 'joint/sign',
-          body: {
-            initials: signed ?? initials,
-            corrects: saved.signoffs.at(-1)!.id,
-            depths: depthsAfter(entry, saved),
-          },
-        },
-        { version: saved.version, seen: pick(saved, ['depths', 'wayId']) },
-      )
-  }
-
-  function settleChange(entry: Entry, saved: AnyRecord, kept: 'mine' | 'theirs') {
-    const { changes } = mergeFields(entry.seen ?? {}, fieldsOf(entry.act), saved as unknown as Fields, kept)
-    if (Object.keys(changes).length === 0) return drop([entry.key])
-    const act = { ...entry.act, body: changes } as Act
-    void put(entry.key, renewed(entry, { act, seen: pick(saved, Object.keys(changes)), version: saved.version }))
-  }
-
-  /** Signed to other figures than are saved: they are set right first, then it is signed; or it is signed anew by hand. */
-  function settleSign(entry: Entry, saved: AnyRecord, kept: 'mine' | 'theirs') {
-    drop([entry.key])
-    if (kept === 'theirs') return
-    const { job, record, act, seen } = entry
-    const fields = new Set(entry.clashes!.map(({ path }) => path.split('.')[0]!))
-    const { version } = saved
-    append(
-      job,
-      record,
-      { name: 'joint/change', body: pick(seen ?? {}, fields) },
-      { version, seen: pick(saved, fields) },
-    )
-    append(job, record, act, { version, seen })
-  }
-
   /** Whose value stands where two hands met. `initials` sign a correction where the other's is signed. */
-  function settle(key: string, kept: 'mine' | 'theirs', by: { mine: string; initials: string }) {
+  function settle(key: string, kept: Kept, by: { mine: string; initials: string }) {
     const entry = entries.find((one) => one.key === key)
     if (!entry?.saved || !entry.clashes) return
-    const { act, saved } = entry
-    recordClash(entry, kept, by.mine)
-    if (isSigned(saved)) settleSigned(entry, saved, kept, by.initials)
-    else if (isChange(act)) settleChange(entry, saved, kept)
-    else if (act.name === 'joint/sign') settleSign(entry, saved, kept)
+    const { drops, renews, adds } = settled(entry as Met, entries, kept, by)
+    for (const { job, record, act, about } of adds) append(job, record, act, about)
+    drop(drops)
+    if (renews) void put(key, renewed(entry, renews))
     changed()
     void flush()
   }
