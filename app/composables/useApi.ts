@@ -45,8 +45,13 @@ async function call<T>(hear: (date: string | null) => void, { method, url, body,
   }
 }
 
-const bytesOf = (base64: string): Blob =>
-  new Blob([Uint8Array.from(atob(base64), (letter) => letter.charCodeAt(0))], { type: 'image/jpeg' })
+/** A photo's bytes; letter by letter, which a cheap phone does in a few ms. */
+function bytesOf(base64: string): Blob {
+  const letters = atob(base64)
+  const bytes = new Uint8Array(letters.length)
+  for (let i = 0; i < letters.length; i++) bytes[i] = letters.charCodeAt(i)
+  return new Blob([bytes], { type: 'image/jpeg' })
+}
 
 /** The server's routes, with failures as data; `hear` gets the time of each answer. */
 export const useApi = (hear: (date: string | null) => void = () => undefined) => ({

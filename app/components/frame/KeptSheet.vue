@@ -8,11 +8,13 @@ const store = useJobStore()
 const narrow = useNarrow()
 const { state, lastCopy } = useSaveState()
 const jobOf = (id: string) => store.jobOf(id)
-/** What aims at a record that is gone is not sent again. */
-const canRetry = ({ issue }: Entry) => issue?.code !== 'unknown-id'
+/** What an issue names where the record itself, or its job, is gone: sent again it would aim at nothing. */
+const GONE: ReadonlySet<string> = new Set(['job', 'find', 'line', 'cut', 'joint', 'rack', 'look'])
+const canRetry = ({ issue }: Entry) => !(issue?.code === 'unknown-id' && GONE.has(issue.path))
 const retryWords = ({ act, saved }: Entry) => (saved && restsOnVersion(act) ? 'Do it all the same' : 'Send it again')
 const sentence = computed(() => {
   if (!store.isKept) return 'This browser keeps nothing. Leave this page open until all is sent.'
+  if (!store.isRead) return 'Reading what is kept here.'
   if (store.away) return `No server, ${lastCopy.value}. What is done here is kept on this tablet and goes out in order.`
   return store.entries.length > 0
     ? 'On its way to the server, oldest first.'
@@ -80,7 +82,7 @@ const sentence = computed(() => {
 <style scoped>
 .row {
   display: grid;
-  grid-template-columns: 48px auto 1fr auto;
+  grid-template-columns: fit-content(96px) auto 1fr auto;
   gap: 4px 10px;
   align-items: baseline;
   padding: 9px 0;

@@ -20,7 +20,7 @@ const WORDS = { taken: 'taken', clash: 'two entries', refused: 'came back' } as 
 <style scoped>
 .row {
   display: grid;
-  grid-template-columns: 48px minmax(44px, auto) 1fr auto;
+  grid-template-columns: fit-content(96px) minmax(44px, auto) 1fr auto;
   gap: 10px;
   padding: 6px 0;
   border-bottom: 1px solid var(--hair);
