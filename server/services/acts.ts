@@ -147,7 +147,7 @@ async function hold(tx: Transaction, act: Sent, def: ActDef): Promise<Held | nul
   const rack = def.on === 'rack' || def.touches === 'rack' ? await lockRack(tx) : []
   const job = await lockJobRow(tx, act.job)
   if (!job) return null
-  return { job, before: isOwn ? record : await recordNow(tx, job, def, act.record), rack }
+  return { job, before: def.on === 'jobs' ? await toJob(tx, job) : record, rack }
 }
 
 /** A job is begun where there is none of its id. */
@@ -164,7 +164,7 @@ async function begin(tx: Transaction, act: Sent, body: Body, def: ActDef, doing:
 async function work(tx: Transaction, held: Held, read: ReadAct, doing: Doing): Promise<void> {
   const { act, body, def } = read
   const { job, before, rack } = held
-  if (def.does === 'begins') await checkNew(tx, def, act, before)
+  if (def.does === 'begins') await checkNew(tx, def, act)
   // Taken out twice is taken out.
   else if (!before && def.does === 'drops' && (await wasDropped(tx, def, act))) return
   else if (!before) return refuse(act.key, await goneWords(tx, def, act))
@@ -199,9 +199,9 @@ async function nextOf(tx: Transaction, job: JobRow, def: ActDef): Promise<Doing[
   return { count: numbers.length, number: Math.max(0, ...numbers) + 1 }
 }
 
-async function checkNew(tx: Transaction, def: ActDef, act: Sent, before: AnyRecord | null): Promise<void> {
+async function checkNew(tx: Transaction, def: ActDef, act: Sent): Promise<void> {
   if (!OWN_ID.test(act.record)) refuse(act.key, NO_ID)
-  if (before || (await STORES[def.on as ListKind].isTaken(tx, act.record)))
+  if (await STORES[def.on as ListKind].isTaken(tx, act.record))
     refuse(act.key, issue('impossible', 'record', `record: a ${KIND_WORDS[def.on]} of this id is there already.`))
 }
 
@@ -213,21 +213,22 @@ async function wasDropped(tx: Transaction, def: ActDef, act: Sent): Promise<bool
 }
 
 /** What stands now, for the sender. */
-async function standing(tx: Transaction, { act, def }: ReadAct, seq: number | null): Promise<Answer> {
-  const job = (await readJobRow(tx, act.job))!
-  const record = await recordNow(tx, job, def, act.record)
+async function standing(tx: Transaction, job: JobRow, { act, def }: ReadAct, seq: number | null): Promise<Answer> {
+  // What an act made of the job's own row is read anew.
+  const now = def.on === 'jobs' ? (await readJobRow(tx, act.job))! : job
+  const record = await recordNow(tx, now, def, act.record)
   const isRack = def.touches === 'rack' || def.on === 'rack'
   return { key: act.key, state: 'taken', seq, record, ...(isRack ? { rack: await loadRack(tx) } : {}) }
 }
 
 /** An act that came before: its receipt is in the log, or with the writes of an earlier version. null where it is new. */
-async function takenBefore(tx: Transaction, isJobThere: boolean, read: ReadAct): Promise<Answer | null> {
+async function takenBefore(tx: Transaction, job: JobRow | undefined, read: ReadAct): Promise<Answer | null> {
   const { key } = read.act
   const known = await findAct(tx, key)
   if (known && known.text !== read.text) return refuse(key, ANOTHER_ACT)
-  if (!isJobThere) return null
-  if (known) return standing(tx, read, known.seq)
-  return (await wasTakenBefore(tx, key)) ? standing(tx, read, null) : null
+  if (!job) return null
+  if (known) return standing(tx, job, read, known.seq)
+  return (await wasTakenBefore(tx, key)) ? standing(tx, job, read, null) : null
 }
 
 /** One act in one transaction: its receipt, its rules, its records and its row in the log are saved, or nothing is. */
@@ -236,7 +237,7 @@ async function takeOne(tx: Transaction, read: ReadAct): Promise<Answer> {
   const { key, record, by, name } = act
   const isBeginning = def.on === 'jobs' && def.does === 'begins'
   const held = await hold(tx, act, def)
-  const before = await takenBefore(tx, held !== null, read)
+  const before = await takenBefore(tx, held?.job, read)
   if (before) return before
   if (isBeginning && held) refuse(key, issue('impossible', 'record', 'record: a job of this id is there already.'))
   const at = timeOf(act.at)
@@ -250,7 +251,7 @@ async function takeOne(tx: Transaction, read: ReadAct): Promise<Answer> {
     at: toDatabase(at),
     takenAt: forDatabase(new Date()),
   })
-  return standing(tx, read, seq)
+  return standing(tx, held?.job ?? (await readJobRow(tx, act.job))!, read, seq)
 }
 
 const THERE_ALREADY = issue(
