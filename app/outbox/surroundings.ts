@@ -1,25 +1,16 @@
-import type { AnyRecord, Clash, SentAct } from '#core/acts'
+import type { ActAnswer as Answer, AnyRecord, SentAct } from '#core/acts'
 import type { Issue } from '#core/base'
-import type { OffcutRecord } from '#core/record'
+import type { PhotoBody } from '#core/record'
 import type { Entry } from './entry'
 import type { Storage } from './storage'
 
-/** What the server says of one act. */
-export type Answer =
-  | { key: string; state: 'taken'; seq: number | null; record: AnyRecord | null; rack?: OffcutRecord[] }
-  | { key: string; state: 'met'; issue: Issue; saved: AnyRecord; clashes: Clash[] }
-  | { key: string; state: 'refused'; issue: Issue }
-  | { key: string; state: 'held' }
+export type { ActAnswer as Answer } from '#core/acts'
 
 /** What came of a call; `away`: no server answered. */
 export type Reply<T> = { ok: true; value: T } | { ok: false; error: Issue; away: boolean }
 
-/** What the act of a photo says of it. */
-export interface Uploaded {
-  digest: string
-  width: number
-  height: number
-}
+/** What the act of a photo says of it, once the server has it. */
+export type Uploaded = Omit<PhotoBody, 'name'>
 
 /** What the outbox works with, and whom it tells. */
 export interface Surroundings {

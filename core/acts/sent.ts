@@ -1,5 +1,7 @@
 import { z } from 'zod'
-import { id, ownId, time } from '#core/record'
+import type { Issue } from '#core/base'
+import { id, ownId, time, type AnyRecord, type OffcutRecord } from '#core/record'
+import type { Clash } from './merge'
 import { ACT_NAMES, type ActName } from './registry'
 
 /**
@@ -20,3 +22,13 @@ export const sent = z.strictObject({
   body: z.unknown(),
 })
 export type SentAct = Omit<z.input<typeof sent>, 'name'> & { name: ActName }
+
+/** What came of an act. */
+export type ActAnswer =
+  /** It stands: its sequence number, null where an earlier version took it, and the records as they are now. */
+  | { key: string; state: 'taken'; seq: number | null; record: AnyRecord | null; rack?: OffcutRecord[] }
+  /** Another hand was first: the record as it is saved, and the fields both set. */
+  | { key: string; state: 'met'; issue: Issue; saved: AnyRecord; clashes: Clash[] }
+  | { key: string; state: 'refused'; issue: Issue }
+  /** Not tried: an act before it on its record did not go through. */
+  | { key: string; state: 'held' }

@@ -9,6 +9,7 @@ import {
   overtaken,
   restOn,
   sent,
+  type ActAnswer,
   type ActDef,
   type AnyRecord,
   type Clash,
@@ -17,7 +18,7 @@ import {
   type ListKind,
   type Rules,
 } from '#core/acts'
-import { rackAfter, type CutRecord, type JobRecord, type OffcutRecord } from '#core/record'
+import { ownId, rackAfter, type CutRecord, type JobRecord, type OffcutRecord } from '#core/record'
 import { inTransaction, retrying, type Transaction } from '../db/client'
 import { driverFault, DUPLICATE } from '../db/fault'
 import { lockJobRow, readJobRow, type JobRow } from '../records/job-rows'
@@ -35,20 +36,13 @@ type Sent = z.output<typeof sent>
 type Body = Fields
 
 /** What came of an act. */
-export type Answer =
-  /** It stands: its sequence number, null where an earlier version took it, and the records as they are now. */
-  | { key: string; state: 'taken'; seq: number | null; record: AnyRecord | null; rack?: OffcutRecord[] }
-  /** Another hand was first: the record as it is saved, and the fields both set. */
-  | { key: string; state: 'met'; issue: Issue; saved: AnyRecord; clashes: Clash[] }
-  | { key: string; state: 'refused'; issue: Issue }
-  /** Not tried: an act before it on its record did not go through. */
-  | { key: string; state: 'held' }
+export type Answer = ActAnswer
 
 /** A tablet that was away longer has its clock wrong rather than its work that old, ms. */
 const MOST_AGO_MS = 400 * 24 * 3600 * 1000
 
-/** Id a hand gives what it begins. */
-const OWN_ID = /^[\w-]{8,40}$/
+/** Whether a hand may begin something under an id. */
+const isOwnId = (id: string): boolean => ownId.safeParse(id).success
 const NO_ID = issue('type', 'record', 'record: 8 to 40 letters, digits, _ or - are accepted.')
 const ANOTHER_ACT = issue(
   'impossible',
@@ -129,6 +123,9 @@ const raised = (before: AnyRecord | null, after: AnyRecord | null, { at, by }: D
   return 'updatedAt' in after ? { ...after, version, updatedAt: at, updatedBy: by } : { ...after, version }
 }
 
+/** Whether an act may change the rack. */
+const isOnRack = ({ on, touches }: ActDef): boolean => on === 'rack' || touches === 'rack'
+
 /** What an act works on, held until the transaction ends: its job, its record, and the rack where it is touched. */
 interface Held {
   job: JobRow
@@ -144,7 +141,7 @@ async function hold(tx: Transaction, act: Sent, def: ActDef): Promise<Held | nul
   const isOwn = def.on !== 'jobs' && def.does !== 'begins'
   const there = isOwn ? await readJobRow(tx, act.job) : null
   const record = there ? await recordNow(tx, there, def, act.record) : null
-  const rack = def.on === 'rack' || def.touches === 'rack' ? await lockRack(tx) : []
+  const rack = isOnRack(def) ? await lockRack(tx) : []
   const job = await lockJobRow(tx, act.job)
   if (!job) return null
   return { job, before: def.on === 'jobs' ? await toJob(tx, job) : record, rack }
@@ -154,7 +151,7 @@ async function hold(tx: Transaction, act: Sent, def: ActDef): Promise<Held | nul
 async function begin(tx: Transaction, act: Sent, body: Body, def: ActDef, doing: Doing): Promise<void> {
   if (act.record !== act.job)
     refuse(act.key, issue('impossible', 'record', 'record: a job begins itself; record and job are one id.'))
-  if (!OWN_ID.test(act.record)) refuse(act.key, NO_ID)
+  if (!isOwnId(act.record)) refuse(act.key, NO_ID)
   const made = def.apply({} as Rules, null, body, doing)
   if (!made.ok) return refuse(act.key, made.error)
   await insertJob(tx, made.value as Parameters<typeof insertJob>[1])
@@ -200,7 +197,7 @@ async function nextOf(tx: Transaction, job: JobRow, def: ActDef): Promise<Doing[
 }
 
 async function checkNew(tx: Transaction, def: ActDef, act: Sent): Promise<void> {
-  if (!OWN_ID.test(act.record)) refuse(act.key, NO_ID)
+  if (!isOwnId(act.record)) refuse(act.key, NO_ID)
   if (await STORES[def.on as ListKind].isTaken(tx, act.record))
     refuse(act.key, issue('impossible', 'record', `record: a ${KIND_WORDS[def.on]} of this id is there already.`))
 }
@@ -217,8 +214,7 @@ async function standing(tx: Transaction, job: JobRow, { act, def }: ReadAct, seq
   // What an act made of the job's own row is read anew.
   const now = def.on === 'jobs' ? (await readJobRow(tx, act.job))! : job
   const record = await recordNow(tx, now, def, act.record)
-  const isRack = def.touches === 'rack' || def.on === 'rack'
-  return { key: act.key, state: 'taken', seq, record, ...(isRack ? { rack: await loadRack(tx) } : {}) }
+  return { key: act.key, state: 'taken', seq, record, ...(isOnRack(def) ? { rack: await loadRack(tx) } : {}) }
 }
 
 /** An act that came before: its receipt is in the log, or with the writes of an earlier version. null where it is new. */

@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto'
 import { and, eq, lt } from 'drizzle-orm'
+import type { PhotoBody } from '#core/record'
 import { reading, inTransaction, type Transaction } from '../db/client'
 import { finds, photos, uploads } from '../db/schema'
 import { invalid, notFound } from '../http/problem'
@@ -10,11 +11,8 @@ import { preparePhoto } from './pictures'
 /** A photo that no act came for is kept so long, ms: a tablet may be away for a week. */
 const KEPT_MS = 30 * 24 * 3600 * 1000
 
-export interface Upload {
-  digest: string
-  width: number
-  height: number
-}
+/** What the act of a photo says of it. */
+export type Upload = Omit<PhotoBody, 'name'>
 
 const uploadOf = async (tx: Transaction, key: string): Promise<Upload | null> => {
   const [row] = await tx

@@ -26,4 +26,3 @@ export async function call<T = object>(
 
 export const get = <T = object>(path: string) => call<T>('GET', path)
 export const post = <T = object>(path: string, body: unknown) => call<T>('POST', path, body)
-export const patch = <T = object>(path: string, body: unknown) => call<T>('PATCH', path, body)
