@@ -42,6 +42,9 @@ export interface DemoCut {
 }
 
 export interface DemoJob {
+  /** Whose hands were on it last, and how many hours ago. */
+  by: string
+  hours: number
   name: string
   place: string
   region: Region
@@ -63,6 +66,8 @@ export interface DemoJob {
 export const DEMO_JOBS: readonly DemoJob[] = [
   {
     name: 'Kiln Lane bakehouse',
+    by: 'Wyn',
+    hours: 0,
     place: 'dough sinks and proving-room loop',
     region: 'gb',
     year: 1958,
@@ -211,6 +216,8 @@ export const DEMO_JOBS: readonly DemoJob[] = [
   },
   {
     name: 'Boat-shed wash-down',
+    by: 'Ola',
+    hours: 4,
     place: 'wash basins and rinse bench',
     region: 'us',
     policy: { typeMDrinking: 'refused' },
@@ -284,6 +291,8 @@ export const DEMO_JOBS: readonly DemoJob[] = [
   },
   {
     name: 'Glaze kiln room',
+    by: 'Pim',
+    hours: 22,
     place: 'old pipe at the north wall',
     region: 'gb',
     year: 1962,
@@ -303,6 +312,8 @@ export const DEMO_JOBS: readonly DemoJob[] = [
   },
   {
     name: 'Net loft drying coil',
+    by: 'Wyn',
+    hours: 50,
     place: 'flow and return, 22 copper',
     region: 'gb',
     policy: {},

@@ -41,9 +41,12 @@ interface About {
   key?: string
 }
 
+/** When the job being loaded was worked on, and by whom. */
+let usual = { at: new Date(), by: '' }
+
 /** Does one act by the app's own rules and gives the record as it then stands. */
 async function act<R>(name: ActName, body: InputOf<ActName>, about: About): Promise<R> {
-  const { job, record = randomUUID(), version = null, by = '', at = new Date(), key = randomUUID() } = about
+  const { job, record = randomUUID(), version = null, by = usual.by, at = usual.at, key = randomUUID() } = about
   const answer = await takeAct({ key, name, job, record, version, at: at.toISOString(), by, body })
   if (!answer.ok) throw new Error(`${name}: ${answer.error.message}`)
   return answer.value.record as R
@@ -87,7 +90,7 @@ async function addJoint({ id: jobId, slug }: JobRecord, job: DemoJob, demo: Demo
   )
   // Done one by one, a minute each and its wait, and signed once the watch after a flame is over.
   const signedAt = demo.signed ? new Date(`${demo.signed.at.replace(' ', 'T')}Z`) : null
-  const until = signedAt ? signedAt.getTime() - (WATCH_SECONDS + 300) * 1000 : Date.now()
+  const until = signedAt ? signedAt.getTime() - (WATCH_SECONDS + 300) * 1000 : usual.at.getTime()
   const ticked = steps.slice(0, demo.signed ? steps.length : (demo.ticks ?? 0))
   let at = until - ticked.reduce((sum, { took }) => sum + took, 0) * 1000
   for (const { place, took } of ticked) {
@@ -120,8 +123,8 @@ async function planSheet(slug: string, id: string, about: About): Promise<CutRec
 
 async function addCut(slug: string, demo: DemoCut) {
   const job = await getJob(slug)
-  const at = demo.finished ? new Date(`${demo.finished.at.replace(' ', 'T')}Z`) : new Date()
-  const who = { job: job.id, at, by: demo.finished?.by ?? 'Wyn' }
+  const at = demo.finished ? new Date(`${demo.finished.at.replace(' ', 'T')}Z`) : usual.at
+  const who = { job: job.id, at, by: demo.finished?.by ?? usual.by }
   const { id } = await act<CutRecord>(
     'cut/begin',
     {
@@ -163,6 +166,7 @@ async function addCut(slug: string, demo: DemoCut) {
 
 async function addJob(job: DemoJob, position: number) {
   const jobId = randomUUID()
+  usual = { at: new Date(Date.now() - job.hours * 3_600_000), by: job.by }
   const { slug } = await act<JobRecord>(
     'job/begin',
     { name: job.name, place: job.place, region: job.region, year: job.year ?? null },
@@ -181,7 +185,7 @@ async function addJob(job: DemoJob, position: number) {
       })
       .where(eq(jobs.slug, slug)),
   )
-  const on = { job: jobId, by: 'Wyn' }
+  const on = { job: jobId, by: job.by }
   const findIds: string[] = []
   for (const { photo, ...find } of job.finds) {
     const { id } = await act<FindRecord>('find/begin', find, on)
@@ -211,7 +215,7 @@ if (process.argv.includes('--replace') || Number(n) === 0) {
       db.delete(offcuts).where(and(isNull(offcuts.jobId), sql`${offcuts.origin} like ${`${job.name}%`}`)),
     )
   }
-  for (const [i, job] of DEMO_JOBS.entries()) await addJob(job, i - DEMO_JOBS.length)
+  for (const [i, job] of DEMO_JOBS.entries()) await addJob(job, DEMO_JOBS.length - i)
   console.log(`demo: ${DEMO_JOBS.length} jobs loaded`)
 }
 process.exit(0)

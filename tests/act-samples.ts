@@ -19,7 +19,7 @@ const bare = aJob({
   lines: [aLine({ id: 'line-0001', corners: 'bends', legs: ['e 4000', 'u 2000'] })],
   joints: [aJoint({ id: 'joint-0001', ...ends, wayId: way.id, way })],
   cuts: [aCut({ extras: [{ id: 'x', name: 'flow', length: '1200', quantity: 2 }] })],
-  rack: [anOffcut()],
+  rack: [anOffcut({ job: 'job-1' })],
 })
 const sheet = bare.cuts[0]!
 const settings = readSheet(bare, sheet)
@@ -37,6 +37,7 @@ export function after(job: JobRecord, ...acts: readonly [Act, string, string?][]
   return acts.reduce((now, [act, record, key], i) => {
     const next = applyToJob(now, act, record, { key: key ?? `key-${act.name}-${i}`, ...HAND })
     if (!next.ok) throw new Error(`${act.name}: ${next.error.message}`)
+    if (!next.value) throw new Error(`${act.name}: the job is gone`)
     return next.value
   }, job)
 }
@@ -82,6 +83,20 @@ export const SAMPLES: { readonly [N in ActName]: Sample<N> } = {
     job: bare,
     words: /job begun/,
   },
+  'job/change': {
+    act: { name: 'job/change', body: { name: 'Mill yard', waits: { for: 'the plasterer', until: '2026-12-03' } } },
+    record: 'job-1',
+    job: bare,
+    words: /changed: name, waits/,
+  },
+  'job/archive': { act: { name: 'job/archive', body: {} }, record: 'job-1', job: bare, words: /to the archive/ },
+  'job/unarchive': {
+    act: { name: 'job/unarchive', body: {} },
+    record: 'job-1',
+    job: after(bare, [{ name: 'job/archive', body: {} }, 'job-1']),
+    words: /back from the archive/,
+  },
+  'job/drop': { act: { name: 'job/drop', body: { name: 'Yard' } }, record: 'job-1', job: bare, words: /deleted: Yard/ },
   'job/settle': {
     act: {
       name: 'job/settle',
@@ -139,6 +154,7 @@ export const SAMPLES: { readonly [N in ActName]: Sample<N> } = {
     ]),
     words: /photo taken off/,
   },
+  'find/drop': { act: { name: 'find/drop', body: {} }, record: 'find-0001', job: bare, words: /find taken out/ },
   'line/begin': { act: { name: 'line/begin', body: lineBody() }, record: 'line-0002', job: bare, words: /line begun/ },
   'line/change': { act: { name: 'line/change', body: { name: 'hot' } }, record: 'line-0001', job: bare, words: /name/ },
   'line/drop': { act: { name: 'line/drop', body: {} }, record: 'line-0001', job: bare, words: /line taken out/ },
@@ -214,6 +230,7 @@ export const SAMPLES: { readonly [N in ActName]: Sample<N> } = {
     job: aside,
     words: /brought back/,
   },
+  'joint/drop': { act: { name: 'joint/drop', body: {} }, record: 'joint-0001', job: bare, words: /joint taken out/ },
   'joint/reopen': {
     act: { name: 'joint/reopen', body: { signoff: 'sign-0001', reason: 'it weeps' } },
     record: 'joint-0001',
@@ -228,7 +245,7 @@ export const SAMPLES: { readonly [N in ActName]: Sample<N> } = {
   },
   'cut/begin': { act: { name: 'cut/begin', body: cutBody() }, record: 'cut-0002', job: bare, words: /cut sheet begun/ },
   'cut/change': { act: { name: 'cut/change', body: { name: 'rack' } }, record: 'cut-0001', job: bare, words: /name/ },
-  'cut/drop': { act: { name: 'cut/drop', body: {} }, record: 'cut-0001', job: planned, words: /taken out/ },
+  'cut/drop': { act: { name: 'cut/drop', body: {} }, record: 'cut-0001', job: bare, words: /taken out/ },
   'cut/plan': { act: TAKE, record: 'cut-0001', job: bare, words: /planned, 2 pieces/ },
   'cut/enter': { act: ENTER, record: 'cut-0001', job: planned, words: /cut at 1200 mm/ },
   'cut/take-back': {

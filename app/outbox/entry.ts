@@ -61,10 +61,13 @@ export const lane = ({ act, job, record }: Entry): string => laneOf(act.name, jo
 /** What an act rests on, beside itself. */
 export type About = Partial<Pick<Entry, 'version' | 'seen' | 'photo' | 'key'>>
 
-/** A job as it stands once an entry is done. Fails with what core says against it. */
-export function applyEntry(job: JobRecord, { key, at, by, clock, record, act, photo }: Entry): Result<JobRecord> {
+/** A job as it stands once an entry is done; null where it is deleted. Fails with what core says against it. */
+export function applyEntry(
+  job: JobRecord,
+  { key, at, by, clock, record, act, photo }: Entry,
+): Result<JobRecord | null> {
   const after = applyToJob(job, act, record, { key, at: new Date(at).toISOString(), by, clock })
-  if (!after.ok || photo === undefined) return after
+  if (!after.ok || !after.value || photo === undefined) return after
   // Until the server has it a photo is shown from this tablet.
   return ok({
     ...after.value,

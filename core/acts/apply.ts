@@ -39,18 +39,18 @@ function withRecord(list: readonly AnyRecord[], kind: ListKind, id: string, afte
 }
 
 /**
- * A job once an act is done to it; the same where it was done already, or its record is not here. Fails with what core
- * says against it.
+ * A job once an act is done to it; the same where it was done already, or its record is not here; null where it is
+ * deleted. Fails with what core says against it.
  */
 export function applyToJob(
   job: JobRecord,
   { name, body }: Act,
   record: string,
   { key, at, by, clock }: Hand & { key: string },
-): Result<JobRecord> {
+): Result<JobRecord | null> {
   const { on: kind, does, touches, apply } = ACTS[name] as unknown as ActDef
   const doing = { key, at, by, clock, record, next: { number: 1, count: 0 } }
-  if (kind === 'jobs') return does === 'begins' ? ok(job) : (apply(job, job, body, doing) as Result<JobRecord>)
+  if (kind === 'jobs') return does === 'begins' ? ok(job) : (apply(job, job, body, doing) as Result<JobRecord | null>)
   const list: readonly AnyRecord[] = job[kind]
   const before = list.find(({ id }) => id === record) ?? null
   if ((does === 'begins') === (before !== null)) return ok(job)

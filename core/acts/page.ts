@@ -7,7 +7,7 @@ export function actsPage(): string {
   const rows = ACT_NAMES.map((name) => {
     const { on, rests, touches, undo, means } = actOf(name)
     const also = touches ? `${on}, ${touches}` : on
-    return `| \`${name}\` | ${also} | ${RESTS[rests ?? 'none']} | ${undo ? `\`${undo}\`` : ''} | ${means} |`
+    return `| \`${name}\` | ${also} | ${RESTS[rests ?? 'none']} | ${undo ? `\`${undo.name}\`` : ''} | ${means} |`
   })
   return `# Acts
 

@@ -25,8 +25,11 @@ export type SentAct = Omit<z.input<typeof sent>, 'name'> & { name: ActName }
 
 /** What came of an act. */
 export type ActAnswer =
-  /** It stands: its sequence number, null where an earlier version took it, and the records as they are now. */
-  | { key: string; state: 'taken'; seq: number | null; record: AnyRecord | null; rack?: OffcutRecord[] }
+  /**
+   * It stands: its sequence number, null where an earlier version took it; how many acts its job has by now; and the
+   * records as they are.
+   */
+  | { key: string; state: 'taken'; seq: number | null; acts: number; record: AnyRecord | null; rack?: OffcutRecord[] }
   /** Another hand was first: the record as it is saved, and the fields both set. */
   | { key: string; state: 'met'; issue: Issue; saved: AnyRecord; clashes: Clash[] }
   | { key: string; state: 'refused'; issue: Issue }

@@ -31,6 +31,9 @@ export interface Rules extends Pick<
   'id' | 'name' | 'region' | 'year' | 'policy' | 'tools' | 'fittings' | 'benders'
 > {
   finds: readonly DoubtedFind[]
+  /** What may rest on a record that is to be taken out. */
+  joints: readonly Pick<JointRecord, 'id' | 'number' | 'findA' | 'findB'>[]
+  cuts: readonly Pick<CutRecord, 'id' | 'number' | 'sources'>[]
   rack: OffcutRecord[]
 }
 
@@ -44,6 +47,24 @@ export interface Doing extends Hand {
 /** What an act rests on: fields as they were seen, the version of its record, or nothing but its own rule. */
 export type Rests = 'fields' | 'version' | null
 
+/** An act as it was done: its record before and after it. */
+export interface DoneAct<K extends Kind = Kind, B = unknown> {
+  key: string
+  body: B
+  before: RecordOf[K] | null
+  after: RecordOf[K] | null
+}
+/** What takes an act back. */
+export interface TakeBack {
+  name: string
+  body: unknown
+}
+/** The act that takes another back, and what it says; null where this one stays after all. */
+export interface Undo<K extends Kind = Kind, B = unknown> {
+  name: string
+  by: (done: DoneAct<K, B>) => TakeBack | null
+}
+
 /** One thing that can be done to a record. Everything that has to know of it reads it here. */
 export interface ActDef<K extends Kind = Kind, S extends z.ZodType = z.ZodType> {
   on: K
@@ -53,7 +74,7 @@ export interface ActDef<K extends Kind = Kind, S extends z.ZodType = z.ZodType> 
   /** What else it may change. */
   touches: 'rack' | null
   /** The act that takes it back; null where it stays on record. */
-  undo: string | null
+  undo: Undo<K, z.output<S>> | null
   /** Who may do it. Everybody, until a crew has roles. */
   may: 'all'
   /** What it is, for those who read of it. */
@@ -66,14 +87,36 @@ export interface ActDef<K extends Kind = Kind, S extends z.ZodType = z.ZodType> 
   apply: (rules: Rules, record: RecordOf[K] | null, body: z.output<S>, doing: Doing) => Result<RecordOf[K] | null>
 }
 
-type About<S extends z.ZodType> = Pick<ActDef<Kind, S>, 'body' | 'means' | 'says'> &
-  Partial<Pick<ActDef, 'rests' | 'touches' | 'undo' | 'sees'>>
+/** Taken back by an act that says the same place, or nothing. */
+export const undoneBy = <K extends Kind, B>(
+  name: string,
+  body: (done: DoneAct<K, B>) => unknown = () => ({}),
+): Undo<K, B> => ({
+  name,
+  by: (done) => {
+    const said = body(done)
+    return said === null ? null : { name, body: said }
+  },
+})
+/** Taken back by setting the same fields to what they were. */
+export const setBack = <K extends Kind, B>(name: string): Undo<K, B> =>
+  undoneBy(name, ({ body, before }) => before && picked(before, Object.keys(body as Fields)))
+/** What was taken out is begun again as it was. */
+export const begunAgain = <K extends Kind, B>(name: string, table: object): Undo<K, B> =>
+  undoneBy(name, ({ before }) => before && picked(before, Object.keys(table)))
+
+/** Fields of a record by their names. */
+export const picked = (record: object, names: readonly string[]): Fields =>
+  Object.fromEntries(names.map((name) => [name, (record as Fields)[name]]))
+
+type About<K extends Kind, S extends z.ZodType> = Pick<ActDef<K, S>, 'body' | 'means' | 'says'> &
+  Partial<Pick<ActDef<K, S>, 'rests' | 'touches' | 'undo' | 'sees'>>
 const USUAL = { rests: null, touches: null, undo: null, may: 'all', sees: [] } as const
 
 /** An act that begins a record under an id of its own. */
 export const begins = <K extends Kind, S extends z.ZodType>(
   on: K,
-  { apply, ...about }: About<S> & { apply: (rules: Rules, body: z.output<S>, doing: Doing) => Result<RecordOf[K]> },
+  { apply, ...about }: About<K, S> & { apply: (rules: Rules, body: z.output<S>, doing: Doing) => Result<RecordOf[K]> },
 ): ActDef<K, S> => ({
   ...USUAL,
   ...about,
@@ -88,7 +131,9 @@ export const changes = <K extends Kind, S extends z.ZodType>(
   {
     apply,
     ...about
-  }: About<S> & { apply: (rules: Rules, record: RecordOf[K], body: z.output<S>, doing: Doing) => Result<RecordOf[K]> },
+  }: About<K, S> & {
+    apply: (rules: Rules, record: RecordOf[K], body: z.output<S>, doing: Doing) => Result<RecordOf[K]>
+  },
 ): ActDef<K, S> => ({
   ...USUAL,
   ...about,
@@ -100,8 +145,15 @@ export const changes = <K extends Kind, S extends z.ZodType>(
 /** An act that takes a record out, as it was seen. */
 export const drops = <K extends Kind, S extends z.ZodType>(
   on: K,
-  { apply, ...about }: About<S> & { apply: (record: RecordOf[K]) => Result<null> },
-): ActDef<K, S> => ({ ...USUAL, rests: 'version', ...about, on, does: 'drops', apply: (_, record) => apply(record!) })
+  { apply, ...about }: About<K, S> & { apply: (rules: Rules, record: RecordOf[K], body: z.output<S>) => Result<null> },
+): ActDef<K, S> => ({
+  ...USUAL,
+  rests: 'version',
+  ...about,
+  on,
+  does: 'drops',
+  apply: (rules, record, body) => apply(rules, record!, body),
+})
 
 /** Fields changed, as they are called. */
 export const changed = (fields: Fields): string => `changed: ${Object.keys(fields).join(', ')}`

@@ -1,4 +1,4 @@
-import type { JobRecord } from './job/record'
+import type { JobGist } from './gist'
 
 /** How far a station of a job is: so many of so many, whether its work is behind, and whether something holds it. */
 export interface StationProgress {
@@ -14,9 +14,9 @@ export interface StationDef {
   /** Digit of its key: its place in the order of the work, kept where a station is left out. */
   key: number
   name: string
-  progress: (job: JobRecord) => StationProgress
+  progress: (job: JobGist) => StationProgress
   /** What is counted there, in words. */
-  counted: (progress: StationProgress, job: JobRecord) => string
+  counted: (progress: StationProgress, job: Pick<JobGist, 'lines'>) => string
 }
 
 const plural = (n: number, word: string): string => `${n} ${word}${n === 1 ? '' : 's'}`
@@ -30,3 +30,6 @@ export const doneOf =
   (word: string) =>
   ({ done, of }: StationProgress): string =>
     of ? `${done} of ${of} ${word}` : 'none yet'
+
+export const sumOf = <T>(list: readonly T[], of: (one: T) => number): number =>
+  list.reduce((sum, one) => sum + of(one), 0)

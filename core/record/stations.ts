@@ -1,7 +1,7 @@
 import { cutStation } from './cut/status'
 import { findStation } from './find/status'
 import { fixStation } from './fix/status'
-import type { JobRecord } from './job/record'
+import type { JobGist } from './gist'
 import { handoverStation, jointStation, makeStation } from './joint/status'
 import { lineStation } from './line/status'
 import type { StationDef, StationProgress } from './station'
@@ -22,5 +22,5 @@ export const STATION_IDS = Object.keys(STATIONS) as Station[]
 export type { StationDef, StationProgress } from './station'
 
 /** How far a job is at each station. */
-export const stationProgress = (job: JobRecord): Record<Station, StationProgress> =>
+export const stationProgress = (job: JobGist): Record<Station, StationProgress> =>
   Object.fromEntries(STATION_IDS.map((id) => [id, STATIONS[id].progress(job)])) as Record<Station, StationProgress>

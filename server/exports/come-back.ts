@@ -9,7 +9,6 @@ export function comeBackCalendar(list: readonly ComingBack[]): string {
   const { value, error } = createEvents(
     list.map(({ job, joint, on }) => {
       const [year, month, day] = on.split('-').map(Number) as [number, number, number]
-      const pipes = [joint.a, joint.b].flatMap((end) => (end && 'pipe' in end ? [getPipe(end.pipe).label] : []))
       return {
         uid: `${joint.id}@jolvet`,
         title: `Come back to J${joint.number}, ${job.name}`,
@@ -18,8 +17,8 @@ export function comeBackCalendar(list: readonly ComingBack[]): string {
         location: job.place || undefined,
         description: [
           `Temporary joint: ${joint.place || 'no place noted'}.`,
-          pipes.join(' to '),
-          joint.way?.parts[0]?.name ?? '',
+          joint.pipes.map((pipe) => getPipe(pipe).label).join(' to '),
+          joint.part ?? '',
         ]
           .filter(Boolean)
           .join('\n'),

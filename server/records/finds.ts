@@ -70,7 +70,10 @@ export const findStore: Store<FindRecord> = {
   isTaken: takenIn(finds),
   numbers: async () => [],
   async save(tx, job, before, after) {
-    if (!after) return
+    if (!after) {
+      if (before) await tx.delete(finds).where(eq(finds.id, before.id))
+      return
+    }
     if (!before) {
       const row = toRow(after)
       await tx.insert(finds).values({ ...row, id: after.id, jobId: job.id, createdAt: row.updatedAt })

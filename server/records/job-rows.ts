@@ -1,7 +1,8 @@
 import { eq } from 'drizzle-orm'
 import type { Database, Transaction } from '../db/client'
 import { jobs } from '../db/schema'
-import { notFound } from '../http/problem'
+import { notFound, Problem } from '../http/problem'
+import { droppedIssue, findDroppedByName } from './dropped'
 
 export type JobRow = typeof jobs.$inferSelect
 
@@ -13,8 +14,10 @@ export async function findJobRow(db: Database | Transaction, name: string): Prom
   const rows = await db.select().from(jobs).where(eq(jobs.slug, name))
   // The database takes letters for the same that are not.
   const row = rows.find(({ slug }) => slug === name)
-  if (!row) throw notFound('job', `there is no job "${name.slice(0, 40)}" here. Open one from the list of jobs.`)
-  return row
+  if (row) return row
+  const dropped = await findDroppedByName(db, name)
+  if (dropped) throw new Problem(404, droppedIssue(dropped))
+  throw notFound('job', `there is no job "${name.slice(0, 40)}" here. Open one from the list of jobs.`)
 }
 
 /** The row of a job by its id, as it stands. */

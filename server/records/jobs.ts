@@ -1,4 +1,6 @@
-import { asc, count, desc, eq, max } from 'drizzle-orm'
+import { and, asc, count, desc, eq, inArray, max, type SQL } from 'drizzle-orm'
+import type { MySqlColumn } from 'drizzle-orm/mysql-core'
+import type { OwnKind } from '#core/acts'
 import type { Policy } from '#core/joints'
 import type { BenderRecord, ClashRecord, FittingRecord, JobRecord, ToolRecord } from '#core/record'
 import type { Database, Transaction } from '../db/client'
@@ -9,7 +11,6 @@ import type { JobRow } from './job-rows'
 import { loadJoints } from './joints'
 import { toLine } from './lines'
 import { toLook } from './looks'
-import { loadRack } from './rack'
 import { changedColumns } from './store'
 import { toDatabase, toIso } from './time'
 
@@ -36,36 +37,53 @@ export const ownFields = (row: JobRow) => ({
   benders: row.benders as BenderRecord[],
   counts: row.counts as JobRecord['counts'],
   handedOver: row.handedOver === null ? null : toIso(row.handedOver),
+  archivedAt: row.archivedAt === null ? null : toIso(row.archivedAt),
+  waits: row.waits as JobRecord['waits'],
+  acts: row.acts,
   version: row.version,
   updatedAt: row.updatedAt === null ? '' : toIso(row.updatedAt),
   updatedBy: row.updatedBy,
 })
 
-/** A job with all its records. */
-export async function toJob(db: Database | Transaction, row: JobRow, rack?: JobRecord['rack']): Promise<JobRecord> {
-  const findRows = await db
-    .select()
-    .from(finds)
-    .where(eq(finds.jobId, row.id))
-    .orderBy(asc(finds.createdAt), asc(finds.id))
-  const jointRows = await db.select().from(joints).where(eq(joints.jobId, row.id)).orderBy(asc(joints.number))
-  const lineRows = await db.select().from(lines).where(eq(lines.jobId, row.id)).orderBy(asc(lines.number))
-  const cutRows = await db.select().from(cuts).where(eq(cuts.jobId, row.id)).orderBy(asc(cuts.number))
-  const lookRows = await db.select().from(looks).where(eq(looks.jobId, row.id)).orderBy(asc(looks.number))
-  const clashRows = await db
-    .select()
-    .from(clashes)
-    .where(eq(clashes.jobId, row.id))
-    .orderBy(asc(clashes.at), asc(clashes.id))
+/** Clashes of a job, oldest first. */
+export const loadClashes = async (db: Database | Transaction, jobId: string): Promise<ClashRecord[]> =>
+  (await db.select().from(clashes).where(eq(clashes.jobId, jobId)).orderBy(asc(clashes.at), asc(clashes.id))).map(
+    toClash,
+  )
+
+type Loaders = { [K in OwnKind]: (db: Database | Transaction, of: Of) => Promise<JobRecord[K]> }
+/** Which rows of a table: of a job, and of it some ids only. */
+type Of = (table: { jobId: MySqlColumn; id: MySqlColumn }) => SQL | undefined
+const LOAD: Loaders = {
+  finds: async (db, of) =>
+    loadFinds(db, await db.select().from(finds).where(of(finds)).orderBy(asc(finds.createdAt), asc(finds.id))),
+  lines: async (db, of) => (await db.select().from(lines).where(of(lines)).orderBy(asc(lines.number))).map(toLine),
+  cuts: async (db, of) => (await db.select().from(cuts).where(of(cuts)).orderBy(asc(cuts.number))).map(toCut),
+  joints: async (db, of) =>
+    loadJoints(db, await db.select().from(joints).where(of(joints)).orderBy(asc(joints.number))),
+  looks: async (db, of) => (await db.select().from(looks).where(of(looks)).orderBy(asc(looks.number))).map(toLook),
+}
+
+/** Records of a job by their ids, those that there are. */
+export const loadRecords = <K extends OwnKind>(
+  db: Database,
+  jobId: string,
+  kind: K,
+  ids: readonly string[],
+): Promise<JobRecord[K]> => LOAD[kind](db, (table) => and(eq(table.jobId, jobId), inArray(table.id, [...ids])))
+
+/** A job with all its records, and without the rack, which is no job's own. */
+export async function toJob(db: Database | Transaction, row: JobRow): Promise<JobRecord> {
+  const of: Of = (table) => eq(table.jobId, row.id)
   return {
     ...ownFields(row),
-    finds: await loadFinds(db, findRows),
-    lines: lineRows.map(toLine),
-    cuts: cutRows.map(toCut),
-    rack: rack ?? (await loadRack(db)),
-    joints: await loadJoints(db, jointRows),
-    looks: lookRows.map(toLook),
-    clashes: clashRows.map(toClash),
+    finds: await LOAD.finds(db, of),
+    lines: await LOAD.lines(db, of),
+    cuts: await LOAD.cuts(db, of),
+    rack: [],
+    joints: await LOAD.joints(db, of),
+    looks: await LOAD.looks(db, of),
+    clashes: await loadClashes(db, row.id),
   }
 }
 
@@ -113,15 +131,22 @@ export async function insertJob(tx: Transaction, { id, name, place, region, year
     })
 }
 
-const toRow = ({ policy, tools, fittings, benders, counts, version, updatedAt, updatedBy }: JobRecord) => ({
-  policy,
-  tools,
-  fittings,
-  benders,
-  counts,
-  version,
-  updatedAt: updatedAt === '' ? null : toDatabase(updatedAt),
-  updatedBy,
+const timeOrNull = (iso: string | null): string | null => (iso === null || iso === '' ? null : toDatabase(iso))
+const toRow = (job: JobRecord) => ({
+  name: job.name,
+  place: job.place,
+  region: job.region,
+  year: job.year,
+  waits: job.waits,
+  archivedAt: timeOrNull(job.archivedAt),
+  policy: job.policy,
+  tools: job.tools,
+  fittings: job.fittings,
+  benders: job.benders,
+  counts: job.counts,
+  version: job.version,
+  updatedAt: timeOrNull(job.updatedAt),
+  updatedBy: job.updatedBy,
 })
 
 /** Saves what an act made of a job's own fields, and the clashes it put on record. */

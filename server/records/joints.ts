@@ -109,7 +109,10 @@ export const jointStore: Store<JointRecord> = {
   isTaken: takenIn(joints),
   numbers: numbersIn(joints),
   async save(tx, job, before, after) {
-    if (!after) return
+    if (!after) {
+      if (before) await tx.delete(joints).where(eq(joints.id, before.id))
+      return
+    }
     if (!before) {
       await tx.insert(joints).values({ ...toRow(after), id: after.id, jobId: job.id })
       return

@@ -18,17 +18,21 @@ import {
   type ListKind,
   type Rules,
 } from '#core/acts'
-import { ownId, rackAfter, type CutRecord, type JobRecord, type OffcutRecord } from '#core/record'
+import { GIST_RULES, ownId, rackAfter, type CutRecord, type JobRecord, type OffcutRecord } from '#core/record'
 import { inTransaction, retrying, type Transaction } from '../db/client'
 import { driverFault, DUPLICATE } from '../db/fault'
+import { dropJob } from '../records/drop'
+import { droppedIssue, findDropped } from '../records/dropped'
 import { lockJobRow, readJobRow, type JobRow } from '../records/job-rows'
 import { insertJob, saveJob, toJob } from '../records/jobs'
 import { loadRack, lockRack, saveRack } from '../records/rack'
 import { rulesOf } from '../records/rules'
 import { STORES } from '../records/stores'
+import { keepAllGists, keepGistOf, keepSummary } from '../records/summaries'
 import { forDatabase, toDatabase } from '../records/time'
 import { findUnkeepable } from './keepable'
-import { append, findAct, lastActOn } from './log'
+import { changedJob } from './changes'
+import { append, findAct, lastActOn, nextOf as nextInLog, type LogRow } from './log'
 import { isUploaded, type Upload } from './photos'
 import { wasTakenBefore } from './receipts'
 
@@ -124,7 +128,7 @@ const raised = (before: AnyRecord | null, after: AnyRecord | null, { at, by }: D
 }
 
 /** Whether an act may change the rack. */
-const isOnRack = ({ on, touches }: ActDef): boolean => on === 'rack' || touches === 'rack'
+export const isOnRack = ({ on, touches }: ActDef): boolean => on === 'rack' || touches === 'rack'
 
 /** What an act works on, held until the transaction ends: its job, its record, and the rack where it is touched. */
 interface Held {
@@ -157,13 +161,16 @@ async function begin(tx: Transaction, act: Sent, body: Body, def: ActDef, doing:
   await insertJob(tx, made.value as Parameters<typeof insertJob>[1])
 }
 
-/** Asks the rules of an act and saves what it makes of its record, and of the rack. */
-async function work(tx: Transaction, held: Held, read: ReadAct, doing: Doing): Promise<void> {
+/**
+ * Asks the rules of an act and saves what it makes of its record, of the rack, and of the job's overview. Gives the record
+ * as it then stands.
+ */
+async function work(tx: Transaction, held: Held, read: ReadAct, doing: Doing): Promise<AnyRecord | null> {
   const { act, body, def } = read
   const { job, before, rack } = held
   if (def.does === 'begins') await checkNew(tx, def, act)
   // Taken out twice is taken out.
-  else if (!before && def.does === 'drops' && (await wasDropped(tx, def, act))) return
+  else if (!before && def.does === 'drops' && (await wasDropped(tx, def, act))) return null
   else if (!before) return refuse(act.key, await goneWords(tx, def, act))
   if (act.name === 'find/photo' && !(await isUploaded(tx, act.key, body as unknown as Upload)))
     refuse(act.key, issue('missing', 'photo', 'photo: the picture itself has not come yet. Send it first.'))
@@ -173,7 +180,16 @@ async function work(tx: Transaction, held: Held, read: ReadAct, doing: Doing): P
   const result = def.apply(rules, before as never, said, { ...doing, next })
   if (!result.ok) return notDone(act, body, def, before, result.error)
   const after = raised(before, result.value, doing)
-  if (after !== before) await save(tx, held, def, act.record, after)
+  if (after === before) return after
+  await save(tx, held, def, act.record, after)
+  if (def.on === 'jobs') await keepGistsOfJob(tx, before as JobRecord, after as JobRecord | null)
+  else await keepGistOf(tx, { jobId: job.id, kind: def.on, id: act.record, at: doing.at }, rules, after)
+  return after
+}
+
+/** Where what gists are worked out by has changed, those of all records are. */
+async function keepGistsOfJob(tx: Transaction, before: JobRecord, after: JobRecord | null): Promise<void> {
+  if (after && GIST_RULES.some((name) => after[name] !== before[name])) await keepAllGists(tx, after)
 }
 
 function notDone(act: Sent, body: Body, def: ActDef, before: AnyRecord | null, why: Issue): never {
@@ -184,7 +200,8 @@ function notDone(act: Sent, body: Body, def: ActDef, before: AnyRecord | null, w
 /** What an act made of its record; the rack lets go of a sheet before the sheet goes. */
 async function save(tx: Transaction, held: Held, def: ActDef, id: string, after: AnyRecord | null): Promise<void> {
   const { job, before, rack } = held
-  if (def.on === 'jobs') return saveJob(tx, before as JobRecord, after as JobRecord)
+  // A job that is deleted goes once its own act is on record.
+  if (def.on === 'jobs') return after === null ? undefined : saveJob(tx, before as JobRecord, after as JobRecord)
   const saveOwn = () => STORES[def.on as ListKind].save(tx, job, before as never, after as never)
   if (after !== null) await saveOwn()
   if (def.touches === 'rack') await saveRack(tx, rack, rackAfter(rack, job, after as CutRecord | null, id))
@@ -209,12 +226,20 @@ async function wasDropped(tx: Transaction, def: ActDef, act: Sent): Promise<bool
   return isOwn && actOf(last.name as Sent['name']).does === 'drops'
 }
 
-/** What stands now, for the sender. */
+/** What stands now, for the sender of an act that came before. */
 async function standing(tx: Transaction, job: JobRow, { act, def }: ReadAct, seq: number | null): Promise<Answer> {
-  // What an act made of the job's own row is read anew.
-  const now = def.on === 'jobs' ? (await readJobRow(tx, act.job))! : job
-  const record = await recordNow(tx, now, def, act.record)
-  return { key: act.key, state: 'taken', seq, record, ...(isOnRack(def) ? { rack: await loadRack(tx) } : {}) }
+  const record = await recordNow(tx, job, def, act.record)
+  return taken(tx, job, { act, def }, seq, record)
+}
+
+async function taken(
+  tx: Transaction,
+  { acts }: Pick<JobRow, 'acts'>,
+  { act, def }: Pick<ReadAct, 'act' | 'def'>,
+  seq: number | null,
+  record: AnyRecord | null,
+): Promise<Answer> {
+  return { key: act.key, state: 'taken', seq, acts, record, ...(isOnRack(def) ? { rack: await loadRack(tx) } : {}) }
 }
 
 /** An act that came before: its receipt is in the log, or with the writes of an earlier version. null where it is new. */
@@ -227,27 +252,52 @@ async function takenBefore(tx: Transaction, job: JobRow | undefined, read: ReadA
   return (await wasTakenBefore(tx, key)) ? standing(tx, job, read, null) : null
 }
 
+/** What an act on a job that is not here is told. Deleted twice is deleted. */
+async function noJob(tx: Transaction, { act }: ReadAct): Promise<Answer> {
+  const dropped = await findDropped(tx, act.job)
+  if (dropped && act.name === 'job/drop') return { key: act.key, state: 'taken', seq: null, acts: 0, record: null }
+  if (dropped) return refuse(act.key, droppedIssue(dropped))
+  return refuse(act.key, issue('unknown-id', 'job', 'job: there is no such job here. The id of a job is accepted.'))
+}
+
+/** A row of the log as an act is written there. */
+const logRow = ({ act, text }: ReadAct, { at, by, clock }: Doing): Omit<LogRow, 'seq' | 'number' | 'hash'> => ({
+  ...{ key: act.key, name: act.name, by, text, jobId: act.job, recordId: act.record, clock: clock ?? 'server' },
+  at: toDatabase(at),
+  takenAt: forDatabase(new Date()),
+})
+
+/** Does an act that is new, and writes it into the log of its job. */
+async function doOne(tx: Transaction, held: Held | null, read: ReadAct, doing: Doing): Promise<Answer> {
+  const { act, body, def } = read
+  if (!held) await begin(tx, act, body, def, doing)
+  const after = held ? await work(tx, held, read, doing) : null
+  const row = logRow(read, doing)
+  if (held && act.name === 'job/drop') {
+    await dropJob(tx, held.job, { ...row, ...nextInLog(held.job, row) })
+    return { key: act.key, state: 'taken', seq: null, acts: 0, record: null }
+  }
+  const job = held?.job ?? (await readJobRow(tx, act.job))!
+  const { seq, number } = await append(tx, job, row)
+  // What an act made of the job's own row is read anew.
+  const now = def.on === 'jobs' ? (await readJobRow(tx, act.job))! : { ...job, acts: number }
+  await keepSummary(tx, now, doing)
+  return taken(tx, now, read, seq, def.on === 'jobs' ? await toJob(tx, now) : after)
+}
+
 /** One act in one transaction: its receipt, its rules, its records and its row in the log are saved, or nothing is. */
 async function takeOne(tx: Transaction, read: ReadAct): Promise<Answer> {
-  const { act, body, def, text } = read
-  const { key, record, by, name } = act
+  const { act, def } = read
+  const { key, record, by } = act
   const isBeginning = def.on === 'jobs' && def.does === 'begins'
   const held = await hold(tx, act, def)
   const before = await takenBefore(tx, held?.job, read)
   if (before) return before
   if (isBeginning && held) refuse(key, issue('impossible', 'record', 'record: a job of this id is there already.'))
-  const at = timeOf(act.at)
+  // A beginning whose answer was lost does not bring back what was deleted since.
+  if (!held && (!isBeginning || (await findDropped(tx, act.job)))) return noJob(tx, read)
   const clock = act.clock ?? 'server'
-  const doing: Doing = { key, record, at, by, clock, next: { number: 1, count: 0 } }
-  if (isBeginning) await begin(tx, act, body, def, doing)
-  else if (held) await work(tx, held, read, doing)
-  else refuse(key, issue('unknown-id', 'job', 'job: there is no such job here. The id of a job is accepted.'))
-  const seq = await append(tx, {
-    ...{ key, name, by, text, jobId: act.job, recordId: record, clock },
-    at: toDatabase(at),
-    takenAt: forDatabase(new Date()),
-  })
-  return standing(tx, held?.job ?? (await readJobRow(tx, act.job))!, read, seq)
+  return doOne(tx, held, read, { key, record, at: timeOf(act.at), by, clock, next: { number: 1, count: 0 } })
 }
 
 const THERE_ALREADY = issue(
@@ -268,7 +318,9 @@ function refusalOf(error: unknown): Issue | null {
 
 async function take(read: ReadAct): Promise<Answer> {
   try {
-    return await retrying(() => inTransaction((tx) => takeOne(tx, read)))
+    const answer = await retrying(() => inTransaction((tx) => takeOne(tx, read)))
+    if (answer.state === 'taken') changedJob({ job: read.act.job, isOnRack: isOnRack(read.def) })
+    return answer
   } catch (error) {
     if (error instanceof Undone) return error.answer
     const what = refusalOf(error)

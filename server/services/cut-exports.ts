@@ -4,7 +4,7 @@ import { cutsCsv } from '../exports/cut-tables'
 import type { Export } from '../http/export'
 import { invalid, notFound } from '../http/problem'
 import { benchPdf } from '../print/bench'
-import { getJob, listJobs } from './jobs'
+import { getJob, getJobs } from './jobs'
 import { loadFonts } from './sheets'
 
 /** What a sheet is given out as, by the last part of its address. */
@@ -32,11 +32,8 @@ export async function exportCut(slug: string, id: string, wanted: string): Promi
     const read = readSheet(job, cut)
     if (!read.ok) throw invalid(read.error)
     const { stock, ...settings } = read.value
-    const { pieces } = piecesFor(
-      job,
-      cut,
-      cut.sources.some((source) => source.job !== job.id) ? await listJobs() : [job],
-    )
+    const others = cut.sources.filter((source) => source.job !== job.id).map((source) => source.job)
+    const { pieces } = piecesFor(job, cut, others.length > 0 ? await getJobs(others) : [])
     // As the verb `cut` takes it: what is left to cut, from what is there.
     return of(
       'application/json; charset=utf-8',

@@ -1,7 +1,8 @@
 import { createHash } from 'node:crypto'
 import { asc, desc, eq } from 'drizzle-orm'
 import type { Database, Transaction } from '../db/client'
-import { acts } from '../db/schema'
+import { acts, jobs } from '../db/schema'
+import type { JobRow } from '../records/job-rows'
 
 export type LogRow = typeof acts.$inferSelect
 
@@ -61,16 +62,26 @@ export async function lastActOn(tx: Transaction, record: string): Promise<LogRow
   return row ?? null
 }
 
-/** Writes an act behind the last of its job, whose row is held. Gives its sequence number. */
-export async function append(tx: Transaction, act: Omit<LogRow, 'seq' | 'number' | 'hash'>): Promise<number> {
-  const [last] = await tx
-    .select({ number: acts.number, hash: acts.hash })
-    .from(acts)
-    .where(eq(acts.jobId, act.jobId))
-    .orderBy(desc(acts.number))
-    .limit(1)
-  const number = (last?.number ?? 0) + 1
-  const hash = hashOf(last?.hash ?? BEGINNING, { ...act, number })
-  const [{ insertId }] = await tx.insert(acts).values({ ...act, number, hash })
-  return insertId
+/** Where an act stands behind the last of its job. */
+export function nextOf(
+  { acts: before, head }: Pick<JobRow, 'acts' | 'head'>,
+  act: Pick<LogRow, 'takenAt' | 'text'>,
+): Pick<LogRow, 'number' | 'hash'> {
+  const number = before + 1
+  return { number, hash: hashOf(head || BEGINNING, { ...act, number }) }
+}
+
+/** An act in the log: its sequence number, its place there, and the hash of the log up to it. */
+export type Appended = Pick<LogRow, 'seq' | 'number' | 'hash'>
+
+/** Writes an act behind the last of its job, whose row is held and tells where its log ends. */
+export async function append(
+  tx: Transaction,
+  job: Pick<JobRow, 'acts' | 'head'>,
+  act: Omit<LogRow, 'seq' | 'number' | 'hash'>,
+): Promise<Appended> {
+  const next = nextOf(job, act)
+  const [{ insertId }] = await tx.insert(acts).values({ ...act, ...next })
+  await tx.update(jobs).set({ acts: next.number, head: next.hash }).where(eq(jobs.id, act.jobId))
+  return { seq: insertId, ...next }
 }

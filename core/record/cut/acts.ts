@@ -1,15 +1,21 @@
-import { ok } from '#core/base'
 import { unitSystemOf } from '#core/catalogue'
 import { formatLength } from '#core/units'
 import { z } from 'zod'
-import { begins, changed, changes, drops } from '../act'
-import { cutFields, doneCutBody, finishBody, planBody, undoneCutBody } from './schema'
-import { beginCut, changeCut, enterCut, finishCut, planCut, takeBackCut } from './work'
+import { begins, begunAgain, changed, changes, drops, setBack, undoneBy, type DoneAct } from '../act'
+import type { CutRecord } from './record'
+import { cutFields, doneCutBody, finishBody, planBody, undoneCutBody, type DoneCutBody } from './schema'
+import { beginCut, changeCut, dropCut, enterCut, finishCut, planCut, takeBackCut } from './work'
+
+/** A cut as it was entered; null where it was not. */
+function enteredAs({ done }: Pick<CutRecord, 'done'>, id: string): DoneCutBody | null {
+  const cut = done.find((one) => one.id === id)
+  return cut ? { id, bar: cut.bar, piece: cut.piece, length: cut.length } : null
+}
 
 export const cutActs = {
   'cut/begin': begins('cuts', {
     body: cutFields.begin,
-    undo: 'cut/drop',
+    undo: undoneBy('cut/drop'),
     means: 'A cut sheet is begun, with the next number of its job.',
     says: () => 'cut sheet begun',
     apply: (_, body, doing) => beginCut(doing.record, doing.next, body, doing),
@@ -17,6 +23,7 @@ export const cutActs = {
   'cut/change': changes('cuts', {
     body: cutFields.patch,
     rests: 'fields',
+    undo: setBack('cut/change'),
     touches: 'rack',
     means: 'Fields of a sheet are changed. Another pipe drops its plan.',
     says: changed,
@@ -25,9 +32,10 @@ export const cutActs = {
   'cut/drop': drops('cuts', {
     body: z.strictObject({}),
     touches: 'rack',
-    means: 'A sheet is taken out as it was seen; what was promised to it is free again.',
+    undo: begunAgain('cut/begin', cutFields.table),
+    means: 'A sheet is taken out as it was seen, while nothing was cut for it; what was promised to it is free again.',
     says: () => 'cut sheet taken out',
-    apply: () => ok(null),
+    apply: (_, sheet) => dropCut(sheet),
   }),
   'cut/plan': changes('cuts', {
     body: planBody,
@@ -39,7 +47,7 @@ export const cutActs = {
   'cut/enter': changes('cuts', {
     body: doneCutBody,
     touches: 'rack',
-    undo: 'cut/take-back',
+    undo: undoneBy('cut/take-back', ({ body: { id } }: DoneAct<'cuts', DoneCutBody>) => ({ id })),
     means: 'A cut was made, right or wrong.',
     says: ({ length }, job) => `cut at ${formatLength(length, job ? unitSystemOf(job.region) : 'metric')}`,
     apply: (_, sheet, body, hand) => enterCut(sheet, body, hand),
@@ -47,7 +55,10 @@ export const cutActs = {
   'cut/take-back': changes('cuts', {
     body: undoneCutBody,
     touches: 'rack',
-    undo: 'cut/enter',
+    undo: undoneBy(
+      'cut/enter',
+      ({ body: { id }, before }: DoneAct<'cuts', { id: string }>) => before && enteredAs(before, id),
+    ),
     means: 'A cut was entered by mistake.',
     says: () => 'cut taken back',
     apply: (_, sheet, { id }) => takeBackCut(sheet, id),

@@ -1,17 +1,13 @@
-import { doneOf, type StationDef } from '../station'
-import { progressOf } from './work'
+import { doneOf, sumOf, type StationDef } from '../station'
 
 export const cutStation: StationDef = {
   key: 4,
   name: 'Cut',
-  progress: ({ cuts }) => {
-    const counts = cuts.flatMap((cut) => progressOf(cut) ?? [])
-    return {
-      done: counts.reduce((sum, { made }) => sum + made, 0),
-      of: counts.reduce((sum, { of }) => sum + of, 0),
-      isBehind: cuts.length > 0 && cuts.every(({ result }) => result !== null),
-      isHeld: false,
-    }
-  },
+  progress: ({ cuts }) => ({
+    done: sumOf(cuts, ({ made }) => made),
+    of: sumOf(cuts, ({ of }) => of),
+    isBehind: cuts.length > 0 && cuts.every(({ isFinished }) => isFinished),
+    isHeld: false,
+  }),
   counted: doneOf('cut'),
 }

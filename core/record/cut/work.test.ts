@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { ACTS } from '#core/acts'
 import { cutQuestion, cutRows, planCuts, restsOf, takeAnswer, type BenchPlan } from '#core/cutting'
 import {
+  gistOfJob,
   beginCut,
   changeCut,
   completeJob,
@@ -295,7 +296,7 @@ describe('cutting', () => {
     ])
   })
   it('is the next thing to do, then its rests', () => {
-    expect(nextAction({ ...job, cuts: [sheet] })).toMatchObject({
+    expect(nextAction(gistOfJob({ ...job, cuts: [sheet] }))).toMatchObject({
       station: 'cut',
       words: `Cut ${rows[0]!.piece.name} at`,
       mm: rows[0]!.length,
@@ -303,7 +304,10 @@ describe('cutting', () => {
     })
     let all = sheet
     for (let n = 0; n < rows.length; n++) all = value(enter(all, n))
-    expect(nextAction({ ...job, cuts: [all] })).toMatchObject({ station: 'cut', words: 'Put what C1 left on the rack' })
+    expect(nextAction(gistOfJob({ ...job, cuts: [all] }))).toMatchObject({
+      station: 'cut',
+      words: 'Put what C1 left on the rack',
+    })
   })
 })
 

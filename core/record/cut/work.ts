@@ -358,3 +358,15 @@ export function staleness(
   if (slipsOf(plan, done).some(({ id }) => !plan.slips.includes(id))) words.push('a cut came out wrong')
   return words
 }
+
+/** A sheet taken out. Fails with `FINISHED` once finished, at `cut` where something was cut for it. */
+export function dropCut({ number, done, result }: CutRecord): Result<null> {
+  if (result) return { ok: false, error: FINISHED }
+  return done.length === 0
+    ? ok(null)
+    : fail(
+        'impossible',
+        'cut',
+        `cut: ${done.length} of C${number} ${done.length === 1 ? 'is' : 'are'} cut. Take them back first.`,
+      )
+}

@@ -8,7 +8,7 @@ export const findStation: StationDef = {
     of: finds.length,
     isBehind: finds.length > 0 && finds.every(({ pipe }) => pipe !== null),
     // It may be gas until it is followed to a water outlet.
-    isHeld: finds.some(({ pipe, answers }) => pipe === null && answers.traced !== 'water'),
+    isHeld: finds.some(({ pipe, isTraced }) => pipe === null && !isTraced),
   }),
   counted: thereOf('find', 'nothing yet'),
 }

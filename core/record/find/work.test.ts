@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import {
+  gistOfJob,
   addPhoto,
   beginFind,
   BLANK_FIND,
@@ -80,13 +81,13 @@ describe('what rests on a find', () => {
     expect(shiftedEnds(job(null), apart)).toEqual([])
   })
   it('comes before all else on the list of jobs', () => {
-    expect(nextAction(job('cu-bs-imp-3_4'))).toMatchObject({
+    expect(nextAction(gistOfJob(job('cu-bs-imp-3_4')))).toMatchObject({
       station: 'joint',
       held: true,
       id: 'a',
       words: 'Look at J1 again',
     })
-    expect(nextAction(job('cu-en-x-22')).held).toBe(false)
+    expect(nextAction(gistOfJob(job('cu-en-x-22'))).held).toBe(false)
   })
 })
 

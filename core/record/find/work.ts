@@ -1,12 +1,14 @@
 import { fail, ok, type Result } from '#core/base'
 import { findPipe } from '#core/catalogue'
 import { identifyPipe } from '#core/identify'
+import { restingOn } from '../joint/rests'
 import { MOST_PHOTOS } from './photo'
 import { readFind } from './reading'
 import type { Hand } from '../hand'
 import type { FindBody } from './schema'
 import type { FindRecord, PhotoRecord } from './record'
 import type { JobRecord } from '../job/record'
+import type { JointRecord } from '../joint/record'
 
 /* What each piece of work makes of a find, asked on the tablet and by the server alike: see `work.ts` for joints. */
 
@@ -69,3 +71,18 @@ export const dropPhoto = (find: FindRecord, id: string): Result<FindRecord> =>
       ? { ...find, photos: find.photos.filter((photo) => photo.id !== id) }
       : find,
   )
+
+/** A find taken out. Fails at `find` where a joint rests on it. Its photos go with it. */
+export function dropFind(
+  rules: { joints: readonly Pick<JointRecord, 'number' | 'findA' | 'findB'>[] },
+  find: Pick<FindRecord, 'id'>,
+): Result<null> {
+  const names = restingOn(rules, find).map(({ number }) => `J${number}`)
+  return names.length === 0
+    ? ok(null)
+    : fail(
+        'impossible',
+        'find',
+        `find: ${names.join(', ')} ${names.length === 1 ? 'rests' : 'rest'} on it. Give the end another pipe there first.`,
+      )
+}

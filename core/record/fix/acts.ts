@@ -1,5 +1,5 @@
-import { changes } from '../act'
-import { supportBody, supportPlace } from './schema'
+import { changes, type DoneAct, type TakeBack } from '../act'
+import { supportBody, supportPlace, type SupportPlace } from './schema'
 import { fixSupport, freeSupport, moveSupport } from './work'
 
 const supportName = ({ support }: { support: string }): string => {
@@ -7,23 +7,31 @@ const supportName = ({ support }: { support: string }): string => {
   return `support ${n + 1} of leg ${leg + 1}`
 }
 
+/** A support as it was before: fixed, moved by hand, or where the code has it. */
+function asBefore({ body: { support }, before }: DoneAct<'lines', SupportPlace>): TakeBack | null {
+  const clip = before?.clips[support]
+  if (!clip) return { name: 'line/free-support', body: { support } }
+  return { name: clip.at === null ? 'line/move-support' : 'line/fix-support', body: { support, mm: clip.mm } }
+}
+
 export const fixActs = {
   'line/move-support': changes('lines', {
     body: supportBody,
-    undo: 'line/free-support',
+    undo: { name: 'line/free-support', by: asBefore },
     means: 'A support is moved by hand along its leg.',
     says: (body) => `${supportName(body)} moved`,
     apply: (rules, line, body, hand) => moveSupport(rules, line, body, hand),
   }),
   'line/fix-support': changes('lines', {
     body: supportBody,
-    undo: 'line/free-support',
+    undo: { name: 'line/free-support', by: asBefore },
     means: 'A support is fixed where it stands, and stays there whatever the code or the line says later.',
     says: (body) => `${supportName(body)} fixed`,
     apply: (rules, line, body, hand) => fixSupport(rules, line, body, hand),
   }),
   'line/free-support': changes('lines', {
     body: supportPlace,
+    undo: { name: 'line/fix-support', by: asBefore },
     means: 'A support is not fixed after all, or goes back to where the code has it.',
     says: (body) => `${supportName(body)} not fixed`,
     apply: (rules, line, body) => freeSupport(rules, line, body),

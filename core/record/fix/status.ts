@@ -1,12 +1,11 @@
-import { doneOf, type StationDef } from '../station'
-import { fixProgress } from './work'
+import { doneOf, sumOf, type StationDef } from '../station'
 
 export const fixStation: StationDef = {
   key: 5,
   name: 'Fix',
-  progress: (job) => {
-    const { fixed, of, isBroken } = fixProgress(job)
-    return { done: fixed, of, isBehind: of > 0 && fixed === of, isHeld: isBroken }
+  progress: ({ lines }) => {
+    const [done, of] = [sumOf(lines, ({ fixed }) => fixed), sumOf(lines, ({ supports }) => supports)]
+    return { done, of, isBehind: of > 0 && done === of, isHeld: lines.some(({ isBroken }) => isBroken) }
   },
   counted: doneOf('fixed'),
 }

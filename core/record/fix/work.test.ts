@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import type { Result } from '#core/base'
 import {
+  gistOfJob,
   changeLine,
   fixLine,
-  fixProgress,
   fixSettings,
   lineFlow,
   nextAction,
@@ -138,7 +138,7 @@ describe('a line that is held', () => {
     expect(fixed({ pipe: 'pert-cts-1_2', fix: { across: 500, up: 800 } }).supports.length).toBeGreaterThan(15)
   })
   it('is what comes next once nothing else is open', () => {
-    expect(nextAction(aJob({ lines: [line({ name: 'loft' })] }))).toMatchObject({
+    expect(nextAction(gistOfJob(aJob({ lines: [line({ name: 'loft' })] })))).toMatchObject({
       station: 'fix',
       words: 'Fix S1 of L1 at',
       mm: expect.closeTo(666.7, 0),
@@ -147,7 +147,7 @@ describe('a line that is held', () => {
   })
   it('counts what is fixed, and orders by kind and size', () => {
     const one = line({ clips: { '0:0': { mm: 700, at: '2026-11-26T09:00:00.000Z' } } })
-    expect(fixProgress(aJob({ lines: [one] }))).toEqual({ fixed: 1, of: 6, isBroken: false })
+    expect(gistOfJob(aJob({ lines: [one] })).lines).toMatchObject([{ fixed: 1, supports: 6, isBroken: false }])
     expect(
       supportOrder(aJob({ lines: [one, line({ fix: { service: 'hot', temperature: 65, installedAt: 10 } })] })),
     ).toEqual([

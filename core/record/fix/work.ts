@@ -138,17 +138,3 @@ export function supportOrder(job: LineRules & Pick<JobRecord, 'lines'>): Support
   }
   return [...counted.values()].sort((a, b) => a.size.localeCompare(b.size) || a.name.localeCompare(b.name))
 }
-
-/** How far a job's supports are: those fixed of all. */
-export function fixProgress(job: LineRules & Pick<JobRecord, 'lines'>): {
-  fixed: number
-  of: number
-  isBroken: boolean
-} {
-  const supports = job.lines.flatMap((line) => holdLine(job, line)?.supports ?? [])
-  return {
-    fixed: supports.filter(({ fixedAt }) => fixedAt !== null).length,
-    of: supports.length,
-    isBroken: supports.some(({ broken }) => broken.length > 0),
-  }
-}

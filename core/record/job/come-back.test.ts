@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { changeJoint, comingBack, dayWords, jointFields, SIGNED } from '#core/record'
+import { gistOfJob, changeJoint, comingBack, dayWords, jointFields, SIGNED } from '#core/record'
 import { aJob, aJoint, aSignoff } from '../../../tests/records'
 
 describe('joints that are come back to', () => {
@@ -11,11 +11,11 @@ describe('joints that are come back to', () => {
     ],
   })
   it('are listed soonest first, late from their day on', () => {
-    expect(comingBack([job], '2026-11-26').map(({ joint, on, late }) => [joint.number, on, late])).toEqual([
+    expect(comingBack([gistOfJob(job)], '2026-11-26').map(({ joint, on, late }) => [joint.number, on, late])).toEqual([
       [3, '2026-11-26', true],
       [1, '2026-12-03', false],
     ])
-    expect(comingBack([job], '2026-12-04').every(({ late }) => late)).toBe(true)
+    expect(comingBack([gistOfJob(job)], '2026-12-04').every(({ late }) => late)).toBe(true)
   })
   it.each([
     ['2026-12-03', 'Thu 3 Dec, in 7 days'],

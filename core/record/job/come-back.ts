@@ -1,23 +1,48 @@
+import type { JointGist } from '../joint/gist'
 import type { JobRecord } from './record'
-import type { JointRecord } from '../joint/record'
+import type { JobGist } from '../gist'
 
 /** A temporary joint with the day it is come back to; `late` on the day and after. */
 export interface ComingBack {
-  job: JobRecord
-  joint: JointRecord
+  job: Pick<JobRecord, 'id' | 'slug' | 'name' | 'place'>
+  joint: Pick<JointGist, 'id' | 'number' | 'place' | 'part'> & { pipes: string[] }
   on: string
   late: boolean
 }
 
-/** Joints that someone has to come back to, soonest first. `today` is a day, ISO 8601. */
-export const comingBack = (jobs: readonly JobRecord[], today: string): ComingBack[] =>
+/** A joint that is come back to on a day, as it stands on another. Days are ISO 8601. */
+export const backOn = (
+  { id, slug, name, place }: ComingBack['job'],
+  joint: JointGist,
+  on: string,
+  today: string,
+): ComingBack => ({
+  job: { id, slug, name, place },
+  joint: {
+    id: joint.id,
+    number: joint.number,
+    place: joint.place,
+    part: joint.part,
+    pipes: joint.ends.map(({ pipe }) => pipe),
+  },
+  on,
+  late: on <= today,
+})
+
+const bySoonest = (a: ComingBack, b: ComingBack): number =>
+  a.on.localeCompare(b.on) || a.job.name.localeCompare(b.job.name) || a.joint.number - b.joint.number
+
+/** Joints that someone has to come back to, soonest first; none of jobs in the archive. `today` is a day, ISO 8601. */
+export const comingBack = (
+  jobs: readonly Pick<JobGist, 'id' | 'slug' | 'name' | 'place' | 'archivedAt' | 'joints'>[],
+  today: string,
+): ComingBack[] =>
   jobs
+    .filter(({ archivedAt }) => archivedAt === null)
     .flatMap((job) =>
-      job.joints.flatMap((joint): ComingBack[] =>
-        joint.comeBack ? [{ job, joint, on: joint.comeBack, late: joint.comeBack <= today }] : [],
-      ),
+      job.joints.flatMap((joint) => (joint.comeBack ? [backOn(job, joint, joint.comeBack, today)] : [])),
     )
-    .sort((a, b) => a.on.localeCompare(b.on) || a.job.name.localeCompare(b.job.name) || a.joint.number - b.joint.number)
+    .sort(bySoonest)
 
 const NEAR_DAYS: Readonly<Record<number, string>> = { [-1]: 'yesterday', 0: 'today', 1: 'tomorrow' }
 const farOff = (days: number): string => NEAR_DAYS[days] ?? (days > 0 ? `in ${days} days` : `${-days} days ago`)

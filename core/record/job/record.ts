@@ -7,7 +7,7 @@ import type { BenderRecord, CountRecord, FittingRecord, ToolRecord } from '../ki
 import type { LineRecord } from '../line/record'
 import type { LookRecord } from '../look/record'
 import type { OffcutRecord } from '../rack/record'
-import type { ClashBody } from './schema'
+import type { ClashBody, Waits } from './schema'
 
 /** Two entries that met, whichever was kept. */
 export interface ClashRecord extends ClashBody {
@@ -31,6 +31,12 @@ export interface JobRecord {
   benders: BenderRecord[]
   counts: CountRecord[]
   handedOver: string | null
+  /** When it was put to the archive; null while it is worked on. */
+  archivedAt: string | null
+  /** What it waits for, by a hand's word. */
+  waits: Waits | null
+  /** Acts of its log that this is the state after; 0 while no server has it. */
+  acts: number
   version: number
   updatedAt: string
   updatedBy: string

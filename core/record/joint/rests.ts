@@ -27,5 +27,7 @@ export function shiftedEnds(
 }
 
 /** The joints that rest on a find, by number. */
-export const restingOn = (job: Pick<JobRecord, 'joints'>, find: Pick<FindRecord, 'id'>): JointRecord[] =>
-  job.joints.filter(({ findA, findB }) => findA === find.id || findB === find.id)
+export const restingOn = <J extends Pick<JointRecord, 'findA' | 'findB'>>(
+  job: { joints: readonly J[] },
+  find: Pick<FindRecord, 'id'>,
+): J[] => job.joints.filter(({ findA, findB }) => findA === find.id || findB === find.id)

@@ -1,4 +1,5 @@
 import { issue, type Issue } from '#core/base'
+import type { JobGist } from '../gist'
 import { doneOf, thereOf, type StationDef } from '../station'
 import type { JointRecord, SignoffRecord } from './record'
 
@@ -26,14 +27,14 @@ export function statusOf(joint: Pick<JointRecord, 'ticks' | 'signoffs' | 'reopen
 /** Why signed work is not changed. */
 export const SIGNED: Issue = issue('impossible', 'joint', 'This joint is signed off. Its entry stays as it was signed.')
 
-const madeOf = (joints: readonly JointRecord[]): number => joints.filter(isMade).length
-const chosenOf = (joints: readonly JointRecord[]): number => joints.filter(({ way }) => way !== null).length
+const madeOf = ({ joints }: JobGist): number => joints.filter((joint) => joint.isMade).length
+const chosenOf = ({ joints }: JobGist): number => joints.filter(({ isChosen }) => isChosen).length
 
 export const jointStation: StationDef = {
   key: 3,
   name: 'Joint',
-  progress: ({ joints }) => {
-    const [done, of] = [chosenOf(joints), joints.length]
+  progress: (job) => {
+    const [done, of] = [chosenOf(job), job.joints.length]
     return { done, of, isBehind: of > 0 && done === of, isHeld: false }
   },
   counted: doneOf('chosen'),
@@ -42,8 +43,8 @@ export const jointStation: StationDef = {
 export const makeStation: StationDef = {
   key: 7,
   name: 'Make',
-  progress: ({ joints }) => {
-    const [done, of] = [madeOf(joints), chosenOf(joints)]
+  progress: (job) => {
+    const [done, of] = [madeOf(job), chosenOf(job)]
     return { done, of, isBehind: of > 0 && done === of, isHeld: false }
   },
   counted: doneOf('made'),
@@ -52,11 +53,6 @@ export const makeStation: StationDef = {
 export const handoverStation: StationDef = {
   key: 9,
   name: 'Hand over',
-  progress: ({ joints, handedOver }) => ({
-    done: null,
-    of: madeOf(joints),
-    isBehind: handedOver !== null,
-    isHeld: false,
-  }),
+  progress: (job) => ({ done: null, of: madeOf(job), isBehind: job.handedOver !== null, isHeld: false }),
   counted: thereOf('joint'),
 }

@@ -137,3 +137,16 @@ export function bringBack(rules: JobRules, joint: JointRecord): Result<JointReco
   if (!way.ok) return fail('impossible', 'aside', `aside: that way does not stand any more. ${way.error.message}`)
   return ok({ ...joint, ...last, way: way.value, aside: [...others, ...putAside(joint)] })
 }
+
+/** A joint taken out. Fails with `SIGNED` once signed, at `joint` where a step of it was done or put aside. */
+export function dropJoint({ number, ticks, timers, faults, signoffs, aside }: JointRecord): Result<null> {
+  if (signoffs.length > 0) return { ok: false, error: SIGNED }
+  if (ticks.length + timers.length + faults.length + aside.length === 0) return ok(null)
+  return fail(
+    'impossible',
+    'joint',
+    ticks.length + timers.length > 0
+      ? `joint: steps of J${number} are done. Take them back first.`
+      : `joint: work that was done on J${number} is on record, so it stays.`,
+  )
+}

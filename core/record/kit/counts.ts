@@ -1,15 +1,19 @@
 import { fail, ok, type Result } from '#core/base'
-import { cardsOf, type CardRules } from '../joint/cards'
+import { gistOfJob } from '../gist'
 import type { Hand } from '../hand'
 import type { CountBody, CountRecord, FoundBody } from './schema'
-import { isMade } from '../joint/status'
 import type { JobRecord } from '../job/record'
-import type { JointRecord } from '../joint/record'
+import type { JointGist } from '../joint/gist'
 
 /*
  * Small parts counted out for a job and back again: one too many in the box at the end means that a joint may lack it. What
  * is signed stays; the joints are named and looked at.
  */
+
+/** What is counted of a joint. */
+type CountedJoint = Pick<JointGist, 'id' | 'number' | 'isMade' | 'takes'>
+/** What the counts of a job are read from. */
+type Counted = { joints: readonly CountedJoint[]; counts: readonly CountRecord[] }
 
 /** What the joints of a job take of one item, made and open. */
 export interface Need {
@@ -17,25 +21,18 @@ export interface Need {
   unit: string
   made: number
   open: number
-  joints: { joint: JointRecord; quantity: number }[]
+  joints: { joint: CountedJoint; quantity: number }[]
 }
 
-type CountRules = CardRules & Pick<JobRecord, 'joints'>
-
 /** Everything the joints of a job take, by item. */
-export function needsOf(job: CountRules): Need[] {
+export function needsOf({ joints }: Pick<Counted, 'joints'>): Need[] {
   const needs = new Map<string, Need>()
-  for (const joint of job.joints) {
-    for (const { answer } of cardsOf(job, joint)) {
-      if (!answer.ok) continue
-      for (const { item, quantity, unit } of answer.value.consumables) {
-        const need = needs.get(item) ?? { item, unit, made: 0, open: 0, joints: [] }
-        need[isMade(joint) ? 'made' : 'open'] += quantity
-        const own = need.joints.find((one) => one.joint.id === joint.id)
-        if (own) own.quantity += quantity
-        else need.joints.push({ joint, quantity })
-        needs.set(item, need)
-      }
+  for (const joint of joints) {
+    for (const { item, quantity, unit } of joint.takes) {
+      const need = needs.get(item) ?? { item, unit, made: 0, open: 0, joints: [] }
+      need[joint.isMade ? 'made' : 'open'] += quantity
+      need.joints.push({ joint, quantity })
+      needs.set(item, need)
     }
   }
   return [...needs.values()].sort((a, b) => a.item.localeCompare(b.item))
@@ -47,7 +44,7 @@ export interface CountState {
   count: CountRecord | null
   spoilt: number
   over: number
-  doubted: JointRecord[]
+  doubted: CountedJoint[]
 }
 
 /** Cement and tape are used by eye; what is taken by the piece tells of a joint, and so does wire that nobody fed. */
@@ -65,7 +62,7 @@ function tally({ unit, made }: Need, count: CountRecord | null): { over: number;
 }
 
 /** Every item that can be counted, with what its count tells. */
-export function countStates(job: CountRules & Pick<JobRecord, 'counts'>): CountState[] {
+export function countStates(job: Counted): CountState[] {
   return needsOf(job)
     .filter(isCounted)
     .map((need): CountState => {
@@ -79,7 +76,7 @@ export function countStates(job: CountRules & Pick<JobRecord, 'counts'>): CountS
         doubted:
           over > 0
             ? need.joints
-                .filter(({ joint }) => isMade(joint) && !count!.seen.includes(joint.id))
+                .filter(({ joint }) => joint.isMade && !count!.seen.includes(joint.id))
                 .map(({ joint }) => joint)
             : [],
       }
@@ -87,12 +84,12 @@ export function countStates(job: CountRules & Pick<JobRecord, 'counts'>): CountS
 }
 
 /** The items a made joint may lack, by the counts. */
-export const doubtsOf = (job: CountRules & Pick<JobRecord, 'counts'>, joint: Pick<JointRecord, 'id'>): CountState[] =>
+export const doubtsOf = (job: Counted, joint: Pick<JointGist, 'id'>): CountState[] =>
   job.counts.length === 0 ? [] : countStates(job).filter(({ doubted }) => doubted.some(({ id }) => id === joint.id))
 
 /** The need for a counted item; fails at `item` where no joint of the job takes it. */
-function countedNeed(job: CountRules, item: string): Result<Need> {
-  const need = needsOf(job).find((one) => one.item === item && isCounted(one))
+function countedNeed(job: JobRecord, item: string): Result<Need> {
+  const need = needsOf(gistOfJob(job)).find((one) => one.item === item && isCounted(one))
   return need
     ? ok(need)
     : fail('unknown-id', 'item', `item: no joint of this job takes a counted part called ${item.slice(0, 40)}.`)

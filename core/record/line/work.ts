@@ -1,11 +1,12 @@
 import { fail, ok, type Result } from '#core/base'
 import { findPipe } from '#core/catalogue'
-import { planLine, surveyLine, type Survey } from '#core/line'
+import { surveyLine, type Survey } from '#core/line'
 import { draftRun, piecesOf, type RunDraft, type RunPiece } from '#core/run'
 import { benderFor, kitOf } from '../kit/work'
 import type { Hand, Next } from '../hand'
 import type { LineBody } from './schema'
 import type { JobRecord } from '../job/record'
+import type { CutRecord } from '../cut/record'
 import type { LineRecord } from './record'
 
 /* What each piece of work makes of a line, asked on the tablet and by the server alike: see `work.ts` for joints. */
@@ -46,11 +47,26 @@ export function beginLine(id: string, next: Next, body: LineBody, { at, by }: Ha
 export const draftLine = (rules: LineRules, line: Laid): RunDraft =>
   draftRun({ ...line, region: rules.region }, line.legs, { bender: benderFor(rules, line.pipe), kit: kitOf(rules) })
 
+interface Surveyed {
+  draft: RunDraft
+  survey: Survey | null
+}
+/** A line is laid once for as long as nothing of it is changed: most of what is done to one leaves its legs alone. */
+const LAID = new WeakMap<readonly string[], { rests: readonly unknown[]; found: Surveyed }>()
+
 /** A line of a job as it was drafted, and as far as it can be laid; `survey` null where no leg can be. */
-export function surveyed(rules: LineRules, line: Laid): { draft: RunDraft; survey: Survey | null } {
+export function surveyed(rules: LineRules, line: Laid): Surveyed {
+  const rests = [
+    ...[rules.region, rules.policy, rules.tools, rules.fittings, rules.benders],
+    ...[line.pipe, line.method, line.corners, line.start, line.walls],
+  ]
+  const known = LAID.get(line.legs)
+  if (known && rests.every((one, i) => one === known.rests[i])) return known.found
   const draft = draftLine(rules, line)
   const survey = draft.question ? surveyLine(draft.question) : null
-  return { draft, survey: survey?.ok ? survey.value : null }
+  const found = { draft, survey: survey?.ok ? survey.value : null }
+  LAID.set(line.legs, { rests, found })
+  return found
 }
 
 /** The tubes of a line of a job that can be made, with the points they run between. */
@@ -61,6 +77,25 @@ export function tubesOf(rules: LineRules, line: Laid): RunPiece[] {
 
 /** Whether every leg of a line is understood and can be made. */
 export function isLineRight(rules: LineRules, line: Laid): boolean {
-  const { rows, question, issues } = draftLine(rules, line)
-  return issues.length === 0 && rows.every(({ issue }) => issue === null) && question !== null && planLine(question).ok
+  const { draft, survey } = surveyed(rules, line)
+  return (
+    survey !== null &&
+    draft.issues.length === 0 &&
+    draft.rows.every(({ issue }) => issue === null) &&
+    survey.runs.every(({ piece }) => piece.ok)
+  )
+}
+
+/** A line taken out. Fails at `line` where a cut sheet takes of it, or something of it was fixed or bent. */
+export function dropLine(
+  { cuts }: { cuts: readonly Pick<CutRecord, 'number' | 'sources'>[] },
+  { id, number, clips, pulled }: LineRecord,
+): Result<null> {
+  const refuse = (why: string) => fail('impossible', 'line', `line: ${why}`)
+  const sheet = cuts.find(({ sources }) => sources.some(({ line }) => line === id))
+  if (sheet) return refuse(`C${sheet.number} is cut from L${number}. Take it off that sheet first.`)
+  if (Object.values(clips).some(({ at }) => at !== null))
+    return refuse(`supports of L${number} are fixed. Take them back first.`)
+  if (Object.keys(pulled).length > 0) return refuse(`bends of L${number} are made. Take their steps back first.`)
+  return ok(null)
 }

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { getPipe, unitSystemOf } from '#core/catalogue'
 import { formatLength } from '#core/units'
-import { begins, changes, drops } from '../act'
+import { begins, begunAgain, changes, drops, setBack, undoneBy } from '../act'
 import type { JobRecord } from '../job/record'
 import { offcutBody, type OffcutBody } from './schema'
 import { changeOffcut, offRack, putOffcut } from './work'
@@ -12,7 +12,7 @@ const offcutWords = ({ length, pipe }: OffcutBody, job: Pick<JobRecord, 'region'
 export const rackActs = {
   'rack/put': begins('rack', {
     body: offcutBody,
-    undo: 'rack/drop',
+    undo: undoneBy('rack/drop'),
     means: 'An offcut is put on the rack by hand.',
     says: offcutWords,
     apply: (rules, body, doing) => putOffcut(rules, doing.record, body, doing),
@@ -20,14 +20,16 @@ export const rackActs = {
   'rack/change': changes('rack', {
     body: offcutBody,
     rests: 'version',
+    undo: setBack('rack/change'),
     means: 'An offcut is set right: its length, pipe or place.',
     says: offcutWords,
     apply: (_, offcut, body) => changeOffcut(offcut, body),
   }),
   'rack/drop': drops('rack', {
     body: z.strictObject({}),
+    undo: begunAgain('rack/put', offcutBody.shape),
     means: 'An offcut is taken off the rack, as it was seen.',
     says: () => 'offcut taken off',
-    apply: (offcut) => offRack(offcut),
+    apply: (_, offcut) => offRack(offcut),
   }),
 }

@@ -1,4 +1,7 @@
+import { getQuery } from 'h3'
+import { readQuery } from '~~/server/http/body'
 import { route } from '~~/server/http/route'
-import { listJobs } from '~~/server/services/jobs'
+import { listJobs, listQuery } from '~~/server/services/job-list'
 
-export default route(async () => ({ jobs: await listJobs() }))
+/** Jobs as they stand in the list, a page at a time. */
+export default route((event) => listJobs(readQuery(getQuery(event), listQuery)))

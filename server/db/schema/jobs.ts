@@ -1,4 +1,4 @@
-import { int, json, mysqlTable, smallint, varchar, datetime } from 'drizzle-orm/mysql-core'
+import { char, datetime, int, json, mysqlTable, smallint, varchar } from 'drizzle-orm/mysql-core'
 
 export const jobs = mysqlTable('jobs', {
   id: varchar({ length: 40 }).primaryKey(),
@@ -13,7 +13,12 @@ export const jobs = mysqlTable('jobs', {
   benders: json().notNull().default([]),
   counts: json().notNull().default([]),
   handedOver: datetime('handed_over', { mode: 'string', fsp: 3 }),
+  archivedAt: datetime('archived_at', { mode: 'string', fsp: 3 }),
+  waits: json(),
   position: int().notNull(),
+  /** Acts of its log, and the hash of the last: a row of the log that is cut off its end is missed here. */
+  acts: int().notNull().default(0),
+  head: char({ length: 64 }).notNull().default(''),
   version: int().notNull().default(1),
   updatedAt: datetime('updated_at', { mode: 'string', fsp: 3 }),
   updatedBy: varchar('updated_by', { length: 40 }).notNull().default(''),

@@ -1,4 +1,4 @@
-import { bigint, datetime, double, int, json, mysqlTable, unique, varchar } from 'drizzle-orm/mysql-core'
+import { bigint, datetime, double, index, int, json, mysqlTable, unique, varchar } from 'drizzle-orm/mysql-core'
 import { jobs } from './jobs'
 
 export const joints = mysqlTable(
@@ -34,7 +34,7 @@ export const joints = mysqlTable(
     updatedAt: datetime('updated_at', { mode: 'string', fsp: 3 }).notNull(),
     updatedBy: varchar('updated_by', { length: 40 }).notNull().default(''),
   },
-  (table) => [unique('joints_job_number').on(table.jobId, table.number)],
+  (table) => [unique('joints_job_number').on(table.jobId, table.number), index('joints_come_back').on(table.comeBack)],
 )
 
 /** A step ticked done. Unticking removes the row; a sign-off closes the joint to both. */
