@@ -43,7 +43,13 @@ export class ActServer {
   }
 
   private taken(act: SentAct): Answer {
-    return { key: act.key, state: 'taken', seq: this.worked.length, record: this.records.get(act.record) ?? null }
+    return {
+      key: act.key,
+      state: 'taken',
+      seq: this.worked.length,
+      acts: this.worked.length,
+      record: this.records.get(act.record) ?? null,
+    }
   }
 
   private answer(act: SentAct): Answer {

@@ -66,6 +66,8 @@ export const useApi = (hear: (date: string | null) => void = () => undefined) =>
     })
     return reply.ok ? { ok: true, value: reply.value.acts } : reply
   },
+  /** The demo jobs, where there is none yet. */
+  loadDemo: () => call<{ jobs: number }>(hear, { method: 'POST', url: '/api/demo' }),
   /** A photo in base64, by the key of the act that will put it to its find. */
   upload: (key: string, name: string, photo: string): Promise<Answer<Uploaded>> =>
     call<Uploaded>(hear, {

@@ -90,25 +90,27 @@ export function useAsk(job: Ref<JobRecord | undefined>) {
   /** What the answer becomes on the job: a joint with its ends and conditions, or a find with its checks. */
   const becomes = computed(() => {
     const line = understood.value
-    if (!job.value || !line?.ok || !result.value || !('asked' in result.value)) return null
+    if (!line?.ok || !result.value || !('asked' in result.value)) return null
     return KEEP_WORDS[line.value.verb] ?? null
   })
   async function take() {
     const line = understood.value
-    if (!job.value || !line?.ok || !becomes.value) return
+    if (!line?.ok || !becomes.value) return
     const { question, verb } = line.value
+    // Outside a job it is kept on this tablet, and given to one later.
+    const { slug } = job.value ?? (await store.createLoose(region.value))
     if (verb === 'ways') {
-      const made = store.begin(job.value.slug, 'joint/begin', {
+      const made = store.begin(slug, 'joint/begin', {
         a: question.a as End,
         b: question.b as End,
         conditions: (question.conditions ?? {}) as Partial<Conditions>,
       })
-      if (made.ok) await router.push({ path: `/jobs/${job.value.slug}/joint`, query: { joint: made.value.id } })
+      if (made.ok) await router.push({ path: `/jobs/${slug}/joint`, query: { joint: made.value.id } })
     } else {
       const [diameter, ...others] = question.checks as { check: string; value: unknown }[]
       const answers = Object.fromEntries(others.map(({ check, value }) => [check, value])) as FindBody['answers']
-      const made = store.begin(job.value.slug, 'find/begin', { typed: `${String(diameter!.value)} mm`, answers })
-      if (made.ok) await router.push({ path: `/jobs/${job.value.slug}/find`, query: { find: made.value.id } })
+      const made = store.begin(slug, 'find/begin', { typed: `${String(diameter!.value)} mm`, answers })
+      if (made.ok) await router.push({ path: `/jobs/${slug}/find`, query: { find: made.value.id } })
     }
     text.value = ''
   }

@@ -1,4 +1,5 @@
 import { v4 as uuid } from 'uuid'
+import type { LinesElsewhere } from '#core/acts'
 import { getPipe, unitSystemOf } from '#core/catalogue'
 import { cutQuestion, cutRows, cutterFor, isRight, slipsOf, sumOf, takeAnswer, type CutRow } from '#core/cutting'
 import {
@@ -33,14 +34,25 @@ export function useCut(job: Ref<JobRecord>) {
   )
   const system = computed(() => unitSystemOf(job.value.region))
   const wanted = computed(() => pipesWanted(job.value))
-  // Lines of other jobs come with those jobs.
+  /** Lines of other jobs that can be cut here; a job comes with them once one is. */
+  const elsewhere = shallowRef<readonly LinesElsewhere[]>([])
+  const sourcesElsewhere = computed(() => [
+    ...new Set((sheet.value?.sources ?? []).map((source) => source.job).filter((id) => id !== job.value.id)),
+  ])
+  async function readElsewhere() {
+    const answer = await store.read<{ jobs: LinesElsewhere[] }>(
+      `/api/lines?region=${job.value.region}&jobs=${sourcesElsewhere.value.join(',')}`,
+    )
+    if (answer.ok) elsewhere.value = answer.value.jobs.filter((one) => one.job.id !== job.value.id)
+  }
   watch(
-    () =>
-      sheet.value?.sources.some(
-        (source) => source.job !== job.value.id && !store.jobs.some(({ id }) => id === source.job),
-      ),
-    (isMissing) => {
-      if (isMissing) void store.load()
+    () => sourcesElsewhere.value.filter((id) => !store.jobs.some((one) => one.id === id)).join(','),
+    async (missing) => {
+      if (missing === '') return
+      // One that was looked at is kept on this tablet; else its name in the address is asked for.
+      for (const id of missing.split(',')) await store.recall(id)
+      await readElsewhere()
+      for (const one of elsewhere.value) if (missing.includes(one.job.id)) await store.loadJob(one.job.slug)
     },
     { immediate: true },
   )
@@ -195,6 +207,8 @@ export function useCut(job: Ref<JobRecord>) {
   })
 
   return {
+    elsewhere,
+    readElsewhere,
     sheet,
     system,
     wanted,

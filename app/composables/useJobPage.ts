@@ -1,15 +1,12 @@
-import { useDocumentVisibility, useIntervalFn, useTimeoutFn } from '@vueuse/core'
+import { useDocumentVisibility, useTimeoutFn } from '@vueuse/core'
 import type { JobRecord } from '#core/record'
-
-/** How often a job in view is read again, so that another hand's work shows, ms. */
-const READ_EVERY_MS = 15_000
 
 /** Names in an address that ask for a record of the job. */
 const ASKING = ['find', 'from', 'line', 'cut', 'joint'] as const
 /** So long the server is waited for where the copy kept here lacks the record that the address asks for, ms. */
 const ASKED_FOR_WAIT_MS = 8000
 
-/** The job in the address: read when it comes into view and now and then, and kept by the store. */
+/** The job in the address: read when it comes into view, kept by the store, and read on as others work on it. */
 export function useJobPage() {
   const route = useRoute()
   const store = useJobStore()
@@ -52,8 +49,16 @@ export function useJobPage() {
   const readAgain = () => {
     if (visibility.value === 'visible') void read()
   }
-  useIntervalFn(readAgain, READ_EVERY_MS)
   watch(visibility, readAgain)
+  watch(
+    () => job.value?.id,
+    (id, was, onCleanup) => {
+      if (id !== undefined) onCleanup(store.view(id))
+      // It was deleted elsewhere: the server says by whom.
+      else if (was !== undefined) void read()
+    },
+    { immediate: true },
+  )
 
   useHead({ title: () => (job.value ? `${job.value.name}: Jolvet` : 'Jolvet') })
   return { slug, job, missing }

@@ -9,13 +9,13 @@ export function useSaveState() {
     if (store.clashes.length > 0) return 'clash'
     if (store.refused.length > 0) return 'refused'
     if (!store.isRead) return 'reading'
-    if (store.away) return store.entries.length > 0 ? 'kept' : 'away'
-    return store.entries.length > 0 ? 'saving' : 'saved'
+    if (store.away) return store.unsent.length > 0 ? 'kept' : 'away'
+    return store.unsent.length > 0 ? 'saving' : 'saved'
   })
   const lastCopy = computed(() =>
     store.lastCopyAt === null ? 'no copy yet' : `last copy ${clockTime(store.lastCopyAt)}`,
   )
-  const notKept = computed(() => `${store.entries.length} not sent: keep this page open`)
+  const notKept = computed(() => `${store.unsent.length} not sent: keep this page open`)
   const words = computed(() => {
     switch (state.value) {
       case 'clash':
@@ -25,7 +25,7 @@ export function useSaveState() {
       case 'reading':
         return 'reading what is kept'
       case 'kept':
-        return store.isKept ? `${store.entries.length} kept on this tablet, ${lastCopy.value}` : notKept.value
+        return store.isKept ? `${store.unsent.length} kept on this tablet, ${lastCopy.value}` : notKept.value
       case 'away':
         return `no server, ${lastCopy.value}`
       case 'saving':

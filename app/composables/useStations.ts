@@ -1,4 +1,4 @@
-import { STATION_IDS, STATIONS, type JobRecord, type Station } from '#core/record'
+import { STATION_IDS, STATIONS, type JobGist, type Station } from '#core/record'
 
 export interface StationView {
   id: Station
@@ -11,7 +11,7 @@ export interface StationView {
 }
 
 /** How far a job is at each station, in words and counts. */
-export function stationViews(job: JobRecord, here: Station | null, detail?: string): StationView[] {
+export function stationViews(job: JobGist, here: Station | null, detail?: string): StationView[] {
   return STATION_IDS.map((id): StationView => {
     const { key, name, progress, counted } = STATIONS[id]
     const now = progress(job)

@@ -43,10 +43,11 @@ describe('what is done on a tablet', () => {
   it('a photo is shown from here until the server has it', () => {
     const { act, record, job } = SAMPLES['find/photo']
     const shown = applyEntry(job, entry(act, record, { photo: 'AAAA' }))
-    expect(shown.ok && shown.value.finds[0]!.photos[0]!.data).toBe('data:image/jpeg;base64,AAAA')
+    expect(shown.ok && shown.value!.finds[0]!.photos[0]!.data).toBe('data:image/jpeg;base64,AAAA')
   })
   it('is typed on where it sets fields, and waits for its record where it takes it out', () => {
     expect(samples.filter(({ act }) => isChange(act)).map(({ act }) => act.name)).toEqual([
+      'job/change',
       'kit/change',
       'find/change',
       'line/change',
@@ -54,7 +55,9 @@ describe('what is done on a tablet', () => {
       'cut/change',
     ])
     expect(samples.filter(({ act }) => restsOnVersion(act)).map(({ act }) => act.name)).toEqual([
+      'find/drop',
       'line/drop',
+      'joint/drop',
       'cut/drop',
       'rack/change',
       'rack/drop',

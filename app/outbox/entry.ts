@@ -26,6 +26,8 @@ export interface Entry {
   /** Sent at least once: the server may have it, so it is not changed any more. */
   isSealed: boolean
   state: 'waiting' | 'clash' | 'refused'
+  /** The beginning of a job that nobody has named yet: it stays here with all that is done on it. */
+  isLoose?: boolean
   /** Why it came back. */
   issue?: Issue
   /** The record as the other hand saved it, and the fields both set. */
@@ -59,7 +61,7 @@ export const restsOnVersion = ({ name }: Act): boolean => actOf(name).rests === 
 export const lane = ({ act, job, record }: Entry): string => laneOf(act.name, job, record)
 
 /** What an act rests on, beside itself. */
-export type About = Partial<Pick<Entry, 'version' | 'seen' | 'photo' | 'key'>>
+export type About = Partial<Pick<Entry, 'version' | 'seen' | 'photo' | 'key' | 'isLoose'>>
 
 /** A job as it stands once an entry is done; null where it is deleted. Fails with what core says against it. */
 export function applyEntry(

@@ -1,5 +1,6 @@
 import { actOf, laneOf, type Act } from '#core/acts'
 import type { Issue } from '#core/base'
+import type { JobBody } from '#core/record'
 import { isChange, lane, restsOnVersion, toSent, type About, type Entry } from './entry'
 import { createKeeper } from './kept'
 import { settled, type Kept, type Met } from './settle'
@@ -173,6 +174,10 @@ export function createOutbox(surroundings: Surroundings) {
       const own = lane(entry)
       const waits = restsOnVersion(entry.act) && busy.has(own)
       if (held.has(own) || held.has(entry.job)) continue
+      if (entry.isLoose) {
+        held.add(entry.job)
+        continue
+      }
       if (entry.state !== 'waiting' || waits) {
         held.add(own)
         continue
@@ -349,8 +354,30 @@ export function createOutbox(surroundings: Surroundings) {
     void flush()
   }
 
+  /** A loose job is named, and goes out with all that was done on it. */
+  function name(job: string, body: JobBody) {
+    const begun = entries.find(({ job: on, isLoose }) => on === job && isLoose)
+    if (!begun) return
+    const { isLoose: _, ...entry } = begun
+    void put(begun.key, { ...entry, ...now(), act: { name: 'job/begin', body } })
+    changed()
+    void flush()
+  }
+
+  /** What was done on a loose job is done on another; its kit stays behind. */
+  function move(from: string, to: string) {
+    const own = entries.filter(({ job }) => job === from)
+    const stays = own.filter(({ act }) => actOf(act.name).on === 'jobs').map(({ key }) => key)
+    drop(stays)
+    for (const entry of own) if (!stays.includes(entry.key)) void put(entry.key, { ...entry, job: to })
+    changed()
+    void flush()
+  }
+
   return {
     add,
+    name,
+    move,
     flush,
     load,
     settle,

@@ -8,6 +8,17 @@ interface Copy {
   job: JobRecord
   at: number
 }
+/** Which copies there are, and when each was looked at last, ms since 1970. */
+export interface Looked {
+  id: string
+  slug: string
+  at: number
+}
+/** What else of the server's answers is kept: the first page of the list, and the rack. */
+export interface KeptAnswers {
+  list: unknown
+  rack: unknown
+}
 
 /**
  * Where entries and copies are kept. Each call is one transaction, so that two pages of one browser never take or
@@ -24,27 +35,41 @@ export interface Storage {
   /** Marks an entry as sent and gives it as it is kept; nothing where it is gone. */
   seal(key: string): Promise<Entry | undefined>
   remove(key: string): Promise<void>
-  copies(): Promise<Copy[]>
+  /** Which jobs are kept here, the last looked at first. */
+  looked(): Promise<Looked[]>
+  copy(id: string): Promise<Copy | undefined>
   putCopy(copy: Copy): Promise<void>
   dropCopy(id: string): Promise<void>
+  answer<K extends keyof KeptAnswers>(name: K): Promise<{ value: KeptAnswers[K]; at: number } | undefined>
+  putAnswer<K extends keyof KeptAnswers>(name: K, value: KeptAnswers[K], at: number): Promise<void>
 }
 
 interface Schema extends DBSchema {
   entries: { key: number; value: Entry & { seq?: number }; indexes: { key: string } }
   copies: { key: string; value: Copy }
+  looked: { key: string; value: Looked }
+  answers: { key: string; value: { name: string; value: unknown; at: number } }
 }
 
 const withoutSeq = ({ seq: _, ...entry }: Entry & { seq?: number }): Entry => entry
 
 /** Kept in the browser's own database. Fails where the browser allows none. */
 export async function openStorage(name = 'jolvet'): Promise<Storage> {
-  const db = await openDB<Schema>(name, 1, {
-    upgrade(fresh) {
-      fresh
-        .createObjectStore('entries', { keyPath: 'seq', autoIncrement: true })
-        .createIndex('key', 'key', { unique: true })
-      fresh.createObjectStore('copies', { keyPath: 'id' })
+  const db = await openDB<Schema>(name, 2, {
+    async upgrade(fresh, before, _, tx) {
+      if (before < 1) {
+        fresh
+          .createObjectStore('entries', { keyPath: 'seq', autoIncrement: true })
+          .createIndex('key', 'key', { unique: true })
+        fresh.createObjectStore('copies', { keyPath: 'id' })
+      }
+      const looked = fresh.createObjectStore('looked', { keyPath: 'id' })
+      fresh.createObjectStore('answers', { keyPath: 'name' })
+      for (let copy = await tx.objectStore('copies').openCursor(); copy; copy = await copy.continue())
+        await looked.put({ id: copy.value.id, slug: copy.value.job.slug, at: copy.value.at })
     },
+    // A page of a newer version waits for this one to let go.
+    blocking: () => db.close(),
   })
   const change = async (
     key: string,
@@ -76,11 +101,24 @@ export async function openStorage(name = 'jolvet'): Promise<Storage> {
     remove: async (key) => {
       await change(key, () => null)
     },
-    copies: () => db.getAll('copies'),
+    looked: async () => (await db.getAll('looked')).sort((a, b) => b.at - a.at),
+    copy: (id) => db.get('copies', id),
     putCopy: async (copy) => {
-      await db.put('copies', copy)
+      const tx = db.transaction(['copies', 'looked'], 'readwrite')
+      await tx.objectStore('copies').put(copy)
+      await tx.objectStore('looked').put({ id: copy.id, slug: copy.job.slug, at: copy.at })
+      await tx.done
     },
-    dropCopy: (id) => db.delete('copies', id),
+    dropCopy: async (id) => {
+      const tx = db.transaction(['copies', 'looked'], 'readwrite')
+      await tx.objectStore('copies').delete(id)
+      await tx.objectStore('looked').delete(id)
+      await tx.done
+    },
+    answer: (name) => db.get('answers', name) as never,
+    putAnswer: async (name, value, at) => {
+      await db.put('answers', { name, value, at })
+    },
   }
 }
 
@@ -107,8 +145,11 @@ export function memoryStorage(entries: readonly Entry[] = []): Storage {
     remove: async (key) => {
       kept = kept.filter((one) => one.key !== key)
     },
-    copies: async () => [],
+    looked: async () => [],
+    copy: async () => undefined,
     putCopy: async () => undefined,
     dropCopy: async () => undefined,
+    answer: async () => undefined,
+    putAnswer: async () => undefined,
   }
 }

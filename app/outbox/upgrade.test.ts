@@ -160,7 +160,7 @@ describe('an entry of an earlier version', () => {
     ].reduce((job, act) => {
       const next = applyEntry(job, brought(act, { record: 'joint-0001' })[0]!)
       if (!next.ok) throw new Error(next.error.message)
-      return next.value
+      return next.value!
     }, yard)
     expect(done.joints[0]).toMatchObject({ ticks: [{ step: 'mark', code: 'mark' }], timers: [{ step: 'wait' }] })
     expect(entryWords(brought({ do: 'tick', place: { entry: 0, step: 4 }, done: true })[0]!, yard)).toBe('step 5 done')

@@ -1,4 +1,4 @@
-import { formatDecimal, MM_PER_INCH, type UnitSystem } from '#core/units'
+import { formatDecimal, formatLength, MM_PER_INCH, type UnitSystem } from '#core/units'
 
 /** A measured diameter as its instrument reads it: mm to a hundredth, or inches to a thousandth. */
 export const formatReading = (mm: number, system: UnitSystem): string =>
@@ -15,3 +15,6 @@ export function inHundred(probability: number): string {
   if (probability < 0.005) return 'under 1'
   return probability > 0.995 ? 'over 99' : String(Math.round(probability * 100))
 }
+
+/** A length in the words of its own tape alone: no mm beside inches. */
+export const tapeWords = (mm: number, system: UnitSystem): string => formatLength(mm, system).replace(/ \(.*\)$/, '')

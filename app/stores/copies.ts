@@ -1,21 +1,88 @@
-import { actOf, type AnyRecord, type Kind } from '#core/acts'
-import type { JobRecord } from '#core/record'
+import {
+  actOf,
+  withChanges,
+  withSame,
+  type AnyRecord,
+  type JobChanges,
+  type Kind,
+  type LineGists,
+  type WholeJob,
+} from '#core/acts'
+import { completeJob, knowGist, type JobRecord, type OffcutRecord } from '#core/record'
 import type { Entry } from '~/outbox/entry'
 import type { Answer } from '~/outbox/surroundings'
+import type { Storage } from '~/outbox/storage'
 
-/** Jobs as the server last gave them, by id. */
-export function createCopies(onPut: (job: JobRecord) => void, onDrop: (id: string) => void) {
+/** Jobs kept on this tablet, beside those with work that is not sent. */
+export const MOST_COPIES = 20
+/** A copy is written so long after the last change to its job, ms: never in the same breath as a tap. */
+const WRITE_AFTER_MS = 400
+
+interface Around {
+  storage: () => Storage
+  /** Jobs with entries of this tablet, which are not let go. */
+  isBusy: (id: string) => boolean
+  /** Something was put, ms since 1970. */
+  onPut: (at: number) => void
+}
+
+/**
+ * Jobs as the server last gave them, by id: those in view in memory, the last looked at on this tablet. The rack, which
+ * is the same for all, is on each of them.
+ */
+export function createCopies({ storage, isBusy, onPut }: Around) {
   const copies = new Map<string, JobRecord>()
+  let rack: OffcutRecord[] = []
+  /** Copies that are not written yet. */
+  const unwritten = new Set<string>()
+  let timer: ReturnType<typeof setTimeout> | undefined
+
+  async function write(): Promise<void> {
+    clearTimeout(timer)
+    timer = undefined
+    const ids = [...unwritten]
+    unwritten.clear()
+    for (const id of ids) {
+      const job = copies.get(id)
+      if (job)
+        await storage()
+          .putCopy({ id, job: { ...job, rack: [] }, at: Date.now() })
+          .catch(() => undefined)
+    }
+    await bound()
+  }
+
+  /** Only the last looked at stay on the tablet, and those with work that is not sent. */
+  async function bound(): Promise<void> {
+    const looked = await storage()
+      .looked()
+      .catch(() => [])
+    for (const { id } of looked.slice(MOST_COPIES)) {
+      if (isBusy(id)) continue
+      await storage()
+        .dropCopy(id)
+        .catch(() => undefined)
+      copies.delete(id)
+    }
+  }
 
   function put(job: JobRecord) {
-    copies.set(job.id, job)
-    onPut(job)
+    const before = copies.get(job.id)
+    onPut(Date.now())
+    if (before === job) return
+    copies.set(job.id, job.rack === rack ? job : { ...job, rack })
+    unwritten.add(job.id)
+    timer ??= setTimeout(() => void write(), WRITE_AFTER_MS)
+  }
+
+  const know = (job: JobRecord, gists: LineGists) => {
+    for (const line of job.lines) if (gists[line.id]) knowGist(job, line, gists[line.id]!)
   }
 
   /** Puts one record into the copy of its job, or takes it out. */
   function putRecord(jobId: string, kind: Kind, id: string, record: AnyRecord | null) {
     if (kind === 'jobs') {
-      if (record) put(record as JobRecord)
+      if (record) put(withSame(copies.get(jobId), { ...(record as JobRecord), rack }))
       return
     }
     const copy = copies.get(jobId)
@@ -27,30 +94,74 @@ export function createCopies(onPut: (job: JobRecord) => void, onDrop: (id: strin
     put({ ...copy, [kind]: isThere || !record ? same : [...others, record] })
   }
 
+  function setRack(next: OffcutRecord[]) {
+    rack = next
+    for (const [id, copy] of copies) copies.set(id, { ...copy, rack })
+  }
+
   return {
-    put,
     putRecord,
-    /** What the server made of an entry; the rack is the same for every job. */
-    take({ job, record: id, act }: Entry, { record, rack }: Extract<Answer, { state: 'taken' }>) {
+    setRack,
+    /**
+     * What the server made of an entry. Where others acted meanwhile the copy is not yet the state after as many acts as
+     * the answer says: false, and it is to be read.
+     */
+    take(
+      { job: id, record, act }: Entry,
+      { acts, record: now, rack: onRack }: Extract<Answer, { state: 'taken' }>,
+    ): boolean {
       const { on } = actOf(act.name)
-      if (on !== 'rack') putRecord(job, on, id, record)
-      if (rack) for (const copy of [...copies.values()]) put({ ...copy, rack })
+      const before = copies.get(id)
+      if (on !== 'rack') putRecord(id, on, record, now)
+      if (onRack) setRack(onRack)
+      const copy = copies.get(id)
+      if (!copy) return true
+      if (before && acts !== before.acts + 1) return acts <= before.acts
+      put({ ...copy, acts })
+      return true
+    },
+    /** A job as the server gave it whole; an older answer than the copy is let go. */
+    putWhole({ gists = {}, ...own }: WholeJob) {
+      const before = copies.get(own.id)
+      if (before && before.acts > own.acts) return
+      const whole = completeJob({ ...own, rack })
+      const job = withSame(before, whole)
+      know(job, gists)
+      put(job)
+    },
+    putChanges(changes: JobChanges) {
+      const before = copies.get(changes.id)
+      if (!before || changes.acts < before.acts) return
+      const job = withChanges(before, changes)
+      know(job, changes.gists)
+      put(job)
     },
     /** A job the server has no more. */
     drop(id: string) {
       copies.delete(id)
-      onDrop(id)
+      unwritten.delete(id)
+      void storage()
+        .dropCopy(id)
+        .catch(() => undefined)
     },
+    /** A job kept on this tablet, by its id or the name in its address, into memory. */
+    async recall(name: string): Promise<void> {
+      if (copies.has(name) || [...copies.values()].some(({ slug }) => slug === name)) return
+      const looked = await storage()
+        .looked()
+        .catch(() => [])
+      const own = looked.find(({ slug }) => slug === name) ?? looked.find(({ id }) => id === name)
+      const kept =
+        own &&
+        (await storage()
+          .copy(own.id)
+          .catch(() => undefined))
+      if (!kept || copies.has(kept.id)) return
+      copies.set(kept.id, { ...completeJob(kept.job), rack })
+      onPut(kept.at)
+    },
+    write,
     get: (id: string) => copies.get(id),
     ids: () => [...copies.keys()],
-    /** Every job anew, in the order they are worked. */
-    replace(jobs: readonly JobRecord[]) {
-      const there = new Set(jobs.map(({ id }) => id))
-      for (const id of copies.keys()) if (!there.has(id)) onDrop(id)
-      copies.clear()
-      jobs.forEach(put)
-    },
-    /** As it was kept in this browser. */
-    set: (job: JobRecord) => copies.set(job.id, job),
   }
 }

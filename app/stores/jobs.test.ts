@@ -337,9 +337,10 @@ describe('what is done', () => {
   })
 
   it('to a record takes it out here at once, and the rack is the same for every job', async () => {
-    read = () => job({ lines: [aLine()], rack: [anOffcut()] })
+    read = (url) => (url === '/api/rack' ? { rack: [anOffcut()] } : job({ lines: [aLine()] }))
     server = new ActServer(aLine(), anOffcut())
     const store = await loaded()
+    await store.loadRack()
     store.do('yard', 'line/drop', 'l', {})
     store.do('yard', 'rack/drop', 'offcut-1', {})
     expect(store.jobOf('yard')).toMatchObject({ lines: [], rack: [] })

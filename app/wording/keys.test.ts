@@ -13,7 +13,9 @@ function boundKeys(): Set<string> {
   const keys = new Set<string>()
   for (const text of sources)
     for (const [, block] of text.matchAll(/useKeys\(\s*\{([\s\S]*?)\}\s*(?:,\s*\{ first: true[\s\S]*?\},?\s*)?\)\n/g))
-      for (const [, quoted, bare] of block!.matchAll(/(?:^|[\n,{]) *(?:'((?:\\.|[^'])+)'|([A-Za-z]+))(?=: )/g))
+      for (const [, quoted, bare] of block!
+        .split(/\},\s*\{\s*words:/)[0]!
+        .matchAll(/(?:^|[\n,{]) *(?:'((?:\\.|[^'])+)'|([A-Za-z]+))(?=: )/g))
         keys.add((quoted ?? bare)!.replace('\\\\', '\\'))
   return keys
 }

@@ -14,3 +14,4 @@ export type { JobChanges, LineGists, OwnKind, SinceAnswer, WholeJob } from './si
 export { NOW_MS, ORDERS } from './list'
 export type { JobList, ListedJob, Order } from './list'
 export type { News } from './news'
+export type { FinishedSheet, LinesElsewhere } from './across'

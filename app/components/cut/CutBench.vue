@@ -9,6 +9,8 @@ import type { FinishBody, JobRecord } from '#core/record'
 const props = defineProps<{ job: JobRecord }>()
 const job = toRef(props, 'job')
 const {
+  elsewhere,
+  readElsewhere,
   sheet,
   system,
   wanted,
@@ -48,15 +50,14 @@ const PANELS = [
   ['rack', 'Rack'],
   ['waste', 'Waste'],
 ] as const
+watch(panel, (now) => {
+  if (now === 'pieces') void readElsewhere()
+})
 const isPanelOpen = ref(false)
 function openPieces() {
   panel.value = 'pieces'
   isPanelOpen.value = true
 }
-watch(panel, (now) => {
-  if (now === 'waste') void store.load()
-})
-
 const isReversed = ref(false)
 watch(
   () => row.value?.piece.key,
@@ -124,7 +125,6 @@ useKeys({
   c: () => {
     void planAgain()
   },
-  u: takeBack,
   r: () => {
     isReversed.value = !isReversed.value
   },
@@ -236,6 +236,7 @@ useKeys({
         v-else-if="panel === 'pieces' && pieces"
         :job="job"
         :jobs="[job, ...store.jobs.filter(({ id }) => id !== job.id)]"
+        :elsewhere="elsewhere"
         :sheet="sheet"
         :pieces="pieces"
         :system="system"
@@ -258,7 +259,7 @@ useKeys({
         @change="change"
         @put="put"
         @drop="drop" />
-      <CutWaste v-else :job="job" :jobs="store.jobs" :sheet="sheet" :system="system" />
+      <CutWaste v-else :job="job" :sheet="sheet" :system="system" />
     </component>
     <CutStrip
       v-if="piece && row && !narrow"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { LinesElsewhere } from '#core/acts'
 import type { CutBody, CutRecord, JobRecord, SheetPieces } from '#core/record'
 import type { UnitSystem } from '#core/units'
 
@@ -6,6 +7,7 @@ import type { UnitSystem } from '#core/units'
 const props = defineProps<{
   job: JobRecord
   jobs: readonly JobRecord[]
+  elsewhere: readonly LinesElsewhere[]
   sheet: CutRecord
   pieces: SheetPieces
   system: UnitSystem
@@ -19,6 +21,7 @@ const isClosed = computed(() => props.sheet.result !== null)
     <CutSources
       :job="job"
       :jobs="jobs"
+      :elsewhere="elsewhere"
       :sheet="sheet"
       :pieces="pieces"
       :system="system"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { LinesElsewhere } from '#core/acts'
 import { getPipe } from '#core/catalogue'
 import type { CutBody, CutRecord, JobRecord, SheetPieces } from '#core/record'
 import { formatLength, type UnitSystem } from '#core/units'
@@ -7,6 +8,7 @@ import { formatLength, type UnitSystem } from '#core/units'
 const props = defineProps<{
   job: JobRecord
   jobs: readonly JobRecord[]
+  elsewhere: readonly LinesElsewhere[]
   sheet: CutRecord
   pieces: SheetPieces
   system: UnitSystem
@@ -22,12 +24,6 @@ const toggle = (job: string, line: string) =>
       ? props.sheet.sources.filter((source) => source.job !== job || source.line !== line)
       : [...props.sheet.sources, { job, line }],
   })
-const others = computed(() =>
-  props.jobs.filter(
-    ({ id, lines, region, handedOver }) =>
-      id !== props.job.id && lines.length > 0 && region === props.job.region && handedOver === null,
-  ),
-)
 const isElsewhere = ref(false)
 const countOf = (line: string) => props.pieces.pieces.filter((piece) => piece.line === line).length
 
@@ -69,7 +65,7 @@ const missing = computed(() =>
       </button>
     </li>
   </ul>
-  <template v-if="others.length">
+  <template v-if="elsewhere.length">
     <button
       type="button"
       class="underline t14 min-h-9"
@@ -79,8 +75,8 @@ const missing = computed(() =>
       {{ isElsewhere ? 'only this job' : 'cut for another job beside it' }}
     </button>
     <ul v-if="isElsewhere">
-      <template v-for="other in others" :key="other.id"
-        ><li v-for="line in other.lines" :key="line.id">
+      <template v-for="{ job: other, lines } in elsewhere" :key="other.id"
+        ><li v-for="line in lines" :key="line.id">
           <button
             type="button"
             class="source"

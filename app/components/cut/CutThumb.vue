@@ -23,7 +23,7 @@ const emit = defineEmits<{ tick: []; wrong: []; finish: []; look: [row: number] 
 <style scoped>
 .thumb {
   position: sticky;
-  bottom: 0;
+  bottom: var(--foot, 0px);
   background: var(--paper);
   border-top: 1px solid var(--rule);
   display: flex;

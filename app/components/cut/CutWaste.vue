@@ -1,18 +1,28 @@
 <script setup lang="ts">
+import type { FinishedSheet } from '#core/acts'
 import { trueSum, type CutSum } from '#core/cutting'
 import type { CutRecord, JobRecord } from '#core/record'
 import { formatLength, type UnitSystem } from '#core/units'
 import { dayTime } from '~/wording/entry'
 
 /** Waste as it was planned and as it came out, of this sheet and of the last ones on every job. */
-const props = defineProps<{ job: JobRecord; jobs: readonly JobRecord[]; sheet: CutRecord; system: UnitSystem }>()
+const props = defineProps<{ job: JobRecord; sheet: CutRecord; system: UnitSystem }>()
+const store = useJobStore()
 
 /** Sheets beside each other at most. */
 const MOST_SHEETS = 8
 const share = ({ taken, scrap }: CutSum) => (taken > 0 ? Math.round((1000 * scrap) / taken) / 10 : 0)
+/** Of other jobs, as the server has them; of this one as it stands here. */
+const others = shallowRef<readonly FinishedSheet[]>([])
+onMounted(async () => {
+  const answer = await store.read<{ sheets: FinishedSheet[] }>('/api/waste')
+  if (answer.ok) others.value = answer.value.sheets.filter(({ job }) => job.id !== props.job.id)
+})
 const finished = computed(() =>
-  props.jobs
-    .flatMap((job) => job.cuts.flatMap((cut) => (cut.result ? [{ job, cut, result: cut.result }] : [])))
+  [
+    ...others.value,
+    ...props.job.cuts.flatMap(({ number, result }) => (result ? [{ job: props.job, number, result }] : [])),
+  ]
     .sort((a, b) => b.result.at.localeCompare(a.result.at))
     .slice(0, MOST_SHEETS),
 )
@@ -23,8 +33,8 @@ const shown = computed(() => {
       : []
   return [
     ...open,
-    ...finished.value.map(({ job, cut, result }) => ({
-      name: `${job.name.split(' ').slice(0, 2).join(' ')} C${cut.number}`,
+    ...finished.value.map(({ job, number, result }) => ({
+      name: `${job.name.split(' ').slice(0, 2).join(' ')} C${number}`,
       planned: share(result.first),
       actual: share(result.sum),
     })),

@@ -3,11 +3,12 @@ import { useElementSize } from '@vueuse/core'
 import { getPipe, unitSystemOf, shortName } from '#core/catalogue'
 import type { CheckName } from '#core/identify'
 import type { JobRecord } from '#core/record'
-import { MEANS_WORDS, inRegion } from '~/wording/en'
+import { CHECK_WORDS, MEANS_WORDS, inRegion } from '~/wording/en'
 
 /** Find: checks at the left, the measured pipe among the known sizes, what it could be at the right, cautions below. */
 const props = defineProps<{ job: JobRecord }>()
 const router = useRouter()
+const route = useRoute()
 const {
   find,
   reading,
@@ -51,6 +52,11 @@ const isBare = computed(() => !find.value || (mm.value === null && Object.keys(f
 async function toJoint() {
   await router.push({ path: `/jobs/${props.job.slug}/joint`, query: { from: find.value!.id } })
 }
+/** A check that the address asks for is opened at once. */
+onMounted(() => {
+  const asked = route.query.check
+  if (typeof asked === 'string' && asked in CHECK_WORDS) void list.value?.openCheck(asked as CheckName)
+})
 </script>
 
 <template>

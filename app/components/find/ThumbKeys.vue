@@ -39,7 +39,7 @@ const more = computed(() => props.settling.keys.length - MOST)
 <style scoped>
 .thumb {
   position: sticky;
-  bottom: 0;
+  bottom: var(--foot, 0px);
   background: var(--paper);
   border-top: 1px solid var(--rule);
   padding: 4px 12px 10px;

@@ -71,7 +71,6 @@ useKeys({
   j: () => look(at.value + 1),
   k: () => look(at.value - 1),
   ' ': fixIt,
-  u: takeBack,
   p: () => {
     if (fixed.value) window.open(stripUrl.value, '_blank', 'noopener')
   },

@@ -9,6 +9,7 @@ const { state, words } = useSaveState()
 const keptOpen = useState('kept-open', () => false)
 const { theme, flip } = useTheme()
 const keysOpen = useState('keys-open', () => false)
+const jobOpen = useState<string | null>('job-open', () => null)
 const router = useRouter()
 useKeys({
   '\\': flip,
@@ -17,6 +18,9 @@ useKeys({
   },
   z: () => {
     void router.push('/sizes')
+  },
+  e: () => {
+    if (props.job && !store.isLoose(props.job.id)) jobOpen.value = props.job.slug
   },
   v: () => {
     if (props.job) void router.push(`/jobs/${props.job.slug}/kit`)
@@ -29,7 +33,15 @@ useKeys({
     <NuxtLink to="/" class="home" aria-label="Jolvet, all jobs"><JolvetMark /></NuxtLink>
     <template v-if="job">
       <h1 class="name">
-        {{ job.name }}<i>{{ job.place }}</i>
+        <button
+          v-if="!store.isLoose(job.id)"
+          type="button"
+          class="own"
+          data-test="open-job"
+          @click="jobOpen = job.slug">
+          {{ job.name }}<i>{{ job.place }}</i>
+        </button>
+        <template v-else>{{ job.name }}</template>
       </h1>
       <span class="only-wide t14 w6 region">{{ REGION_WORDS[job.region] }}</span>
     </template>
@@ -68,6 +80,7 @@ useKeys({
     </span>
     <KeysSheet />
     <KeptSheet />
+    <JobSheet />
   </header>
 </template>
 
@@ -93,6 +106,16 @@ useKeys({
   min-width: 0;
   overflow: hidden;
   text-overflow: ellipsis;
+}
+.own {
+  min-height: 44px;
+  max-width: 100%;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.own:hover {
+  text-decoration: underline;
 }
 .name i {
   font-style: normal;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { JobRecord, Station } from '#core/record'
+import { gistOfJob, type JobRecord, type Station } from '#core/record'
 import { recordWords } from '~/wording/entry'
 
 /** Frame of a job's screens: top strip, stage line, the drawing table below. */
@@ -13,15 +13,22 @@ const store = useJobStore()
 /** Clashes of this job; one put off stays in the band below the stations. */
 const clashes = computed(() => store.clashes.filter((entry) => entry.job === props.job?.id))
 const putOff = ref<string | null>(null)
+const isKeeping = ref(false)
 const clash = computed(() => clashes.value.find(({ key }) => key !== putOff.value))
-const stations = computed(() => (props.job ? stationViews(props.job, props.here, props.detail) : []))
+const stations = computed(() => (props.job ? stationViews(gistOfJob(props.job), props.here, props.detail) : []))
 </script>
 
 <template>
-  <div class="frame">
+  <div class="frame" :class="{ footed: job && store.lastDone(job.id) }">
     <AppTop :job="job" />
     <StageLine v-if="job" :key="job.slug" :stations="stations" />
     <div v-else class="stage-empty" />
+    <div v-if="job && store.isLoose(job.id)" class="held loose" data-test="loose-band">
+      <StatusShape status="dry-fitted" :size="16" />
+      <span><b>In no job yet.</b> It is kept on this tablet alone.</span>
+      <UButton variant="outline" data-test="keep-loose" @click="isKeeping = true">Keep to a job</UButton>
+      <KeepLoose v-model:open="isKeeping" :job="job" />
+    </div>
     <main class="work">
       <ClashBench v-if="job && clash" :key="clash.key" :job="job" :entry="clash" @later="putOff = clash!.key" />
       <template v-else-if="job">
@@ -37,6 +44,7 @@ const stations = computed(() => (props.job ? stationViews(props.job, props.here,
         <UButton to="/" variant="outline">All jobs</UButton>
       </div>
     </main>
+    <TakeBack v-if="job && !clash" :key="`back ${job.id}`" :job="job" />
     <KeepSteps />
   </div>
 </template>
@@ -60,10 +68,19 @@ const stations = computed(() => (props.job ? stationViews(props.job, props.here,
   min-height: 44px;
   border-bottom: 3px solid var(--ochre);
 }
+.held.loose {
+  border-bottom: 1px dashed var(--rule);
+}
 .work {
   flex: 1;
   display: flex;
   flex-direction: column;
   min-height: 0;
+}
+/* What sticks to the foot of a bench stands above the line that takes back. */
+@media (min-width: 900px) {
+  .footed {
+    --foot: 37px;
+  }
 }
 </style>

@@ -8,15 +8,23 @@ const store = useJobStore()
 const narrow = useNarrow()
 const { state, lastCopy } = useSaveState()
 const jobOf = (id: string) => store.jobOf(id)
+const route = useRoute()
+/** What was done last on the job that is open. */
+const last = computed(() => {
+  const job = store.jobOf(String(route.params.job ?? ''))
+  return job && store.lastDone(job.id)
+})
 /** What an issue names where the record itself, or its job, is gone: sent again it would aim at nothing. */
 const GONE: ReadonlySet<string> = new Set(['job', 'find', 'line', 'cut', 'joint', 'rack', 'look'])
 const canRetry = ({ issue }: Entry) => !(issue?.code === 'unknown-id' && GONE.has(issue.path))
 const retryWords = ({ act, saved }: Entry) => (saved && restsOnVersion(act) ? 'Do it all the same' : 'Send it again')
+const capital = (text: string) => text.slice(0, 1).toUpperCase() + text.slice(1)
 const sentence = computed(() => {
   if (!store.isKept) return 'This browser keeps nothing. Leave this page open until all is sent.'
   if (!store.isRead) return 'Reading what is kept here.'
-  if (store.away) return `No server, ${lastCopy.value}. What is done here is kept on this tablet and goes out in order.`
-  return store.entries.length > 0
+  if (store.away)
+    return `${capital(store.away.message)} ${capital(lastCopy.value)}. What is done here is kept on this tablet and goes out in order.`
+  return store.unsent.length > 0
     ? 'On its way to the server, oldest first.'
     : `Everything is with the server, ${lastCopy.value}.`
 })
@@ -47,7 +55,9 @@ const sentence = computed(() => {
             <span class="note">{{ entryTime(entry) }}</span>
             <b>{{ recordWords(entry, jobOf(entry.job)) }}</b>
             <span>{{ entryWords(entry, jobOf(entry.job)) }}</span>
-            <span v-if="entry.state === 'waiting'" class="note">kept</span>
+            <span v-if="entry.state === 'waiting'" class="note">{{
+              store.isLoose(entry.job) ? 'stays here' : 'kept'
+            }}</span>
             <span v-else-if="entry.state === 'clash'" class="ochre w7 flex gap-1 items-center"
               ><StatusShape status="held" :size="14" /> two entries</span
             >
@@ -68,6 +78,9 @@ const sentence = computed(() => {
         </ul>
         <template v-if="store.recent.length">
           <h3 class="zone-heading">Lately</h3>
+          <UButton v-if="last?.back" variant="outline" data-test="take-back-lately" @click="store.takeBack(last.job)"
+            >Take back: {{ last.words }}</UButton
+          >
           <RecentFates />
         </template>
         <p class="note t14">Nothing waits on a signal: marks, sums, timers and signing all run here.</p>

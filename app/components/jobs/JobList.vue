@@ -1,133 +1,255 @@
 <script setup lang="ts">
-import { unitSystemOf } from '#core/catalogue'
-import {
-  isMade,
-  comingBack,
-  dayWords,
-  nextAction,
-  STATION_IDS,
-  STATIONS,
-  type JobRecord,
-  type Station,
-} from '#core/record'
-import { today } from '~/reading/today'
+import { useDebounceFn, useNow, useWindowSize } from '@vueuse/core'
+import { useWindowVirtualizer } from '@tanstack/vue-virtual'
+import { SHELVES, type Shelf } from '#core/record'
+import { gapLink } from '~/reading/gap-link'
+import { dayTime } from '~/wording/entry'
+import { SHELF_WORDS } from '~/wording/jobs'
 
-/** Every job as its run of pipe under common station heads; the next thing to do stands over each gap. */
-const props = defineProps<{ jobs: readonly JobRecord[]; isLoaded: boolean }>()
+/** Every job as its run of pipe: searched, by shelf, newest work first, only what is in sight drawn. */
+const list = useListStore()
+const store = useJobStore()
 const router = useRouter()
-const rows = computed(() => props.jobs.map((job) => ({ job, next: nextAction(job) })))
-const back = computed(() => comingBack(props.jobs, today()))
+const narrow = useNarrow()
+const now = useNow({ interval: 30_000 })
+const rows = computed(() => list.shown)
 const at = ref(0)
 const isNewOpen = ref(false)
-const list = useTemplateRef<HTMLElement>('list')
+const jobOpen = useState<string | null>('job-open', () => null)
+const field = useTemplateRef<HTMLInputElement>('field')
+const top = useTemplateRef<HTMLElement>('top')
+const first = computed(() => list.totals)
 
-/** What a station calls the record that it opens, in its address. */
-const QUERY_NAMES: Readonly<Record<Station, string>> = {
-  find: 'find',
-  line: 'line',
-  fix: 'line',
-  cut: 'cut',
-  joint: 'joint',
-  make: 'joint',
-  handover: 'joint',
-}
-const linkOf = ({ job, next }: (typeof rows.value)[number]) => {
-  // A find that goes on to a joint begins one there.
-  const isFromFind = next.station === 'joint' && job.finds.some(({ id }) => id === next.id)
-  const name = isFromFind ? 'from' : QUERY_NAMES[next.station]
-  const query = next.id === undefined ? {} : { [name]: next.id }
-  return { path: `/jobs/${job.slug}/${next.station}`, query }
-}
-function move(step: number) {
-  at.value = Math.min(rows.value.length - 1, Math.max(0, at.value + step))
-  list.value?.querySelectorAll('a')[at.value]?.focus()
-}
-useKeys({
-  j: () => move(1),
-  k: () => move(-1),
-  n: () => {
-    isNewOpen.value = true
+/** Row heights, px: as the pictures have them. */
+const height = (index: number) => (narrow.value ? (index === at.value ? 112 : 104) : 56)
+const virtual = useWindowVirtualizer(
+  computed(() => ({
+    count: rows.value.length,
+    estimateSize: height,
+    overscan: 6,
+    scrollMargin: top.value?.offsetTop ?? 0,
+    getItemKey: (index: number) => rows.value[index]!.id,
+  })),
+)
+const drawn = computed(() => virtual.value.getVirtualItems())
+watch([at, narrow], () => virtual.value.measure())
+// The next page comes before the last row is in sight.
+watch(
+  () => drawn.value.at(-1)?.index ?? 0,
+  (last) => {
+    if (last >= rows.value.length - 10) void list.more()
   },
-  Enter: () => {
-    if (rows.value[at.value]) void router.push(linkOf(rows.value[at.value]!))
+)
+watch(
+  () => rows.value.length,
+  (length) => {
+    at.value = Math.min(at.value, Math.max(0, length - 1))
   },
+)
+const inSight = computed(() => {
+  const seen = drawn.value.filter(
+    ({ start, end }) =>
+      end > (virtual.value.scrollOffset ?? 0) && start < (virtual.value.scrollOffset ?? 0) + innerHeight.value,
+  )
+  return seen.length === 0 ? '' : `rows ${seen[0]!.index + 1} to ${seen.at(-1)!.index + 1} of ${rowCount.value}`
 })
-type Row = (typeof rows.value)[number]
-function progressWords({ job, next }: Row): string {
-  if (next.held) return 'held'
-  if (next.done) return 'done'
-  return `${job.joints.filter(isMade).length} of ${job.joints.length} joints made`
+const { height: innerHeight } = useWindowSize()
+const rowCount = computed(() =>
+  list.query.q.trim() === '' ? Math.max(rows.value.length, first.value.counts[list.query.shelf]) : rows.value.length,
+)
+
+const searched = ref(list.query.q)
+const search = useDebounceFn(() => list.ask({ q: searched.value }), 200)
+function clear() {
+  searched.value = ''
+  list.ask({ q: '' })
+  field.value?.blur()
 }
-function statusOf({ next }: Row) {
-  if (next.held) return 'held'
-  return next.station === 'make' ? 'dry-fitted' : 'planned'
+function open(shelf: Shelf) {
+  at.value = 0
+  searched.value = ''
+  list.ask({ shelf, q: '' })
 }
+async function move(step: number) {
+  at.value = Math.min(rows.value.length - 1, Math.max(0, at.value + step))
+  virtual.value.scrollToIndex(at.value, { align: 'auto' })
+  await nextTick()
+  document.querySelector<HTMLElement>(`[data-row="${at.value}"] a`)?.focus()
+}
+const selected = computed(() => rows.value[at.value])
+async function archive() {
+  const job = selected.value
+  if (!job) return
+  const loaded = await store.loadJob(job.slug)
+  if (loaded.ok) store.do(job.slug, job.shelf === 'archive' ? 'job/unarchive' : 'job/archive', null, {})
+}
+const lastDone = computed(() => store.lastJobDone())
+function takeBack() {
+  if (lastDone.value) store.takeBack(lastDone.value.job)
+}
+const mine = () => list.ask({ isMine: !list.query.isMine })
+const openJob = () => {
+  if (selected.value) jobOpen.value = selected.value.slug
+}
+useKeys(
+  {
+    j: () => void move(1),
+    k: () => void move(-1),
+    n: () => {
+      isNewOpen.value = true
+    },
+    f: () => field.value?.focus(),
+    m: mine,
+    a: () => void archive(),
+    e: openJob,
+    u: takeBack,
+    ...Object.fromEntries(SHELVES.map((shelf, i) => [String(i + 1), () => open(shelf)])),
+    Enter: () => {
+      if (selected.value) void router.push(gapLink(selected.value))
+    },
+  },
+  {
+    words: {
+      f: 'search: a place, a pipe, a hand, a day',
+      m: 'only mine',
+      a: 'to the archive, or back',
+      ...Object.fromEntries(SHELVES.map((shelf, i) => [String(i + 1), SHELF_WORDS[shelf]])),
+    },
+  },
+)
+const isSearch = computed(() => list.query.q.trim() !== '')
+const empty = computed(() => {
+  if (!list.isLoaded || rows.value.length > 0) return null
+  if (isSearch.value) return `No job with "${list.query.q.trim().slice(0, 60)}" on any shelf.`
+  if (list.query.isMine)
+    return store.hand
+      ? `None of ${store.hand} on this shelf.`
+      : 'Say whose tablet this is first: under "saved" at the top.'
+  return `Nothing ${list.query.shelf === 'archive' ? 'in the archive' : SHELF_WORDS[list.query.shelf]}.`
+})
 </script>
 
 <template>
-  <main class="jobs" :style="{ '--stations': STATION_IDS.length }" :aria-busy="!isLoaded">
-    <div class="title">
-      <h2 class="t26">{{ jobs.length === 1 ? 'One job' : `${jobs.length} jobs` }}</h2>
-      <p v-if="jobs.length" class="t17 only-wide">The next thing to do stands over each gap.</p>
+  <main class="jobs" :aria-busy="!list.isLoaded">
+    <div class="head">
+      <div class="title">
+        <h2 class="t26">{{ list.all === 1 ? 'One job' : `${list.all} jobs` }}</h2>
+        <p class="t14 note only-wide">
+          {{ first.counts.open }} open<template v-if="first.now"
+            >, {{ first.now }} with a hand on {{ first.now === 1 ? 'it' : 'them' }} now</template
+          >
+        </p>
+        <label class="search"
+          ><kbd class="only-wide">F</kbd
+          ><input
+            ref="field"
+            v-model="searched"
+            type="search"
+            maxlength="200"
+            aria-label="Search jobs"
+            placeholder="a place, a pipe, a hand, a day"
+            autocomplete="off"
+            spellcheck="false"
+            data-test="search"
+            @input="search"
+            @keydown.esc.stop="clear"
+        /></label>
+        <UButton class="only-wide" variant="outline" data-test="new-job" @click="isNewOpen = true"
+          >New job <kbd>N</kbd></UButton
+        >
+      </div>
+      <div class="shelves" role="group" aria-label="Shelf">
+        <button
+          v-for="(shelf, i) in SHELVES"
+          :key="shelf"
+          type="button"
+          class="tab t17"
+          :aria-pressed="!isSearch && list.query.shelf === shelf"
+          :data-shelf="shelf"
+          @click="open(shelf)">
+          {{ SHELF_WORDS[shelf] }} <span class="note">{{ first.counts[shelf] }}</span>
+          <kbd class="only-wide">{{ i + 1 }}</kbd>
+        </button>
+        <span class="orders only-wide">
+          <button
+            type="button"
+            class="tab t15"
+            :aria-pressed="list.query.order === 'newest'"
+            @click="list.ask({ order: 'newest' })">
+            newest work first
+          </button>
+          <button
+            type="button"
+            class="tab t15"
+            :aria-pressed="list.query.order === 'name'"
+            data-test="by-name"
+            @click="list.ask({ order: 'name' })">
+            by name
+          </button>
+          <button type="button" class="tab t15" :aria-pressed="list.query.isMine" data-test="mine" @click="mine">
+            mine <kbd>M</kbd>
+          </button>
+        </span>
+      </div>
     </div>
-    <div class="heads">
-      <span v-for="station in STATION_IDS" :key="station">{{ STATIONS[station].name }}</span>
-    </div>
-    <div v-if="isLoaded && jobs.length === 0" class="p-6 space-y-3">
-      <StagePipe :stations="[]" />
-      <p>No job yet. Start one.</p>
-    </div>
-    <ul ref="list">
-      <li v-for="(row, i) in rows" :key="row.job.id" :class="{ 'row-selected': i === at }">
-        <NuxtLink :to="linkOf(row)" class="job" :data-job="row.job.slug" @focus="at = i">
-          <span class="who">
-            <b class="t20">{{ row.job.name }}</b>
-            <span class="note t15">{{ row.job.place }}</span>
-            <span class="t14"
-              ><StatusShape v-if="row.next.held" status="held" class="inline" /> {{ progressWords(row) }}</span
-            >
-          </span>
-          <span class="run">
-            <span
-              class="next"
-              :style="{ '--station': STATION_IDS.indexOf(row.next.station) }"
-              :class="{ late: STATION_IDS.indexOf(row.next.station) >= STATION_IDS.length / 2 }">
-              <span class="words"
-                >{{ row.next.words }}
-                <span v-if="row.next.mm !== undefined" class="figure copper"
-                  ><TapeFigure :mm="row.next.mm" :system="unitSystemOf(row.job.region)" /></span
-                ><span v-if="row.next.mm !== undefined" class="t20">{{
-                  row.job.region === 'us' ? 'in' : 'mm'
-                }}</span></span
-              >
-              <span class="t15 below">{{ row.next.below }}</span>
-            </span>
-            <StagePipe :stations="stationViews(row.job, row.next.done ? null : row.next.station)"
-              ><template #default><StatusShape :status="statusOf(row)" :size="20" /></template
-            ></StagePipe>
-          </span>
-        </NuxtLink>
+    <BackBand v-if="list.back.length && !isSearch" :joints="list.back" />
+    <p v-if="list.keptAt !== null" class="band ochre w6" data-test="kept-list">
+      <StatusShape status="held" :size="16" /> As it was {{ dayTime(new Date(list.keptAt).toISOString()) }}:
+      {{ store.away?.message ?? 'the server has not answered yet.' }} It is asked again by itself.
+    </p>
+    <p v-if="list.problem" class="band brick w6" role="alert">
+      <StatusShape status="refused" :size="16" /> {{ list.problem }}
+    </p>
+    <ul v-if="list.loose.length" aria-label="In no job yet">
+      <li v-for="job in list.loose" :key="job.id"><LooseRow :job="job" /></li>
+    </ul>
+    <p v-if="empty" class="band" role="status" data-test="empty">{{ empty }}</p>
+    <ul
+      ref="top"
+      class="rows"
+      :class="{ old: !list.isAnswered && list.isLoaded && isSearch }"
+      :style="{ height: `${virtual.getTotalSize()}px` }"
+      :aria-label="isSearch ? 'Jobs found' : `Jobs, ${SHELF_WORDS[list.query.shelf]}`">
+      <li
+        v-for="item in drawn"
+        :key="rows[item.index]!.id"
+        class="row"
+        :style="{ transform: `translateY(${item.start - virtual.options.scrollMargin}px)` }"
+        :data-row="item.index"
+        :aria-setsize="rowCount"
+        :aria-posinset="item.index + 1">
+        <JobRow
+          :job="rows[item.index]!"
+          :now="now.getTime()"
+          :is-selected="item.index === at"
+          :with-shelf="isSearch"
+          @focus="at = item.index" />
       </li>
     </ul>
-    <section v-if="back.length" class="back" aria-label="To come back to" data-test="coming-back">
-      <h3 class="zone-heading">To come back to</h3>
-      <ul>
-        <li v-for="one in back" :key="one.joint.id">
-          <NuxtLink :to="`/jobs/${one.job.slug}/make?joint=${one.joint.id}`" class="t15"
-            ><StatusShape :status="one.late ? 'held' : 'planned'" :size="14" /> <b>{{ dayWords(one.on, today()) }}</b>
-            {{ one.job.name }} J{{ one.joint.number }} <span class="note">{{ one.joint.place }}</span></NuxtLink
-          >
-        </li>
-      </ul>
-      <a href="/api/come-back.ics" class="underline t14" data-test="come-back-ics">as a calendar (iCalendar)</a>
-    </section>
     <div class="foot">
-      <UButton data-test="new-job" @click="isNewOpen = true">New job <kbd>N</kbd></UButton>
-      <span class="note only-wide"><kbd>J</kbd> <kbd>K</kbd> down, up &ensp;<kbd>Enter</kbd> open</span>
-      <NuxtLink to="/sizes" class="link-verb only-narrow">Sizes</NuxtLink>
-      <span class="legend">
-        <span><StatusShape status="planned" /> planned</span><span><StatusShape status="dry-fitted" /> begun</span
-        ><span><StatusShape status="made" /> made</span><span><StatusShape status="held" /> held</span>
+      <span class="keys only-wide">
+        <span><kbd>J</kbd> <kbd>K</kbd> down, up</span><span><kbd>Enter</kbd> open at its gap</span>
+        <button type="button" class="verb" data-test="open-job" @click="openJob"><kbd>E</kbd> the job itself</button>
+        <button type="button" class="verb" data-test="archive" @click="archive">
+          <kbd>A</kbd> {{ selected?.shelf === 'archive' ? 'out of the archive' : 'to the archive' }}
+        </button>
+        <button v-if="lastDone" type="button" class="verb" data-test="take-back" @click="takeBack">
+          <kbd>U</kbd> take back: {{ lastDone.words }}
+        </button>
+      </span>
+      <span class="only-wide t14 where">{{ inSight }}</span>
+      <span class="thumb only-narrow">
+        <UButton size="xl" variant="outline" data-test="new-job-thumb" @click="isNewOpen = true">New job</UButton>
+        <UButton size="xl" variant="outline" color="neutral" :aria-pressed="list.query.isMine" @click="mine"
+          >Mine: {{ first.mine }}</UButton
+        >
+        <UButton
+          size="xl"
+          variant="outline"
+          color="neutral"
+          @click="list.ask({ order: list.query.order === 'name' ? 'newest' : 'name' })"
+          >{{ list.query.order === 'name' ? 'Newest' : 'By name' }}</UButton
+        >
       </span>
     </div>
     <NewJobDialog v-model:open="isNewOpen" />
@@ -140,153 +262,156 @@ function statusOf({ next }: Row) {
   display: flex;
   flex-direction: column;
 }
+.head {
+  position: sticky;
+  top: 0;
+  z-index: 5;
+  background: var(--paper);
+}
 .title {
   height: 56px;
   display: flex;
-  align-items: baseline;
-  gap: 16px;
-  padding: 16px 18px 0;
+  align-items: center;
+  gap: 18px;
+  padding: 0 18px;
   border-bottom: 1px solid var(--rule);
 }
-.heads {
-  display: grid;
-  grid-template-columns: repeat(var(--stations), 1fr);
-  margin-left: 292px;
-  height: 40px;
-  align-items: center;
-  text-align: center;
-  font-size: 14px;
-  font-weight: 600;
+.title > h2,
+.title > p {
+  flex: none;
 }
-li {
-  border-bottom: 2px solid var(--hair);
-  /* A name may be one long word. */
+.search {
+  flex: 0 1 420px;
+  min-width: 0;
+  margin: 0 auto;
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  height: 38px;
+  border-bottom: 2px solid var(--ink);
+}
+.search input {
+  flex: 1;
+  min-width: 0;
+  background: transparent;
+  border: 0;
+  font: inherit;
+  font-size: 17px;
+  color: var(--ink);
+}
+.search:focus-within {
+  outline: 2px solid var(--copper);
+  outline-offset: 2px;
+}
+.search input:focus-visible {
+  outline: none;
+}
+.shelves {
+  display: flex;
+  align-items: center;
+  gap: 24px;
+  height: 44px;
+  padding: 0 18px;
+  border-bottom: 1px solid var(--rule);
+}
+.tab {
+  min-height: 44px;
+  flex: none;
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+  box-shadow: none;
+}
+.tab[aria-pressed='true'] {
+  font-weight: 700;
+  box-shadow: inset 0 -2px var(--copper);
+}
+.orders {
+  margin-left: auto;
+  display: flex;
+  gap: 20px;
+}
+.band {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  min-height: 44px;
+  padding: 6px 18px;
+  border-bottom: 1px solid var(--hair);
+}
+.rows {
+  position: relative;
+  flex: none;
   overflow-wrap: anywhere;
 }
-.job {
-  display: grid;
-  grid-template-columns: 292px 1fr;
-  min-height: 128px;
+.rows.old {
+  opacity: 0.55;
 }
-.job:hover {
-  background: var(--paper2);
-}
-.who {
-  display: flex;
-  flex-direction: column;
-  gap: 4px;
-  padding: 0 12px 14px 18px;
-  justify-content: flex-end;
-}
-.run {
-  display: flex;
-  flex-direction: column;
-  justify-content: flex-end;
-  padding-bottom: 14px;
-  min-width: 0;
-}
-.next {
-  display: flex;
-  flex-direction: column;
-  padding: 8px 18px 6px 0;
-  margin-left: calc(100% / var(--stations) * var(--station) + 2%);
-}
-.next.late {
-  margin: 0 calc(100% / var(--stations) * (var(--stations) - 1 - var(--station)) + 2%) 0 0;
-  text-align: right;
-  align-items: flex-end;
-}
-.words {
-  font-size: 20px;
-  font-weight: 700;
-  display: flex;
-  flex-wrap: wrap;
-  align-items: flex-end;
-  gap: 10px;
-  line-height: 1.1;
-}
-.figure :deep(.fraction) {
-  font-size: 0.44em;
-}
-.figure {
-  font-size: 54px;
-  line-height: 0.85;
-  letter-spacing: -0.03em;
-}
-.back {
-  display: flex;
-  gap: 2px 26px;
-  align-items: baseline;
-  flex-wrap: wrap;
-  padding: 6px 18px 0;
-}
-.back .zone-heading {
-  flex-basis: auto;
-}
-.back li {
-  border: 0;
-}
-.back ul {
-  display: flex;
-  gap: 0 26px;
-  flex-wrap: wrap;
-}
-.back a {
-  display: inline-flex;
-  gap: 6px;
-  align-items: center;
-  min-height: 36px;
+.row {
+  position: absolute;
+  top: 0;
+  left: 0;
+  right: 0;
 }
 .foot {
+  position: sticky;
+  bottom: 0;
+  z-index: 5;
   display: flex;
   align-items: center;
   gap: 26px;
-  padding: 12px 18px;
+  min-height: 40px;
+  padding: 0 18px;
   margin-top: auto;
+  background: var(--paper);
+  border-top: 1px solid var(--rule);
 }
-.legend {
-  margin-left: auto;
+.keys {
   display: flex;
-  gap: 18px;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0 22px;
   font-size: 14px;
 }
-.legend span {
-  display: inline-flex;
-  gap: 6px;
-  align-items: center;
+.verb {
+  min-height: 40px;
+}
+.verb:hover {
+  text-decoration: underline;
+}
+.where {
+  margin-left: auto;
+  flex: none;
 }
 @media (max-width: 899px) {
-  .job {
-    grid-template-columns: 1fr;
+  .title {
+    height: 48px;
+    padding: 0 12px;
   }
-  .who {
-    padding: 12px 12px 0;
+  .title > h2 {
+    display: none;
   }
-  .run {
-    padding: 0 0 10px;
-  }
-  .next,
-  .next.late {
+  .search {
+    flex: 1;
     margin: 0;
-    padding: 6px 12px;
-    text-align: left;
-    align-items: flex-start;
+  }
+  .shelves {
+    padding: 0 12px;
+    gap: 18px;
+    overflow-x: auto;
   }
   .foot {
-    position: sticky;
-    bottom: 0;
-    background: var(--paper);
-    border-top: 1px solid var(--rule);
+    padding: 10px 12px;
   }
-  .words {
-    font-size: 17px;
+  .thumb {
+    display: grid;
+    grid-template-columns: 1.6fr 1fr 1fr;
+    gap: 10px;
+    width: 100%;
   }
-  .figure {
-    font-size: 40px;
-  }
-  .heads,
-  .legend {
-    display: none;
+  .thumb > * {
+    min-height: 64px;
+    justify-content: center;
   }
 }
 </style>

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import type { Region } from '#core/catalogue'
 import { REGION_WORDS } from '~/wording/en'
 
 /** A new job: its name, where, and which country's sizes. */
@@ -8,7 +7,7 @@ const store = useJobStore()
 const router = useRouter()
 const name = ref('')
 const place = ref('')
-const region = ref<Region>('gb')
+const region = useUsualRegion()
 const problem = ref<string | null>(null)
 
 async function start() {
@@ -25,6 +24,13 @@ async function start() {
   name.value = ''
   place.value = ''
   await router.push(`/jobs/${answer.value.slug}/find`)
+}
+/** A pipe is measured at once, and kept to a job later. */
+async function measure() {
+  const loose = await store.createLoose(region.value)
+  const found = store.begin(loose.slug, 'find/begin', {})
+  open.value = false
+  if (found.ok) await router.push({ path: `/jobs/${loose.slug}/find`, query: { find: found.value.id } })
 }
 </script>
 
@@ -63,7 +69,10 @@ async function start() {
           </button>
         </div>
         <p id="new-job-problem" class="brick min-h-5" role="alert">{{ problem }}</p>
-        <UButton type="submit">Start the job</UButton>
+        <div class="flex flex-wrap gap-3">
+          <UButton type="submit">Start the job</UButton>
+          <UButton variant="ghost" data-test="measure-first" @click="measure">Only measure a pipe, no job yet</UButton>
+        </div>
       </form>
     </template>
   </UModal>

@@ -6,6 +6,7 @@ import { findWaysOut, pointLetter, workPiece } from '#core/run'
 
 /** Line: the run typed or dragged, drawn in isometric to scale, with every cut and mark it comes to. */
 const props = defineProps<{ job: JobRecord }>()
+const store = useJobStore()
 const job = toRef(props, 'job')
 const {
   line,
@@ -134,7 +135,10 @@ useKeys({
   Delete: () => {
     if (rows.value.length) dropLeg(row.value)
   },
-  u: undo,
+  u: () => {
+    if (canUndo.value) undo()
+    else store.takeBack(props.job.slug)
+  },
   U: redo,
   r: () => {
     isReversed.value = !isReversed.value
@@ -358,7 +362,7 @@ useKeys({
 }
 .thumb {
   position: sticky;
-  bottom: 0;
+  bottom: var(--foot, 0px);
   background: var(--paper);
   border-top: 1px solid var(--rule);
   display: flex;

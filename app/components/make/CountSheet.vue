@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { unitSystemOf } from '#core/catalogue'
 import { formatLength, parseLength } from '#core/units'
-import { countStates, type CountRecord, type JobRecord } from '#core/record'
+import { countStates, gistOfJob, type CountRecord, type JobRecord } from '#core/record'
 import { inRegion } from '~/wording/en'
 
 /** Small parts counted out before the work and back after it; one too many names the joints that may lack it. */
@@ -9,7 +9,7 @@ const props = defineProps<{ job: JobRecord }>()
 const open = defineModel<boolean>('open', { required: true })
 const store = useJobStore()
 const narrow = useNarrow()
-const states = computed(() => countStates(props.job))
+const states = computed(() => countStates(gistOfJob(props.job)))
 const problem = ref<string | null>(null)
 
 function set(item: string, unit: string, changes: Partial<Pick<CountRecord, 'out' | 'back'>>) {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useStorage, useSwipe, useWakeLock } from '@vueuse/core'
 import { getPipe, unitSystemOf } from '#core/catalogue'
-import { doubtsOf, isAt, statusOf, type BentPiece, type JobRecord } from '#core/record'
+import { doubtsOf, gistOfJob, isAt, statusOf, type BentPiece, type JobRecord } from '#core/record'
 import { remedyOf } from '#core/making'
 import { inRegion, methodWords } from '~/wording/en'
 import { endLabel } from '~/wording/way'
@@ -68,7 +68,7 @@ const canSign = computed(() => left.value === 0 && depth.value.mm !== null)
 const next = computed(() => joints.value.find((one) => one.id !== joint.value?.id && statusOf(one) !== 'made'))
 const isHeatOpen = ref(false)
 const isCountOpen = ref(false)
-const doubts = computed(() => (joint.value ? doubtsOf(props.job, joint.value) : []))
+const doubts = computed(() => (joint.value ? doubtsOf(gistOfJob(props.job), joint.value) : []))
 
 // One step at a time, for gloves and bad light: next and back by wide zones, arrows and swipes.
 const isSingle = useStorage('jolvet-one-step', false)

@@ -53,7 +53,7 @@ const emit = defineEmits<{ tick: []; nextEnd: []; sign: []; turn: [by: number] }
 <style scoped>
 .thumb {
   position: sticky;
-  bottom: 0;
+  bottom: var(--foot, 0px);
   background: var(--paper);
   border-top: 1px solid var(--rule);
 }

@@ -11,11 +11,14 @@ export interface NextAction {
   station: Station
   words: string
   mm?: number
+  /** What is known already and stands in the figure's place: a measure as typed, or a count. */
+  known?: string
   below: string
   held: boolean
   done: boolean
-  /** Record the action is about. */
+  /** Record the action is about; a find that a joint is begun from says so. */
   id?: string
+  isFromFind?: boolean
 }
 
 const day = (iso: string): string =>
@@ -74,11 +77,12 @@ const makeIt = ({ id, number, place, depth }: JointGist): NextAction =>
     id,
   })
 
-const settleIt = ({ id, place, isTraced }: FindGist): NextAction =>
+const settleIt = ({ id, place, isTraced, typed }: FindGist): NextAction =>
   next({
     station: 'find',
     words: 'Settle what this pipe is',
     below: isTraced ? place : `${place}. Rule out gas first.`,
+    ...(typed === '' ? {} : { known: typed }),
     held: !isTraced,
     id,
   })
@@ -116,6 +120,7 @@ export function nextAction(job: JobGist): NextAction {
       station: 'handover',
       words: `Handed over ${day(job.handedOver)}.`,
       below: `${made} joint${made === 1 ? '' : 's'} made.`,
+      known: String(made),
       done: true,
     })
   const open = job.joints.filter(({ isMade }) => !isMade)
@@ -147,9 +152,10 @@ export function nextAction(job: JobGist): NextAction {
       station: 'handover',
       words: 'Hand over the register',
       below: `${made} joint${made === 1 ? '' : 's'} made, none open.`,
+      known: String(made),
     })
   const found = job.finds.at(-1)
   return found
-    ? next({ station: 'joint', words: 'Join the pipe you found', below: found.place, id: found.id })
+    ? next({ station: 'joint', words: 'Join the pipe you found', below: found.place, id: found.id, isFromFind: true })
     : next({ station: 'find', words: 'Measure the first pipe', below: 'Nothing found yet.' })
 }

@@ -47,7 +47,7 @@ export function settleClash(
 }
 
 /** What is measured on a job already, in words; null where nothing is. */
-function measuredOn({ finds, lines, joints, cuts }: JobRecord): string | null {
+export function measuredOn({ finds, lines, joints, cuts }: JobRecord): string | null {
   const find = finds.find(
     ({ typed, pipe, answers }) => typed !== '' || pipe !== null || Object.keys(answers).length > 0,
   )

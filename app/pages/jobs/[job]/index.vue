@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { nextAction } from '#core/record'
+import { gistOfJob, nextAction } from '#core/record'
 
 const { job, slug, missing } = useJobPage()
 watch(
   job,
   (now) => {
-    if (now) void navigateTo(`/jobs/${slug.value}/${nextAction(now).station}`, { replace: true })
+    if (now) void navigateTo(`/jobs/${slug.value}/${nextAction(gistOfJob(now)).station}`, { replace: true })
   },
   { immediate: true },
 )

@@ -1,0 +1,28 @@
+import type { JobSummary, Shelf } from '#core/record'
+import { clockTime } from './entry'
+
+/** Words of the list of jobs. */
+export const SHELF_WORDS: Readonly<Record<Shelf, string>> = {
+  open: 'open',
+  waiting: 'waiting',
+  handed: 'handed over',
+  archive: 'archive',
+}
+
+const DAY_MS = 86_400_000
+
+/** When there was work last: the hour today, the weekday within a week, else the date. `now`: ms since 1970. */
+export function workedWords(at: string, now: number): string {
+  const [ms, then, today] = [Date.parse(at), new Date(at), new Date(now)]
+  if (then.toDateString() === today.toDateString()) return clockTime(ms)
+  if (now - ms < 6 * DAY_MS) return then.toLocaleDateString('en-GB', { weekday: 'short' })
+  const year = then.getFullYear() === today.getFullYear() ? undefined : 'numeric'
+  return then.toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year })
+}
+
+/** How far a job is, in a few words. */
+export function progressWords({ next, made, of }: Pick<JobSummary, 'next' | 'made' | 'of'>): string {
+  if (next.held) return 'held'
+  if (next.done) return 'done'
+  return of === 0 ? 'none yet' : `${made} of ${of} made`
+}

@@ -1,0 +1,34 @@
+import { picked, type Fields } from '../act'
+import { jointFields } from '../joint/schema'
+import { kitFields } from '../kit/schema'
+import { lineFields } from '../line/schema'
+import type { End } from '#core/joints'
+import type { JobRecord } from './record'
+
+/** One act of a copy, by its name. */
+export interface CopyAct {
+  name: 'kit/change' | 'line/begin' | 'joint/begin'
+  body: Fields
+}
+
+/** A pipe end without what was learnt of that one pipe. */
+const plainEnd = (end: End | null): End | null => (end && 'pipe' in end ? { pipe: end.pipe } : end)
+
+/**
+ * What makes a copy of a job, once another is begun in the same sizes: its van and policies, its lines as typed, its joints
+ * with their ends, conditions and ways. Nothing that was measured, cut, fixed, ticked or signed there goes with it.
+ */
+export function copyActs(job: JobRecord): CopyAct[] {
+  const fields = (record: object, table: object): Fields => picked(record, Object.keys(table))
+  return [
+    { name: 'kit/change', body: fields(job, kitFields.table) },
+    ...job.lines.map((line): CopyAct => ({ name: 'line/begin', body: fields(line, lineFields.table) })),
+    ...job.joints.map((joint): CopyAct => ({
+      name: 'joint/begin',
+      body: {
+        ...fields(joint, jointFields.table),
+        ...{ a: plainEnd(joint.a), b: plainEnd(joint.b), findA: null, findB: null, depths: {}, comeBack: null },
+      },
+    })),
+  ]
+}

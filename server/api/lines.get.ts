@@ -1,0 +1,14 @@
+import { getQuery } from 'h3'
+import { z } from 'zod'
+import { REGIONS } from '#core/catalogue'
+import { readQuery } from '~~/server/http/body'
+import { route } from '~~/server/http/route'
+import { linesElsewhere } from '~~/server/services/across'
+
+const query = z.object({ region: z.enum(REGIONS), jobs: z.string().max(2000).default('') })
+
+/** Lines that a cut sheet may take in: of open jobs in a country's sizes, and of those named by their ids. */
+export default route(async (event) => {
+  const { region, jobs } = readQuery(getQuery(event), query)
+  return { jobs: await linesElsewhere(region, jobs.split(',').filter(Boolean).slice(0, 40)) }
+})
