@@ -44,6 +44,12 @@ export function acting(baseUrl: () => string = () => ownBed().baseUrl) {
   }
   const read = async <T>(path: string): Promise<T> => (await json<T>('GET', path)).body
 
+  /** A job as a tablet has it: with the rack. */
+  const jobAt = async (slug: string): Promise<JobRecord> => ({
+    ...(await read<JobRecord>(`/api/jobs/${slug}`)),
+    rack: (await read<{ rack: OffcutRecord[] }>('/api/rack')).rack,
+  })
+
   /** An act as it goes out. */
   const toSend = (name: string, job: { id: string }, record: string, body: unknown, about: About = {}) => ({
     key: randomUUID(),
@@ -75,7 +81,7 @@ export function acting(baseUrl: () => string = () => ownBed().baseUrl) {
   async function versionOf(name: ActName, job: JobRecord, record: string): Promise<number | null> {
     const { on, does, rests } = actOf(name)
     if (does === 'begins' || rests === null) return null
-    const now = await read<JobRecord>(`/api/jobs/${job.slug}`)
+    const now = await jobAt(job.slug)
     return recordOf(now, on, record)?.version ?? null
   }
   /** One act on what is saved now, which has to be taken; the record as it then stands. */
@@ -107,7 +113,7 @@ export function acting(baseUrl: () => string = () => ownBed().baseUrl) {
   }
   return {
     read,
-    job: (slug: string) => read<JobRecord>(`/api/jobs/${slug}`),
+    job: jobAt,
     /** What a verb of core says. */
     ask: async <T>(verb: string, question: unknown): Promise<T> =>
       (await json<T>('POST', `/api/core/${verb}`, question)).body,

@@ -6,7 +6,7 @@ import { acting } from '../acts'
 import type { JobRecord } from '#core/record'
 import { call, get, post } from './client'
 
-const { act, begin, newJob, sendAll, toSend, tryAct } = acting()
+const { act, begin, job: jobAt, newJob, sendAll, toSend, tryAct } = acting()
 const ENDS = { a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' } }
 const LINE = { pipe: 'cu-en-x-22', method: 'solder' as const, corners: 'bends' as const, legs: ['e 4000', 'u 2000'] }
 const states = (answers: { state: string }[]) => answers.map(({ state }) => state)
@@ -82,7 +82,7 @@ describe('a call of acts', () => {
       ]),
     )
     expect(new Set(states(answers))).toEqual(new Set(['taken']))
-    const { lines, rack } = (await get<JobRecord>(`/api/jobs/${job.slug}`)).body
+    const { lines, rack } = await jobAt(job.slug)
     expect(lines[0]!.version).toBe(9)
     expect(rack.filter(({ pipe }) => pipe === 'cu-en-x-54')).toHaveLength(8)
     expect((await get(`/api/jobs/${job.slug}/chain`)).body).toMatchObject({ acts: 18, brokenAt: null })

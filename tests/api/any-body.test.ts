@@ -16,9 +16,9 @@ const BODIES = process.env.JOLVET_LONG ? 20_000 : 600
 const AT_ONCE = 12
 const { begin, job: jobOf, newJob, toSend } = acting()
 
-/** Every route there is, with names in the place of what it asks for. */
+/** Every route that ends, with names in the place of what it asks for; the stream has tests of its own. */
 const routes = (readdirSync('server/api', { recursive: true }) as string[])
-  .filter((file) => /\.(get|post|put)\.ts$/.test(file))
+  .filter((file) => /\.(get|post|put)\.ts$/.test(file) && file !== 'stream.get.ts')
   .map((file) => {
     const [, at, method] = /^(.*)\.(get|post|put)\.ts$/.exec(file)! as unknown as [string, string, string]
     return {
@@ -94,6 +94,22 @@ const anyRoute = (names: readonly string[]) =>
       return { method, url: filled, ...(method === 'GET' ? {} : { body: text(body) }) }
     })
 
+/** The list and a job asked for by whatever words. */
+const anyQuery = (slug: string) =>
+  fc
+    .record({
+      at: fc.constantFrom('/api/jobs', '/api/jobs', `/api/jobs/${slug}`, '/api/lines'),
+      said: fc.dictionary(
+        fc.constantFrom('shelf', 'q', 'order', 'hand', 'mine', 'cursor', 'limit', 'since', 'region', 'jobs'),
+        fc.oneof(
+          fc.string({ unit: 'grapheme', maxLength: 40 }),
+          fc.constantFrom('all', 'open', 'name', '1', '0', '-1', '1e9', '%', "'", '\\', 'W10', '💧', 'x'.repeat(1000)),
+        ),
+        { maxKeys: 5 },
+      ),
+    })
+    .map(({ at, said }): Ask => ({ method: 'GET', url: `${at}?${new URLSearchParams(said)}` }))
+
 async function send({ method, url, body }: Ask): Promise<{ status: number; text: string }> {
   const reply = await fetch(ownBed().baseUrl + url, {
     method,
@@ -115,7 +131,11 @@ describe(`${BODIES} random bodies`, () => {
     const cut = await begin('cut/begin', job, { pipe: 'cu-en-x-22' })
     const ids = [job.id, find.id, joint.id, line.id, cut.id, randomUUID()]
     const asks = fc.sample(
-      fc.oneof({ arbitrary: anAct(job, ids), weight: 3 }, anyRoute([job.slug, ...ids, 'cut', 'ways'])),
+      fc.oneof(
+        { arbitrary: anAct(job, ids), weight: 4 },
+        anyRoute([job.slug, ...ids, 'cut', 'ways']),
+        anyQuery(job.slug),
+      ),
       BODIES,
     )
     const counts: Record<number, number> = {}

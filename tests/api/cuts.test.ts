@@ -16,7 +16,7 @@ import { readPdf } from '../pdf'
 import { acting } from '../acts'
 import { get } from './client'
 
-const { act, ask, begin, newJob: newJobIn, tryAct } = acting()
+const { act, ask, begin, job: jobAt, newJob: newJobIn, tryAct } = acting()
 const BODY: CutInput = {
   name: 'bench',
   pipe: 'cu-en-x-28',
@@ -35,7 +35,6 @@ const BODY: CutInput = {
 }
 
 const newJob = () => newJobIn('Cut yard', 'gb', 'shed')
-const jobAt = async (slug: string) => (await get<JobRecord>(`/api/jobs/${slug}`)).body
 const begun = async (changes: Partial<CutInput> = {}) => {
   const job = await newJob()
   const cut = await begin('cut/begin', job, { ...BODY, ...changes })

@@ -39,7 +39,8 @@ describe('the kit of a job', () => {
       state: 'met',
       saved: { policy: { threadSeal: 'tape' } },
     })
-    expect((await get<JobRecord>(`/api/jobs/${job.slug}`)).body).toEqual(changed.record)
+    const { rack: _, ...saved } = changed.record
+    expect((await get<JobRecord>(`/api/jobs/${job.slug}`)).body).toMatchObject(saved)
   })
 
   it('decides what can be taken: a size that is not on the van, a depth that was measured', async () => {

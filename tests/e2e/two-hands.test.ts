@@ -101,7 +101,9 @@ describe('without a server', () => {
     await tablet.waitForText('[data-end="a"]', /22 × 0\.9 copper/)
     network.isDown = false
     await tablet.saved()
-    const jobs = (await read<{ jobs: JobRecord[] }>('/api/jobs')).jobs.filter(({ name }) => name === 'Far barn')
+    const jobs = (await read<{ jobs: JobRecord[] }>('/api/jobs?q=Far+barn')).jobs.filter(
+      ({ name }) => name === 'Far barn',
+    )
     expect(jobs).toHaveLength(1)
     expect(jobs[0]).toMatchObject({
       slug: 'far-barn',
