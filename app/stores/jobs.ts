@@ -356,6 +356,12 @@ export const useJobStore = defineStore('jobs', () => {
     lastCopyAt,
     ready: () => ready,
     jobOf,
+    /** Shows every job kept on this tablet. */
+    async recallAll() {
+      await ready
+      for (const { id } of await answering(storage.looked()).catch(() => [])) await copies.recall(id)
+      show()
+    },
     /** Shows a job kept on this tablet, by its id or name, without asking the server. */
     async recall(name: string) {
       await ready

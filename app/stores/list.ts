@@ -20,6 +20,10 @@ import { useJobStore } from './jobs'
 /** A change of the counts is asked for so long after the last news, ms. */
 const COUNT_AFTER_MS = 300
 
+/** How long the server is waited for before what is kept here is shown, ms. */
+const COPY_AFTER_MS = 800
+const after = (ms: number) => new Promise<void>((resolve) => setTimeout(resolve, ms))
+
 export interface ListQuery {
   shelf: Shelf
   q: string
@@ -177,7 +181,32 @@ export const useListStore = defineStore('list', () => {
         showKept()
       }
     }
-    await Promise.all([read(), readBack()])
+    const reading = Promise.all([read(), readBack()])
+    await Promise.race([reading, after(COPY_AFTER_MS)])
+    if (!isLoaded.value) await showCopies()
+    await reading
+  }
+
+  /** Where no list was ever read here: the jobs that were looked at on this tablet. */
+  async function showCopies(): Promise<void> {
+    await store.recallAll()
+    if (isLoaded.value) return
+    const list = {
+      cursor: null,
+      jobs: store.jobs.filter(({ id }) => !store.isLoose(id)).map(listedCopy),
+      ...totals.value,
+    }
+    kept = { list, back: comingBack(store.jobs.map(gistOfJob), today()) }
+    back.value = kept.back
+    keptAt.value = store.lastCopyAt
+    showKept()
+  }
+
+  /** A job as its copy has it: by whom and when is what its records say. */
+  function listedCopy(job: JobRecord): ListedJob {
+    const records = [job, ...job.finds, ...job.lines, ...job.cuts, ...job.joints]
+    const last = records.reduce((newest, one) => (one.updatedAt > newest.updatedAt ? one : newest))
+    return { ...summaryOf(gistOfJob(job)), by: last.updatedBy, at: last.updatedAt || new Date(0).toISOString() }
   }
 
   /** A job as it stands on this tablet, with what is not sent. */

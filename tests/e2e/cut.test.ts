@@ -12,10 +12,9 @@ const base = () => ownBed().baseUrl
 const slug = 'gasket-house'
 let yard: JobRecord
 let annex: JobRecord
-const job = async (name = slug): Promise<JobRecord> =>
-  (await (await fetch(`${base()}/api/jobs/${name}`)).json()) as JobRecord
 const sheet = async (number: number): Promise<CutRecord> => (await job()).cuts.find((cut) => cut.number === number)!
-const { act, begin, newJob } = acting()
+const { act, begin, job: jobAt, newJob } = acting()
+const job = (name = slug): Promise<JobRecord> => jobAt(name)
 const LINE: LineInput = {
   name: 'hot',
   pipe: 'cu-en-x-28',

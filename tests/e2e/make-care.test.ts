@@ -135,7 +135,7 @@ describe('a temporary joint', () => {
     await app.go('/')
     await app.waitForText('[data-test="coming-back"]', /Mon 4 May[\s\S]*Still room J2/)
     expect(await app.axe()).toEqual([])
-    await app.click('[data-test="coming-back"] li a')
+    await app.click('[data-test="coming-back"] a[href*="/make"]')
     await app.click('[data-test="came-back"]')
     await app.waitForText('.come-back', /No day is booked yet/)
     await app.saved()

@@ -12,7 +12,7 @@ afterAll(() => app.close())
 describe('a new job on the phone, in inches', () => {
   it('begins with its name; a nameless one is not begun', async () => {
     await app.go('/')
-    await app.click('[data-test="new-job"]')
+    await app.click('[data-test="new-job-thumb"]')
     await app.click('[role="dialog"] button[type="submit"]')
     await app.waitForText('#new-job-problem', /needs a name/)
     await app.type('[role="dialog"] input', 'Rope walk')

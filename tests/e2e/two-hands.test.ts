@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { acting } from '../acts'
 import { ownBed } from '../bed'
+import type { JobList } from '#core/acts'
 import type { WaysAnswer } from '#core/joints'
 import type { JobRecord, JointRecord } from '#core/record'
 import { openProxy, type Proxy } from '../proxy'
@@ -101,11 +102,9 @@ describe('without a server', () => {
     await tablet.waitForText('[data-end="a"]', /22 × 0\.9 copper/)
     network.isDown = false
     await tablet.saved()
-    const jobs = (await read<{ jobs: JobRecord[] }>('/api/jobs?q=Far+barn')).jobs.filter(
-      ({ name }) => name === 'Far barn',
-    )
+    const { jobs } = await read<JobList>('/api/jobs?q=Far+barn')
     expect(jobs).toHaveLength(1)
-    expect(jobs[0]).toMatchObject({
+    expect(await jobOf(jobs[0]!.slug)).toMatchObject({
       slug: 'far-barn',
       finds: [{ typed: '22', pipe: 'cu-en-x-22' }],
       joints: [{ number: 1, a: { pipe: 'cu-en-x-22' } }],

@@ -110,7 +110,7 @@ const cameBack = computed(() => store.refused.find(({ record }) => record === sh
 async function replan() {
   const back = cameBack.value
   if (back?.act.name === 'cut/plan') store.letGo(back.key)
-  await store.loadJob(props.job.slug)
+  await Promise.all([store.loadJob(props.job.slug), store.loadRack()])
   await planAgain()
 }
 /** A wrong cut that is not planned around yet: what the plan says of its rests is not so any more. */

@@ -54,7 +54,10 @@ const day = (on: string) => dayWords(on, today()).split(',')[0]!
       >
     </div>
     <NuxtLink v-for="one in late" :key="one.joint.id" :to="linkOf(one)" class="late ochre w7 t14"
-      ><StatusShape status="held" :size="16" /> {{ nameOf(one) }}, {{ day(one.on) }}</NuxtLink
+      ><StatusShape status="held" :size="16" />
+      <span
+        ><b>{{ day(one.on) }}</b> {{ nameOf(one) }}</span
+      ></NuxtLink
     >
     <div ref="tape" class="tape">
       <svg v-if="width" :width="width" height="22" aria-hidden="true">
