@@ -28,6 +28,18 @@ const app = spawn(process.execPath, ['.output/server/index.mjs'], {
   stdio: ['ignore', 'ignore', 'inherit'],
   env: { ...process.env, NODE_ENV: 'production', HOST: '127.0.0.1', PORT: String(port), DATABASE_URL: url(connection) },
 })
+/** Nothing is left running, whatever comes of it. */
+async function end(code) {
+  app.kill('SIGKILL')
+  await stop({ dir })
+  rmSync(dir, { recursive: true, force: true })
+  process.exit(code)
+}
+for (const bad of ['uncaughtException', 'unhandledRejection', 'SIGINT', 'SIGTERM'])
+  process.on(bad, (error) => {
+    console.error(error)
+    void end(1)
+  })
 const agent = new http.Agent({ keepAlive: true, maxSockets: 100 })
 
 /** One call over HTTP: its status, its bytes, and its text where it is asked for. */
@@ -87,10 +99,7 @@ async function makeJob() {
   for (let i = 0; i < JOINTS; i++) {
     const id = randomUUID()
     const begin = toSend('joint/begin', job, id, { place: `riser ${i}, floor ${i % 7}`, ...ends, wayId })
-    const ticks =
-      i % 2
-        ? []
-        : ['cut', 'ream', 'deburr', 'wipe', 'mark'].map((step) => toSend('joint/tick', job, id, { entry: 0, step }))
+    const ticks = i % 2 ? [] : ['cut', 'mark'].map((step) => toSend('joint/tick', job, id, { entry: 0, step }))
     await send([begin, ...ticks])
   }
   return job
@@ -99,13 +108,13 @@ async function makeJob() {
 /** The same job so many times, row by row in the database, each under ids of its own. */
 async function multiply(job) {
   const columns = async (table) =>
-    (await database.query(`show columns from ${table}`))[0]
+    (await database.query(`show columns from \`${table}\``))[0]
       .filter(({ Extra }) => !/auto_increment/.test(Extra))
       .map(({ Field }) => Field)
   const copy = async (table, where, set) => {
     const names = await columns(table)
     const values = names.map((name) => set[name] ?? `\`${name}\``)
-    return `insert into ${table} (${names.map((name) => `\`${name}\``).join(', ')}) select ${values.join(', ')} from ${table} where ${where}`
+    return `insert into \`${table}\` (${names.map((name) => `\`${name}\``).join(', ')}) select ${values.join(', ')} from \`${table}\` where ${where}`
   }
   const own = (n) => (column) => `concat(left(${column}, 30), '-', ${n})`
   for (let n = 1; n < JOBS; n++) {
@@ -158,6 +167,11 @@ const slugOf = (n) => (n === 0 ? 'bench-0' : `bench-${n}`)
 const [joints] = await database.query(
   'select jobs.id job, joints.id joint, joints.place from joints join jobs on jobs.id = joints.job_id where joints.number % 10 = 0',
 )
+// In no order: tablets are at work on different jobs.
+for (let i = joints.length - 1; i > 0; i--) {
+  const other = pick(i + 1)
+  ;[joints[i], joints[other]] = [joints[other], joints[i]]
+}
 let act = 0
 async function doAct() {
   const one = joints[act++ % joints.length]
@@ -167,6 +181,14 @@ async function doAct() {
   if (status === 200) one.place = place
   return { status, bytes }
 }
+/** A step done, or taken back: what hands do most. */
+async function doTick() {
+  const one = joints[act++ % joints.length]
+  const sent = toSend(one.isDone ? 'joint/untick' : 'joint/tick', one.job, one.joint, { entry: 1, step: 'cut' })
+  const { status, bytes } = await call('POST', '/api/acts', JSON.stringify({ acts: [sent] }))
+  if (status === 200) one.isDone = !one.isDone
+  return { status, bytes }
+}
 const second = JSON.parse((await call('GET', '/api/jobs?shelf=open', undefined, true)).text).cursor
 const ROUTES = [
   ['{ok:true}', () => call('GET', '/api/health')],
@@ -174,8 +196,9 @@ const ROUTES = [
   ['list, second page', () => call('GET', `/api/jobs?shelf=open&cursor=${second ?? ''}`)],
   ['search "riser 7 wyn"', () => call('GET', '/api/jobs?q=riser+7+wyn')],
   ['one job, whole', () => call('GET', `/api/jobs/${slugOf(pick(JOBS))}`)],
-  ['one job, since', () => call('GET', `/api/jobs/${slugOf(pick(JOBS))}?since=300`)],
-  ['an act', doAct],
+  ['one job, since', () => call('GET', `/api/jobs/${slugOf(pick(JOBS))}?since=205`)],
+  ['an act: a step ticked', doTick],
+  ['an act: a place changed', doAct],
 ]
 const at = (times, part) => times[Math.min(times.length - 1, Math.floor(times.length * part))]
 
@@ -220,7 +243,5 @@ for (const clients of CLIENTS) {
 console.log(`\nmemory of the server ${memory()} MB`)
 
 agent.destroy()
-app.kill('SIGTERM')
 await database.end()
-await stop({ dir })
-rmSync(dir, { recursive: true, force: true })
+await end(0)

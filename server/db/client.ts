@@ -1,9 +1,8 @@
 import { drizzle, type MySql2Database } from 'drizzle-orm/mysql2'
 import mysql, { type Pool, type PoolConnection } from 'mysql2/promise'
 import { driverFault, DUPLICATE } from './fault'
-import * as schema from './schema'
 
-export type Database = MySql2Database<typeof schema>
+export type Database = MySql2Database
 export type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0]
 
 /** Connections kept; a loopback server with one process needs few. */
@@ -14,8 +13,14 @@ const MOST_WAITING = 60
 const CONNECT_WITHIN_MS = 3000
 /** How long its work may take once it has one, ms. A connection that hangs is thrown away, not given to the next. */
 const WORK_WITHIN_MS = 8000
-/** The database's own bounds, s, under ours: they end a statement in order instead of cutting its connection. */
-const SESSION = 'SET SESSION max_statement_time = 5, innodb_lock_wait_timeout = 4'
+/**
+ * The database's own bounds, s, under ours: they end a statement in order instead of cutting its connection; and the
+ * level of transactions, see `inTransaction`.
+ */
+const SESSION = [
+  'SET SESSION max_statement_time = 5, innodb_lock_wait_timeout = 4',
+  'SET SESSION TRANSACTION ISOLATION LEVEL READ COMMITTED',
+]
 
 /** The database did not answer in time. What was sent may or may not have been done. */
 export class DatabaseBusy extends Error {
@@ -37,7 +42,9 @@ function usePool(): Pool {
     timezone: 'Z',
     charset: 'utf8mb4',
   })
-  pool.pool.on('connection', (connection) => connection.query(SESSION, () => undefined))
+  pool.pool.on('connection', (connection) => {
+    for (const statement of SESSION) connection.query(statement, () => undefined)
+  })
   return pool
 }
 
@@ -62,9 +69,18 @@ async function within<T>(ms: number, work: Promise<T>, late: (value: T) => void 
   }
 }
 
-// MariaDB has no lateral joins, which the default mode writes.
-const onConnection = (connection: PoolConnection): Database =>
-  drizzle(connection, { schema, mode: 'planetscale' }) as unknown as Database
+/** The query builder of each connection of the pool: it is dearer to make than most queries are. */
+const BUILDERS = new WeakMap<object, Database>()
+
+function onConnection(connection: PoolConnection): Database {
+  // The pool wraps the same connection anew each time it is lent.
+  const own = (connection as unknown as { connection: object }).connection
+  const known = BUILDERS.get(own)
+  if (known) return known
+  const made = drizzle(connection) as unknown as Database
+  BUILDERS.set(own, made)
+  return made
+}
 
 async function withConnection<T>(work: (db: Database) => Promise<T>): Promise<T> {
   const connection = await within(CONNECT_WITHIN_MS, usePool().getConnection(), (late) => late.release())
@@ -87,7 +103,7 @@ export const reading = <T>(work: (db: Database) => Promise<T>): Promise<T> => wi
  * waiting for a row's lock, the snapshot that the default level keeps would still be the one from before the wait.
  */
 export const inTransaction = <T>(work: (tx: Transaction) => Promise<T>): Promise<T> =>
-  withConnection((db) => db.transaction(work, { isolationLevel: 'read committed' }))
+  withConnection((db) => db.transaction(work))
 
 /**
  * Tries of one transaction that another try may get through, by MariaDB's number of the conflict: a deadlock, a row begun

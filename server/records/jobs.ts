@@ -59,8 +59,7 @@ const LOAD: Loaders = {
     loadFinds(db, await db.select().from(finds).where(of(finds)).orderBy(asc(finds.createdAt), asc(finds.id))),
   lines: async (db, of) => (await db.select().from(lines).where(of(lines)).orderBy(asc(lines.number))).map(toLine),
   cuts: async (db, of) => (await db.select().from(cuts).where(of(cuts)).orderBy(asc(cuts.number))).map(toCut),
-  joints: async (db, of) =>
-    loadJoints(db, await db.select().from(joints).where(of(joints)).orderBy(asc(joints.number))),
+  joints: (db, of) => loadJoints(db, of(joints)),
   looks: async (db, of) => (await db.select().from(looks).where(of(looks)).orderBy(asc(looks.number))).map(toLook),
 }
 

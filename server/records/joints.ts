@@ -1,4 +1,4 @@
-import { and, asc, eq, inArray } from 'drizzle-orm'
+import { and, asc, eq, inArray, type SQL, type SQLWrapper } from 'drizzle-orm'
 import type { Note } from '#core/base'
 import type { Conditions, End, Way } from '#core/joints'
 import type { At, JointRecord, MarkRecord } from '#core/record'
@@ -9,18 +9,31 @@ import { toDatabase, toIso } from './time'
 
 type JointRow = typeof joints.$inferSelect
 
-/** Joints with their ticks, timers and sign-offs, in the order of the rows. */
-export async function loadJoints(db: Database | Transaction, rows: readonly JointRow[]): Promise<JointRecord[]> {
+/** Joints with their ticks, timers and sign-offs, by number; `of` says which rows of their table. */
+export async function loadJoints(db: Database | Transaction, of: SQL | undefined): Promise<JointRecord[]> {
+  const rows = await db.select().from(joints).where(of).orderBy(asc(joints.number))
+  return withSteps(db, rows, db.select({ id: joints.id }).from(joints).where(of))
+}
+
+/** Ids of joints, or what asks for them. */
+type Ids = readonly string[] | SQLWrapper
+async function withSteps(db: Database | Transaction, rows: readonly JointRow[], ids: Ids): Promise<JointRecord[]> {
   if (rows.length === 0) return []
-  const ids = rows.map((row) => row.id)
   const [tickRows, timerRows, signoffRows] = [
     await db
       .select()
       .from(ticks)
-      .where(inArray(ticks.jointId, ids))
+      .where(inArray(ticks.jointId, ids as SQLWrapper))
       .orderBy(asc(ticks.entry), asc(ticks.at), asc(ticks.step)),
-    await db.select().from(timers).where(inArray(timers.jointId, ids)),
-    await db.select().from(signoffs).where(inArray(signoffs.jointId, ids)).orderBy(asc(signoffs.seq)),
+    await db
+      .select()
+      .from(timers)
+      .where(inArray(timers.jointId, ids as SQLWrapper)),
+    await db
+      .select()
+      .from(signoffs)
+      .where(inArray(signoffs.jointId, ids as SQLWrapper))
+      .orderBy(asc(signoffs.seq)),
   ]
   return rows.map((row): JointRecord => ({
     id: row.id,
@@ -103,7 +116,7 @@ export const jointStore: Store<JointRecord> = {
       .from(joints)
       .where(and(eq(joints.id, id), eq(joints.jobId, job.id)))
       .for('update')
-    const [joint] = await loadJoints(tx, rows)
+    const [joint] = await withSteps(tx, rows, [id])
     return joint ?? null
   },
   isTaken: takenIn(joints),

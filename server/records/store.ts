@@ -8,7 +8,7 @@ import type { JobRow } from './job-rows'
 /** How records of a kind are read from their tables and saved there: the record as core knows it, nothing else. */
 export interface Store<R> {
   /** A record of this job, held until the transaction ends; null where it has none such. */
-  load: (tx: Transaction, job: JobRow, id: string) => Promise<R | null>
+  load: (tx: Transaction, job: Pick<JobRow, 'id'>, id: string) => Promise<R | null>
   /** Whether any job has a record of this id. */
   isTaken: (tx: Transaction, id: string) => Promise<boolean>
   /** Numbers of the records of this job, where they have any. */

@@ -1,4 +1,6 @@
-import { and, asc, eq, isNull, max, ne, or, sql } from 'drizzle-orm'
+import { and, asc, eq, isNull, max, ne, or, sql, type SQL } from 'drizzle-orm'
+import type { MySqlColumn } from 'drizzle-orm/mysql-core'
+import isEqual from 'fast-deep-equal'
 import type { LineGists } from '#core/acts'
 import {
   foldText,
@@ -90,21 +92,27 @@ export async function keepAllGists(tx: Transaction, job: JobRecord): Promise<voi
   if (rows.length > 0) await tx.insert(gists).values(rows)
 }
 
-/** What an act made of one record, for the overview of its job. */
+/** What an act made of one record, for the overview of its job. Gives whether anything of that is other than before. */
 export async function keepGistOf(
   tx: Transaction,
   { kind, ...place }: Place & { kind: string },
   rules: GistRules,
+  before: unknown,
   after: unknown,
-): Promise<void> {
-  if (isGistKind(kind))
-    await keepGist(tx, { kind, ...place }, after === null ? null : workGist(kind, rules, after as never))
+): Promise<boolean> {
+  if (!isGistKind(kind)) return false
+  const gist = after === null ? null : workGist(kind, rules, after as never)
+  // Most of what is done to a line leaves its legs alone: its gist as it was is asked for where it is cheap.
+  if (before !== null && gist !== null && kind !== 'lines' && isEqual(workGist(kind, rules, before as never), gist))
+    return false
+  await keepGist(tx, { kind, ...place }, gist)
+  return true
 }
 
 const between = (text: string): string => (text === '' ? '' : `\n${text}\n`)
 /** A text with one more between its line breaks, where it is not there yet; the oldest go. */
-const withOne = (column: typeof summaries.hands | typeof summaries.days, most: number) =>
-  sql`if(locate(values(${column}), ${column}) > 0, ${column}, right(concat(${column}, values(${column})), ${most}))`
+const withOne = (column: MySqlColumn, one: SQL, most: number): SQL =>
+  sql`if(locate(${one}, ${column}) > 0, ${column}, right(concat(${column}, ${one}), ${most}))`
 
 /** A hand as it is searched for. */
 export const handWords = (by: string): string => between(foldText(by))
@@ -114,6 +122,14 @@ export interface Work {
   at: string
   by: string
 }
+
+/** The columns of last work: the latest, whatever order acts came in. Each is set from what stands so far, the hour last. */
+const workedOn = (at: SQL, by: SQL, { hand, day }: { hand: SQL; day: SQL }) => ({
+  workedBy: sql`if(${at} >= ${summaries.workedAt}, ${by}, ${summaries.workedBy})`,
+  hands: withOne(summaries.hands, hand, MOST_HANDS),
+  days: withOne(summaries.days, day, MOST_DAYS),
+  workedAt: sql`greatest(${summaries.workedAt}, ${at})`,
+})
 
 /** A job's row in the list, by what stands now; last work is the latest, whatever order acts came in. */
 export async function keepSummary(tx: Transaction, row: JobRow, { at, by }: Work): Promise<void> {
@@ -142,13 +158,27 @@ export async function keepSummary(tx: Transaction, row: JobRow, { at, by }: Work
         wakes,
         summary,
         words: sql`values(${summaries.words})`,
-        hands: withOne(summaries.hands, MOST_HANDS),
-        days: withOne(summaries.days, MOST_DAYS),
-        // The one before the other: each is set from what stands so far.
-        workedBy: sql`if(values(${summaries.workedAt}) >= ${summaries.workedAt}, values(${summaries.workedBy}), ${summaries.workedBy})`,
-        workedAt: sql`greatest(${summaries.workedAt}, values(${summaries.workedAt}))`,
+        ...workedOn(sql`values(${summaries.workedAt})`, sql`values(${summaries.workedBy})`, {
+          hand: sql`values(${summaries.hands})`,
+          day: sql`values(${summaries.days})`,
+        }),
       },
     })
+}
+
+/** Who worked on a job and when, where nothing else of it shows in the list. */
+export async function keepWorked(tx: Transaction, row: JobRow, { at, by }: Work): Promise<void> {
+  const [{ affectedRows }] = await tx
+    .update(summaries)
+    .set(
+      workedOn(sql`${toDatabase(at)}`, sql`${by}`, {
+        hand: sql`${handWords(by)}`,
+        day: sql`${between(at.slice(0, 10))}`,
+      }),
+    )
+    .where(and(eq(summaries.jobId, row.id), eq(summaries.made, SUMMARY_VERSION)))
+  // One of an earlier version, or none: it is made whole.
+  if (affectedRows === 0) await keepSummary(tx, row, { at, by })
 }
 
 /** Everybody who worked on a job and every day there was work: from its log, and from records that are older than it. */

@@ -28,7 +28,7 @@ import { insertJob, saveJob, toJob } from '../records/jobs'
 import { loadRack, lockRack, saveRack } from '../records/rack'
 import { rulesOf } from '../records/rules'
 import { STORES } from '../records/stores'
-import { keepAllGists, keepGistOf, keepSummary } from '../records/summaries'
+import { keepAllGists, keepGistOf, keepSummary, keepWorked } from '../records/summaries'
 import { forDatabase, toDatabase } from '../records/time'
 import { findUnkeepable } from './keepable'
 import { changedJob } from './changes'
@@ -135,6 +135,8 @@ interface Held {
   job: JobRow
   before: AnyRecord | null
   rack: OffcutRecord[]
+  /** Whether what is done shows in the list beside its hour. */
+  isSeen: boolean
 }
 
 /**
@@ -143,12 +145,12 @@ interface Held {
  */
 async function hold(tx: Transaction, act: Sent, def: ActDef): Promise<Held | null> {
   const isOwn = def.on !== 'jobs' && def.does !== 'begins'
-  const there = isOwn ? await readJobRow(tx, act.job) : null
-  const record = there ? await recordNow(tx, there, def, act.record) : null
+  const record = isOwn ? await STORES[def.on as ListKind].load(tx, { id: act.job }, act.record) : null
   const rack = isOnRack(def) ? await lockRack(tx) : []
   const job = await lockJobRow(tx, act.job)
   if (!job) return null
-  return { job, before: def.on === 'jobs' ? await toJob(tx, job) : record, rack }
+  const own = record?.id === act.record ? record : null
+  return { job, before: def.on === 'jobs' ? await toJob(tx, job) : own, rack, isSeen: true }
 }
 
 /** A job is begun where there is none of its id. */
@@ -180,10 +182,20 @@ async function work(tx: Transaction, held: Held, read: ReadAct, doing: Doing): P
   const result = def.apply(rules, before as never, said, { ...doing, next })
   if (!result.ok) return notDone(act, body, def, before, result.error)
   const after = raised(before, result.value, doing)
-  if (after === before) return after
+  if (after === before) {
+    held.isSeen = false
+    return after
+  }
   await save(tx, held, def, act.record, after)
   if (def.on === 'jobs') await keepGistsOfJob(tx, before as JobRecord, after as JobRecord | null)
-  else await keepGistOf(tx, { jobId: job.id, kind: def.on, id: act.record, at: doing.at }, rules, after)
+  else
+    held.isSeen = await keepGistOf(
+      tx,
+      { jobId: job.id, kind: def.on, id: act.record, at: doing.at },
+      rules,
+      before,
+      after,
+    )
   return after
 }
 
@@ -281,7 +293,7 @@ async function doOne(tx: Transaction, held: Held | null, read: ReadAct, doing: D
   const { seq, number } = await append(tx, job, row)
   // What an act made of the job's own row is read anew.
   const now = def.on === 'jobs' ? (await readJobRow(tx, act.job))! : { ...job, acts: number }
-  await keepSummary(tx, now, doing)
+  await (held && !held.isSeen ? keepWorked(tx, now, doing) : keepSummary(tx, now, doing))
   return taken(tx, now, read, seq, def.on === 'jobs' ? await toJob(tx, now) : after)
 }
 

@@ -36,7 +36,7 @@ CREATE TABLE IF NOT EXISTS `summaries` (
 	`hands` mediumtext CHARACTER SET utf8mb4 COLLATE utf8mb4_bin NOT NULL,
 	`days` mediumtext CHARACTER SET utf8mb4 COLLATE utf8mb4_bin NOT NULL,
 	CONSTRAINT `summaries_job_id` PRIMARY KEY(`job_id`),
-	KEY `summaries_shelf` (`shelf`,`worked_at`,`job_id`),
+	KEY `summaries_shelf` (`shelf`,`worked_at`,`job_id`,`wakes`),
 	CONSTRAINT `summaries_job_id_jobs_id_fk` FOREIGN KEY (`job_id`) REFERENCES `jobs`(`id`) ON DELETE cascade ON UPDATE no action
 );
 --> statement-breakpoint

@@ -39,7 +39,7 @@ export const summaries = mysqlTable(
     hands: exactText().notNull(),
     days: exactText().notNull(),
   },
-  (table) => [index('summaries_shelf').on(table.shelf, table.workedAt, table.jobId)],
+  (table) => [index('summaries_shelf').on(table.shelf, table.workedAt, table.jobId, table.wakes)],
 )
 
 /** What a summary needs of each record: worked out when the record is saved, since a line takes long. */
