@@ -7,9 +7,24 @@ const b = await openBrowser({ width: w, height: h })
 const { driver } = b
 await driver.get(base + path)
 await driver.sleep(1500)
-if (theme === 'cellar') { await driver.executeScript("localStorage.setItem('jolvet-theme','cellar')"); await driver.get(base + path); await driver.sleep(1500) }
-if (script) { await driver.executeAsyncScript(`const done = arguments[arguments.length-1]; (async () => { ${script} })().then(done, (e) => done(String(e)))`).then((r) => r && console.log(r)); await driver.sleep(800) }
+if (theme === 'cellar') {
+  await driver.executeScript("localStorage.setItem('jolvet-theme','cellar')")
+  await driver.get(base + path)
+  await driver.sleep(1500)
+}
+if (script) {
+  await driver
+    .executeAsyncScript(
+      `const done = arguments[arguments.length-1]; (async () => { ${script} })().then(done, (e) => done(String(e)))`,
+    )
+    .then((r) => r && console.log(r))
+  await driver.sleep(800)
+}
 writeFileSync(out, Buffer.from(await driver.takeScreenshot(), 'base64'))
-const logs = await driver.manage().logs().get('browser').catch(() => [])
+const logs = await driver
+  .manage()
+  .logs()
+  .get('browser')
+  .catch(() => [])
 for (const l of logs) console.log(l.level.name, l.message.slice(0, 300))
 await (b.close ? b.close() : driver.quit())

@@ -46,8 +46,28 @@ export async function openProxy(target: string): Promise<Proxy> {
       out.on('error', reject)
       out.end(body)
     })
+  /** A line that stays open goes through as it comes, and is cut with the network. */
+  function passThrough(request: IncomingMessage, response: ServerResponse) {
+    const out = http.request(
+      { host: to.hostname, port: to.port, path: request.url, headers: request.headers },
+      (reply) => {
+        response.writeHead(reply.statusCode ?? 502, reply.headers)
+        reply.pipe(response)
+      },
+    )
+    const watch = setInterval(() => {
+      if (proxy.isDown) request.socket.destroy()
+    }, DELAY_MS)
+    response.on('close', () => {
+      clearInterval(watch)
+      out.destroy()
+    })
+    out.on('error', () => request.socket.destroy())
+    out.end()
+  }
   async function handle(request: IncomingMessage, response: ServerResponse) {
     if (proxy.isDown) return request.socket.destroy()
+    if (request.url === '/api/stream') return passThrough(request, response)
     const chunks: Buffer[] = []
     for await (const chunk of request) chunks.push(chunk as Buffer)
     const body = Buffer.concat(chunks)

@@ -23,6 +23,7 @@ export function nameOfRecord(record: string, job: JobRecord | undefined): string
 export function recordWords({ record, act }: Pick<Entry, 'record' | 'act'>, job: JobRecord | undefined): string {
   if (act.name === 'job/begin') return job?.name ?? act.body.name
   if (act.name === 'job/settle') return nameOfRecord(act.body.record, job) ?? 'entry'
+  if (act.name.startsWith('job/')) return job?.name ?? 'job'
   const { on } = actOf(act.name)
   if (on === 'jobs') return 'kit'
   return nameOfRecord(record, job) ?? (on === 'rack' ? 'rack' : 'entry')
@@ -37,11 +38,14 @@ function keysChanged(field: string, now: Fields, was: Fields, job: JobRecord | u
   )
 }
 
+/** Fields that are said as one thing, though they have parts. */
+const WHOLE: ReadonlySet<string> = new Set(['a', 'b', 'waits'])
+
 function changeWords(body: Fields, seen: Fields, job: JobRecord | undefined): string {
   return Object.entries(body)
     .map(([field, value]) => {
       const isMap = typeof value === 'object' && value !== null && !Array.isArray(value)
-      return isMap && field !== 'a' && field !== 'b'
+      return isMap && !WHOLE.has(field)
         ? keysChanged(field, value as Fields, (seen[field] ?? {}) as Fields, job)
         : `${fieldWords(field)}: ${valueWords(field, value, job)}`
     })

@@ -102,6 +102,7 @@ const endWords = (end: Any): string =>
   'pipe' in end || 'thread' in end ? endLabel(end as unknown as End) : joined(Object.keys(end))
 
 function mapWords(field: string, map: Any, job: Job): string {
+  if (field === 'waits') return `${String(map.for)}${map.until ? ` till ${String(map.until)}` : ''}`
   if (field === 'clips' && 'mm' in map) return wasFixed(map, job)
   if (field === 'pulled' && 'marks' in map) return 'done'
   if (field === 'a' || field === 'b') return endWords(map)

@@ -3,7 +3,6 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import {
   ACT_NAMES,
-  ACTS,
   actOf,
   actsPage,
   applyToJob,

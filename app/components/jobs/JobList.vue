@@ -21,7 +21,10 @@ const top = useTemplateRef<HTMLElement>('top')
 const first = computed(() => list.totals)
 
 /** Row heights, px: as the pictures have them. */
-const height = (index: number) => (narrow.value ? (index === at.value ? 112 : 104) : 56)
+const height = (index: number): number => {
+  if (!narrow.value) return 56
+  return index === at.value ? 112 : 104
+}
 const virtual = useWindowVirtualizer(
   computed(() => ({
     count: rows.value.length,
@@ -158,39 +161,7 @@ const empty = computed(() => {
           >New job <kbd>N</kbd></UButton
         >
       </div>
-      <div class="shelves" role="group" aria-label="Shelf">
-        <button
-          v-for="(shelf, i) in SHELVES"
-          :key="shelf"
-          type="button"
-          class="tab t17"
-          :aria-pressed="!isSearch && list.query.shelf === shelf"
-          :data-shelf="shelf"
-          @click="open(shelf)">
-          {{ SHELF_WORDS[shelf] }} <span class="note">{{ first.counts[shelf] }}</span>
-          <kbd class="only-wide">{{ i + 1 }}</kbd>
-        </button>
-        <span class="orders only-wide">
-          <button
-            type="button"
-            class="tab t15"
-            :aria-pressed="list.query.order === 'newest'"
-            @click="list.ask({ order: 'newest' })">
-            newest work first
-          </button>
-          <button
-            type="button"
-            class="tab t15"
-            :aria-pressed="list.query.order === 'name'"
-            data-test="by-name"
-            @click="list.ask({ order: 'name' })">
-            by name
-          </button>
-          <button type="button" class="tab t15" :aria-pressed="list.query.isMine" data-test="mine" @click="mine">
-            mine <kbd>M</kbd>
-          </button>
-        </span>
-      </div>
+      <ShelfTabs @open="open" @mine="mine" />
     </div>
     <BackBand v-if="list.back.length && !isSearch" :joints="list.back" />
     <p v-if="list.keptAt !== null" class="band ochre w6" data-test="kept-list">
@@ -306,31 +277,6 @@ const empty = computed(() => {
 .search input:focus-visible {
   outline: none;
 }
-.shelves {
-  display: flex;
-  align-items: center;
-  gap: 24px;
-  height: 44px;
-  padding: 0 18px;
-  border-bottom: 1px solid var(--rule);
-}
-.tab {
-  min-height: 44px;
-  flex: none;
-  display: inline-flex;
-  align-items: center;
-  gap: 6px;
-  box-shadow: none;
-}
-.tab[aria-pressed='true'] {
-  font-weight: 700;
-  box-shadow: inset 0 -2px var(--copper);
-}
-.orders {
-  margin-left: auto;
-  display: flex;
-  gap: 20px;
-}
 .band {
   display: flex;
   align-items: center;
@@ -394,11 +340,6 @@ const empty = computed(() => {
   .search {
     flex: 1;
     margin: 0;
-  }
-  .shelves {
-    padding: 0 12px;
-    gap: 18px;
-    overflow-x: auto;
   }
   .foot {
     padding: 10px 12px;

@@ -22,7 +22,7 @@ const isHere = computed(() => isNow(props.job, props.now))
     <JobRun :job="job" class="run">
       <StatusShape v-if="next.held" status="held" :size="20" />
       <span v-if="next.mm !== undefined" class="figure copper"><TapeFigure :mm="next.mm" :system="system" /></span>
-      <span v-else-if="next.known !== undefined" class="figure">{{ next.known }}</span>
+      <span v-else-if="next.known !== undefined" class="figure known">{{ next.known }}</span>
       <span v-if="next.mm !== undefined && system === 'inch'" class="t14">in</span>
     </JobRun>
     <span class="next">
@@ -95,6 +95,9 @@ const isHere = computed(() => isNow(props.job, props.now))
 .row-selected .figure {
   font-size: 40px;
   letter-spacing: -0.03em;
+}
+.row-selected .figure.known {
+  font-size: 24px;
 }
 .row-selected .figure :deep(.fraction) {
   font-size: 0.5em;

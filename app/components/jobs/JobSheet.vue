@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { v4 as uuid } from 'uuid'
 import type { ActOn, InputOf } from '#core/acts'
-import { REGIONS } from '#core/catalogue'
 import { copyActs, measuredOn, type JobRecord } from '#core/record'
 import { REGION_WORDS } from '~/wording/en'
 
@@ -105,7 +104,7 @@ async function archive() {
           <p class="t14 note">Sizes</p>
           <div role="group" aria-label="Sizes" class="flex gap-5">
             <button
-              v-for="region in REGIONS"
+              v-for="(words, region) in REGION_WORDS"
               :key="region"
               type="button"
               class="choice"
@@ -113,7 +112,7 @@ async function archive() {
               :disabled="measured !== null && job.region !== region"
               :data-region="region"
               @click="act('job/change', { region })">
-              {{ REGION_WORDS[region] }}
+              {{ words }}
             </button>
           </div>
           <p v-if="measured" class="note t14">
