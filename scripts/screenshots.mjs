@@ -9,7 +9,8 @@ const folder = process.env.OUT ?? 'docs/screenshots'
 const only = process.argv.slice(2)
 mkdirSync(folder, { recursive: true })
 
-const jobs = (await (await fetch(`${base}/api/jobs`)).json()).jobs
+const read = async (at) => (await fetch(base + at)).json()
+const jobs = await Promise.all((await read('/api/jobs?limit=60')).jobs.map(({ slug }) => read(`/api/jobs/${slug}`)))
 const joint = (slug, number) =>
   `joint=${jobs.find((job) => job.slug === slug).joints.find((one) => one.number === number).id}`
 const line = (slug, number) =>
@@ -19,6 +20,7 @@ const boat = 'boat-shed-wash-down'
 const PHONE = [390, 844]
 const VIEWS = [
   ['jobs', '/'],
+  ['job', `/jobs/${kiln}/find`, undefined, false, openJob],
   ['find', '/jobs/glaze-kiln-room/find'],
   ['sizes', '/sizes'],
   [
@@ -30,7 +32,6 @@ const VIEWS = [
   ],
   ['joint', `/jobs/${kiln}/joint?${joint(kiln, 5)}`],
   ['line', `/jobs/${kiln}/line?${line(kiln, 1)}`, undefined, false, thirdLeg],
-  ['joint-inches', `/jobs/${boat}/joint?${joint(boat, 1)}`],
   ['kit', `/jobs/${kiln}/kit`],
   ['look', `/jobs/${boat}/look`, undefined, false, lookAtCrimp],
   ['cut', `/jobs/${kiln}/cut`],
@@ -40,7 +41,7 @@ const VIEWS = [
   ['make-cellar', `/jobs/${kiln}/make?${joint(kiln, 3)}`, undefined, true],
   ['fix-phone', `/jobs/${kiln}/fix?${line(kiln, 2)}`, PHONE],
   ['find-phone', '/jobs/glaze-kiln-room/find', PHONE],
-  ['joint-phone', `/jobs/${kiln}/joint?${joint(kiln, 5)}`, PHONE],
+  ['jobs-phone', '/', PHONE],
   ['make-phone', `/jobs/${kiln}/make?${joint(kiln, 3)}`, PHONE],
   // Last: they leave an entry behind in this browser.
   ['two-hands', `/jobs/${kiln}/make?${joint(kiln, 3)}`, undefined, false, twoHands],
@@ -49,6 +50,11 @@ const VIEWS = [
 /** The screen gauge as it is once a card was laid on the screen. */
 async function setGauge({ driver }) {
   await (await driver.wait(until.elementLocated(By.css('[data-test="card-fits"]')), 10_000)).click()
+}
+
+/** The job itself, over its Find. */
+async function openJob({ driver }) {
+  await (await driver.wait(until.elementLocated(By.css('[data-test="open-job"]')), 10_000)).click()
 }
 
 /** A line with its piece of two bends looked at. */

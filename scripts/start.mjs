@@ -17,8 +17,6 @@ const address = `http://${isLoopback ? '127.0.0.1' : host}:${port}`
 /** How often the database is looked after, ms, and how many restarts in a minute are too many. */
 const LOOK_EVERY_MS = 500
 const MOST_RESTARTS = 5
-/** Receipts of writes are kept far longer than a tablet lies in a drawer with work on it, days. */
-const RECEIPT_DAYS = 400
 
 const errorFile = path.join(dataFolder, 'start-errors.log')
 function writeDetails(error) {
@@ -146,20 +144,12 @@ async function lookAfterDatabase() {
   mending = false
 }
 
-/**
- * Times go on the record: a clock behind what is already written is said. Receipts that nobody can ask for any more are
- * dropped.
- */
+/** Times go on the record: a clock behind what is already written is said. */
 async function checkRecord(databaseUrl) {
   const { onDatabase } = await import('./migrate.mjs')
   const [[{ newest }]] = await onDatabase(databaseUrl, (open) =>
     open.query(
       'select greatest(coalesce((select max(at) from signoffs), 0), coalesce((select max(updated_at) from joints), 0), coalesce((select max(at) from receipts), 0)) newest',
-    ),
-  )
-  await onDatabase(databaseUrl, (open) =>
-    open.query(
-      `delete from receipts where at < (select * from (select max(at) from receipts) newest) - interval ${RECEIPT_DAYS} day`,
     ),
   )
   const last = Date.parse(`${String(newest).replace(' ', 'T')}Z`)

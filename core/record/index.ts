@@ -93,7 +93,7 @@ export {
 export type { At, StepState } from './joint/steps'
 export { endsNow, factsOfFind, suspectsOf } from './joint/suspects'
 export type { DoubtedFind, Suspect } from './joint/suspects'
-export { beginJoint, bringBack, changeJoint, stepsPutAside } from './joint/work'
+export { beginJoint, bringBack, changeJoint, isUntouched, stepsPutAside } from './joint/work'
 export type { JobRules } from './joint/work'
 export { cautionsOf, lateTool, stopsOf } from './joint/card-cautions'
 export { pipesWanted } from './job/pipes-wanted'

@@ -45,11 +45,21 @@ export const ownFields = (row: JobRow) => ({
   updatedBy: row.updatedBy,
 })
 
-/** Clashes of a job, oldest first. */
+/** Clashes of a job that are given out: the last; all are on record. */
+const MOST_CLASHES = 100
+
+/** The last clashes of a job, oldest first. */
 export const loadClashes = async (db: Database | Transaction, jobId: string): Promise<ClashRecord[]> =>
-  (await db.select().from(clashes).where(eq(clashes.jobId, jobId)).orderBy(asc(clashes.at), asc(clashes.id))).map(
-    toClash,
+  (
+    await db
+      .select()
+      .from(clashes)
+      .where(eq(clashes.jobId, jobId))
+      .orderBy(desc(clashes.at), desc(clashes.id))
+      .limit(MOST_CLASHES)
   )
+    .map(toClash)
+    .reverse()
 
 type Loaders = { [K in OwnKind]: (db: Database | Transaction, of: Of) => Promise<JobRecord[K]> }
 /** Which rows of a table: of a job, and of it some ids only. */

@@ -138,6 +138,7 @@ useKeys({ i: () => input.value?.click() })
         </div>
       </template>
     </UModal>
+    <DropRecord :job="job" act="find/drop" :record="find.id" words="take this find out" />
   </section>
 </template>
 

@@ -2,7 +2,7 @@
 import { unitSystemOf } from '#core/catalogue'
 import { useElementSize } from '@vueuse/core'
 import type { Conditions, End } from '#core/joints'
-import type { JobRecord } from '#core/record'
+import { isUntouched, type JobRecord } from '#core/record'
 import { SERVICE_WORDS } from '~/wording/en'
 import { endLabel } from '~/wording/way'
 
@@ -61,6 +61,8 @@ useKeys({
   },
 })
 const set = (name: keyof Conditions, value: Conditions[keyof Conditions]) => setCondition(name, value as never)
+/** No step of it was done, so that it can go as if it had never been begun. */
+const canDrop = computed(() => joint.value !== undefined && isUntouched(joint.value))
 const missingEnds = computed(() => {
   if (joint.value?.a) return 'the other end'
   return joint.value?.b ? 'the first end' : 'both ends'
@@ -120,6 +122,13 @@ const missingEnds = computed(() => {
         :is-signed="isSigned"
         @look="lookedAt = $event"
         @change="change" />
+      <DropRecord
+        v-if="canDrop"
+        class="drop-joint"
+        :job="job"
+        act="joint/drop"
+        :record="joint.id"
+        :words="`take J${joint.number} out: begun by mistake`" />
     </div>
     <aside v-if="!narrow" class="working">
       <WayWorking
@@ -221,5 +230,8 @@ const missingEnds = computed(() => {
     display: flex;
     flex-direction: column;
   }
+}
+.drop-joint {
+  padding: 4px 18px;
 }
 </style>

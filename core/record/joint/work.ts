@@ -138,10 +138,15 @@ export function bringBack(rules: JobRules, joint: JointRecord): Result<JointReco
   return ok({ ...joint, ...last, way: way.value, aside: [...others, ...putAside(joint)] })
 }
 
+/** Whether nothing was ever done on a joint: it can be taken out as if it had not been begun. */
+export const isUntouched = ({ ticks, timers, faults, signoffs, aside }: JointRecord): boolean =>
+  ticks.length + timers.length + faults.length + signoffs.length + aside.length === 0
+
 /** A joint taken out. Fails with `SIGNED` once signed, at `joint` where a step of it was done or put aside. */
-export function dropJoint({ number, ticks, timers, faults, signoffs, aside }: JointRecord): Result<null> {
+export function dropJoint(joint: JointRecord): Result<null> {
+  const { number, ticks, timers, signoffs } = joint
   if (signoffs.length > 0) return { ok: false, error: SIGNED }
-  if (ticks.length + timers.length + faults.length + aside.length === 0) return ok(null)
+  if (isUntouched(joint)) return ok(null)
   return fail(
     'impossible',
     'joint',
