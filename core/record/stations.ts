@@ -2,7 +2,7 @@ import { cutStation } from './cut/status'
 import { findStation } from './find/status'
 import { fixStation } from './fix/status'
 import type { JobGist } from './gist'
-import { handoverStation, jointStation, makeStation } from './joint/status'
+import { handoverStation, jointStation, makeStation } from './joint/stations'
 import { lineStation } from './line/status'
 import type { StationDef, StationProgress } from './station'
 

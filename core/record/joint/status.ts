@@ -1,6 +1,4 @@
 import { issue, type Issue } from '#core/base'
-import type { JobGist } from '../gist'
-import { doneOf, thereOf, type StationDef } from '../station'
 import type { JointRecord, SignoffRecord } from './record'
 
 /** Where a joint stands. A shape and a word, never a colour alone. */
@@ -26,33 +24,3 @@ export function statusOf(joint: Pick<JointRecord, 'ticks' | 'signoffs' | 'reopen
 
 /** Why signed work is not changed. */
 export const SIGNED: Issue = issue('impossible', 'joint', 'This joint is signed off. Its entry stays as it was signed.')
-
-const madeOf = ({ joints }: JobGist): number => joints.filter((joint) => joint.isMade).length
-const chosenOf = ({ joints }: JobGist): number => joints.filter(({ isChosen }) => isChosen).length
-
-export const jointStation: StationDef = {
-  key: 3,
-  name: 'Joint',
-  progress: (job) => {
-    const [done, of] = [chosenOf(job), job.joints.length]
-    return { done, of, isBehind: of > 0 && done === of, isHeld: false }
-  },
-  counted: doneOf('chosen'),
-}
-
-export const makeStation: StationDef = {
-  key: 7,
-  name: 'Make',
-  progress: (job) => {
-    const [done, of] = [madeOf(job), chosenOf(job)]
-    return { done, of, isBehind: of > 0 && done === of, isHeld: false }
-  },
-  counted: doneOf('made'),
-}
-
-export const handoverStation: StationDef = {
-  key: 9,
-  name: 'Hand over',
-  progress: (job) => ({ done: null, of: madeOf(job), isBehind: job.handedOver !== null, isHeld: false }),
-  counted: thereOf('joint'),
-}
