@@ -223,6 +223,6 @@ export async function loadDemo({ replace }: { replace: boolean }): Promise<numbe
   const [row] = await reading((db) => db.select({ n: count() }).from(jobs))
   if (!replace && row!.n > 0) return 0
   await takeOut()
-  for (const [i, job] of [...DEMO_JOBS].reverse().entries()) await addJob(job, i - DEMO_JOBS.length)
+  for (const [i, job] of [...DEMO_JOBS].reverse().entries()) await addJob(job, -1 - i)
   return DEMO_JOBS.length
 }
