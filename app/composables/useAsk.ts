@@ -1,9 +1,8 @@
-import { useStorage } from '@vueuse/core'
 import { suggestNext, understand, type Understood } from '#core/ask'
 import type { Word } from '#core/shorthand'
 import type { Issue } from '#core/base'
 import { ask } from '#core/contract'
-import { REGIONS, type Region } from '#core/catalogue'
+import type { Region } from '#core/catalogue'
 import type { IdentifyAnswer } from '#core/identify'
 import type { Conditions, End, WaysAnswer } from '#core/joints'
 import type { OffsetAnswer } from '#core/line'
@@ -57,8 +56,8 @@ export function useAsk(job: Ref<JobRecord | undefined>) {
   const store = useJobStore()
   const text = ref('')
   /** Country of a line asked outside a job, kept on this device. */
-  const chosen = useStorage<Region>('jolvet-region', 'gb')
-  const region = computed<Region>(() => job.value?.region ?? (REGIONS.includes(chosen.value) ? chosen.value : 'gb'))
+  const chosen = useUsualRegion()
+  const region = computed<Region>(() => job.value?.region ?? chosen.value)
 
   const understood = computed(() =>
     text.value.trim() === '' ? null : understand({ text: text.value, region: region.value }),

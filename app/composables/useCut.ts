@@ -52,7 +52,7 @@ export function useCut(job: Ref<JobRecord>) {
       // One that was looked at is kept on this tablet; else its name in the address is asked for.
       for (const id of missing.split(',')) await store.recall(id)
       await readElsewhere()
-      for (const one of elsewhere.value) if (missing.includes(one.job.id)) await store.loadJob(one.job.slug)
+      for (const one of elsewhere.value) if (missing.split(',').includes(one.job.id)) await store.loadJob(one.job.slug)
     },
     { immediate: true },
   )

@@ -2,7 +2,7 @@ import { useStorage } from '@vueuse/core'
 import { REGIONS, type Region } from '#core/catalogue'
 
 /** Sizes of a country by the language a tablet speaks: before anybody said otherwise. */
-export function regionOf(language: string): Region {
+function regionOf(language: string): Region {
   if (/^en-us\b/i.test(language) || /^es-us\b/i.test(language)) return 'us'
   return /^en\b/i.test(language) ? 'gb' : 'eu'
 }

@@ -14,14 +14,14 @@ import type { Answer } from '~/outbox/surroundings'
 import type { Storage } from '~/outbox/storage'
 
 /** Jobs kept on this tablet, beside those with work that is not sent. */
-export const MOST_COPIES = 20
+const MOST_COPIES = 20
 /** A copy is written so long after the last change to its job, ms: never in the same breath as a tap. */
 const WRITE_AFTER_MS = 400
 
 interface Around {
   storage: () => Storage
-  /** Jobs with entries of this tablet, which are not let go. */
-  isBusy: (id: string) => boolean
+  /** Jobs with entries of this tablet or on the screen, which are not let go. */
+  isHeld: (id: string) => boolean
   /** Something was put, ms since 1970. */
   onPut: (at: number) => void
 }
@@ -30,7 +30,7 @@ interface Around {
  * Jobs as the server last gave them, by id: those in view in memory, the last looked at on this tablet. The rack, which
  * is the same for all, is on each of them.
  */
-export function createCopies({ storage, isBusy, onPut }: Around) {
+export function createCopies({ storage, isHeld, onPut }: Around) {
   const copies = new Map<string, JobRecord>()
   let rack: OffcutRecord[] = []
   /** Copies that are not written yet. */
@@ -58,7 +58,7 @@ export function createCopies({ storage, isBusy, onPut }: Around) {
       .looked()
       .catch(() => [])
     for (const { id } of looked.slice(MOST_COPIES)) {
-      if (isBusy(id)) continue
+      if (isHeld(id)) continue
       await storage()
         .dropCopy(id)
         .catch(() => undefined)

@@ -28,7 +28,7 @@ function joined(before: Done | undefined, now: Done): Done {
 
 /** What was done on this tablet, so that it can be taken back by the act's own undo. */
 export function createDone() {
-  const done: Ref<Done[]> = useStorage('jolvet-done', [])
+  const done: Ref<Done[]> = useStorage('jolvet-done', [], undefined, { shallow: true })
 
   return {
     /** The last thing done to a job itself, such as to put it to the archive. */

@@ -27,6 +27,7 @@ import { pick } from '~/outbox/saved'
 import { memoryStorage, openStorage, type Storage } from '~/outbox/storage'
 import { createCopies } from './copies'
 import { createDone } from './done'
+import { after } from './pauses'
 import { createReader } from './reader'
 import { openStream } from './stream'
 import { createViews } from './views'
@@ -38,7 +39,6 @@ const MOST_RECENT = 12
 /** What a job is called while nobody has named it. */
 export const LOOSE_NAME = 'Not in a job yet'
 
-const after = (ms: number) => new Promise<void>((resolve) => setTimeout(resolve, ms))
 const NO_JOB = fail('unknown-id', 'job', 'job: this job is not open here.')
 type Begun<N extends ActName> = RecordOf[(typeof ACTS)[N]['on']]
 
@@ -79,7 +79,7 @@ export const useJobStore = defineStore('jobs', () => {
   const isBusy = (id: string) => entries.value.some(({ job }) => job === id)
   const copies = createCopies({
     storage: () => storage,
-    isBusy,
+    isHeld: (id) => isBusy(id) || viewed.has(id),
     onPut: (at) => {
       lastCopyAt.value = Math.max(lastCopyAt.value ?? 0, at)
     },

@@ -16,13 +16,13 @@ import {
 } from '#core/record'
 import { today } from '~/reading/today'
 import { useJobStore } from './jobs'
+import { after } from './pauses'
 
 /** A change of the counts is asked for so long after the last news, ms. */
 const COUNT_AFTER_MS = 300
 
 /** How long the server is waited for before what is kept here is shown, ms. */
 const COPY_AFTER_MS = 800
-const after = (ms: number) => new Promise<void>((resolve) => setTimeout(resolve, ms))
 
 export interface ListQuery {
   shelf: Shelf

@@ -1,9 +1,7 @@
 import type { Issue } from '#core/base'
 import type { Answer } from '~/composables/useApi'
+import { after, pauseAfter } from './pauses'
 
-/** Pauses before a read that found no server is tried again, ms; the last one is kept to. */
-const RETRY_AFTER_MS = [1000, 2000, 4000, 8000, 15_000, 30_000] as const
-const after = (ms: number) => new Promise<void>((resolve) => setTimeout(resolve, ms))
 /** Tablets that lost one server do not all come back in the same moment. */
 const spread = (ms: number) => ms * (0.8 + 0.4 * Math.random())
 
@@ -20,7 +18,7 @@ export function createReader(get: <T>(url: string) => Promise<Answer<T>>, onAway
         return answer
       }
       onAway(answer.error)
-      await after(spread(RETRY_AFTER_MS[Math.min(tries, RETRY_AFTER_MS.length - 1)]!))
+      await after(spread(pauseAfter(tries)))
     }
   }
 

@@ -1,7 +1,6 @@
 import type { News } from '#core/acts'
+import { pauseAfter } from './pauses'
 
-/** Pauses before a stream that was refused is opened anew, ms; a cut line the browser mends by itself. */
-const AGAIN_AFTER_MS = [1000, 2000, 4000, 8000, 15_000, 30_000] as const
 const LOCK = 'jolvet-stream'
 
 interface Around {
@@ -39,8 +38,9 @@ export function openStream({ onNews, onOpen }: Around): void {
       shared?.postMessage(news)
     })
     source.addEventListener('error', () => {
+      // A cut line the browser mends by itself; one that was refused it gives up.
       if (source.readyState !== EventSource.CLOSED) return
-      setTimeout(connect, AGAIN_AFTER_MS[Math.min(failures++, AGAIN_AFTER_MS.length - 1)]!)
+      setTimeout(connect, pauseAfter(failures++))
     })
   }
 

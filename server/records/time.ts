@@ -6,3 +6,6 @@ export const toIso = (at: string): string => `${at.replace(' ', 'T')}Z`
 
 /** A time as it goes over HTTP, as MariaDB keeps it. */
 export const toDatabase = (iso: string): string => forDatabase(new Date(iso))
+
+/** Today as a day, ISO 8601, UTC. */
+export const isoToday = (): string => new Date().toISOString().slice(0, 10)

@@ -9,7 +9,7 @@ import { reading, type Database } from '../db/client'
 import { summaries } from '../db/schema'
 import { invalid } from '../http/problem'
 import { handWords } from '../records/summaries'
-import { forDatabase, toIso } from '../records/time'
+import { forDatabase, isoToday, toIso } from '../records/time'
 
 /** Rows of one page, as a rule and at most: forty are about 30 kB. */
 const PAGE = 40
@@ -31,17 +31,15 @@ export const listQuery = z.object({
 })
 export type ListQuery = z.output<typeof listQuery>
 
-const isoDay = (): string => new Date().toISOString().slice(0, 10)
-
 /** Where text stands, whatever of it means something to LIKE. */
 const holds = (column: MySqlColumn, text: string): SQL => like(column, `%${text.replace(/[\\%_]/g, '\\$&')}%`)
 
 /** The shelf of today: what waited for a day that has come is open. */
 const shelfNow = () =>
-  sql<Shelf>`if(${summaries.shelf} = 'waiting' and ${summaries.wakes} <= ${isoDay()}, 'open', ${summaries.shelf})`
+  sql<Shelf>`if(${summaries.shelf} = 'waiting' and ${summaries.wakes} <= ${isoToday()}, 'open', ${summaries.shelf})`
 
 function onShelf(shelf: ListQuery['shelf']): SQL | undefined {
-  const today = isoDay()
+  const today = isoToday()
   const woken = and(eq(summaries.shelf, 'waiting'), sql`${summaries.wakes} <= ${today}`)
   if (shelf === 'all') return undefined
   if (shelf === 'open') return or(eq(summaries.shelf, 'open'), woken)
@@ -52,7 +50,7 @@ function onShelf(shelf: ListQuery['shelf']): SQL | undefined {
 
 /** What a job answers a search by. */
 function found(q: string): SQL[] {
-  const terms = readSearch(q, isoDay())
+  const terms = readSearch(q, isoToday())
   if (terms.length > MOST_TERMS)
     throw invalid(issue('too-many', 'q', `q: up to ${MOST_TERMS} words are searched at once.`))
   return terms.map(({ text, day }) =>
@@ -123,7 +121,7 @@ type Row = Pick<typeof summaries.$inferSelect, Exclude<keyof typeof columns, 'id
 
 /** What stands of a row beside its summary, on the shelf of today. */
 function besideOf({ shelf, wakes, workedAt, workedBy }: Row): Pick<ListedJob, 'shelf' | 'wakes' | 'by' | 'at'> {
-  const isWoken = shelf === 'waiting' && wakes !== null && wakes <= isoDay()
+  const isWoken = shelf === 'waiting' && wakes !== null && wakes <= isoToday()
   return { shelf: isWoken ? 'open' : (shelf as Shelf), wakes, by: workedBy, at: toIso(workedAt) }
 }
 const toListed = (row: Row): ListedJob => ({

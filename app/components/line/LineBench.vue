@@ -135,10 +135,7 @@ useKeys({
   Delete: () => {
     if (rows.value.length) dropLeg(row.value)
   },
-  u: () => {
-    if (canUndo.value) undo()
-    else store.takeBack(props.job.slug)
-  },
+  u: () => (canUndo.value ? undo() : void store.takeBack(props.job.slug)),
   U: redo,
   r: () => {
     isReversed.value = !isReversed.value
