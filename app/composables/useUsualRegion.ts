@@ -7,13 +7,14 @@ function regionOf(language: string): Region {
   return /^en\b/i.test(language) ? 'gb' : 'eu'
 }
 
-/** The country's sizes outside a job, kept on this tablet. */
+/** The country's sizes outside a job: as they were picked on this tablet, else those of the first job on the list. */
 export function useUsualRegion() {
-  const kept = useStorage<Region>('jolvet-region', regionOf(navigator.language))
+  const list = useListStore()
+  const picked = useStorage<Region | ''>('jolvet-region', '', undefined, { writeDefaults: false })
   return computed<Region>({
-    get: () => (REGIONS.includes(kept.value) ? kept.value : 'gb'),
+    get: () => REGIONS.find((id) => id === picked.value) ?? list.shown[0]?.region ?? regionOf(navigator.language),
     set: (region) => {
-      kept.value = region
+      picked.value = region
     },
   })
 }

@@ -1,4 +1,4 @@
-import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { afterAll, afterEach, beforeAll, describe, expect, it } from 'vitest'
 import { acting } from '../acts'
 import { ownBed } from '../bed'
 import type { JobList } from '#core/acts'
@@ -40,6 +40,10 @@ beforeAll(async () => {
   phone = await App.open(base(), { width: 390, height: 844 })
   yard = await newJob('Two hands', 'gb', 'hall')
   slug = yard.slug
+})
+// One that fails leaves the others their network.
+afterEach(() => {
+  network.isDown = false
 })
 afterAll(async () => {
   await tablet.close()
@@ -94,6 +98,7 @@ describe('without a server', () => {
     network.isDown = true
     await tablet.click('[data-test="new-job"]')
     await tablet.type('[role="dialog"] input', 'Far barn')
+    await tablet.click('[role="dialog"] [data-region="gb"]')
     await tablet.click('[role="dialog"] button[type="submit"]')
     await tablet.click('[data-test="first-find"]')
     await tablet.type('#diameter', '22')

@@ -206,7 +206,7 @@ onMounted(() => {
 .hazards {
   grid-column: 1 / -1;
   position: sticky;
-  bottom: 0;
+  bottom: var(--foot, 0px);
   background: var(--paper);
 }
 .left {
@@ -231,7 +231,7 @@ onMounted(() => {
 }
 .thumb {
   position: sticky;
-  bottom: 0;
+  bottom: var(--foot, 0px);
   background: var(--paper);
   border-top: 1px solid var(--rule);
   padding: 10px 12px;

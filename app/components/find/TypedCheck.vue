@@ -18,6 +18,13 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ change: [text: string | undefined]; bar: [isBarred: boolean] }>()
 const isOpen = ref(props.text !== '')
+// What was typed on another page, or comes after the copy that was shown first, is not hidden.
+watch(
+  () => props.text === '',
+  (isEmpty) => {
+    if (!isEmpty) isOpen.value = true
+  },
+)
 defineExpose({
   open: () => {
     if (!isOpen.value) void toggle()

@@ -300,7 +300,7 @@ useKeys({
 }
 .thumb {
   position: sticky;
-  bottom: 0;
+  bottom: var(--foot, 0px);
   background: var(--paper);
   border-top: 1px solid var(--rule);
   display: flex;

@@ -63,6 +63,7 @@ async function measure() {
             :key="id"
             type="button"
             class="choice"
+            :data-region="id"
             :aria-pressed="region === id"
             @click="region = id">
             {{ words }}
