@@ -164,17 +164,30 @@ console.log(`filled in ${Math.round((performance.now() - from) / 1000)} s`)
 
 const pick = (n) => Math.floor(Math.random() * n)
 const slugOf = (n) => (n === 0 ? 'bench-0' : `bench-${n}`)
-const [joints] = await database.query(
-  'select jobs.id job, joints.id joint, joints.place from joints join jobs on jobs.id = joints.job_id where joints.number % 10 = 0',
-)
-// In no order: tablets are at work on different jobs.
-for (let i = joints.length - 1; i > 0; i--) {
-  const other = pick(i + 1)
-  ;[joints[i], joints[other]] = [joints[other], joints[i]]
+/** In no order: tablets are at work beside each other. */
+function shuffled(rows) {
+  for (let i = rows.length - 1; i > 0; i--) {
+    const other = pick(i + 1)
+    ;[rows[i], rows[other]] = [rows[other], rows[i]]
+  }
+  return rows
 }
+const jointsOf = async (where) =>
+  shuffled(
+    (
+      await database.query(
+        `select jobs.id job, joints.id joint, joints.place from joints join jobs on jobs.id = joints.job_id where ${where}`,
+      )
+    )[0],
+  )
+/** Jobs that are worked on today; and one joint of each of many, so that nothing of it is known from the act before. */
+const TODAY = 20
+const today = await jointsOf(`jobs.position < ${TODAY}`)
+const anyDay = await jointsOf('joints.number = 7')
 let act = 0
-async function doAct() {
-  const one = joints[act++ % joints.length]
+/** Another place; the worst of what is typed, since the job is found by it. */
+async function doPlace() {
+  const one = today[act++ % today.length]
   const place = `riser ${randomUUID().slice(0, 4)}`
   const sent = toSend('joint/change', one.job, one.joint, { place }, { seen: { place: one.place } })
   const { status, bytes } = await call('POST', '/api/acts', JSON.stringify({ acts: [sent] }))
@@ -182,7 +195,7 @@ async function doAct() {
   return { status, bytes }
 }
 /** A step done, or taken back: what hands do most. */
-async function doTick() {
+const doTick = (joints) => async () => {
   const one = joints[act++ % joints.length]
   const sent = toSend(one.isDone ? 'joint/untick' : 'joint/tick', one.job, one.joint, { entry: 1, step: 'cut' })
   const { status, bytes } = await call('POST', '/api/acts', JSON.stringify({ acts: [sent] }))
@@ -197,8 +210,9 @@ const ROUTES = [
   ['search "riser 7 wyn"', () => call('GET', '/api/jobs?q=riser+7+wyn')],
   ['one job, whole', () => call('GET', `/api/jobs/${slugOf(pick(JOBS))}`)],
   ['one job, since', () => call('GET', `/api/jobs/${slugOf(pick(JOBS))}?since=205`)],
-  ['an act: a step ticked', doTick],
-  ['an act: a place changed', doAct],
+  ['act: a step ticked', doTick(today)],
+  ['act: a place changed', doPlace],
+  ['act: on a job at rest', doTick(anyDay)],
 ]
 const at = (times, part) => times[Math.min(times.length - 1, Math.floor(times.length * part))]
 

@@ -82,10 +82,10 @@ function onConnection(connection: PoolConnection): Database {
   return made
 }
 
-async function withConnection<T>(work: (db: Database) => Promise<T>): Promise<T> {
+async function withConnection<T>(work: (db: Database, connection: PoolConnection) => Promise<T>): Promise<T> {
   const connection = await within(CONNECT_WITHIN_MS, usePool().getConnection(), (late) => late.release())
   try {
-    const value = await within(WORK_WITHIN_MS, work(onConnection(connection)))
+    const value = await within(WORK_WITHIN_MS, work(onConnection(connection), connection))
     connection.release()
     return value
   } catch (error) {
@@ -103,7 +103,28 @@ export const reading = <T>(work: (db: Database) => Promise<T>): Promise<T> => wi
  * waiting for a row's lock, the snapshot that the default level keeps would still be the one from before the wait.
  */
 export const inTransaction = <T>(work: (tx: Transaction) => Promise<T>): Promise<T> =>
-  withConnection((db) => db.transaction(work))
+  withConnection(async (db, connection) => {
+    await connection.beginTransaction()
+    try {
+      // The builder of the connection itself: what is prepared on it stays prepared.
+      const value = await work(db as unknown as Transaction)
+      await connection.commit()
+      return value
+    } catch (error) {
+      await connection.rollback().catch(() => connection.destroy())
+      throw error
+    }
+  })
+
+/** A statement of which only the values differ: put together once on each connection. */
+export function prepared<S>(build: (db: Transaction) => S): (db: Database | Transaction) => S {
+  const known = new WeakMap<object, S>()
+  return (db) => {
+    const made = known.get(db) ?? build(db as Transaction)
+    known.set(db, made)
+    return made
+  }
+}
 
 /**
  * Tries of one transaction that another try may get through, by MariaDB's number of the conflict: a deadlock, a row begun

@@ -1,6 +1,6 @@
-import { eq } from 'drizzle-orm'
-import type { Database, Transaction } from '../db/client'
-import { jobs } from '../db/schema'
+import { eq, getTableColumns, sql } from 'drizzle-orm'
+import { prepared, type Database, type Transaction } from '../db/client'
+import { acts, jobs, receipts } from '../db/schema'
 import { notFound, Problem } from '../http/problem'
 import { droppedIssue, findDroppedByName } from './dropped'
 
@@ -30,4 +30,42 @@ export async function readJobRow(tx: Transaction, id: string): Promise<JobRow | 
 export async function lockJobRow(tx: Transaction, id: string): Promise<JobRow | null> {
   const rows = await tx.select().from(jobs).where(eq(jobs.id, id)).for('update')
   return rows.find((row) => row.id === id) ?? null
+}
+
+/** What tells that an act came before: its row in the log, or the key of a write that an earlier version took. */
+export interface Receipt {
+  seq: number | null
+  /** As it was received, JSON; null for an earlier version's. */
+  text: string | null
+}
+
+const inLog = (column: typeof acts.seq | typeof acts.text) =>
+  sql`(select ${column} from ${acts} where ${acts.key} = ${sql.placeholder('key')})`
+const lockQuery = prepared((tx) =>
+  tx
+    .select({
+      ...getTableColumns(jobs),
+      seq: inLog(acts.seq).mapWith(acts.seq),
+      text: sql<string | null>`${inLog(acts.text)}`,
+      earlier: sql<
+        string | null
+      >`(select ${receipts.key} from ${receipts} where ${receipts.key} = ${sql.placeholder('key')})`,
+    })
+    .from(jobs)
+    .where(eq(jobs.id, sql.placeholder('id')))
+    .for('update')
+    .prepare(),
+)
+
+/** The row of a job, held as above, and the receipt of an act on it by its key; asked for at once, at every act. */
+export async function lockJobFor(
+  tx: Transaction,
+  id: string,
+  key: string,
+): Promise<{ job: JobRow; receipt: Receipt | null } | null> {
+  const rows = await lockQuery(tx).execute({ id, key })
+  const found = rows.find((row) => row.id === id)
+  if (!found) return null
+  const { seq, text, earlier, ...job } = found
+  return { job, receipt: text !== null || earlier === key ? { seq, text } : null }
 }

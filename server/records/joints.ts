@@ -1,80 +1,71 @@
-import { and, asc, eq, inArray, type SQL, type SQLWrapper } from 'drizzle-orm'
-import type { Note } from '#core/base'
+import { and, asc, eq, getTableColumns, sql, type SQL } from 'drizzle-orm'
+import type { MySqlColumn } from 'drizzle-orm/mysql-core'
 import type { Conditions, End, Way } from '#core/joints'
-import type { At, JointRecord, MarkRecord } from '#core/record'
-import type { Database, Transaction } from '../db/client'
+import type { At, JointRecord } from '#core/record'
+import { prepared, type Database, type Transaction } from '../db/client'
 import { joints, signoffs, ticks, timers } from '../db/schema'
 import { changedColumns, changedRows, numbersIn, takenIn, type Store } from './store'
 import { toDatabase, toIso } from './time'
 
 type JointRow = typeof joints.$inferSelect
 
-/** Joints with their ticks, timers and sign-offs, by number; `of` says which rows of their table. */
-export async function loadJoints(db: Database | Transaction, of: SQL | undefined): Promise<JointRecord[]> {
-  const rows = await db.select().from(joints).where(of).orderBy(asc(joints.number))
-  return withSteps(db, rows, db.select({ id: joints.id }).from(joints).where(of))
+/** Rows of another table that belong to a joint, as JSON in its own row: one question for all of them. */
+const listed = (fields: SQL, from: SQL, order: SQL): SQL<unknown> =>
+  sql`(select json_arrayagg(json_object(${fields}) order by ${order}) from ${from})`
+const own = (table: { jointId: MySqlColumn }) => sql`${table} where ${table.jointId} = ${sql.raw('`joints`.`id`')}`
+const STEPS = {
+  ticks: listed(
+    sql`'entry', ${ticks.entry}, 'step', ${ticks.step}, 'code', ${ticks.code}, 'at', ${ticks.at}, 'by', ${ticks.by},
+      'reading', ${ticks.reading}, 'did', ${ticks.did}`,
+    own(ticks),
+    sql`${ticks.entry}, ${ticks.at}, ${ticks.step}`,
+  ),
+  timers: listed(
+    sql`'entry', ${timers.entry}, 'step', ${timers.step}, 'seconds', ${timers.seconds}, 'startedAt', ${timers.startedAt}`,
+    own(timers),
+    sql`${timers.entry}, ${timers.step}`,
+  ),
+  signoffs: listed(
+    sql`'id', ${signoffs.id}, 'initials', ${signoffs.initials}, 'marks', json_compact(${signoffs.marks}),
+      'corrects', ${signoffs.corrects}, 'remarks', json_compact(${signoffs.remarks}), 'at', ${signoffs.at}`,
+    own(signoffs),
+    sql`${signoffs.seq}`,
+  ),
 }
+const COLUMNS = { ...getTableColumns(joints), ...STEPS }
+type Steps = Record<keyof typeof STEPS, unknown>
 
-/** Ids of joints, or what asks for them. */
-type Ids = readonly string[] | SQLWrapper
-async function withSteps(db: Database | Transaction, rows: readonly JointRow[], ids: Ids): Promise<JointRecord[]> {
-  if (rows.length === 0) return []
-  const [tickRows, timerRows, signoffRows] = [
-    await db
-      .select()
-      .from(ticks)
-      .where(inArray(ticks.jointId, ids as SQLWrapper))
-      .orderBy(asc(ticks.entry), asc(ticks.at), asc(ticks.step)),
-    await db
-      .select()
-      .from(timers)
-      .where(inArray(timers.jointId, ids as SQLWrapper)),
-    await db
-      .select()
-      .from(signoffs)
-      .where(inArray(signoffs.jointId, ids as SQLWrapper))
-      .orderBy(asc(signoffs.seq)),
-  ]
-  return rows.map((row): JointRecord => ({
-    id: row.id,
-    number: row.number,
-    place: row.place,
-    a: row.a as End | null,
-    b: row.b as End | null,
-    findA: row.findA,
-    findB: row.findB,
-    comeBack: row.comeBack,
-    conditions: row.conditions as Partial<Conditions>,
-    orientation: row.orientation as JointRecord['orientation'],
-    ambient: row.ambient,
-    torch: row.torch as JointRecord['torch'],
-    reopenings: row.reopenings as JointRecord['reopenings'],
-    wayId: row.wayId,
-    way: row.way as Way | null,
-    depths: row.depths as JointRecord['depths'],
-    aside: row.aside as JointRecord['aside'],
-    version: row.version,
-    updatedAt: toIso(row.updatedAt),
-    updatedBy: row.updatedBy,
-    faults: row.faults as JointRecord['faults'],
-    ticks: tickRows
-      .filter((tick) => tick.jointId === row.id)
-      .map(({ jointId: _, at, ...tick }) => ({ ...tick, at: toIso(at) })),
-    timers: timerRows
-      .filter((timer) => timer.jointId === row.id)
-      .map(({ entry, step, seconds, startedAt }) => ({ entry, step, seconds, startedAt: toIso(startedAt) })),
-    signoffs: signoffRows
-      .filter((signoff) => signoff.jointId === row.id)
-      .map(({ id, initials, marks, at, corrects, remarks }) => ({
-        id,
-        initials,
-        marks: marks as MarkRecord[],
-        corrects,
-        remarks: remarks as Note[],
-        at: toIso(at),
-      })),
-  }))
-}
+/** Joints with their ticks, timers and sign-offs, by number; `of` says which rows of their table. */
+export const loadJoints = async (db: Database | Transaction, of: SQL | undefined): Promise<JointRecord[]> =>
+  (await db.select(COLUMNS).from(joints).where(of).orderBy(asc(joints.number))).map(toJoint)
+
+const heldQuery = prepared((tx) =>
+  tx
+    .select(COLUMNS)
+    .from(joints)
+    .where(and(eq(joints.id, sql.placeholder('id')), eq(joints.jobId, sql.placeholder('job'))))
+    .for('update')
+    .prepare(),
+)
+
+const stepAt = <T extends { at: string }>(one: T): T => ({ ...one, at: toIso(one.at) })
+const toJoint = ({ jobId: _, ...row }: JointRow & Steps): JointRecord => ({
+  ...row,
+  a: row.a as End | null,
+  b: row.b as End | null,
+  conditions: row.conditions as Partial<Conditions>,
+  orientation: row.orientation as JointRecord['orientation'],
+  torch: row.torch as JointRecord['torch'],
+  reopenings: row.reopenings as JointRecord['reopenings'],
+  way: row.way as Way | null,
+  depths: row.depths as JointRecord['depths'],
+  aside: row.aside as JointRecord['aside'],
+  updatedAt: toIso(row.updatedAt),
+  faults: row.faults as JointRecord['faults'],
+  ticks: ((row.ticks ?? []) as JointRecord['ticks']).map(stepAt),
+  timers: ((row.timers ?? []) as JointRecord['timers']).map((one) => ({ ...one, startedAt: toIso(one.startedAt) })),
+  signoffs: ((row.signoffs ?? []) as JointRecord['signoffs']).map(stepAt),
+})
 
 const toRow = ({ id: _, ticks: __, timers: ___, signoffs: ____, updatedAt, ...joint }: JointRecord) => ({
   ...joint,
@@ -111,13 +102,8 @@ async function addSignoffs(tx: Transaction, jointId: string, before: JointRecord
 
 export const jointStore: Store<JointRecord> = {
   async load(tx, job, id) {
-    const rows = await tx
-      .select()
-      .from(joints)
-      .where(and(eq(joints.id, id), eq(joints.jobId, job.id)))
-      .for('update')
-    const [joint] = await withSteps(tx, rows, [id])
-    return joint ?? null
+    const [row] = await heldQuery(tx).execute({ id, job: job.id })
+    return row ? toJoint(row) : null
   },
   isTaken: takenIn(joints),
   numbers: numbersIn(joints),

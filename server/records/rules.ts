@@ -7,18 +7,23 @@ import type { JobRow } from './job-rows'
 import { ownFields } from './jobs'
 
 /** What of a job an act is judged by; the finds for joints, since what they leave in doubt holds what rests on them. */
-export async function rulesOf(tx: Transaction, job: JobRow, { on, does }: ActDef): Promise<Omit<Rules, 'rack'>> {
+export async function rulesOf(
+  tx: Transaction,
+  job: JobRow,
+  doubted: readonly DoubtedFind[],
+  { does }: ActDef,
+): Promise<Omit<Rules, 'rack'>> {
   const { id, name, region, year, policy, tools, fittings, benders } = ownFields(job)
-  const rows =
-    on === 'joints'
-      ? await tx
-          .select({ id: finds.id, typed: finds.typed, by: finds.by, answers: finds.answers, pipe: finds.pipe })
-          .from(finds)
-          .where(eq(finds.jobId, job.id))
-      : []
   const resting = does === 'drops' ? await restingOn(tx, job) : { joints: [], cuts: [] }
-  return { ...{ id, name, region, year, policy, tools, fittings, benders }, finds: rows as DoubtedFind[], ...resting }
+  return { ...{ id, name, region, year, policy, tools, fittings, benders }, finds: doubted, ...resting }
 }
+
+/** The finds of a job, as far as joints rest on them. */
+export const loadDoubted = async (tx: Transaction, jobId: string): Promise<DoubtedFind[]> =>
+  (await tx
+    .select({ id: finds.id, typed: finds.typed, by: finds.by, answers: finds.answers, pipe: finds.pipe })
+    .from(finds)
+    .where(eq(finds.jobId, jobId))) as DoubtedFind[]
 
 /** What may rest on a record that is to be taken out. */
 async function restingOn(tx: Transaction, { id }: JobRow): Promise<Pick<Rules, 'joints' | 'cuts'>> {

@@ -18,23 +18,32 @@ import {
   type ListKind,
   type Rules,
 } from '#core/acts'
-import { GIST_RULES, ownId, rackAfter, type CutRecord, type JobRecord, type OffcutRecord } from '#core/record'
+import {
+  GIST_RULES,
+  ownId,
+  rackAfter,
+  type CutRecord,
+  type FindRecord,
+  type JobRecord,
+  type OffcutRecord,
+} from '#core/record'
 import { inTransaction, retrying, type Transaction } from '../db/client'
 import { driverFault, DUPLICATE } from '../db/fault'
 import { dropJob } from '../records/drop'
 import { droppedIssue, findDropped } from '../records/dropped'
-import { lockJobRow, readJobRow, type JobRow } from '../records/job-rows'
+import { keepAllGists, keepGistOf, type GistRow } from '../records/gists'
+import { lockJobFor, readJobRow, type JobRow, type Receipt } from '../records/job-rows'
 import { insertJob, saveJob, toJob } from '../records/jobs'
+import { findsAfter, keepKnown, knownOf, type Known } from '../records/known'
 import { loadRack, lockRack, saveRack } from '../records/rack'
 import { rulesOf } from '../records/rules'
 import { STORES } from '../records/stores'
-import { keepAllGists, keepGistOf, keepSummary, keepWorked } from '../records/summaries'
+import { keepSummary, keepWorked } from '../records/summaries'
 import { forDatabase, toDatabase } from '../records/time'
 import { findUnkeepable } from './keepable'
 import { changedJob } from './changes'
 import { append, findAct, lastActOn, nextOf as nextInLog, type LogRow } from './log'
 import { isUploaded, type Upload } from './photos'
-import { wasTakenBefore } from './receipts'
 
 type Sent = z.output<typeof sent>
 type Body = Fields
@@ -133,10 +142,15 @@ export const isOnRack = ({ on, touches }: ActDef): boolean => on === 'rack' || t
 /** What an act works on, held until the transaction ends: its job, its record, and the rack where it is touched. */
 interface Held {
   job: JobRow
+  /** Where the act came before. */
+  receipt: Receipt | null
   before: AnyRecord | null
   rack: OffcutRecord[]
-  /** Whether what is done shows in the list beside its hour. */
-  isSeen: boolean
+}
+/** What an act made: its record as it then stands, and what is known of the rest of the job. */
+interface Made {
+  after: AnyRecord | null
+  known: Known
 }
 
 /**
@@ -147,10 +161,10 @@ async function hold(tx: Transaction, act: Sent, def: ActDef): Promise<Held | nul
   const isOwn = def.on !== 'jobs' && def.does !== 'begins'
   const record = isOwn ? await STORES[def.on as ListKind].load(tx, { id: act.job }, act.record) : null
   const rack = isOnRack(def) ? await lockRack(tx) : []
-  const job = await lockJobRow(tx, act.job)
-  if (!job) return null
+  const found = await lockJobFor(tx, act.job, act.key)
+  if (!found) return null
   const own = record?.id === act.record ? record : null
-  return { job, before: def.on === 'jobs' ? await toJob(tx, job) : own, rack, isSeen: true }
+  return { ...found, before: def.on === 'jobs' ? await toJob(tx, found.job) : own, rack }
 }
 
 /** A job is begun where there is none of its id. */
@@ -163,45 +177,54 @@ async function begin(tx: Transaction, act: Sent, body: Body, def: ActDef, doing:
   await insertJob(tx, made.value as Parameters<typeof insertJob>[1])
 }
 
-/**
- * Asks the rules of an act and saves what it makes of its record, of the rack, and of the job's overview. Gives the record
- * as it then stands.
- */
-async function work(tx: Transaction, held: Held, read: ReadAct, doing: Doing): Promise<AnyRecord | null> {
+/** Asks the rules of an act and saves what it makes of its record, of the rack, and of what is known of its job. */
+async function work(tx: Transaction, held: Held, known: Known, read: ReadAct, doing: Doing): Promise<Made> {
   const { act, body, def } = read
   const { job, before, rack } = held
   if (def.does === 'begins') await checkNew(tx, def, act)
   // Taken out twice is taken out.
-  else if (!before && def.does === 'drops' && (await wasDropped(tx, def, act))) return null
+  else if (!before && def.does === 'drops' && (await wasDropped(tx, def, act))) return { after: null, known }
   else if (!before) return refuse(act.key, await goneWords(tx, def, act))
   if (act.name === 'find/photo' && !(await isUploaded(tx, act.key, body as unknown as Upload)))
     refuse(act.key, issue('missing', 'photo', 'photo: the picture itself has not come yet. Send it first.'))
   const said = before ? bodyOn(def, act, body, before) : body
-  const rules = { ...(await rulesOf(tx, job, def)), rack }
+  const rules = { ...(await rulesOf(tx, job, known.finds, def)), rack }
   const next = def.does === 'begins' ? await nextOf(tx, job, def) : doing.next
   const result = def.apply(rules, before as never, said, { ...doing, next })
   if (!result.ok) return notDone(act, body, def, before, result.error)
   const after = raised(before, result.value, doing)
-  if (after === before) {
-    held.isSeen = false
-    return after
-  }
+  if (after === before) return { after, known }
   await save(tx, held, def, act.record, after)
-  if (def.on === 'jobs') await keepGistsOfJob(tx, before as JobRecord, after as JobRecord | null)
-  else
-    held.isSeen = await keepGistOf(
-      tx,
-      { jobId: job.id, kind: def.on, id: act.record, at: doing.at },
-      rules,
-      before,
-      after,
-    )
-  return after
+  return { after, known: await knownAfter(tx, held, known, read, { rules, after, at: doing.at }) }
+}
+
+/** What is known of a job once an act is done, its gists saved. */
+async function knownAfter(
+  tx: Transaction,
+  { job, before }: Held,
+  known: Known,
+  { act, def }: ReadAct,
+  { rules, after, at }: { rules: Rules; after: AnyRecord | null; at: string },
+): Promise<Known> {
+  const { finds, gists } = known
+  if (def.on === 'jobs')
+    return { ...known, gists: await gistsOfJob(tx, gists, before as JobRecord, after as JobRecord | null) }
+  const place = { jobId: job.id, kind: def.on, id: act.record, at }
+  return {
+    ...known,
+    finds: def.on === 'finds' ? findsAfter(finds, act.record, after as FindRecord | null) : finds,
+    gists: await keepGistOf(tx, place, rules, gists, after as never),
+  }
 }
 
 /** Where what gists are worked out by has changed, those of all records are. */
-async function keepGistsOfJob(tx: Transaction, before: JobRecord, after: JobRecord | null): Promise<void> {
-  if (after && GIST_RULES.some((name) => after[name] !== before[name])) await keepAllGists(tx, after)
+async function gistsOfJob(
+  tx: Transaction,
+  gists: readonly GistRow[],
+  before: JobRecord,
+  after: JobRecord | null,
+): Promise<readonly GistRow[]> {
+  return after && GIST_RULES.some((name) => after[name] !== before[name]) ? keepAllGists(tx, after) : gists
 }
 
 function notDone(act: Sent, body: Body, def: ActDef, before: AnyRecord | null, why: Issue): never {
@@ -254,14 +277,13 @@ async function taken(
   return { key: act.key, state: 'taken', seq, acts, record, ...(isOnRack(def) ? { rack: await loadRack(tx) } : {}) }
 }
 
-/** An act that came before: its receipt is in the log, or with the writes of an earlier version. null where it is new. */
-async function takenBefore(tx: Transaction, job: JobRow | undefined, read: ReadAct): Promise<Answer | null> {
+/** An act that came before: what stands now. null where it is new. */
+async function takenBefore(tx: Transaction, held: Held | null, read: ReadAct): Promise<Answer | null> {
   const { key } = read.act
-  const known = await findAct(tx, key)
-  if (known && known.text !== read.text) return refuse(key, ANOTHER_ACT)
-  if (!job) return null
-  if (known) return standing(tx, job, read, known.seq)
-  return (await wasTakenBefore(tx, key)) ? standing(tx, job, read, null) : null
+  const receipt = held ? held.receipt : await findAct(tx, key)
+  if (!receipt) return null
+  if (receipt.text !== null && receipt.text !== read.text) return refuse(key, ANOTHER_ACT)
+  return held && standing(tx, held.job, read, receipt.seq)
 }
 
 /** What an act on a job that is not here is told. Deleted twice is deleted. */
@@ -279,22 +301,33 @@ const logRow = ({ act, text }: ReadAct, { at, by, clock }: Doing): Omit<LogRow, 
   takenAt: forDatabase(new Date()),
 })
 
-/** Does an act that is new, and writes it into the log of its job. */
-async function doOne(tx: Transaction, held: Held | null, read: ReadAct, doing: Doing): Promise<Answer> {
+/** Begins a job, and writes that into its log. */
+async function doFirst(tx: Transaction, read: ReadAct, doing: Doing): Promise<Answer> {
   const { act, body, def } = read
-  if (!held) await begin(tx, act, body, def, doing)
-  const after = held ? await work(tx, held, read, doing) : null
+  await begin(tx, act, body, def, doing)
+  const { seq } = await append(tx, (await readJobRow(tx, act.job))!, logRow(read, doing))
+  const job = (await readJobRow(tx, act.job))!
+  await keepSummary(tx, job, [], doing, null)
+  return taken(tx, job, read, seq, await toJob(tx, job))
+}
+
+/** Does an act that is new on a job that there is, and writes it into its log. */
+async function doOne(tx: Transaction, held: Held, read: ReadAct, doing: Doing): Promise<Answer> {
+  const { act, def } = read
+  const known = await knownOf(tx, held.job)
+  const made = await work(tx, held, known, read, doing)
   const row = logRow(read, doing)
-  if (held && act.name === 'job/drop') {
+  if (act.name === 'job/drop') {
     await dropJob(tx, held.job, { ...row, ...nextInLog(held.job, row) })
     return { key: act.key, state: 'taken', seq: null, acts: 0, record: null }
   }
-  const job = held?.job ?? (await readJobRow(tx, act.job))!
-  const { seq, number } = await append(tx, job, row)
+  const { seq, number, hash } = await append(tx, held.job, row)
   // What an act made of the job's own row is read anew.
-  const now = def.on === 'jobs' ? (await readJobRow(tx, act.job))! : { ...job, acts: number }
-  await (held && !held.isSeen ? keepWorked(tx, now, doing) : keepSummary(tx, now, doing))
-  return taken(tx, now, read, seq, def.on === 'jobs' ? await toJob(tx, now) : after)
+  const job = def.on === 'jobs' ? (await readJobRow(tx, act.job))! : { ...held.job, acts: number, head: hash }
+  const isSeen = def.on === 'jobs' || made.known.gists !== known.gists
+  const listed = await (isSeen ? keepSummary : keepWorked)(tx, job, made.known.gists, doing, made.known.listed)
+  keepKnown(held.job, job, { ...made.known, listed })
+  return taken(tx, job, read, seq, def.on === 'jobs' ? await toJob(tx, job) : made.after)
 }
 
 /** One act in one transaction: its receipt, its rules, its records and its row in the log are saved, or nothing is. */
@@ -303,13 +336,14 @@ async function takeOne(tx: Transaction, read: ReadAct): Promise<Answer> {
   const { key, record, by } = act
   const isBeginning = def.on === 'jobs' && def.does === 'begins'
   const held = await hold(tx, act, def)
-  const before = await takenBefore(tx, held?.job, read)
+  const before = await takenBefore(tx, held, read)
   if (before) return before
   if (isBeginning && held) refuse(key, issue('impossible', 'record', 'record: a job of this id is there already.'))
   // A beginning whose answer was lost does not bring back what was deleted since.
   if (!held && (!isBeginning || (await findDropped(tx, act.job)))) return noJob(tx, read)
   const clock = act.clock ?? 'server'
-  return doOne(tx, held, read, { key, record, at: timeOf(act.at), by, clock, next: { number: 1, count: 0 } })
+  const doing = { key, record, at: timeOf(act.at), by, clock, next: { number: 1, count: 0 } }
+  return held ? doOne(tx, held, read, doing) : doFirst(tx, read, doing)
 }
 
 const THERE_ALREADY = issue(

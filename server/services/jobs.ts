@@ -16,7 +16,7 @@ import { invalid } from '../http/problem'
 import { findJobRow, type JobRow } from '../records/job-rows'
 import { loadClashes, loadRecords, ownFields, toJob } from '../records/jobs'
 import { loadRack } from '../records/rack'
-import { loadLineGists } from '../records/summaries'
+import { loadLineGists } from '../records/gists'
 
 /** Where more records than this have changed the whole is less to send. */
 const MOST_CHANGED = 60

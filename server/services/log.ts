@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto'
-import { asc, desc, eq } from 'drizzle-orm'
-import type { Database, Transaction } from '../db/client'
+import { asc, desc, eq, sql } from 'drizzle-orm'
+import { prepared, type Database, type Transaction } from '../db/client'
 import { acts, jobs } from '../db/schema'
 import type { JobRow } from '../records/job-rows'
 
@@ -74,14 +74,40 @@ export function nextOf(
 /** An act in the log: its sequence number, its place there, and the hash of the log up to it. */
 export type Appended = Pick<LogRow, 'seq' | 'number' | 'hash'>
 
+const insertAct = prepared((tx) =>
+  tx
+    .insert(acts)
+    .values({
+      key: sql.placeholder('key'),
+      jobId: sql.placeholder('jobId'),
+      number: sql.placeholder('number'),
+      name: sql.placeholder('name'),
+      recordId: sql.placeholder('recordId'),
+      at: sql.placeholder('at'),
+      clock: sql.placeholder('clock'),
+      by: sql.placeholder('by'),
+      takenAt: sql.placeholder('takenAt'),
+      text: sql.placeholder('text'),
+      hash: sql.placeholder('hash'),
+    })
+    .prepare(),
+)
+const setHead = prepared((tx) =>
+  tx
+    .update(jobs)
+    .set({ acts: sql`${sql.placeholder('number')}`, head: sql`${sql.placeholder('hash')}` })
+    .where(eq(jobs.id, sql.placeholder('jobId')))
+    .prepare(),
+)
+
 /** Writes an act behind the last of its job, whose row is held and tells where its log ends. */
 export async function append(
   tx: Transaction,
   job: Pick<JobRow, 'acts' | 'head'>,
   act: Omit<LogRow, 'seq' | 'number' | 'hash'>,
 ): Promise<Appended> {
-  const next = nextOf(job, act)
-  const [{ insertId }] = await tx.insert(acts).values({ ...act, ...next })
-  await tx.update(jobs).set({ acts: next.number, head: next.hash }).where(eq(jobs.id, act.jobId))
-  return { seq: insertId, ...next }
+  const row = { ...act, ...nextOf(job, act) }
+  const [{ insertId }] = await insertAct(tx).execute(row)
+  await setHead(tx).execute(row)
+  return { seq: insertId, number: row.number, hash: row.hash }
 }
