@@ -1,6 +1,7 @@
-import { openDB, type DBSchema } from 'idb'
-import type { JobRecord } from '#core/record'
+import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction } from 'idb'
+import { completeJob, type JobRecord } from '#core/record'
 import type { Entry } from './entry'
+import { changesOf, jobOfParts, keysOf, type CopyChanges, type CopyHead, type Part } from './parts'
 
 /** A job as the server last gave it. */
 interface Copy {
@@ -38,7 +39,8 @@ export interface Storage {
   /** Which jobs are kept here, the last looked at first. */
   looked(): Promise<Looked[]>
   copy(id: string): Promise<Copy | undefined>
-  putCopy(copy: Copy): Promise<void>
+  /** Writes what changed of a copy; false where another page of this browser wrote a later state. */
+  putCopy(changes: CopyChanges): Promise<boolean>
   dropCopy(id: string): Promise<void>
   answer<K extends keyof KeptAnswers>(name: K): Promise<{ value: KeptAnswers[K]; at: number } | undefined>
   putAnswer<K extends keyof KeptAnswers>(name: K, value: KeptAnswers[K], at: number): Promise<void>
@@ -46,27 +48,45 @@ export interface Storage {
 
 interface Schema extends DBSchema {
   entries: { key: number; value: Entry & { seq?: number }; indexes: { key: string } }
-  copies: { key: string; value: Copy }
+  heads: { key: string; value: CopyHead }
+  parts: { key: string; value: Part }
   looked: { key: string; value: Looked }
   answers: { key: string; value: { name: string; value: unknown; at: number } }
 }
+
+/** What versions before 3 kept a copy in. */
+interface Earlier extends DBSchema {
+  copies: { key: string; value: Copy }
+}
+/** Version of the browser's database. */
+const VERSION = 3
 
 const withoutSeq = ({ seq: _, ...entry }: Entry & { seq?: number }): Entry => entry
 
 /** Kept in the browser's own database. Fails where the browser allows none. */
 export async function openStorage(name = 'jolvet'): Promise<Storage> {
-  const db = await openDB<Schema>(name, 2, {
+  const db = await openDB<Schema>(name, VERSION, {
     async upgrade(fresh, before, _, tx) {
-      if (before < 1) {
+      if (before < 1)
         fresh
           .createObjectStore('entries', { keyPath: 'seq', autoIncrement: true })
           .createIndex('key', 'key', { unique: true })
-        fresh.createObjectStore('copies', { keyPath: 'id' })
+      if (before < 2) {
+        fresh.createObjectStore('looked', { keyPath: 'id' })
+        fresh.createObjectStore('answers', { keyPath: 'name' })
       }
-      const looked = fresh.createObjectStore('looked', { keyPath: 'id' })
-      fresh.createObjectStore('answers', { keyPath: 'name' })
-      for (let copy = await tx.objectStore('copies').openCursor(); copy; copy = await copy.continue())
-        await looked.put({ id: copy.value.id, slug: copy.value.job.slug, at: copy.value.at })
+      const heads = fresh.createObjectStore('heads', { keyPath: 'id' })
+      const parts = fresh.createObjectStore('parts', { keyPath: 'key' })
+      if (before === 0) return
+      // Earlier versions kept a copy whole.
+      const whole = tx as unknown as IDBPTransaction<Earlier, ['copies'], 'versionchange'>
+      for (const { job, at } of await whole.objectStore('copies').getAll()) {
+        const { head, put } = changesOf(completeJob(job), undefined, at)
+        await heads.put(head)
+        for (const part of put) await parts.put(part)
+        await tx.objectStore('looked').put({ id: job.id, slug: job.slug, at })
+      }
+      ;(fresh as unknown as IDBPDatabase<Earlier>).deleteObjectStore('copies')
     },
     // A page of a newer version waits for this one to let go.
     blocking: () => db.close(),
@@ -102,16 +122,27 @@ export async function openStorage(name = 'jolvet'): Promise<Storage> {
       await change(key, () => null)
     },
     looked: async () => (await db.getAll('looked')).sort((a, b) => b.at - a.at),
-    copy: (id) => db.get('copies', id),
-    putCopy: async (copy) => {
-      const tx = db.transaction(['copies', 'looked'], 'readwrite')
-      await tx.objectStore('copies').put(copy)
-      await tx.objectStore('looked').put({ id: copy.id, slug: copy.job.slug, at: copy.at })
+    copy: async (id) => {
+      const tx = db.transaction(['heads', 'parts'])
+      const head = await tx.objectStore('heads').get(id)
+      const parts = head && (await tx.objectStore('parts').getAll(IDBKeyRange.bound(...keysOf(id))))
+      return head && { id, at: head.at, job: jobOfParts(head, parts!) }
+    },
+    putCopy: async ({ head, put, gone }) => {
+      const tx = db.transaction(['heads', 'parts', 'looked'], 'readwrite')
+      const there = await tx.objectStore('heads').get(head.id)
+      if (there && there.own.acts > head.own.acts) return false
+      await tx.objectStore('heads').put(head)
+      for (const part of put) await tx.objectStore('parts').put(part)
+      for (const key of gone) await tx.objectStore('parts').delete(key)
+      await tx.objectStore('looked').put({ id: head.id, slug: head.own.slug, at: head.at })
       await tx.done
+      return true
     },
     dropCopy: async (id) => {
-      const tx = db.transaction(['copies', 'looked'], 'readwrite')
-      await tx.objectStore('copies').delete(id)
+      const tx = db.transaction(['heads', 'parts', 'looked'], 'readwrite')
+      await tx.objectStore('heads').delete(id)
+      await tx.objectStore('parts').delete(IDBKeyRange.bound(...keysOf(id)))
       await tx.objectStore('looked').delete(id)
       await tx.done
     },
@@ -147,7 +178,7 @@ export function memoryStorage(entries: readonly Entry[] = []): Storage {
     },
     looked: async () => [],
     copy: async () => undefined,
-    putCopy: async () => undefined,
+    putCopy: async () => true,
     dropCopy: async () => undefined,
     answer: async () => undefined,
     putAnswer: async () => undefined,

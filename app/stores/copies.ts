@@ -11,6 +11,7 @@ import {
 import { completeJob, knowGist, type JobRecord, type OffcutRecord } from '#core/record'
 import type { Entry } from '~/outbox/entry'
 import type { Answer } from '~/outbox/surroundings'
+import { changesOf } from '~/outbox/parts'
 import type { Storage } from '~/outbox/storage'
 
 /** Jobs kept on this tablet, beside those with work that is not sent. */
@@ -33,8 +34,9 @@ interface Around {
 export function createCopies({ storage, isHeld, onPut }: Around) {
   const copies = new Map<string, JobRecord>()
   let rack: OffcutRecord[] = []
-  /** Copies that are not written yet. */
+  /** Copies that are not written yet, and jobs as they were written last. */
   const unwritten = new Set<string>()
+  const written = new Map<string, JobRecord>()
   let timer: ReturnType<typeof setTimeout> | undefined
 
   async function write(): Promise<void> {
@@ -42,14 +44,13 @@ export function createCopies({ storage, isHeld, onPut }: Around) {
     timer = undefined
     const ids = [...unwritten]
     unwritten.clear()
-    for (const id of ids) {
-      const job = copies.get(id)
-      if (job)
-        await storage()
-          .putCopy({ id, job: { ...job, rack: [] }, at: Date.now() })
-          .catch(() => undefined)
-    }
+    for (const id of ids) await writeOne(id).catch(() => undefined)
     await bound()
+  }
+
+  async function writeOne(id: string): Promise<void> {
+    const job = copies.get(id)
+    if (job && (await storage().putCopy(changesOf(job, written.get(id), Date.now())))) written.set(id, job)
   }
 
   /** Only the last looked at stay on the tablet, and those with work that is not sent. */
@@ -63,6 +64,7 @@ export function createCopies({ storage, isHeld, onPut }: Around) {
         .dropCopy(id)
         .catch(() => undefined)
       copies.delete(id)
+      written.delete(id)
     }
   }
 
@@ -140,6 +142,7 @@ export function createCopies({ storage, isHeld, onPut }: Around) {
     drop(id: string) {
       copies.delete(id)
       unwritten.delete(id)
+      written.delete(id)
       void storage()
         .dropCopy(id)
         .catch(() => undefined)
@@ -157,7 +160,9 @@ export function createCopies({ storage, isHeld, onPut }: Around) {
           .copy(own.id)
           .catch(() => undefined))
       if (!kept || copies.has(kept.id)) return
-      copies.set(kept.id, { ...completeJob(kept.job), rack })
+      const job = completeJob(kept.job)
+      written.set(kept.id, job)
+      copies.set(kept.id, { ...job, rack })
       onPut(kept.at)
     },
     write,

@@ -56,13 +56,14 @@ function changeWords(body: Fields, seen: Fields, job: JobRecord | undefined): st
 export const entryWords = ({ act, seen }: { act: Act; seen?: Fields }, job: JobRecord | undefined): string =>
   isChange(act) ? changeWords(act.body, seen ?? {}, job) : actOf(act.name).says(act.body, job)
 
-export const clockTime = (ms: number): string =>
-  new Date(ms).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
+// Kept: making one costs a phone more than a whole list of steps.
+const CLOCK = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' })
+const DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
+export const clockTime = (ms: number): string => CLOCK.format(ms)
 
 /** When an entry was done; where the server's clock was not known, it is said whose time it is. */
 export const entryTime = ({ at, clock }: Pick<Entry, 'at' | 'clock'>): string =>
   clock === 'server' ? clockTime(at) : `${clockTime(at)} by the tablet's clock`
 
 /** A time on record, as day and hour. */
-export const dayTime = (iso: string): string =>
-  new Date(iso).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
+export const dayTime = (iso: string): string => DAY.format(Date.parse(iso))

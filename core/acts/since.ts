@@ -10,7 +10,7 @@ export type WholeJob = Omit<JobRecord, 'rack'> & { gists: LineGists }
 
 /** Kinds of records that are a job's own. */
 export type OwnKind = Exclude<ListKind, 'rack'>
-const OWN_KINDS = ['finds', 'lines', 'cuts', 'joints', 'looks'] as const satisfies readonly OwnKind[]
+export const OWN_KINDS = ['finds', 'lines', 'cuts', 'joints', 'looks'] as const satisfies readonly OwnKind[]
 
 /** What changed of a job after so many acts: records as they are now, null where one is gone. */
 export interface JobChanges {

@@ -1,4 +1,4 @@
-import { and, asc, eq } from 'drizzle-orm'
+import { and, eq } from 'drizzle-orm'
 import isEqual from 'fast-deep-equal'
 import type { LineGists } from '#core/acts'
 import {

@@ -2,6 +2,7 @@
 import type { CutRow } from '#core/cutting'
 import type { CutRecord } from '#core/record'
 import { formatLength, type UnitSystem } from '#core/units'
+import { bringIntoSight } from '~/reading/in-sight'
 
 /** Every cut in order, with what is marked on its piece from the left end; the one to be made next is the largest. */
 const props = defineProps<{
@@ -21,8 +22,7 @@ const list = useTemplateRef<HTMLElement>('list')
 watch(
   () => props.at,
   () => {
-    if (!props.isPhone)
-      void nextTick(() => list.value?.querySelector('[aria-current="true"]')?.scrollIntoView({ block: 'nearest' }))
+    if (!props.isPhone) bringIntoSight(() => list.value?.querySelector('[aria-current="true"]'))
   },
 )
 const isEvery = computed(() => props.next < 0)

@@ -70,7 +70,7 @@ const missingEnds = computed(() => {
 </script>
 
 <template>
-  <JointTabs :job="job" :current="joint?.id" can-add @add="addJoint()" />
+  <JointTabs :slug="job.slug" :joints="job.joints" :current="joint?.id" can-add @add="addJoint()" />
   <p v-if="isStarting" class="p-6 note">Starting the joint.</p>
   <div v-else-if="!joint" class="p-6 space-y-4">
     <p class="t20 w7">No joint yet.</p>

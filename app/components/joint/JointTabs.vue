@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { pulledAt } from '#core/line'
-import { statusOf, type BentPiece, type JobRecord } from '#core/record'
+import { statusOf, type BentPiece, type JointRecord } from '#core/record'
 import { STATUS_WORDS } from '~/wording/en'
 import { endLabel } from '~/wording/way'
+import { bringIntoSight } from '~/reading/in-sight'
 
 /** The job's joints in one line; the one on the table is underlined. */
 const props = defineProps<{
-  job: JobRecord
+  slug: string
+  joints: readonly JointRecord[]
   current: string | undefined
   canAdd?: boolean
   bent?: readonly BentPiece[]
@@ -21,21 +23,28 @@ const standing = (one: BentPiece) => {
 const row = useTemplateRef<HTMLElement>('row')
 watch(
   [() => props.current, () => props.bend],
-  () => row.value?.querySelector('[aria-current="true"]')?.scrollIntoView({ block: 'nearest', inline: 'nearest' }),
-  { flush: 'post' },
-)
-onMounted(() =>
-  row.value?.querySelector('[aria-current="true"]')?.scrollIntoView({ block: 'nearest', inline: 'nearest' }),
+  () => bringIntoSight(() => row.value?.querySelector('[aria-current="true"]')),
+  { immediate: true },
 )
 const emit = defineEmits<{ add: [] }>()
+const router = useRouter()
+/** A joint is gone to within the page; with a key held, the browser opens it as it would. */
+function follow(event: MouseEvent) {
+  const href = (event.target as Element).closest('a[data-joint]')?.getAttribute('href')
+  if (!href || event.defaultPrevented || event.metaKey || event.ctrlKey || event.shiftKey || event.altKey) return
+  event.preventDefault()
+  void router.push(href)
+}
 </script>
 
 <template>
-  <nav ref="row" class="tabs" aria-label="Joints of this job">
-    <NuxtLink
-      v-for="joint in job.joints"
+  <nav ref="row" class="tabs" aria-label="Joints of this job" @click="follow">
+    <!-- A hundred of them: drawn again only where their own joint has changed, and no link of the router each. -->
+    <a
+      v-for="joint in joints"
       :key="joint.id"
-      :to="{ query: { joint: joint.id } }"
+      v-memo="[joint, joint.id === current]"
+      :href="`?joint=${joint.id}`"
       class="choice"
       :aria-current="joint.id === current ? 'true' : undefined"
       :data-joint="joint.number"
@@ -43,7 +52,7 @@ const emit = defineEmits<{ add: [] }>()
       ><StatusShape :status="statusOf(joint)" :size="14" :label="STATUS_WORDS[statusOf(joint)]" class="inline" /> J{{
         joint.number
       }}
-      <span v-if="joint.id === current" class="only-wide font-normal">{{ joint.place }}</span></NuxtLink
+      <span v-if="joint.id === current" class="only-wide font-normal">{{ joint.place }}</span></a
     >
     <NuxtLink
       v-for="one in bent ?? []"
@@ -60,7 +69,7 @@ const emit = defineEmits<{ add: [] }>()
     <button v-if="canAdd" type="button" class="choice" data-test="new-joint" @click="emit('add')">
       + another joint <kbd>N</kbd>
     </button>
-    <NuxtLink v-if="canAdd" :to="`/jobs/${job.slug}/look`" class="choice ml-auto" data-test="look"
+    <NuxtLink v-if="canAdd" :to="`/jobs/${slug}/look`" class="choice ml-auto" data-test="look"
       >look at one that is there</NuxtLink
     >
   </nav>

@@ -4,6 +4,7 @@ import { splitLegs } from '#core/run'
 import type { UnitSystem } from '#core/units'
 import type { ShownPiece } from '~/composables/useLine'
 import { tapeText } from '~/reading/tape'
+import { bringIntoSight } from '~/reading/in-sight'
 
 /** The legs as they were typed, one row each, and the field for the next; each keeps its own mistake beside it. */
 const props = defineProps<{
@@ -72,8 +73,7 @@ defineExpose({
 watch(
   () => props.row,
   () => {
-    if (!props.isPhone)
-      void nextTick(() => list.value?.querySelector('[aria-current="true"]')?.scrollIntoView({ block: 'nearest' }))
+    if (!props.isPhone) bringIntoSight(() => list.value?.querySelector('[aria-current="true"]'))
   },
 )
 const pieceOf = (index: number) => props.pieces.find(({ rows }) => rows.includes(index))

@@ -164,7 +164,7 @@ useKeys({
     <UButton :to="`/jobs/${job.slug}/joint`">Choose a joint</UButton>
   </div>
   <template v-else>
-    <JointTabs :job="{ ...job, joints }" :current="joint.id" :bent="bent" />
+    <JointTabs :slug="job.slug" :joints="joints" :current="joint.id" :bent="bent" />
     <ShiftedBand :job="job" :shifted="shifted" :is-signed="isSigned" @follow="follow" />
     <SuspectBand
       :suspects="suspects"

@@ -11,7 +11,8 @@ const at = computed(() => bent.value.findIndex(({ key }) => key === route.query.
 <template>
   <template v-if="at >= 0">
     <JointTabs
-      :job="{ ...job, joints: job.joints.filter(({ way }) => way !== null) }"
+      :slug="job.slug"
+      :joints="job.joints.filter(({ way }) => way !== null)"
       :current="undefined"
       :bent="bent"
       :bend="bent[at]!.key" />

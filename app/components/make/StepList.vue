@@ -4,8 +4,9 @@ import type { Region } from '#core/catalogue'
 import type { TickRecord } from '#core/record'
 import { formatLength, type UnitSystem } from '#core/units'
 import { readAsk, askVerdict } from '~/reading/ask'
-
 import { inRegion } from '~/wording/en'
+import { clockTime } from '~/wording/entry'
+import { bringIntoSight } from '~/reading/in-sight'
 
 /** A step as it is shown: of a joint, or of a bend. */
 type StepShown = Omit<Step, 'code' | 'id'> & { code: string; id?: string }
@@ -54,24 +55,24 @@ const proof = (i: number) => {
     : `, ${reading}${ask?.unit === 'turns' ? ' turns' : ''}`
 }
 watch(failing, (now) => {
-  if (now !== null) void nextTick(() => list.value?.querySelector('.remedy')?.scrollIntoView({ block: 'nearest' }))
+  if (now !== null) bringIntoSight(() => list.value?.querySelector('.remedy'))
 })
 const isChanged = (i: number) => props.changed?.(i) ?? false
 const isDone = (i: number) => props.tickOf(i) !== undefined && !isChanged(i)
 const heldBy = (i: number) => props.held?.(i) ?? null
-const clock = (iso: string) => new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
+const clock = (iso: string) => clockTime(Date.parse(iso))
 const words = (text: string) => inRegion(text, props.region)
 
 /** The step to do now is brought into sight when it changes, never moved when it is seen already. */
 const list = useTemplateRef<HTMLElement>('list')
-watch(
-  [() => props.current, () => props.steps.length],
-  () => {
-    list.value?.querySelector('.now')?.scrollIntoView({ block: 'nearest' })
-  },
-  { flush: 'post' },
-)
-onMounted(() => list.value?.querySelector('.now')?.scrollIntoView({ block: 'nearest' }))
+watch([() => props.current, () => props.steps.length], () => bringIntoSight(() => list.value?.querySelector('.now')), {
+  immediate: true,
+})
+/** What a row is drawn from: one at rest is not drawn again when another is ticked. */
+const drawnFrom = (i: number): unknown[] =>
+  i === props.current || i === props.only || failing.value === i
+    ? [{}]
+    : [props.steps[i], props.tickOf(i), isChanged(i), heldBy(i), props.locked, props.only, props.region]
 function shapeOf(i: number) {
   if (isDone(i)) return 'made'
   return isChanged(i) ? 'held' : 'planned'
@@ -90,6 +91,7 @@ function sizeOf(i: number): string {
       v-for="(step, i) in steps"
       v-show="only === undefined || only === null || only === i"
       :key="i"
+      v-memo="drawnFrom(i)"
       :class="{ now: i === current || i === only, done: isDone(i), alone: only === i }"
       :data-step="step.code"
       :data-changed="isChanged(i) || undefined">

@@ -1,3 +1,4 @@
+import type { Way } from '#core/joints'
 import { makeCards, type MakeCard } from '#core/making'
 import { doubtNotes, endsNow, type SuspectRules } from './suspects'
 import type { JobRecord } from '../job/record'
@@ -10,12 +11,30 @@ export type CardRules = SuspectRules & Pick<JobRecord, 'region' | 'policy' | 'to
 const leastAmbientOf = ({ tools }: Pick<JobRecord, 'tools'>): number | null =>
   tools?.find(({ method }) => method === 'expansion')?.leastAmbient ?? null
 
+/** All that cards are made from, beside the way itself. */
+function restsOn({ region, year, policy, tools, finds }: CardRules, joint: JointRecord): readonly unknown[] {
+  const { orientation, conditions, a, b, findA, findB, ambient, torch } = joint
+  return [region, year, policy, tools, finds, orientation, conditions, a, b, findA, findB, ambient, torch]
+}
+/** Cards by the way they were made from: a tick leaves all of that alone, and is asked for them time and again. */
+const MADE = new WeakMap<object, { on: readonly unknown[]; cards: readonly MakeCard[] }>()
+
 /** How a joint of a job is made, one card for each entry of its way; none while no way is taken. */
-export function cardsOf(job: CardRules, joint: JointRecord): MakeCard[] {
+export function cardsOf(job: CardRules, joint: JointRecord): readonly MakeCard[] {
   if (!joint.way) return []
+  const on = restsOn(job, joint)
+  const known = MADE.get(joint.way)
+  if (known?.on.every((value, i) => value === on[i])) return known.cards
+  const cards = makeDoubted(job, joint, joint.way)
+  MADE.set(joint.way, { on, cards })
+  return cards
+}
+
+/** The cards of a way, with what the finds of its ends leave in doubt. */
+function makeDoubted(job: CardRules, joint: JointRecord, way: Way): MakeCard[] {
   const cards = makeCards({
-    joints: joint.way.joints,
-    parts: joint.way.parts,
+    joints: way.joints,
+    parts: way.parts,
     region: job.region,
     policy: job.policy,
     orientation: joint.orientation,
