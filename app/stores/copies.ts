@@ -104,6 +104,12 @@ export function createCopies({ storage, isHeld, onPut }: Around) {
   return {
     putRecord,
     setRack,
+    /** A job is looked at: it is one of the last that are kept. */
+    look(id: string) {
+      if (!copies.has(id)) return
+      unwritten.add(id)
+      timer ??= setTimeout(() => void write(), WRITE_AFTER_MS)
+    },
     /**
      * What the server made of an entry. Where others acted meanwhile the copy is not yet the state after as many acts as
      * the answer says: false, and it is to be read.

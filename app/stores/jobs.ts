@@ -376,6 +376,7 @@ export const useJobStore = defineStore('jobs', () => {
     /** A page shows a job; gives what says that it does no more. */
     view(id: string) {
       viewed.add(id)
+      copies.look(id)
       return () => viewed.delete(id)
     },
     /** Hears what others do, and that the line is there again. */

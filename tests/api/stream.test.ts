@@ -1,11 +1,11 @@
 import { spawn } from 'node:child_process'
-import { afterAll, describe, expect, it } from 'vitest'
-import type { News } from '#core/acts'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import type { JobList, News } from '#core/acts'
 import { freePort } from '../../scripts/db.mjs'
 import { acting } from '../acts'
 import { ownBed } from '../bed'
 
-const { begin, newJob, tryAct } = acting()
+const { begin, newJob, read, tryAct } = acting()
 
 /** News as a browser would hear it, from one address. */
 async function listen(baseUrl: string) {
@@ -69,11 +69,14 @@ describe('the stream', () => {
     expect(await line.until(({ isRack }) => isRack)).toMatchObject({ isRack: true })
     await line.close()
   })
+})
 
+describe('two processes on one database', () => {
   let other: ReturnType<typeof spawn> | undefined
-  afterAll(() => other?.kill('SIGKILL'))
-  it('tells what another process took on the same database', async () => {
+  let there = ''
+  beforeAll(async () => {
     const port = await freePort()
+    there = `http://127.0.0.1:${port}`
     other = spawn(process.execPath, ['.output/server/index.mjs'], {
       stdio: 'ignore',
       env: {
@@ -84,17 +87,42 @@ describe('the stream', () => {
         DATABASE_URL: ownBed().databaseUrl,
       },
     })
-    const there = `http://127.0.0.1:${port}`
     const isUp = () =>
       fetch(`${there}/api/health`).then(
         ({ ok }) => ok,
         () => false,
       )
     while (!(await isUp())) await new Promise((resolve) => setTimeout(resolve, 50))
+  })
+  afterAll(() => other?.kill('SIGKILL'))
+
+  it('each tell what the other took', async () => {
     const line = await listen(there)
     const job = await newJob('Across')
     await begin('find/begin', job, {})
     await line.until(about(job.id))
     await line.close()
+  })
+  it('that take the acts of one job in turn both know what the other made of it', async () => {
+    const job = await newJob('Quoinhouse')
+    const [here, over] = [acting(), acting(() => there)]
+    const find = await here.begin('find/begin', job, { place: 'low wall' })
+    const joints = []
+    for (const [i, at] of [over, here, over, here].entries())
+      joints.push(
+        await at.begin('joint/begin', job, { place: `riser ${i}`, a: { pipe: 'cu-en-x-22' }, findA: find.id }),
+      )
+    await over.act('find/change', job, find.id, { place: 'high wall', answers: { traced: 'water' } })
+    await here.act('joint/change', job, joints[0]!.id, { place: 'cellar' })
+    await over.act('joint/drop', job, joints[1]!.id, {})
+    await here.act('joint/change', job, joints[3]!.id, { place: 'attic' })
+    for (const word of ['high wall', 'cellar', 'attic', 'riser 2']) {
+      const { jobs } = await read<JobList>(`/api/jobs?q=Quoinhouse+${encodeURIComponent(word)}`)
+      expect(jobs.map(({ id }) => id)).toEqual([job.id])
+    }
+    const gone = await read<JobList>(`/api/jobs?q=Quoinhouse+riser+1`)
+    expect(gone.jobs).toEqual([])
+    const [row] = (await read<JobList>('/api/jobs?q=Quoinhouse')).jobs
+    expect(row).toMatchObject({ made: 0, of: 3 })
   })
 })
