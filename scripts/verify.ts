@@ -5,14 +5,18 @@ import { jobs } from '../server/db/schema'
 import { chainOf, readLog } from '../server/services/log'
 
 const logs = await reading(async (db) => {
-  const rows = await db.select({ id: jobs.id, name: jobs.name }).from(jobs).orderBy(jobs.position)
-  return Promise.all(rows.map(async ({ id, name }) => ({ name, rows: await readLog(db, id) })))
+  const rows = await db
+    .select({ id: jobs.id, name: jobs.name, acts: jobs.acts, head: jobs.head })
+    .from(jobs)
+    .orderBy(jobs.position)
+  return Promise.all(rows.map(async ({ id, name, ...end }) => ({ name, end, rows: await readLog(db, id) })))
 })
 let isWhole = true
-for (const { name, rows } of logs) {
-  const { acts, head, brokenAt } = chainOf(rows)
+for (const { name, end, rows } of logs) {
+  const { acts, head, brokenAt } = chainOf(rows, end)
   if (brokenAt !== null) isWhole = false
-  const words = brokenAt === null ? 'whole' : `BROKEN at act ${brokenAt}: that row, or one before it, was changed`
+  const words =
+    brokenAt === null ? 'whole' : `BROKEN at act ${brokenAt}: that row, or one before it, was changed or taken out`
   console.log(`${name}: ${acts} acts, ${words}${head ? `, head ${head}` : ''}`)
 }
 

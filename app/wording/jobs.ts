@@ -9,6 +9,9 @@ export const SHELF_WORDS: Readonly<Record<Shelf, string>> = {
   archive: 'archive',
 }
 
+/** Said where a job is left without a name. */
+export const NO_NAME = 'A job needs a name, such as its street or building.'
+
 const DAY_MS = 86_400_000
 
 /** When there was work last: the hour today, the weekday within a week, else the date. `now`: ms since 1970. */

@@ -8,7 +8,10 @@ const LOG_VERSION = 1
 
 /** How the log of a job stands. Problem 404 at `job`. */
 export const getChain = (name: string): Promise<Chain> =>
-  reading(async (db) => chainOf(await readLog(db, (await findJobRow(db, name)).id)))
+  reading(async (db) => {
+    const job = await findJobRow(db, name)
+    return chainOf(await readLog(db, job.id), job)
+  })
 
 /**
  * The whole log of a job, first act first, with all that its hashes are made of: each is SHA-256, in hex, of the hash
@@ -22,7 +25,7 @@ export const getLog = (name: string) =>
       format: 'jolvet-log',
       version: LOG_VERSION,
       job: { id: job.id, name: job.name, slug: job.slug },
-      ...chainOf(rows),
+      ...chainOf(rows, job),
       rows: rows.map(({ number, name: act, recordId, at, clock, by, takenAt, text, hash }) => ({
         number,
         act,

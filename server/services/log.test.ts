@@ -55,6 +55,19 @@ describe('the log of a job', () => {
       }),
     )
   })
+  it('is broken where it was cut short, by the end that its job has; not where an act came since', () => {
+    fc.assert(
+      fc.property(length, fc.nat(), (n, where) => {
+        const rows = aLog(n)
+        const end = { acts: n, head: rows.at(-1)!.hash }
+        const kept = where % n
+        expect(chainOf(rows, end).brokenAt).toBeNull()
+        expect(chainOf(rows.slice(0, kept), end).brokenAt).toBe(kept + 1)
+        expect(chainOf(rows, { acts: kept, head: rows[kept - 1]?.hash ?? '' }).brokenAt).toBeNull()
+        expect(chainOf(rows, { ...end, head: 'f'.repeat(64) }).brokenAt).toBe(n + 1)
+      }),
+    )
+  })
   it('rewritten from a row on ends with another hash: what was given out before is not of it', () => {
     const rows = aLog(12)
     const heads = new Set(rows.map(({ hash }) => hash))

@@ -35,15 +35,19 @@ function isAsSaid({ key, name, jobId, recordId, by, text }: LogRow): boolean {
   return said.key === key && said.name === name && said.job === jobId && said.record === recordId && said.by === by
 }
 
-/** Whether every row of a log follows from the one before it. */
-export function chainOf(rows: readonly LogRow[]): Chain {
+/**
+ * Whether every row of a log follows from the one before it, and goes at least to where the job's own row, read before
+ * it, said that it ends: a log cut short is whole by itself.
+ */
+export function chainOf(rows: readonly LogRow[], end?: Pick<JobRow, 'acts' | 'head'>): Chain {
   let head = BEGINNING
   for (const [i, row] of rows.entries()) {
     if (row.number !== i + 1 || row.hash !== hashOf(head, row) || !isAsSaid(row))
       return { acts: rows.length, head: rows.at(-1)!.hash, brokenAt: i + 1 }
     head = row.hash
   }
-  return { acts: rows.length, head: rows.length === 0 ? '' : head, brokenAt: null }
+  const isCut = end !== undefined && end.acts > 0 && rows[end.acts - 1]?.hash !== end.head
+  return { acts: rows.length, head: rows.length === 0 ? '' : head, brokenAt: isCut ? rows.length + 1 : null }
 }
 
 /** The log of a job, first act first. */

@@ -3,6 +3,7 @@ import { v4 as uuid } from 'uuid'
 import type { ActOn, InputOf } from '#core/acts'
 import { copyActs, measuredOn, type JobRecord } from '#core/record'
 import { REGION_WORDS } from '~/wording/en'
+import { NO_NAME } from '~/wording/jobs'
 
 /** The job itself: what it is called, its sizes, what it waits for; copied, put away, or deleted with its name typed. */
 const slug = useState<string | null>('job-open', () => null)
@@ -43,7 +44,7 @@ function act<N extends ActOn<'jobs'>>(name: N, body: InputOf<N>): boolean {
   problem.value = answer.ok ? null : answer.error.message
   return answer.ok
 }
-const nameFault = (text: string) => (text.trim() === '' ? 'A job needs a name.' : null)
+const nameFault = (text: string) => (text.trim() === '' ? NO_NAME : null)
 function wait(until: string | null) {
   const why = waitsFor.value.trim()
   act('job/change', { waits: why === '' ? null : { for: why, until } })

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { JobList, ListedJob } from '#core/acts'
 import type { JobRecord } from '#core/record'
+import { NO_NAME } from '~/wording/jobs'
 
 /** Work in no job yet goes to one that there is, or becomes one of its own. */
 const open = defineModel<boolean>('open', { required: true })
@@ -31,7 +32,7 @@ async function go(slug: string) {
 }
 async function asNew() {
   if (name.value.trim() === '') {
-    problem.value = 'A job needs a name, such as its street or building.'
+    problem.value = NO_NAME
     return
   }
   const { region } = props.job

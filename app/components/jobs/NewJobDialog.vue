@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { REGION_WORDS } from '~/wording/en'
+import { NO_NAME } from '~/wording/jobs'
 
 /** A new job: its name, where, and which country's sizes. */
 const open = defineModel<boolean>('open', { required: true })
@@ -12,7 +13,7 @@ const problem = ref<string | null>(null)
 
 async function start() {
   if (name.value.trim() === '') {
-    problem.value = 'A job needs a name, such as its street or building.'
+    problem.value = NO_NAME
     return
   }
   const answer = await store.createJob({ name: name.value, place: place.value, region: region.value })
