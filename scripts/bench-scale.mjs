@@ -1,45 +1,17 @@
 // npm run bench:scale: a database of 1,000 jobs of 100 joints, and what reading and writing it costs beside the route that
 // answers {ok:true}, with 1, 10 and 50 clients. Ratios count, not times. JOBS=200 for fewer jobs.
-import { spawn } from 'node:child_process'
 import { randomUUID } from 'node:crypto'
-import { readFileSync, mkdtempSync, rmSync } from 'node:fs'
+import { readFileSync } from 'node:fs'
 import http from 'node:http'
-import { tmpdir } from 'node:os'
-import path from 'node:path'
-import mysql from 'mysql2/promise'
-import { freePort, start, stop, url } from './db.mjs'
-import { runMigrations } from './migrate.mjs'
-import { buildIfChanged, root } from './setup.mjs'
+import { openBed } from './bench-bed.mjs'
 
-process.chdir(root)
 const JOBS = Number(process.env.JOBS ?? 1000)
 const JOINTS = 100
 const LINES = 10
 const CLIENTS = [1, 10, 50]
 const CALLS = 400
 
-await buildIfChanged()
-const dir = mkdtempSync(path.join(tmpdir(), 'jolvet-scale-'))
-const connection = await start({ dir })
-await runMigrations(url(connection))
-const database = await mysql.createConnection(url(connection))
-const port = await freePort()
-const app = spawn(process.execPath, ['.output/server/index.mjs'], {
-  stdio: ['ignore', 'ignore', 'inherit'],
-  env: { ...process.env, NODE_ENV: 'production', HOST: '127.0.0.1', PORT: String(port), DATABASE_URL: url(connection) },
-})
-/** Nothing is left running, whatever comes of it. */
-async function end(code) {
-  app.kill('SIGKILL')
-  await stop({ dir })
-  rmSync(dir, { recursive: true, force: true })
-  process.exit(code)
-}
-for (const bad of ['uncaughtException', 'unhandledRejection', 'SIGINT', 'SIGTERM'])
-  process.on(bad, (error) => {
-    console.error(error)
-    void end(1)
-  })
+const { database, port, pid, close } = await openBed()
 const agent = new http.Agent({ keepAlive: true, maxSockets: 100 })
 
 /** One call over HTTP: its status, its bytes, and its text where it is asked for. */
@@ -60,14 +32,6 @@ const call = (method, at, body, wantsText = false) =>
     request.on('error', reject)
     request.end(body)
   })
-while (
-  !(await call('GET', '/api/health').then(
-    ({ status }) => status === 200,
-    () => false,
-  ))
-)
-  await new Promise((resolve) => setTimeout(resolve, 50))
-
 const toSend = (name, job, record, body, about = {}) => ({
   ...{ key: randomUUID(), name, job, record, at: new Date().toISOString(), by: 'Wyn', body },
   ...about,
@@ -236,8 +200,7 @@ async function run(work, clients) {
   times.sort((a, b) => a - b)
   return { p50: at(times, 0.5), p95: at(times, 0.95), bytes: bytes / times.length, failures }
 }
-const memory = () =>
-  Math.round(Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${app.pid}/status`, 'utf8'))[1]) / 1024)
+const memory = () => Math.round(Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))[1]) / 1024)
 
 for (const clients of CLIENTS) {
   console.log(`\n${clients} client${clients === 1 ? '' : 's'}`.padEnd(26), '   p50      p95   x ok      kB')
@@ -257,5 +220,4 @@ for (const clients of CLIENTS) {
 console.log(`\nmemory of the server ${memory()} MB`)
 
 agent.destroy()
-await database.end()
-await end(0)
+await close()

@@ -164,15 +164,16 @@ useKeys({
           <StatusShape status="proved" :size="18" /> Every support of this line is fixed.
         </p>
       </div>
-      <FixPanels
-        v-if="!narrow"
-        :job="job"
-        :line="line"
-        :fixed="fixed"
-        :settings="settings"
-        :flow="flow"
-        :system="system"
-        @set="set" />
+      <InTurn v-if="!narrow" :after="2"
+        ><FixPanels
+          :job="job"
+          :line="line"
+          :fixed="fixed"
+          :settings="settings"
+          :flow="flow"
+          :system="system"
+          @set="set"
+      /></InTurn>
     </aside>
     <div ref="strip" class="strip">
       <p class="t13 strip-head">

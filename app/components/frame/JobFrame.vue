@@ -37,7 +37,7 @@ const stations = computed(() => (props.job ? stationViews(gistOfJob(props.job), 
           one entry is picked.
           <button type="button" class="link-verb" data-test="open-clash" @click="putOff = null">See both</button>
         </p>
-        <slot />
+        <InTurn><slot /></InTurn>
       </template>
       <div v-else-if="missing" class="p-6 space-y-4">
         <p class="t20 flex items-center gap-2"><StatusShape status="refused" :size="20" /> {{ missing }}</p>

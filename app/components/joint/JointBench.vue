@@ -109,19 +109,20 @@ const missingEnds = computed(() => {
       <p v-if="!joint.a || !joint.b" class="p-5 t17">
         Choose {{ missingEnds }} from the finds or the catalogue; the ways to join them stand here.
       </p>
-      <WayList
-        v-else-if="answer"
-        :job="job"
-        :joint="joint"
-        :a="joint.a"
-        :b="joint.b"
-        :asked="ends"
-        :answer="answer"
-        :ways="ways"
-        :way="way"
-        :is-signed="isSigned"
-        @look="lookedAt = $event"
-        @change="change" />
+      <InTurn v-else-if="answer"
+        ><WayList
+          :job="job"
+          :joint="joint"
+          :a="joint.a"
+          :b="joint.b"
+          :asked="ends"
+          :answer="answer"
+          :ways="ways"
+          :way="way"
+          :is-signed="isSigned"
+          @look="lookedAt = $event"
+          @change="change"
+      /></InTurn>
       <DropRecord
         v-if="canDrop"
         class="drop-joint"
@@ -131,23 +132,24 @@ const missingEnds = computed(() => {
         :words="`take J${joint.number} out: begun by mistake`" />
     </div>
     <aside v-if="!narrow" class="working">
-      <WayWorking
-        v-if="way"
-        :way="way"
-        :region="job.region"
-        :system="system"
-        :index="at"
-        :is-signed="isSigned"
-        :taken="way.id === joint.wayId"
-        :policy="job.policy"
-        :slug="job.slug"
-        @take="take(way.id)"
-        ><NuxtLink
-          v-if="joint.wayId"
-          :to="{ path: `/jobs/${job.slug}/make`, query: { joint: joint.id } }"
-          class="link-verb"
-          >Make J{{ joint.number }}</NuxtLink
-        ></WayWorking
+      <InTurn v-if="way" :after="2"
+        ><WayWorking
+          :way="way"
+          :region="job.region"
+          :system="system"
+          :index="at"
+          :is-signed="isSigned"
+          :taken="way.id === joint.wayId"
+          :policy="job.policy"
+          :slug="job.slug"
+          @take="take(way.id)"
+          ><NuxtLink
+            v-if="joint.wayId"
+            :to="{ path: `/jobs/${job.slug}/make`, query: { joint: joint.id } }"
+            class="link-verb"
+            >Make J{{ joint.number }}</NuxtLink
+          ></WayWorking
+        ></InTurn
       >
     </aside>
     <template v-else-if="way">

@@ -220,31 +220,35 @@ useKeys({
       :system="system"
       :school="school"
       :print-url="rows.length > 0 ? stripUrl : null" />
-    <LegList
-      ref="list"
-      class="list"
-      :rows="rows"
-      :issues="issues"
-      :pieces="pieces"
-      :row="row"
-      :system="system"
-      :is-phone="narrow"
-      @look="look"
-      @add="addLegs"
-      @set="setLeg"
-      @drop="dropLeg" />
+    <InTurn
+      ><LegList
+        ref="list"
+        class="list"
+        :rows="rows"
+        :issues="issues"
+        :pieces="pieces"
+        :row="row"
+        :system="system"
+        :is-phone="narrow"
+        @look="look"
+        @add="addLegs"
+        @set="setLeg"
+        @drop="dropLeg"
+    /></InTurn>
     <aside v-if="!narrow" class="working">
-      <LinePanels
-        v-model:panel="panel"
-        v-bind="beside"
-        @set-legs="setLegs"
-        @flip-school="flipSchool"
-        @change="changeLine"
-        @begin="begin"
-        @append="append"
-        @replace="replace"
-        @join="joinEnd"
-        @drop-line="dropLine" />
+      <InTurn :after="2"
+        ><LinePanels
+          v-model:panel="panel"
+          v-bind="beside"
+          @set-legs="setLegs"
+          @flip-school="flipSchool"
+          @change="changeLine"
+          @begin="begin"
+          @append="append"
+          @replace="replace"
+          @join="joinEnd"
+          @drop-line="dropLine"
+      /></InTurn>
     </aside>
     <template v-else>
       <div class="thumb">

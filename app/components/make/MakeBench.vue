@@ -197,32 +197,33 @@ useKeys({
       @orientation="setOrientation" />
     <div class="bench">
       <div ref="stepArea">
-        <StepList
-          v-model:typed="typed"
-          :steps="steps"
-          :current="current"
-          :only="isSingle ? viewed : null"
-          :tick-of="(step) => tickOf(card!.entry, steps[step]!.id)"
-          :changed="(step) => stateOf(card!, steps[step]!) === 'changed'"
-          :held="heldBy"
-          :locked="isSigned"
-          :region="job.region"
-          :system="system"
-          :remedy="(step) => remedyOf(card!.joint.method, steps[step]!.code)"
-          @tick="tick"
-          @fail="fail">
-          <template #wait="{ step }"
-            ><WaitTimer
-              v-if="narrow && waitStep && waitStep.step === step"
-              :timer="timerOf(step)"
-              :seconds="waitStep.seconds"
-              :label="waitStep.label"
-              :locked="isSigned"
-              @start="setTimer(step, true)"
-              @stop="setTimer(step, false)"
-              @early="tick(step)"
-          /></template>
-        </StepList>
+        <InTurn
+          ><StepList
+            v-model:typed="typed"
+            :steps="steps"
+            :current="current"
+            :only="isSingle ? viewed : null"
+            :tick-of="(step) => tickOf(card!.entry, steps[step]!.id)"
+            :changed="(step) => stateOf(card!, steps[step]!) === 'changed'"
+            :held="heldBy"
+            :locked="isSigned"
+            :region="job.region"
+            :system="system"
+            :remedy="(step) => remedyOf(card!.joint.method, steps[step]!.code)"
+            @tick="tick"
+            @fail="fail">
+            <template #wait="{ step }"
+              ><WaitTimer
+                v-if="narrow && waitStep && waitStep.step === step"
+                :timer="timerOf(step)"
+                :seconds="waitStep.seconds"
+                :label="waitStep.label"
+                :locked="isSigned"
+                @start="setTimer(step, true)"
+                @stop="setTimer(step, false)"
+                @early="tick(step)"
+            /></template> </StepList
+        ></InTurn>
         <StepTurn v-if="isSingle && !narrow" :at="viewed" :of="steps.length" @turn="turn" />
       </div>
       <div class="side">
