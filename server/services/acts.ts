@@ -330,20 +330,32 @@ async function doOne(tx: Transaction, held: Held, read: ReadAct, doing: Doing): 
   return taken(tx, job, read, seq, def.on === 'jobs' ? await toJob(tx, job) : made.after)
 }
 
-/** One act in one transaction: its receipt, its rules, its records and its row in the log are saved, or nothing is. */
-async function takeOne(tx: Transaction, read: ReadAct): Promise<Answer> {
+/** Does an act that is new, on its job or as the job's beginning. */
+async function doNew(tx: Transaction, held: Held | null, read: ReadAct): Promise<Answer> {
   const { act, def } = read
   const { key, record, by } = act
   const isBeginning = def.on === 'jobs' && def.does === 'begins'
-  const held = await hold(tx, act, def)
-  const before = await takenBefore(tx, held, read)
-  if (before) return before
   if (isBeginning && held) refuse(key, issue('impossible', 'record', 'record: a job of this id is there already.'))
   // A beginning whose answer was lost does not bring back what was deleted since.
   if (!held && (!isBeginning || (await findDropped(tx, act.job)))) return noJob(tx, read)
   const clock = act.clock ?? 'server'
   const doing = { key, record, at: timeOf(act.at), by, clock, next: { number: 1, count: 0 } }
   return held ? doOne(tx, held, read, doing) : doFirst(tx, read, doing)
+}
+
+/** One act in one transaction: its receipt, its rules, its records and its row in the log are saved, or nothing is. */
+async function takeOne(tx: Transaction, read: ReadAct): Promise<Answer> {
+  const held = await hold(tx, read.act, read.def)
+  const before = await takenBefore(tx, held, read)
+  if (before) return before
+  try {
+    return await doNew(tx, held, read)
+  } catch (error) {
+    // The same act may have been taken while this one waited for its job: receipts are read as of before the wait.
+    const receipt = held && error instanceof Undone ? await findAct(tx, read.act.key) : null
+    if (receipt) throw new Undone((await takenBefore(tx, { ...held!, receipt }, read))!)
+    throw error
+  }
 }
 
 const THERE_ALREADY = issue(
