@@ -31,8 +31,10 @@ export function useJoint(job: Ref<JobRecord | undefined>) {
         }
       : null,
   )
+  // Found once the ends are drawn.
+  const isDue = useInTurn()
   const answer = computed<WaysAnswer | null>(() => {
-    const result = asked.value ? findWays(asked.value) : null
+    const result = isDue.value && asked.value ? findWays(asked.value) : null
     return result?.ok ? result.value : null
   })
 
@@ -109,6 +111,7 @@ export function useJoint(job: Ref<JobRecord | undefined>) {
     ...useShifted(job, joint),
     isSigned,
     conditions,
+    isDue,
     answer,
     ways,
     way,

@@ -4,18 +4,9 @@
  * a slow phone from answering a tap.
  */
 const props = withDefaults(defineProps<{ after?: number }>(), { after: 1 })
-const left = ref(props.after)
-let timer: ReturnType<typeof setTimeout> | undefined
-function wait() {
-  timer = setTimeout(() => {
-    left.value--
-    if (left.value > 0) wait()
-  })
-}
-onMounted(wait)
-onBeforeUnmount(() => clearTimeout(timer))
+const isDue = useInTurn(props.after)
 </script>
 
 <template>
-  <slot v-if="left <= 0" />
+  <slot v-if="isDue" />
 </template>

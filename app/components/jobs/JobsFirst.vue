@@ -2,7 +2,7 @@
 import { REGIONS, unitSystemOf } from '#core/catalogue'
 import { readDiameter, type Means, type Station } from '#core/record'
 import { unitOf } from '~/reading/format'
-import { MEANS_WORDS, REGION_WORDS } from '~/wording/en'
+import { inRegion, MEANS_WORDS, REGION_WORDS } from '~/wording/en'
 
 /** First sight, with no job yet: what the calliper says is typed at once, and kept to a job later. */
 const store = useJobStore()
@@ -86,7 +86,7 @@ useKeys({
         <ol>
           <li>
             <b class="n copper">1</b><b class="t20">Measure across, outside.</b
-            ><span class="note">Calliper, rule, or paper round it.</span>
+            ><span class="note">{{ inRegion('Calliper, rule, or paper round it.', region) }}</span>
           </li>
           <li>
             <b class="n copper">2</b><b class="t20">Type what you read.</b
@@ -123,7 +123,7 @@ useKeys({
             class="choice"
             :aria-pressed="by === one"
             @click="by = one">
-            {{ MEANS_WORDS[one] }}
+            {{ inRegion(MEANS_WORDS[one], region) }}
           </button>
           <button type="button" class="choice" data-test="on-screen" @click="onScreen">on the screen</button>
         </span>
@@ -142,7 +142,7 @@ useKeys({
         <template v-for="([check, words], i) in LOOKS" :key="check"
           >{{ i ? ', ' : ''
           }}<button type="button" class="underline look" :data-look="check" @click="find({ check })">
-            {{ words }}
+            {{ inRegion(words, region) }}
           </button></template
         >. It is kept on this tablet till it gets a job.
       </p>

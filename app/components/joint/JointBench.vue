@@ -18,6 +18,7 @@ const {
   follow,
   isSigned,
   conditions,
+  isDue,
   answer,
   ways,
   way,
@@ -94,6 +95,7 @@ const missingEnds = computed(() => {
         :system="system"
         :width="Math.floor(width)"
         :height="narrow ? 196 : 214" />
+      <div v-else-if="!isDue" :class="narrow ? 'h-[196px]' : 'h-[214px]'" />
       <svg v-else :width="Math.floor(width)" height="150" role="img" aria-label="No way yet">
         <path
           :d="`M0 50H${width * 0.4}M0 105H${width * 0.4}M${width * 0.4} 50V105M${width * 0.6} 50H${width}M${width * 0.6} 105H${width}M${width * 0.6} 50V105`"
