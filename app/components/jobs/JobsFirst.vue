@@ -86,7 +86,7 @@ useKeys({
         <ol>
           <li>
             <b class="n copper">1</b><b class="t20">Measure across, outside.</b
-            ><span class="note">{{ inRegion('Calliper, rule, or paper round it.', region) }}</span>
+            ><span class="note">{{ inRegion('By calliper, rule, or paper round it.', region) }}</span>
           </li>
           <li>
             <b class="n copper">2</b><b class="t20">Type what you read.</b
