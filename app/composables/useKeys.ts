@@ -22,15 +22,19 @@ const EDITABLE = 'input, textarea, select, [contenteditable="true"]'
 
 interface KeyOptions {
   first?: boolean
+  last?: boolean
   words?: Readonly<Record<string, string>>
 }
 
 /**
  * Single-key shortcuts of a screen. They are off while a field has focus or a sheet is open, and never take a key
- * that is held with Ctrl, Alt or Meta. Those of a question that stands before the screen go `first`; `words` are what a key
- * does where the common words do not tell.
+ * that is held with Ctrl, Alt or Meta. Those of a question that stands before the screen go `first`, those of its frame
+ * `last`: a bench may have the key for its own. `words` are what a key does where the common words do not tell.
  */
-export function useKeys(keys: Readonly<Record<string, () => void>>, { first = false, words = {} }: KeyOptions = {}) {
+export function useKeys(
+  keys: Readonly<Record<string, () => void>>,
+  { first = false, last = false, words = {} }: KeyOptions = {},
+) {
   const own = Symbol('keys')
   onMounted(() =>
     bound.set(own, Object.fromEntries(Object.keys(keys).map((key) => [key, words[key] ?? KEY_WORDS[key]]))),
@@ -47,6 +51,8 @@ export function useKeys(keys: Readonly<Record<string, () => void>>, { first = fa
       if ((event.key === 'Enter' || event.key === ' ') && target?.closest('button, a, [role="button"]')) return
       const act = keys[event.key] ?? keys[event.key.toLowerCase()]
       if (!act) return
+      // Every other listener has been asked by then, whenever it was bound.
+      if (last) return void setTimeout(() => event.defaultPrevented || act())
       event.preventDefault()
       act()
     },

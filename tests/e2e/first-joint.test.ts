@@ -90,6 +90,7 @@ describe('a first joint, end to end', () => {
     await app.find('[data-caution="fire"]')
     for (const entry of [0, 1]) {
       await app.click(`[data-entry="${entry}"]`)
+      await app.find('[data-step]')
       const steps = await app.count('[data-step]')
       for (let step = 0; step < steps; step++) {
         const code = await (await app.find('[data-step].now')).getAttribute('data-step')

@@ -39,6 +39,14 @@ beforeAll(async () => {
 })
 afterAll(() => app.close())
 
+/** Where a step stands among those on the screen, once it is drawn. */
+async function placeOf(step: string): Promise<number> {
+  await app.find(`[data-step="${step}"]`)
+  return app.driver.executeScript<number>(
+    `return [...document.querySelectorAll("[data-step]")].findIndex(e => e.dataset.step === "${step}")`,
+  )
+}
+
 describe('heat along the tube', () => {
   it('says whether a seal is safe, how far it has to be, and when the joint may be touched', async () => {
     await app.go(`/jobs/${slug}/make?joint=${joints[0]!.id}`)
@@ -93,9 +101,7 @@ describe('the card in gloves', () => {
   })
   it('tells of a wait that runs on another joint, and what to do meanwhile', async () => {
     // The wait of the first joint is begun; its place is the first step that has one.
-    const place = await app.driver.executeScript<number>(
-      'return [...document.querySelectorAll("[data-step]")].findIndex(e => e.dataset.step === "hold")',
-    )
+    const place = await placeOf('hold')
     for (let step = 0; step < place; step++) await act('joint/tick', yard, joints[0]!.id, { entry: 0, step })
     await act('joint/wait', yard, joints[0]!.id, { entry: 0, step: place })
     await app.go(`/jobs/${slug}/make?joint=${joints[1]!.id}`)
@@ -110,9 +116,7 @@ describe('a check that fails', () => {
   it('says what to do, begins the end again, and stays on record', async () => {
     await app.go(`/jobs/${slug}/make?joint=${joints[1]!.id}`)
     // On to the step whose ring has to show all round.
-    const feed = await app.driver.executeScript<number>(
-      'return [...document.querySelectorAll("[data-step]")].findIndex(e => e.dataset.step === "feed")',
-    )
+    const feed = await placeOf('feed')
     for (let step = 0; step < feed; step++) await act('joint/tick', yard, joints[1]!.id, { entry: 0, step })
     await app.reload()
     await app.click(`[data-fails="${feed}"]`)

@@ -69,6 +69,7 @@ describe('without a server', () => {
     await tablet.go(`/jobs/${slug}/make?joint=${joint.id}`)
     for (const entry of [0, 1]) {
       await tablet.click(`[data-entry="${entry}"]`)
+      await tablet.find('[data-step]')
       for (let step = entry === 0 ? 2 : 0; step < (await tablet.count('[data-step]')); step++) {
         await tablet.click(`[data-tick="${step}"]`)
         await tablet.find(`[data-tick="${step}"][aria-checked="true"], [data-entry="${entry}"][data-done="true"]`)

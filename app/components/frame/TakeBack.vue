@@ -8,7 +8,7 @@ const last = computed(() => store.lastDone(props.job.id))
 const takeBack = () => {
   store.takeBack(props.job.slug)
 }
-useKeys({ u: takeBack }, { words: { u: 'take back the last thing done' } })
+useKeys({ u: takeBack }, { words: { u: 'take back the last thing done' }, last: true })
 </script>
 
 <template>
