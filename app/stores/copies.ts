@@ -68,13 +68,17 @@ export function createCopies({ storage, isHeld, onPut }: Around) {
     }
   }
 
+  function writeLater(id: string) {
+    unwritten.add(id)
+    timer ??= setTimeout(() => void write(), WRITE_AFTER_MS)
+  }
+
   function put(job: JobRecord) {
     const before = copies.get(job.id)
     onPut(Date.now())
     if (before === job) return
     copies.set(job.id, job.rack === rack ? job : { ...job, rack })
-    unwritten.add(job.id)
-    timer ??= setTimeout(() => void write(), WRITE_AFTER_MS)
+    writeLater(job.id)
   }
 
   const know = (job: JobRecord, gists: LineGists) => {
@@ -106,9 +110,7 @@ export function createCopies({ storage, isHeld, onPut }: Around) {
     setRack,
     /** A job is looked at: it is one of the last that are kept. */
     look(id: string) {
-      if (!copies.has(id)) return
-      unwritten.add(id)
-      timer ??= setTimeout(() => void write(), WRITE_AFTER_MS)
+      if (copies.has(id)) writeLater(id)
     },
     /**
      * What the server made of an entry. Where others acted meanwhile the copy is not yet the state after as many acts as

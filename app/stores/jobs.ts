@@ -3,7 +3,6 @@ import { defineStore } from 'pinia'
 import { useStorage } from '@vueuse/core'
 import { v4 as uuid } from 'uuid'
 import {
-  ACT_NAMES,
   actOf,
   recordOf,
   type Act,
@@ -154,7 +153,6 @@ export const useJobStore = defineStore('jobs', () => {
       await answering(copies.recall(id)).catch(() => undefined)
     isRead.value = true
     show()
-    warm()
     void outbox.flush()
     openStream({
       onNews: hear,
@@ -421,16 +419,6 @@ interface NewPhoto {
   width: number
   height: number
   data: string
-}
-
-/** The first act of a page is as quick as the next: what reads its body is put together while the hands are at rest. */
-function warm(names: readonly ActName[] = ACT_NAMES) {
-  const [name, ...others] = names
-  if (!name || typeof requestIdleCallback === 'undefined') return
-  requestIdleCallback(() => {
-    actOf(name).body.safeParse({})
-    warm(others)
-  })
 }
 
 /** What an act is tried as before it is an entry. */

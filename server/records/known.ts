@@ -17,7 +17,7 @@ export interface Known {
   listed: Listed | null
 }
 
-/** Jobs that are worked on at once; one of 100 joints is about 40 kB. */
+/** Jobs that are worked on at once. */
 const MOST_JOBS = 200
 const KNOWN = new LRUCache<string, Known>({ max: MOST_JOBS })
 
