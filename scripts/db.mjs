@@ -41,7 +41,16 @@ const READY_WITHIN_MS = 60_000
  */
 const DURABLE = ['--innodb-flush-log-at-trx-commit=1', '--innodb-doublewrite=ON', '--innodb-flush-method=fsync']
 
-export function freePort() {
+/** The port Jolvet itself listens on, or will. */
+const appPort = Number(process.env.PORT ?? 3000)
+
+/** A port nobody uses, nor Jolvet itself once it is up. */
+export async function freePort() {
+  const port = await anyPort()
+  return port === appPort ? freePort() : port
+}
+
+function anyPort() {
   return new Promise((resolve, reject) => {
     const server = net
       .createServer()
@@ -263,7 +272,7 @@ export async function start({ dir, port, options = [] } = {}) {
   }
   const asRoot = process.getuid() === 0 ? ['--user=root'] : []
   let older = false
-  const connection = { ...readConnection(at), port: port ?? (await freePort()) }
+  const connection = readConnection(at)
   try {
     ensureData(at, asRoot)
     checkRoom(at, ROOM_TO_START)
@@ -273,6 +282,7 @@ export async function start({ dir, port, options = [] } = {}) {
         `The data in ${at.data} was last used by MariaDB ${kept.join('.')}; here is ${own.join('.')}. Install ${kept.join('.')}, or begin elsewhere with JOLVET_DATA and restore a backup: npm run restore -- FILE`,
       )
     older = Boolean(kept && newerThan(own, kept))
+    connection.port = port ?? (await freePort())
     writeWhole(at.connection, JSON.stringify(connection))
     // One statement a line; it runs before the port answers.
     writeWhole(at.init, statements(connection))

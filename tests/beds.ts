@@ -3,9 +3,10 @@ import { mkdirSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import type { TestProject } from 'vitest/node'
-import { freePort, start, stop, url } from '../scripts/db.mjs'
+import { start, stop, url } from '../scripts/db.mjs'
 import type { Bed } from './bed'
 import { copyDatabase } from './copy-database'
+import { appPort } from './ports'
 import { demoTemplate } from './template'
 
 const READY_WITHIN_MS = 120_000
@@ -24,8 +25,8 @@ async function untilHealthy(app: ChildProcess, baseUrl: string) {
 
 async function makeBed(template: string, dir: string): Promise<{ bed: Bed; end: () => Promise<void> }> {
   copyDatabase(template, dir)
-  const connection = await start({ dir, port: await freePort() })
-  const port = await freePort()
+  const connection = await start({ dir })
+  const port = await appPort()
   const app = spawn(process.execPath, ['.output/server/index.mjs'], {
     env: {
       ...process.env,

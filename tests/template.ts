@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto'
 import { existsSync, mkdtempSync, readdirSync, readFileSync, renameSync, rmSync, statSync } from 'node:fs'
 import path from 'node:path'
-import { freePort, start, stop, url } from '../scripts/db.mjs'
+import { start, stop, url } from '../scripts/db.mjs'
 import { runMigrations } from '../scripts/migrate.mjs'
 import { root, tsx } from '../scripts/setup.mjs'
 import { keepRows } from './demo-rows'
@@ -31,7 +31,7 @@ export async function demoTemplate(): Promise<string> {
   if (existsSync(ready)) return ready
   const dir = mkdtempSync(path.join(CACHE, 'making-'))
   try {
-    const connection = await start({ dir, port: await freePort() })
+    const connection = await start({ dir })
     await runMigrations(url(connection))
     tsx('scripts/demo.ts', ['--if-empty'], { DATABASE_URL: url(connection) })
     await keepRows(url(connection))

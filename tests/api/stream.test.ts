@@ -1,9 +1,9 @@
 import { spawn } from 'node:child_process'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { JobList, News } from '#core/acts'
-import { freePort } from '../../scripts/db.mjs'
 import { acting } from '../acts'
 import { ownBed } from '../bed'
+import { appPort } from '../ports'
 
 const { begin, newJob, read, tryAct } = acting()
 
@@ -75,7 +75,7 @@ describe('two processes on one database', () => {
   let other: ReturnType<typeof spawn> | undefined
   let there = ''
   beforeAll(async () => {
-    const port = await freePort()
+    const port = await appPort()
     there = `http://127.0.0.1:${port}`
     other = spawn(process.execPath, ['.output/server/index.mjs'], {
       stdio: 'ignore',

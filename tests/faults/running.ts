@@ -3,8 +3,9 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { inject } from 'vitest'
-import { freePort, start, stop } from '../../scripts/db.mjs'
+import { start, stop } from '../../scripts/db.mjs'
 import { copyDatabase } from '../copy-database'
+import { appPort } from '../ports'
 
 /** Jolvet as a user starts it, on a data folder of its own, with ways to hurt it. */
 export class Running {
@@ -18,10 +19,10 @@ export class Running {
 
   /** On a folder that is there; without one, on a new one whose database holds the demo jobs. */
   static async on(folder?: string): Promise<Running> {
-    if (folder !== undefined) return new Running(folder, await freePort())
+    if (folder !== undefined) return new Running(folder, await appPort())
     const fresh = mkdtempSync(path.join(tmpdir(), 'jolvet-run-'))
     copyDatabase(inject('template'), path.join(fresh, 'mariadb'))
-    return new Running(fresh, await freePort())
+    return new Running(fresh, await appPort())
   }
 
   get url() {
