@@ -1,10 +1,13 @@
 import { fileURLToPath } from 'node:url'
 import type { NitroConfig } from 'nitropack/types'
+import { bundleThread } from './server/workers/bundle'
 
 const core = fileURLToPath(new URL('./core', import.meta.url))
 
 /** Named, so that its own type is checked: the config's has only a part of it. */
 const nitro = {
+  entry: fileURLToPath(new URL('./server/entry.ts', import.meta.url)),
+  virtual: { '#question-thread': bundleThread },
   // The face of printed sheets, as whole TrueType files: only these two of the package are taken along. The screen's own
   // package will not do: its one variable file cannot be embedded, and its static ones part a name's letters over two.
   serverAssets: [

@@ -24,7 +24,11 @@ export default defineConfig({
       { resolve: { alias }, test: { ...limits, name: 'app', include: ['app/**/*.test.ts'] } },
       {
         resolve: { alias },
-        test: { ...limits, name: 'server', include: ['server/{services,print}/**/*.test.ts', 'scripts/*.test.ts'] },
+        test: {
+          ...limits,
+          name: 'server',
+          include: ['server/{services,print,workers,guard}/**/*.test.ts', 'scripts/*.test.ts'],
+        },
       },
     ],
   },

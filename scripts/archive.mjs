@@ -1,31 +1,18 @@
-// One file that holds a whole database, and back: gzip of a line that says what it is, then the statements of MariaDB's
-// own dump.
-import { execFileSync, spawn } from 'node:child_process'
+// A whole database in one file, and back: what is written is in backup-file.mjs, the rows in rows.mjs.
+import { spawn } from 'node:child_process'
 import { createHash } from 'node:crypto'
-import {
-  createReadStream,
-  createWriteStream,
-  existsSync,
-  mkdirSync,
-  openSync,
-  closeSync,
-  fsyncSync,
-  readdirSync,
-  renameSync,
-  rmSync,
-  statSync,
-  statfsSync,
-} from 'node:fs'
+import { cpSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync, statfsSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
-import { createGunzip, createGzip } from 'node:zlib'
-import { dataFolder, program, url, useDatabaseNamed } from './db.mjs'
+import { bodyOf, linesOf, readHead, writeBackup } from './backup-file.mjs'
+import { dataFolder, program, start, stop, url, useDatabaseNamed } from './db.mjs'
 import { aboutPlace, Halt } from './halt.mjs'
-import { migrationState, NEWER, onDatabase, runMigrations } from './migrate.mjs'
+import { isOwnKey, nameOfKey } from './keys.mjs'
+import { migrationFolder, migrationState, NEWER, onDatabase, runMigrations } from './migrate.mjs'
+import { asOfNow, linesFrom, linesInto } from './rows.mjs'
 
-const FORMAT = 1
-const MARK = '-- jolvet-backup '
 /** What is counted to say what a database holds. */
 const COUNTED = {
   jobs: 'jobs',
@@ -38,19 +25,9 @@ const COUNTED = {
   signoffs: 'sign-offs',
   looks: 'looks',
 }
-/** Backups made by themselves that are kept; older ones go. */
-const KEPT = 10
+/** Backups made by themselves that are kept of a kind; older ones go. */
+const KEPT = { before: 10, nightly: 7 }
 export const backupFolder = path.join(dataFolder, 'backups')
-
-const secret = ({ password }) => ({ ...process.env, MYSQL_PWD: password })
-const login = ({ host, port, user }) => [
-  '--no-defaults',
-  `--host=${host}`,
-  `--port=${port}`,
-  `--user=${user}`,
-  '--protocol=tcp',
-  '--default-character-set=utf8mb4',
-]
 
 /** The parts of a `mysql://` address. */
 export const connectionOf = (address) => {
@@ -64,17 +41,17 @@ export const connectionOf = (address) => {
   }
 }
 
+async function countIn(open) {
+  const counts = {}
+  for (const table of Object.keys(COUNTED))
+    counts[table] = await open.query(`select count(*) n from \`${table}\``).then(
+      ([[row]]) => Number(row.n),
+      () => 0,
+    )
+  return counts
+}
 /** Rows of what a person would miss, by table; nothing where a table is not there. */
-export const countRows = (connection) =>
-  onDatabase(url(connection), async (open) => {
-    const counts = {}
-    for (const table of Object.keys(COUNTED))
-      counts[table] = await open.query(`select count(*) n from \`${table}\``).then(
-        ([[row]]) => Number(row.n),
-        () => 0,
-      )
-    return counts
-  })
+export const countRows = (connection) => onDatabase(url(connection), countIn)
 export const inWords = (counts) =>
   Object.entries(COUNTED)
     .map(([table, words]) => `${counts[table] ?? 0} ${words}`)
@@ -85,220 +62,211 @@ const NO_TABLE = 1146
  * The logs of all jobs in one figure: how many acts, and SHA-256 of the hash that each log ends with, a line each by the
  * id of its job. null before there were logs.
  */
-export const logsOf = (connection) =>
-  onDatabase(url(connection), async (open) => {
-    const [ends] = await open
-      .query(
-        'select a.job_id, a.number, a.hash from acts a join (select job_id, max(number) n from acts group by job_id) l on l.job_id = a.job_id and l.n = a.number order by a.job_id',
-      )
-      .catch((error) => {
-        if (error.errno === NO_TABLE) return [null]
-        throw error
-      })
-    if (ends === null) return null
-    const lines = ends.map(({ job_id: job, hash }) => `${job} ${hash}\n`).join('')
-    return {
-      acts: ends.reduce((sum, { number }) => sum + number, 0),
-      head: createHash('sha256').update(lines).digest('hex'),
-    }
-  })
-
-const stamp = () => new Date().toISOString().replace(/[-:]/g, '').replace('T', '-').slice(0, 15)
-export const newBackupPath = (why = 'backup') => path.join(backupFolder, `${why}-${stamp()}.jolvet.sql.gz`)
-
-const syncFile = (file) => {
-  const fd = openSync(file, 'r')
-  fsyncSync(fd)
-  closeSync(fd)
+async function logsIn(open) {
+  const [ends] = await open
+    .query(
+      'select a.job_id, a.number, a.hash from acts a join (select job_id, max(number) n from acts group by job_id) l on l.job_id = a.job_id and l.n = a.number order by a.job_id',
+    )
+    .catch((error) => {
+      if (error.errno === NO_TABLE) return [null]
+      throw error
+    })
+  if (ends === null) return null
+  const lines = ends.map(({ job_id: job, hash }) => `${job} ${hash}\n`).join('')
+  return {
+    acts: ends.reduce((sum, { number }) => sum + number, 0),
+    head: createHash('sha256').update(lines).digest('hex'),
+  }
 }
 
-/** Writes a database to one file, whole or not at all. Gives what it holds. */
+const stamp = () => new Date().toISOString().replace(/[-:]/g, '').replace('T', '-').slice(0, 15)
+export const newBackupPath = (why = 'backup') => path.join(backupFolder, `${why}-${stamp()}.jolvet.gz`)
+
+/** Writes a database as of one moment to one file, whole or not at all. Gives what it holds. */
 export async function backUp(connection, file) {
-  const [plain, part] = [`${file}.sql-part`, `${file}.part`]
-  try {
-    mkdirSync(path.dirname(file), { recursive: true, mode: 0o700 })
-    const rows = await countRows(connection)
-    const logs = await logsOf(connection)
-    const { done } = await migrationState(url(connection))
-    const hash = createHash('sha256')
-    const dump = spawn(
-      program('mariadb-dump'),
-      [
-        ...login(connection),
-        '--single-transaction',
-        '--skip-dump-date',
-        '--hex-blob',
-        '--no-tablespaces',
-        '--skip-lock-tables',
-        connection.database,
-      ],
-      { env: secret(connection), stdio: ['ignore', 'pipe', 'pipe'] },
-    )
-    let complaint = ''
-    dump.stderr.on('data', (text) => {
-      complaint += text
-    })
-    const ended = new Promise((resolve) => dump.once('close', resolve))
-    dump.once('error', (error) => {
-      complaint = error.message
-    })
-    await pipeline(
-      dump.stdout,
-      async function* (source) {
-        for await (const chunk of source) {
-          hash.update(chunk)
-          yield chunk
-        }
-      },
-      createWriteStream(plain, { mode: 0o600 }),
-    )
-    if ((await ended) !== 0)
-      throw new Halt(`The database could not be read out: ${complaint.trim().split('\n').at(-1)}`)
-    const head = {
-      format: FORMAT,
+  const { done: migrations } = await migrationState(url(connection))
+  return onDatabase(url(connection), async (open) => {
+    await asOfNow(open)
+    const about = async () => ({
       at: new Date().toISOString(),
-      migrations: done,
-      bytes: statSync(plain).size,
-      sha256: hash.digest('hex'),
-      rows,
-      logs,
-    }
-    await pipeline(
-      Readable.from(
-        (async function* () {
-          yield `${MARK}${JSON.stringify(head)}\n`
-          yield* createReadStream(plain)
-        })(),
-      ),
-      createGzip(),
-      createWriteStream(part, { mode: 0o600 }),
-    )
-    syncFile(part)
-    renameSync(part, file)
-    return head
-  } catch (error) {
-    throw aboutPlace(error, path.dirname(file))
-  } finally {
-    rmSync(plain, { force: true })
-    rmSync(part, { force: true })
+      migrations,
+      rows: await countIn(open),
+      logs: await logsIn(open),
+    })
+    return writeBackup(file, about, linesFrom(open))
+  })
+}
+
+/** The backups of a kind that were made by themselves, newest first. */
+function backupsOf(kind) {
+  try {
+    return readdirSync(backupFolder)
+      .filter((name) => name.startsWith(`${kind}-`) && name.endsWith('.gz'))
+      .map((name) => ({ file: path.join(backupFolder, name), at: statSync(path.join(backupFolder, name)).mtimeMs }))
+      .sort((a, b) => b.at - a.at)
+  } catch {
+    return []
   }
+}
+const dropOldest = (kind) => {
+  for (const { file } of backupsOf(kind).slice(KEPT[kind])) rmSync(file)
 }
 
 /** A backup taken by itself before something that could go wrong; the oldest of its kind go. */
 export async function backUpBefore(connection, what) {
   const file = newBackupPath(`before-${what}`)
   await backUp(connection, file)
-  const own = readdirSync(backupFolder)
-    .filter((name) => name.startsWith('before-'))
-    .map((name) => path.join(backupFolder, name))
-    .sort((a, b) => statSync(b).mtimeMs - statSync(a).mtimeMs)
-  for (const old of own.slice(KEPT)) rmSync(old)
+  dropOldest('before')
   return file
 }
 
-/**
- * Unpacks a backup and checks it to the last byte. Gives its head and the file of statements. Halts naming what is
- * wrong.
- */
-export async function readBackup(file, plain) {
-  if (!existsSync(file) || !statSync(file).isFile())
-    throw new Halt(
-      `There is no file ${file}.${
-        existsSync(backupFolder)
-          ? ` Backups made here: ${
-              readdirSync(backupFolder)
-                .filter((name) => name.endsWith('.gz'))
-                .join(', ') || 'none'
-            }.`
-          : ''
-      }`,
-    )
-  const hash = createHash('sha256')
-  let line = Buffer.alloc(0)
-  let head
-  let bytes = 0
+/** The backup of a night; seven are kept. */
+export async function backUpNightly(connection) {
+  const file = newBackupPath('nightly')
+  await backUp(connection, file)
+  dropOldest('nightly')
+  return file
+}
+/** The newest backup of these kinds: its file, and when it was made, ms; null where there is none. */
+export const lastBackup = (kinds = ['backup', 'before', 'nightly']) =>
+  kinds.flatMap(backupsOf).sort((a, b) => b.at - a.at)[0] ?? null
+
+/** Brings an empty database to the tables of an earlier version: to its first `count` migrations. */
+async function migrateTo(connection, count) {
+  const folder = mkdtempSync(path.join(tmpdir(), 'jolvet-tables-'))
   try {
-    await pipeline(
-      createReadStream(file),
-      createGunzip(),
-      async function* (source) {
-        for await (const chunk of source) {
-          let rest = chunk
-          if (!head) {
-            line = Buffer.concat([line, chunk])
-            const end = line.indexOf('\n')
-            if (end < 0 && line.length < 4096) continue
-            const first = line.subarray(0, Math.max(0, end)).toString('utf8')
-            if (!first.startsWith(MARK))
-              throw new Halt(`${file} is not a backup of Jolvet: its first line does not say so.`)
-            head = JSON.parse(first.slice(MARK.length))
-            rest = line.subarray(end + 1)
-          }
-          hash.update(rest)
-          bytes += rest.length
-          yield rest
-        }
-      },
-      createWriteStream(plain, { mode: 0o600 }),
-    )
-  } catch (error) {
-    if (error instanceof Halt) throw error
-    if (error.code === 'ENOSPC') throw aboutPlace(error, path.dirname(plain))
-    throw new Halt(
-      error.code === 'Z_BUF_ERROR'
-        ? `${file} ends too early: it was not copied whole. Nothing was changed.`
-        : `${file} is damaged or no backup of Jolvet. Nothing was changed.`,
-    )
+    await runMigrations(url(connection), first(count, folder))
+  } finally {
+    rmSync(folder, { recursive: true })
   }
-  if (!head) throw new Halt(`${file} is not a backup of Jolvet: it is empty.`)
-  if (head.format > FORMAT) throw new Halt(`${file} was made by a newer Jolvet. Update Jolvet and run this again.`)
-  if (bytes !== head.bytes || hash.digest('hex') !== head.sha256)
-    throw new Halt(`${file} is damaged: what it holds is not what was put in. Nothing was changed.`)
-  return head
+}
+
+/** A copy of our migrations that ends after `count`. */
+function first(count, folder) {
+  cpSync(migrationFolder, folder, { recursive: true })
+  const journal = path.join(folder, 'meta/_journal.json')
+  const { entries, ...rest } = JSON.parse(readFileSync(journal, 'utf8'))
+  if (count < 1) throw new Halt('It says that it was made before there were tables.')
+  if (count > entries.length) throw new Halt(NEWER)
+  writeFileSync(journal, JSON.stringify({ ...rest, entries: entries.slice(0, count) }))
+  return folder
+}
+
+/** Puts rows into a database that is there and empty, and brings its tables to this version. */
+async function fill(connection, migrations, lines) {
+  await migrateTo(connection, migrations)
+  await onDatabase(url(connection), (open) => linesInto(open, lines))
+  await runMigrations(url(connection))
+}
+
+/**
+ * A backup that was made before they were signed holds statements. They are run by the client's sandbox, in a database
+ * server of their own, that knows nothing of ours; then only its rows are taken.
+ */
+async function fillFromOld(connection, file, opened) {
+  const dir = mkdtempSync(path.join(dataFolder, 'unpacking-'))
+  try {
+    const scratch = await start({ dir })
+    await runStatements(scratch, Readable.from(bodyOf(file, opened)))
+    const { done } = await migrationState(url(scratch))
+    await onDatabase(url(scratch), async (open) => {
+      await asOfNow(open)
+      await fill(connection, done, parsed(linesFrom(open)))
+    })
+  } finally {
+    await stop({ dir })
+    rmSync(dir, { recursive: true, force: true })
+  }
+}
+async function* parsed(lines) {
+  for await (const line of lines) yield JSON.parse(line)
+}
+
+async function runStatements({ host, port, user, password, database }, statements) {
+  const client = spawn(
+    program('mariadb'),
+    [
+      '--no-defaults',
+      '--sandbox',
+      '--local-infile=0',
+      `--host=${host}`,
+      `--port=${port}`,
+      `--user=${user}`,
+      '--protocol=tcp',
+      '--default-character-set=utf8mb4',
+      database,
+    ],
+    { env: { PATH: process.env.PATH, MYSQL_PWD: password }, stdio: ['pipe', 'ignore', 'pipe'] },
+  )
+  let complaint = ''
+  client.stderr.on('data', (text) => {
+    complaint += text
+  })
+  const ended = new Promise((resolve, reject) => client.once('error', reject).once('close', resolve))
+  // Where the client gave up, what it said tells more than the pipe that broke.
+  const fed = await pipeline(statements, client.stdin).catch((error) => error)
+  if ((await ended) !== 0) throw new Halt(complaint.trim().split('\n').at(-1) || 'its statements do not run')
+  if (fed) throw fed
+}
+
+/** Reads a backup to its last byte; nothing of it is kept. */
+async function checkWhole(file, opened) {
+  for await (const chunk of bodyOf(file, opened)) void chunk
+}
+
+function checkRoom(head) {
+  const { bavail, bsize } = statfsSync(dataFolder)
+  if (bavail * bsize < head.bytes * 2)
+    throw new Halt(
+      `Restoring needs ${Math.ceil((head.bytes * 2) / 1e6)} MB where the data lies (${dataFolder}); ${Math.floor((bavail * bsize) / 1e6)} MB are free. Nothing was changed.`,
+    )
+}
+
+function whoseIs(key) {
+  if (key === null) return 'unsigned'
+  return isOwnKey(key) ? 'own' : nameOfKey(key)
+}
+
+/**
+ * Opens a backup: its head, and whose it is: `own`, or the name of another server's key, or `unsigned` where it was made
+ * before they were signed. Halts naming what is wrong.
+ */
+export async function openBackup(file) {
+  const opened = await readHead(file, backupFolder)
+  return { ...opened, whose: whoseIs(opened.key) }
+}
+
+/** Loads an opened backup into an empty database. Halts in words, and says that nothing was changed. */
+export async function loadInto(connection, file, opened) {
+  try {
+    checkRoom(opened.head)
+    await checkWhole(file, opened)
+    if (opened.key === null) await fillFromOld(connection, file, opened)
+    else await fill(connection, opened.head.migrations, linesOf(file, opened))
+  } catch (error) {
+    const known = aboutPlace(error, dataFolder)
+    const says = known instanceof Halt ? known.message : String(error.message).split('\n')[0]
+    throw /Nothing was changed|newer Jolvet|Make room/.test(says)
+      ? known
+      : new Halt(`${file} could not be loaded: ${says.replace(/\.$/, '')}. Nothing was changed.`)
+  }
 }
 
 /**
  * Loads a backup beside the database in use and brings it to this version's tables; the one in use is not touched.
  * Gives a connection to it.
  */
-export async function loadBeside(connection, file) {
-  const plain = path.join(dataFolder, `restore-${process.pid}.sql`)
+export async function loadBeside(connection, file, opened) {
+  const beside = { ...connection, database: `jolvet_${stamp().replace('-', '_')}_${process.pid}` }
+  await onDatabase(url(connection), (open) =>
+    open.query(`create database \`${beside.database}\` character set utf8mb4 collate utf8mb4_unicode_ci`),
+  )
   try {
-    const head = await readBackup(file, plain)
-    const { bavail, bsize } = statfsSync(dataFolder)
-    if (bavail * bsize < head.bytes * 2)
-      throw new Halt(
-        `Restoring needs ${Math.ceil((head.bytes * 2) / 1e6)} MB where the data lies (${dataFolder}); ${Math.floor((bavail * bsize) / 1e6)} MB are free. Nothing was changed.`,
-      )
-    const beside = { ...connection, database: `jolvet_${stamp().replace('-', '_')}_${process.pid}` }
-    await onDatabase(url(connection), (open) =>
-      open.query(`create database \`${beside.database}\` character set utf8mb4 collate utf8mb4_unicode_ci`),
-    )
-    try {
-      const input = openSync(plain, 'r')
-      execFileSync(program('mariadb'), [...login(connection), beside.database], {
-        env: secret(connection),
-        stdio: [input, 'ignore', 'pipe'],
-      })
-      closeSync(input)
-      if ((await migrationState(url(beside))).isNewer) throw new Halt(NEWER)
-      await runMigrations(url(beside))
-    } catch (error) {
-      await dropDatabase(connection, beside.database)
-      throw error instanceof Halt
-        ? error
-        : new Halt(
-            `${file} could not be loaded: ${String(error.stderr ?? error.message)
-              .trim()
-              .split('\n')
-              .at(-1)}. Nothing was changed.`,
-          )
-    }
-    return { connection: beside, head }
+    await loadInto(beside, file, opened)
+    return { connection: beside, head: opened.head }
   } catch (error) {
-    throw aboutPlace(error, dataFolder)
-  } finally {
-    rmSync(plain, { force: true })
+    await dropDatabase(connection, beside.database)
+    throw error
   }
 }
 

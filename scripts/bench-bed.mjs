@@ -20,7 +20,14 @@ export async function openBed(options = []) {
   const port = await freePort()
   const app = spawn(process.execPath, ['.output/server/index.mjs'], {
     stdio: ['ignore', 'ignore', 'inherit'],
-    env: { ...process.env, NODE_ENV: 'production', HOST: '127.0.0.1', PORT: String(port), DATABASE_URL: databaseUrl },
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      HOST: '127.0.0.1',
+      PORT: String(port),
+      DATABASE_URL: databaseUrl,
+      JOLVET_RATE_TIMES: '1000',
+    },
   })
   async function close() {
     app.kill('SIGKILL')

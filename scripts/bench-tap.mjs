@@ -11,7 +11,11 @@ const send = async (...acts) => {
   const sent = acts.map(([name, record, body]) => ({
     ...{ key: randomUUID(), name, job, record, at: new Date().toISOString(), by: 'Wyn', body },
   }))
-  const reply = await fetch(`${base}/api/acts`, { method: 'POST', body: JSON.stringify({ acts: sent }) })
+  const reply = await fetch(`${base}/api/acts`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ acts: sent }),
+  })
   const { acts: answers } = await reply.json()
   const wrong = answers.find(({ state }) => state !== 'taken')
   if (wrong) throw new Error(JSON.stringify(wrong))
@@ -20,7 +24,11 @@ const send = async (...acts) => {
 const [{ record }] = await send(['job/begin', job, { name: 'Tap bench', place: '', region: 'gb' }])
 const { slug } = record
 const ends = { a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' } }
-const asked = await fetch(`${base}/api/core/ways`, { method: 'POST', body: JSON.stringify({ region: 'gb', ...ends }) })
+const asked = await fetch(`${base}/api/core/ways`, {
+  method: 'POST',
+  headers: { 'Content-Type': 'application/json' },
+  body: JSON.stringify({ region: 'gb', ...ends }),
+})
 const wayId = (await asked.json()).ways.find(({ parts }) => parts[0].name === 'press coupling').id
 const legs = ['e 2400', 'u 600', 'n 1800', 'd 300', 'e 900', 'n 1200']
 const lines = Array.from({ length: 10 }, () => randomUUID())

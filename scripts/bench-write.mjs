@@ -6,7 +6,11 @@ import { openBed } from './bench-bed.mjs'
 const TIMES = 400
 /** Acts in one call, and what came of the last. */
 async function send(base, ...acts) {
-  const reply = await fetch(`${base}/api/acts`, { method: 'POST', body: JSON.stringify({ acts }) })
+  const reply = await fetch(`${base}/api/acts`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ acts }),
+  })
   return (await reply.json()).acts.at(-1)
 }
 const job = randomUUID()

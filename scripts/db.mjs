@@ -10,6 +10,7 @@ import {
   readFileSync,
   renameSync,
   rmSync,
+  statSync,
   statfsSync,
   writeFileSync,
 } from 'node:fs'
@@ -97,6 +98,14 @@ export function lives(pid, words) {
   }
 }
 
+const alone = (command, args) => [command, args]
+/**
+ * A command whose process is told to stop by the system itself when this one ends, also when that is killed and can
+ * tell nobody. Without `setpriv` (util-linux) it is as any other, and the next start stops what was left.
+ */
+export const tied = (command, args) =>
+  which('setpriv') ? [which('setpriv'), ['--pdeathsig', 'TERM', '--', command, ...args]] : alone(command, args)
+
 export function layout(dir = path.join(dataFolder, 'mariadb')) {
   const short = createHash('sha256').update(dir).digest('hex').slice(0, 10)
   return {
@@ -171,6 +180,11 @@ function checkRoom(at, bytes) {
     throw new Halt(
       `Only ${Math.floor((bavail * bsize) / 1e6)} MB are free where the data lies (${at.dir}); the database needs ${bytes / 1e6} MB. Make room there, or set JOLVET_DATA to a folder on another disk.`,
     )
+}
+
+/** MariaDB's own log is begun anew at a start where it is long; the one before is kept. */
+function turnOver(log) {
+  if (existsSync(log) && statSync(log).size > 5e6) renameSync(log, `${log}.1`)
 }
 
 /**
@@ -251,9 +265,10 @@ const statements = ({ user, password, database }) =>
 /**
  * The database of this folder, answering on loopback: begun where there is none, found where it runs, recovered where it
  * was killed. `options` go to MariaDB after ours. Halts in words where it cannot.
- * @param {{ dir?: string, port?: number, options?: string[] }} [where]
+ * `isTied`: it ends with this process, however that ends.
+ * @param {{ dir?: string, port?: number, options?: string[], isTied?: boolean }} [where]
  */
-export async function start({ dir, port, options = [] } = {}) {
+export async function start({ dir, port, options = [], isTied = false } = {}) {
   const at = layout(dir)
   try {
     mkdirSync(at.dir, { recursive: true, mode: 0o700 })
@@ -289,11 +304,11 @@ export async function start({ dir, port, options = [] } = {}) {
   } catch (error) {
     throw aboutPlace(error, at.dir)
   }
+  turnOver(at.log)
   const out = openSync(at.log, 'a')
   const logged = readFileSync(at.log, 'utf8').length
   const child = spawn(
-    program('mariadbd'),
-    [
+    ...(isTied ? tied : alone)(program('mariadbd'), [
       '--no-defaults',
       ...asRoot,
       `--datadir=${at.data}`,
@@ -311,7 +326,7 @@ export async function start({ dir, port, options = [] } = {}) {
       '--performance-schema=OFF',
       '--max-connections=50',
       ...options,
-    ],
+    ]),
     { detached: true, stdio: ['ignore', out, out] },
   )
   closeSync(out)

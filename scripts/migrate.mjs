@@ -6,8 +6,9 @@ import { migrate } from 'drizzle-orm/mysql2/migrator'
 import mysql from 'mysql2/promise'
 import { Halt } from './halt.mjs'
 
-const folder = fileURLToPath(new URL('../server/db/migrations', import.meta.url))
-const steps = () => JSON.parse(readFileSync(`${folder}/meta/_journal.json`, 'utf8')).entries.map(({ when }) => when)
+export const migrationFolder = fileURLToPath(new URL('../server/db/migrations', import.meta.url))
+const steps = () =>
+  JSON.parse(readFileSync(`${migrationFolder}/meta/_journal.json`, 'utf8')).entries.map(({ when }) => when)
 
 /** Work on one connection, closed whatever comes of it. */
 export async function onDatabase(url, work) {
@@ -43,7 +44,8 @@ export const migrationState = (url) =>
 export const NEWER =
   'This data was made by a newer Jolvet than this one. Update Jolvet, or set JOLVET_DATA to another folder and restore a backup made by this one: npm run restore -- FILE'
 
-export async function runMigrations(url) {
+/** Brings a database to the tables of this version, or to those of another folder of migrations. */
+export async function runMigrations(url, migrationsFolder = migrationFolder) {
   if ((await migrationState(url)).isNewer) throw new Halt(NEWER)
-  await onDatabase(url, (connection) => migrate(drizzle(connection), { migrationsFolder: folder }))
+  await onDatabase(url, (connection) => migrate(drizzle(connection), { migrationsFolder }))
 }

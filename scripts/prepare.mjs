@@ -1,8 +1,8 @@
 // The private database, running and brought to this version's tables; shared by start, demo, backup and restore.
 import { existsSync, readFileSync, rmSync } from 'node:fs'
 import path from 'node:path'
-import { backUpBefore, countRows, dropDatabase, loadBeside, switchTo } from './archive.mjs'
-import { dataFolder, isRunning, start, url, writeWhole } from './db.mjs'
+import { backUpBefore, connectionOf, countRows, dropDatabase, loadBeside, openBackup, switchTo } from './archive.mjs'
+import { dataFolder, isRunning, start, stop, url, writeWhole } from './db.mjs'
 import { Halt } from './halt.mjs'
 import { migrationState, NEWER, onDatabase, runMigrations } from './migrate.mjs'
 import { ensureMariadb, say } from './setup.mjs'
@@ -17,7 +17,7 @@ async function goBack(connection) {
   const { backup } = JSON.parse(readFileSync(marker, 'utf8'))
   say('the last change of the tables was cut off; going back to before it')
   if (backup) {
-    const beside = (await loadBeside(connection, backup)).connection
+    const beside = (await loadBeside(connection, backup, await openBackup(backup))).connection
     await switchTo(beside, connection)
     rmSync(marker)
     return beside
@@ -43,12 +43,31 @@ async function bringUp(connection) {
   rmSync(marker)
 }
 
-/** A connection to the private database; `mine` where it was not running before. */
-export async function openDatabase() {
+/**
+ * A connection to the private database; `mine` where it was not running before. What was started is stopped again where
+ * its tables cannot be brought up. `isTied`: it ends with this process, however that ends.
+ */
+export async function openDatabase({ isTied = false } = {}) {
   ensureMariadb()
   const mine = !isRunning()
-  let connection = await start()
-  if (existsSync(marker)) connection = await goBack(connection)
-  await bringUp(connection)
-  return { connection, mine }
+  try {
+    let connection = await start({ isTied })
+    if (existsSync(marker)) connection = await goBack(connection)
+    await bringUp(connection)
+    return { connection, mine }
+  } catch (error) {
+    if (mine) await stop()
+    throw error
+  }
+}
+
+/** Work on the database of this folder, or on that of `DATABASE_URL`; what was started for it is stopped again. */
+export async function withDatabase(work) {
+  if (process.env.DATABASE_URL) return work(connectionOf(process.env.DATABASE_URL))
+  const { connection, mine } = await openDatabase()
+  try {
+    return await work(connection)
+  } finally {
+    if (mine) await stop()
+  }
 }

@@ -88,7 +88,11 @@ async function twoHands(browser) {
     const job = jobs.find((one) => one.slug === kiln).id
     const at = new Date().toISOString()
     const act = { key: randomUUID(), name: 'joint/change', job, record: id, version, at, by, body: { depths } }
-    return fetch(`${base}/api/acts`, { method: 'POST', body: JSON.stringify({ acts: [act] }) })
+    return fetch(`${base}/api/acts`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ acts: [act] }),
+    })
   }
   const network = (offline) =>
     driver.sendDevToolsCommand('Network.emulateNetworkConditions', {

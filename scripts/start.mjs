@@ -1,22 +1,27 @@
-// npm start: everything from a fresh checkout to an address, and a clean stop. Node's own modules only, until npm ci
-// has run.
+// npm start [-- --plain]: everything from a fresh checkout to an address, and a clean stop. Node's own modules only,
+// until npm ci has run.
 import { spawn } from 'node:child_process'
 import { appendFileSync, mkdirSync } from 'node:fs'
-import net from 'node:net'
 import path from 'node:path'
-import { dataFolder, isRunning, start, stop, url } from './db.mjs'
+import { dataFolder, isRunning, start, stop, tied, url } from './db.mjs'
 import { Halt, tell } from './halt.mjs'
+import { isHealthy } from './health.mjs'
+import { keyFile, nameOfOwnKey } from './keys.mjs'
 import { noteApp, releaseLock, takeLock } from './lock.mjs'
-import { buildIfChanged, ensureModules, root, say, tsx } from './setup.mjs'
+import { closeLog, follow, logFolder, note, openLog } from './log.mjs'
+import { checkPort, readNetwork } from './network.mjs'
+import { ageInWords, backUpByNight } from './nightly.mjs'
+import { buildIfChanged, ensureModules, root, say as print, tsx } from './setup.mjs'
 
 process.chdir(root)
-const port = Number(process.env.PORT ?? 3000)
-const host = process.env.HOST ?? '127.0.0.1'
-const isLoopback = ['127.0.0.1', '::1', 'localhost'].includes(host)
-const address = `http://${isLoopback ? '127.0.0.1' : host}:${port}`
+const say = (text) => {
+  print(text)
+  note(text)
+}
 /** How often the database is looked after, ms, and how many restarts in a minute are too many. */
 const LOOK_EVERY_MS = 500
 const MOST_RESTARTS = 5
+const READY_WITHIN_MS = 60_000
 
 const errorFile = path.join(dataFolder, 'start-errors.log')
 function writeDetails(error) {
@@ -29,38 +34,17 @@ function writeDetails(error) {
   }
 }
 
-/** Why the port cannot be had, or nothing. */
-const portFault = () =>
-  new Promise((resolve) => {
-    const server = net.createServer().once('error', ({ code }) => resolve(code))
-    server.listen(port, host, () => server.close(() => resolve(null)))
-  })
-
-async function checkPort() {
-  if (!Number.isInteger(port) || port < 1 || port > 65535)
-    throw new Halt(`PORT is "${process.env.PORT}". Give a number from 1 to 65535.`)
-  const fault = await portFault()
-  if (fault === null) return
-  if (fault === 'EACCES')
-    throw new Halt(`Port ${port} may not be used by this user. Choose one above 1023: PORT=3000 npm start`)
-  if (fault === 'EADDRINUSE')
-    throw new Halt(
-      `Port ${port} is taken. Stop what uses it, or choose another: PORT=${port === 65535 ? 3000 : port + 1} npm start`,
-    )
-  throw new Halt(
-    `HOST is "${host}"; this machine cannot listen there (${fault}). Leave HOST out for this machine only, or set 0.0.0.0 for its network.`,
-  )
-}
-
+let network
 let connection
 let ownDatabase = false
 let app
 let ending = false
 let watch
 
-async function end(code) {
+async function end(code, why) {
   if (ending) return
   ending = true
+  note(`stopping: ${why}`)
   clearInterval(watch)
   if (app && app.exitCode === null && app.signalCode === null) {
     const gone = new Promise((resolve) => app.once('exit', resolve))
@@ -76,12 +60,14 @@ async function end(code) {
     tell(error, writeDetails)
   }
   releaseLock()
+  note('stopped')
+  await closeLog()
   process.exit(code)
 }
 
 async function fail(error) {
   tell(error, writeDetails)
-  await end(1)
+  await end(1, error.message)
 }
 
 /** Counts restarts; too many in a minute are a fault that starting again does not mend. */
@@ -98,23 +84,27 @@ function restarts(what) {
 const countApp = restarts('The server')
 const countDatabase = restarts('The database')
 
-async function isHealthy() {
-  return fetch(`http://${isLoopback || host === '0.0.0.0' ? '127.0.0.1' : host}:${port}/api/health`, {
-    signal: AbortSignal.timeout(2000),
-  }).then(
-    (reply) => reply.ok,
-    () => false,
-  )
-}
-
 function startApp(databaseUrl) {
-  app = spawn(process.execPath, ['.output/server/index.mjs'], {
-    stdio: ['ignore', 'ignore', 'inherit'],
+  const { host, port, names, certificate } = network
+  app = spawn(...tied(process.execPath, ['.output/server/index.mjs']), {
+    stdio: ['ignore', 'pipe', 'pipe'],
     // A process group of its own: Ctrl-C reaches this script, which stops the server before its database.
     detached: true,
-    env: { ...process.env, NODE_ENV: 'production', HOST: host, PORT: String(port), DATABASE_URL: databaseUrl },
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      HOST: host,
+      PORT: String(port),
+      DATABASE_URL: databaseUrl,
+      JOLVET_HOSTS: names.join(','),
+      JOLVET_CERT: certificate?.cert ?? '',
+      JOLVET_KEY: certificate?.key ?? '',
+      JOLVET_BACKUPS: path.join(dataFolder, 'backups'),
+    },
   })
-  noteApp(address, app.pid)
+  follow(app.stdout)
+  follow(app.stderr, process.stderr)
+  noteApp(network.address, app.pid)
   app.once('exit', (code, signal) => {
     if (ending) return
     try {
@@ -137,7 +127,7 @@ async function lookAfterDatabase() {
   try {
     countDatabase()
     say('the database stopped; it is started again')
-    await start({ port: connection.port })
+    await start({ port: connection.port, isTied: true })
   } catch (error) {
     await fail(error)
   }
@@ -159,26 +149,67 @@ async function checkRecord(databaseUrl) {
     )
 }
 
-for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => end(0))
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => end(0, signal))
+/** Under npm it ends with npm: one that is killed passes no signal on. */
+const parent = process.ppid
+if (process.env.npm_lifecycle_event === 'start')
+  setInterval(() => {
+    if (process.ppid !== parent) void end(0, 'npm, which started it, ended')
+  }, LOOK_EVERY_MS).unref()
+
+async function untilHealthy() {
+  for (const since = Date.now(); !ending && Date.now() - since < READY_WITHIN_MS;) {
+    if (await isHealthy(network.asked)) return
+    await new Promise((resolve) => setTimeout(resolve, 50))
+  }
+  if (!ending)
+    throw new Halt(
+      `The server did not answer at ${network.asked} within ${READY_WITHIN_MS / 1000} s. What it said stands above and in ${path.join(logFolder, 'jolvet.log')}; what was saved stays.`,
+    )
+}
+
+function sayWhere() {
+  say(`Jolvet is at ${network.address}  (Ctrl-C stops it)`)
+  if (network.isOpen)
+    say(
+      `it listens beyond this machine (HOST=${network.host}): anyone on that network can read and change every job; there is no sign-in`,
+    )
+  if (network.isOpen && !network.certificate)
+    say('over plain HTTP: what is sent can be read on the way, and no page can be reloaded without this server')
+}
+
+async function keepBackups() {
+  const { backUpNightly, lastBackup } = await import('./archive.mjs')
+  const last = lastBackup()
+  say(
+    last
+      ? `last backup: ${ageInWords(Date.now() - last.at)}, ${path.relative(root, last.file)}`
+      : 'no backup yet; one is made each night while Jolvet runs',
+  )
+  backUpByNight({ last: () => lastBackup(['nightly'])?.at ?? null, backUp: () => backUpNightly(connection), say })
+}
 
 try {
-  await takeLock(address)
-  await checkPort()
+  network = readNetwork()
+  await takeLock(network.address)
+  await checkPort(network)
   ensureModules()
+  await openLog()
+  say(`backups are signed by the key ${nameOfOwnKey()} (${path.relative(root, keyFile)})`)
   let databaseUrl = process.env.DATABASE_URL
+  const { countRows, connectionOf } = await import('./archive.mjs')
   if (databaseUrl) {
     const { runMigrations } = await import('./migrate.mjs')
     await runMigrations(databaseUrl)
+    connection = connectionOf(databaseUrl)
   } else {
     const { openDatabase } = await import('./prepare.mjs')
     ownDatabase = true
-    connection = (await openDatabase()).connection
+    connection = (await openDatabase({ isTied: true })).connection
     databaseUrl = url(connection)
     say(`database on 127.0.0.1:${connection.port}, data in ${path.relative(root, dataFolder) || dataFolder}/mariadb`)
   }
-  const { countRows, connectionOf } = await import('./archive.mjs')
-  if ((await countRows(connectionOf(databaseUrl))).jobs === 0)
-    tsx('scripts/demo.ts', ['--if-empty'], { DATABASE_URL: databaseUrl })
+  if ((await countRows(connection)).jobs === 0) tsx('scripts/demo.ts', ['--if-empty'], { DATABASE_URL: databaseUrl })
   await checkRecord(databaseUrl)
   await buildIfChanged()
   if (!ending) startApp(databaseUrl)
@@ -186,16 +217,10 @@ try {
     watch = setInterval(() => {
       void lookAfterDatabase()
     }, LOOK_EVERY_MS)
-  for (let i = 0; i < 600 && !ending; i++) {
-    if (await isHealthy()) {
-      say(`Jolvet is at ${address}  (Ctrl-C stops it)`)
-      if (!isLoopback)
-        say(
-          `it listens beyond this machine (HOST=${host}): anyone on that network can read and change every job; there is no sign-in`,
-        )
-      break
-    }
-    await new Promise((resolve) => setTimeout(resolve, 50))
+  await untilHealthy()
+  if (!ending) {
+    sayWhere()
+    await keepBackups()
   }
 } catch (error) {
   await fail(error)

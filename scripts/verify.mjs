@@ -1,14 +1,14 @@
 // npm run verify [-- FILE...]: whether the log of every job is whole, and goes on from the registers and logs that were
 // given out. Runs while Jolvet does, or not.
 import path from 'node:path'
-import { stop, url } from './db.mjs'
+import { url } from './db.mjs'
 import { tell } from './halt.mjs'
 import { ensureModules, root, tsx } from './setup.mjs'
 
 const files = process.argv.slice(2).map((file) => path.resolve(file))
 process.chdir(root)
 /** What is wrong is said there; here it only makes the end one that failed. */
-function verify(env = {}) {
+function verify(env) {
   try {
     tsx('scripts/verify.ts', files, env)
   } catch {
@@ -17,16 +17,8 @@ function verify(env = {}) {
 }
 try {
   ensureModules()
-  if (process.env.DATABASE_URL) verify()
-  else {
-    const { openDatabase } = await import('./prepare.mjs')
-    const { connection, mine } = await openDatabase()
-    try {
-      verify({ DATABASE_URL: url(connection) })
-    } finally {
-      if (mine) await stop()
-    }
-  }
+  const { withDatabase } = await import('./prepare.mjs')
+  await withDatabase((connection) => verify({ DATABASE_URL: url(connection) }))
 } catch (error) {
   tell(error)
   process.exitCode = 1

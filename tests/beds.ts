@@ -34,6 +34,7 @@ async function makeBed(template: string, dir: string): Promise<{ bed: Bed; end: 
       HOST: '127.0.0.1',
       PORT: String(port),
       DATABASE_URL: url(connection),
+      JOLVET_RATE_TIMES: '1000',
     },
     stdio: ['ignore', 'ignore', 'inherit'],
   })

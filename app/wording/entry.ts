@@ -67,3 +67,12 @@ export const entryTime = ({ at, clock }: Pick<Entry, 'at' | 'clock'>): string =>
 
 /** A time on record, as day and hour. */
 export const dayTime = (iso: string): string => DAY.format(Date.parse(iso))
+
+const HOUR_MS = 3_600_000
+
+/** How long ago something was, of ms. */
+export function agoWords(ms: number): string {
+  const hours = Math.floor(ms / HOUR_MS)
+  if (hours < 1) return 'less than an hour ago'
+  return hours < 48 ? `${hours} hours ago` : `${Math.floor(hours / 24)} days ago`
+}

@@ -92,15 +92,23 @@ export function ask(name: string, question: unknown): Result<unknown> {
 /** An answer as it goes over the wire: itself, or `{error}`. */
 const wire = (result: Result<unknown>): unknown => (result.ok ? result.value : { error: result.error })
 
+/** One question of several: its answer, or its own `{error}`. */
+export const answerOne = (name: string, question: unknown): unknown => wire(ask(name, question))
+
+/** `too-many` where an array has more questions than are accepted. */
+export const checkCount = (questions: readonly unknown[]): Result<null> =>
+  questions.length > MOST_QUESTIONS
+    ? fail('too-many', '', `${questions.length} questions at once. At most ${MOST_QUESTIONS} are accepted.`)
+    : ok(null)
+
 /**
  * A question, or an array of them, answered in order. An array gives an array, each an answer or its own `{error}`;
  * more than 1,000 is `too-many`.
  */
 export function answer(name: string, question: unknown): Result<unknown> {
   if (!Array.isArray(question) || !Object.hasOwn(VERBS, name)) return ask(name, question)
-  if (question.length > MOST_QUESTIONS)
-    return fail('too-many', '', `${question.length} questions at once. At most ${MOST_QUESTIONS} are accepted.`)
-  return ok(question.map((one) => wire(ask(name, one))))
+  const counted = checkCount(question)
+  return counted.ok ? ok(question.map((one) => answerOne(name, one))) : counted
 }
 
 /** JSON Schema of each verb's question, for `GET /api/core`. */

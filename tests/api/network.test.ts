@@ -35,7 +35,11 @@ function tablet() {
     newKey: randomUUID,
     send: async (acts): Promise<Reply<readonly Answer[]>> => {
       try {
-        const reply = await fetch(`${network.url}/api/acts`, { method: 'POST', body: JSON.stringify({ acts }) })
+        const reply = await fetch(`${network.url}/api/acts`, {
+          method: 'POST',
+          headers: { 'Content-Type': 'application/json' },
+          body: JSON.stringify({ acts }),
+        })
         const value = (await reply.json()) as { error: Issue; acts?: Answer[] }
         return value.acts
           ? { ok: true, value: value.acts }

@@ -85,6 +85,7 @@ describe('two processes on one database', () => {
         HOST: '127.0.0.1',
         PORT: String(port),
         DATABASE_URL: ownBed().databaseUrl,
+        JOLVET_RATE_TIMES: '1000',
       },
     })
     const isUp = () =>

@@ -56,7 +56,11 @@ describe('kill -9 while writing', () => {
     const { slug } = job
     const ends = { a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' } }
     const { ways } = (await (
-      await fetch(`${run.url}/api/core/ways`, { method: 'POST', body: JSON.stringify({ region: 'gb', ...ends }) })
+      await fetch(`${run.url}/api/core/ways`, {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/json' },
+        body: JSON.stringify({ region: 'gb', ...ends }),
+      })
     ).json()) as WaysAnswer
     const finds = new Map<string, FindRecord>()
     const joints = new Map<string, JointRecord>()
@@ -159,6 +163,7 @@ describe('kill -9 while writing', () => {
         .then(() =>
           fetch(`${run.url}/api/acts`, {
             method: 'POST',
+            headers: { 'Content-Type': 'application/json' },
             body: JSON.stringify({ acts: [toSend('find/begin', job, key, { place: key }, { key })] }),
           }),
         )

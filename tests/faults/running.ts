@@ -1,4 +1,4 @@
-import { spawn, type ChildProcess } from 'node:child_process'
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process'
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
@@ -32,24 +32,54 @@ export class Running {
     return path.join(this.folder, 'mariadb')
   }
 
+  private env = (more: Record<string, string>) => ({
+    ...process.env,
+    JOLVET_DATA: this.folder,
+    PORT: String(this.port),
+    JOLVET_RATE_TIMES: '1000',
+    ...more,
+  })
+
+  /** Runs one of the scripts on this folder to its end. */
+  script(name: string, args: string[] = [], env: Record<string, string> = {}) {
+    const { status, stdout, stderr } = spawnSync(process.execPath, [`scripts/${name}.mjs`, ...args], {
+      encoding: 'utf8',
+      timeout: 60_000,
+      env: this.env(env),
+    })
+    return { status, text: stdout + stderr }
+  }
+
   /** Starts it, anew where it runs, and waits for its address. */
-  async begin(env: Record<string, string> = {}): Promise<void> {
+  async begin(env: Record<string, string> = {}, ...args: string[]): Promise<void> {
     await this.end()
     this.output = ''
-    const child = spawn(process.execPath, ['scripts/start.mjs'], {
-      env: { ...process.env, JOLVET_DATA: this.folder, PORT: String(this.port), ...env },
-      stdio: ['ignore', 'pipe', 'pipe'],
-    })
+    this.child = await this.untilUp(
+      spawn(process.execPath, ['scripts/start.mjs', ...args], {
+        env: this.env(env),
+        stdio: ['ignore', 'pipe', 'pipe'],
+      }),
+    )
+  }
+
+  /** Starts it as a user does; gives npm's process, which `end` does not know of. */
+  beginByNpm(): Promise<ChildProcess> {
+    this.output = ''
+    return this.untilUp(spawn('npm', ['start'], { env: this.env({}), stdio: ['ignore', 'pipe', 'pipe'] }))
+  }
+
+  private async untilUp(child: ChildProcess): Promise<ChildProcess> {
     this.child = child
     const hear = (text: Buffer) => {
       this.output += String(text)
     }
     child.stdout?.on('data', hear)
     child.stderr?.on('data', hear)
-    for (let i = 0; !this.output.includes('Jolvet is at'); i++) {
+    for (let i = 0; !/last backup:|no backup yet/.test(this.output); i++) {
       if (child.exitCode !== null || i > 1200) throw new Error(`it did not start: ${this.output}`)
       await new Promise((resolve) => setTimeout(resolve, 50))
     }
+    return child
   }
 
   async end(): Promise<void> {
@@ -69,10 +99,16 @@ export class Running {
   }
 
   killDatabase() {
-    this.kill(Number(readFileSync(path.join(this.database, 'mariadbd.pid'), 'utf8')))
+    this.kill(this.databasePid)
+  }
+  get serverPid(): number {
+    return (JSON.parse(readFileSync(path.join(this.folder, 'run.json'), 'utf8')) as { app: number }).app
+  }
+  get databasePid(): number {
+    return Number(readFileSync(path.join(this.database, 'mariadbd.pid'), 'utf8'))
   }
   killServer() {
-    this.kill((JSON.parse(readFileSync(path.join(this.folder, 'run.json'), 'utf8')) as { app: number }).app)
+    this.kill(this.serverPid)
   }
   /** Kills the start itself: server and database stay behind without it. */
   killStart() {

@@ -17,7 +17,7 @@ import path from 'node:path'
 import mysql from 'mysql2/promise'
 import { afterAll, afterEach, beforeAll, describe, expect, it } from 'vitest'
 import type { JobRecord } from '#core/record'
-import { isRunning, stop, url } from '../../scripts/db.mjs'
+import { lives, stop, url } from '../../scripts/db.mjs'
 import { acting } from '../acts'
 import { Running } from './running'
 
@@ -30,14 +30,7 @@ beforeAll(async () => {
 afterAll(() => run.remove())
 afterEach(() => run.end())
 
-const script = (name: string, args: string[] = [], env: Record<string, string> = {}) => {
-  const { status, stdout, stderr } = spawnSync(process.execPath, [`scripts/${name}.mjs`, ...args], {
-    encoding: 'utf8',
-    timeout: 60_000,
-    env: { ...process.env, JOLVET_DATA: run.folder, PORT: String(run.port), ...env },
-  })
-  return { status, text: stdout + stderr }
-}
+const script = (...asked: Parameters<Running['script']>) => run.script(...asked)
 const query = async <T>(sql: string): Promise<T[]> => {
   const connection = await mysql.createConnection(url(await run.connection()))
   try {
@@ -67,7 +60,11 @@ const jobs = async () => ((await (await fetch(`${run.url}/api/jobs`)).json()) as
 function beginJob(baseUrl: string, name: string, place = '') {
   const id = randomUUID()
   const act = acting(() => baseUrl).toSend('job/begin', { id }, id, { name, place, region: 'gb' })
-  return fetch(`${baseUrl}/api/acts`, { method: 'POST', body: JSON.stringify({ acts: [act] }) })
+  return fetch(`${baseUrl}/api/acts`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ acts: [act] }),
+  })
 }
 const newJob = (name: string) => beginJob(run.url, name)
 const recordOf = async (reply: Response) => ((await reply.json()) as { acts: { record: JobRecord }[] }).acts[0]!.record
@@ -77,6 +74,7 @@ const inWords = ({ status, text }: { status: number | null; text: string }, word
   expect(text).not.toMatch(/^\s+at .*:\d+:\d+/m)
   expect(status).toBe(1)
 }
+const WAITING = { timeout: 30_000, interval: 100 }
 const isRoot = process.getuid?.() === 0
 /** Two ports only, in a network of its own, and whether that can be had here. */
 const NARROW = 'echo 40000 40001 > /proc/sys/net/ipv4/ip_local_port_range'
@@ -114,14 +112,10 @@ describe('ports and starts', () => {
     inWords(script('start'), new RegExp(`Port ${run.port} is taken.*PORT=\\d+ npm start`))
     await new Promise((resolve) => other.close(resolve))
     inWords(script('start', [], { PORT: 'http' }), /PORT is "http"\. Give a number from 1 to 65535/)
-    inWords(script('start', [], { HOST: '203.0.113.9' }), /HOST is "203\.0\.113\.9"; this machine cannot listen there/)
-  })
-
-  it('says so when it listens beyond this machine', async () => {
-    await run.begin({ HOST: '0.0.0.0' })
-    for (let i = 0; !run.output.includes('no sign-in') && i < 40; i++)
-      await new Promise((resolve) => setTimeout(resolve, 50))
-    expect(run.output).toMatch(/listens beyond this machine.*there is no sign-in/)
+    inWords(
+      script('start', ['--plain'], { HOST: '203.0.113.9', JOLVET_HOSTS: 'jolvet.test' }),
+      /HOST is "203\.0\.113\.9"; this machine cannot listen there/,
+    )
   })
 
   it.skipIf(!canNarrow)('says when no port is left on loopback', () => {
@@ -135,15 +129,28 @@ describe('ports and starts', () => {
     expect(stdout).toMatch(/No port is free on loopback/)
   })
 
-  it('mends what a killed start left: its server, its lock, its database', async () => {
+  it('that is killed takes its server and its database with it, and is begun again', async () => {
     await run.begin()
     await newJob('Before the kill')
+    const [server, database] = [run.serverPid, run.databasePid]
     run.killStart()
-    await new Promise((resolve) => setTimeout(resolve, 200))
-    expect(isRunning(run.database)).toBe(true)
+    await expect.poll(() => [server, database].filter((pid) => lives(pid, '')), WAITING).toEqual([])
     await run.begin()
-    expect(run.output).toMatch(/left over from a start that was killed/)
     expect((await jobs()).map(({ name }) => name)).toContain('Before the kill')
+  })
+
+  it('stops when it is told to through npm, and when npm is killed', async () => {
+    for (const signal of ['SIGTERM', 'SIGKILL'] as const) {
+      await run.begin()
+      await run.end()
+      const npm = await run.beginByNpm()
+      const [server, database] = [run.serverPid, run.databasePid]
+      npm.kill(signal)
+      await expect.poll(() => [server, database].filter((pid) => lives(pid, '')), WAITING).toEqual([])
+    }
+    expect(readFileSync(path.join(run.folder, 'logs/jolvet.log'), 'utf8')).toMatch(
+      /stopping: (SIGTERM|npm, which started it, ended)[\s\S]*stopped[\s\S]*stopping: npm, which started it, ended/,
+    )
   })
 
   it('says a clock that is behind what is on record', async () => {
@@ -195,7 +202,8 @@ describe('data folders', () => {
     await alone(beOfAnEarlierVersion)
     await run.begin()
     expect(run.output).toMatch(/backed up to .*before-update.*then changed/)
-    expect((await jobs()).map(({ name }) => name)).toEqual(['Half-made yard'])
+    // The server answers while it brings the list of an earlier version's jobs up to date.
+    await expect.poll(async () => (await jobs()).map(({ name }) => name), WAITING).toEqual(['Half-made yard'])
     await run.end()
     expect(script('restore', [own])).toMatchObject({ status: 0 })
   })
@@ -254,7 +262,11 @@ describe('data folders', () => {
         const write = (i: number) => {
           const body = { place: 'y'.repeat(120), a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' }, depths }
           const act = toSend('joint/begin', job, `joint-${String(i).padStart(6, '0')}`, body)
-          return fetch(`${small.url}/api/acts`, { method: 'POST', body: JSON.stringify({ acts: [act] }) })
+          return fetch(`${small.url}/api/acts`, {
+            method: 'POST',
+            headers: { 'Content-Type': 'application/json' },
+            body: JSON.stringify({ acts: [act] }),
+          })
         }
         const acknowledged: string[] = []
         let refused: Response | undefined

@@ -36,6 +36,7 @@ const send = (name: string, record: string, body: object, about = {}) =>
   timed(() =>
     fetch(`${run.url}/api/acts`, {
       method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
       body: JSON.stringify({ acts: [toSend(name, job, record, body, about)] }),
     }),
   )
@@ -51,6 +52,7 @@ describe('a database that hangs', () => {
     const sums = await timed(() =>
       fetch(`${run.url}/api/core/ways`, {
         method: 'POST',
+        headers: { 'Content-Type': 'application/json' },
         body: JSON.stringify({ region: 'gb', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' } }),
       }),
     )

@@ -53,7 +53,13 @@ useKeys({
       <span v-if="store.problem" class="brick t14 w6 problem" role="alert"
         ><StatusShape status="refused" /> {{ store.problem }}</span
       >
-      <button type="button" class="state t13" :class="state" :data-saved="state" @click="keptOpen = true">
+      <button
+        type="button"
+        class="state t13"
+        :class="state"
+        :data-saved="state"
+        :title="store.refused[0]?.issue?.message"
+        @click="keptOpen = true">
         <StatusShape v-if="state === 'clash'" status="held" :size="14" /><StatusShape
           v-else-if="state === 'refused'"
           status="refused"
@@ -82,6 +88,7 @@ useKeys({
     <KeptSheet />
     <JobSheet />
   </header>
+  <PlainBand />
 </template>
 
 <style scoped>

@@ -83,6 +83,7 @@ const sentence = computed(() => {
           >
           <RecentFates />
         </template>
+        <BackupAge v-if="open" />
         <p class="note t14">Nothing waits on a signal: marks, sums, timers and signing all run here.</p>
         <p v-if="state === 'clash'" class="note t14">
           Two entries for one field stand side by side on their job; pick one there.

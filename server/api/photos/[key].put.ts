@@ -1,4 +1,5 @@
 import { getQuery } from 'h3'
+import pLimit from 'p-limit'
 import { z } from 'zod'
 import { MOST_PHOTO_BYTES } from '#core/record'
 import { readBytes, readQuery } from '~~/server/http/body'
@@ -8,6 +9,9 @@ import { keepUpload } from '~~/server/services/photos'
 
 /** More than a photo may have, so that one a little too large is told so in words. */
 const MOST_BYTES = 2 * MOST_PHOTO_BYTES
+
+/** Photos read in at once; the others wait with their senders, not in memory. */
+const fewAtOnce = pLimit(4)
 
 const asked = z.object({
   key: z.string().regex(/^[\w-]{8,40}$/, '8 to 40 letters, digits, _ or - are accepted'),
@@ -20,5 +24,5 @@ const asked = z.object({
  */
 export default route(async (event) => {
   const { key, name } = readQuery({ key: param(event, 'key'), ...getQuery(event) }, asked)
-  return keepUpload(key, name, await readBytes(event, MOST_BYTES))
+  return fewAtOnce(async () => keepUpload(key, name, await readBytes(event, MOST_BYTES)))
 })

@@ -1,0 +1,23 @@
+import { sendNoContent, setResponseHeaders } from 'h3'
+import { checkHost } from '../guard/hosts'
+import { checkMedia } from '../guard/media'
+import { checkMethod } from '../guard/methods'
+import { checkOrigin } from '../guard/origins'
+import { checkRate } from '../guard/rates'
+import { route } from '../http/route'
+
+/** An answer is looked at at most: it loads and runs nothing, and is framed by nobody. A drawing has its styles in it. */
+const NOTHING_RUNS = "default-src 'none'; style-src 'unsafe-inline'; frame-ancestors 'none'"
+
+/** What is asked of every call before a route sees it: docs/security.md. */
+export default route(async (event) => {
+  // What a route gives may hold names and places: it is kept nowhere on its way, unless the route says otherwise.
+  if (event.path.startsWith('/api/'))
+    setResponseHeaders(event, { 'Cache-Control': 'no-store', 'Content-Security-Policy': NOTHING_RUNS })
+  checkHost(event)
+  checkOrigin(event)
+  if (checkMethod(event)) return sendNoContent(event)
+  checkMedia(event)
+  await checkRate(event)
+  return undefined
+})
