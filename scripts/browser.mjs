@@ -21,17 +21,27 @@ const FLAGS = [
   '--disable-extensions',
   '--lang=en-GB',
 ]
+/** What a browser reaches: this machine, and nothing else by whatever name. */
+const ownMachine = (names) =>
+  `--host-resolver-rules=${[...names.map((name) => `MAP ${name} 127.0.0.1`), 'MAP * ~NOTFOUND', 'EXCLUDE 127.0.0.1', 'EXCLUDE localhost'].join(', ')}`
 
-/** Opens a browser with a profile of its own; `setSize` sets the page itself, `close` takes the profile away. */
-export async function openBrowser({ width = 1280, height = 800 } = {}) {
+/**
+ * Opens a browser with a profile of its own; `setSize` sets the page itself, `close` takes the profile away. `names` of
+ * this machine are known to it; a certificate is trusted by its key (SHA-256 of it, base64); `isWatched`: its log of
+ * performance has every request.
+ * @param {{ width?: number, height?: number, names?: string[], trusted?: string, isWatched?: boolean }} [about]
+ */
+export async function openBrowser({ width = 1280, height = 800, names = [], trusted, isWatched = false } = {}) {
   const profile = mkdtempSync(path.join(tmpdir(), 'jolvet-browser-'))
   const options = new Options()
   options.setChromeBinaryPath(process.env.CHROMIUM ?? '/usr/bin/chromium')
-  options.addArguments(...FLAGS, `--user-data-dir=${profile}`)
+  options.addArguments(...FLAGS, ownMachine(names), `--user-data-dir=${profile}`)
+  if (trusted) options.addArguments(`--ignore-certificate-errors-spki-list=${trusted}`)
   // Chromium's own sandbox does not start as root.
   if (process.getuid?.() === 0) options.addArguments('--no-sandbox')
   const preferences = new logging.Preferences()
   preferences.setLevel(logging.Type.BROWSER, logging.Level.ALL)
+  if (isWatched) preferences.setLevel(logging.Type.PERFORMANCE, logging.Level.ALL)
   options.setLoggingPrefs(preferences)
   const driver = await new Builder()
     .forBrowser('chrome')

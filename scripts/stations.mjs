@@ -9,5 +9,5 @@ export const STATIONS = {
   make: ['core/making', 'core/heat', 'make', 'steps', 'sign', 'safety', 'faults.test', 'come-back'],
   'hand-over': ['register', 'print'],
   kit: ['kit'],
-  jobs: ['job-list', 'app/stores', 'core/record/job', 'stream', 'e2e/jobs'],
+  jobs: ['job-list', 'app/stores', 'core/record/job', 'stream', 'e2e/jobs', 'e2e/network'],
 }

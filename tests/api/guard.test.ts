@@ -100,7 +100,9 @@ describe('a route', () => {
 
   it('that takes JSON takes nothing that does not say so', async () => {
     const id = randomUUID()
-    const body = JSON.stringify({ acts: [acting().toSend('job/begin', { id }, id, { name: 'By form', region: 'gb' })] })
+    const body = JSON.stringify({
+      acts: [acting().toSend('job/begin', { id }, id, { name: 'By form', place: '', region: 'gb' })],
+    })
     for (const type of [
       'text/plain',
       'application/x-www-form-urlencoded',

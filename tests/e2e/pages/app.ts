@@ -19,8 +19,8 @@ export class App {
     private readonly browser: Awaited<ReturnType<typeof openBrowser>>,
   ) {}
 
-  static async open(base: string, size?: { width: number; height: number }): Promise<App> {
-    const browser = await openBrowser(size)
+  static async open(base: string, about?: Parameters<typeof openBrowser>[0]): Promise<App> {
+    const browser = await openBrowser(about)
     return new App(browser.driver, base, browser)
   }
 
@@ -72,7 +72,7 @@ export class App {
       const picture = path.join(FAILED, `${Date.now()}-${process.pid}.png`)
       writeFileSync(picture, await this.driver.takeScreenshot(), 'base64')
       const state = await this.driver.executeScript(
-        'return document.querySelector("[data-saved]")?.textContent.trim() ?? "no state"',
+        'const state = document.querySelector("[data-saved]"); return state ? `${state.textContent.trim()} ${state.title}` : "no state"',
       )
       throw new Error(`${orElse} at ${await this.driver.getCurrentUrl()}, ${state}; the page: ${picture}`)
     }
