@@ -3,10 +3,10 @@ import type { NitroConfig } from 'nitropack/types'
 import { bundleThread } from './server/workers/bundle'
 
 const core = fileURLToPath(new URL('./core', import.meta.url))
+const serverEntry = fileURLToPath(new URL('./server/entry.ts', import.meta.url))
 
 /** Named, so that its own type is checked: the config's has only a part of it. */
 const nitro = {
-  entry: fileURLToPath(new URL('./server/entry.ts', import.meta.url)),
   virtual: { '#question-thread': bundleThread },
   // The face of printed sheets, as whole TrueType files: only these two of the package are taken along. The screen's own
   // package will not do: its one variable file cannot be embedded, and its static ones part a name's letters over two.
@@ -47,8 +47,16 @@ export default defineNuxtConfig({
   alias: { '#core': core },
   compatibilityDate: '2026-01-01',
   nitro: nitro as object,
+  hooks: {
+    // While developing, the framework's own entry reloads the server.
+    'nitro:config': (config) => {
+      const nitroConfig = config as NitroConfig
+      if (!nitroConfig.dev) nitroConfig.entry = serverEntry
+    },
+  },
   vite: { worker: { format: 'es' } },
-  typescript: { strict: true },
+  // The types of what the server is built with are known to the pages too, which see the types of its routes.
+  typescript: { strict: true, tsConfig: { include: ['../server/**/*.d.ts'] } },
   telemetry: { enabled: false },
   security: {
     nonce: true,
@@ -62,7 +70,8 @@ export default defineNuxtConfig({
       contentSecurityPolicy: {
         'default-src': ["'self'"],
         'script-src': ["'self'", "'nonce-{{nonce}}'"],
-        // Drawings place their labels by style attributes.
+        // The UI library writes its colours into a style element that it gives no nonce, and charts their tooltips with
+        // style attributes: docs/security.md.
         'style-src': ["'self'", "'unsafe-inline'"],
         'img-src': ["'self'", 'data:', 'blob:'],
         'font-src': ["'self'"],

@@ -1,5 +1,6 @@
 // Where Jolvet is reached: address, names, certificate. Halts where what is set does not go together.
-import { existsSync } from 'node:fs'
+import { X509Certificate } from 'node:crypto'
+import { existsSync, readFileSync } from 'node:fs'
 import net from 'node:net'
 import os from 'node:os'
 import path from 'node:path'
@@ -68,6 +69,30 @@ export function readNetwork(env = process.env, isPlain = process.argv.includes('
     isOpen,
     address: `${scheme}://${isOpen ? names[0] : '127.0.0.1'}:${port}`,
     asked: `${scheme}://${bracketed}:${port}`,
+  }
+}
+
+const DAY_MS = 86_400_000
+/** A certificate is said to end soon, days. */
+const SOON_DAYS = 30
+
+/** What is to be said of a certificate at a start, or null. Halts where it is none, or its time is over. */
+export function aboutCertificate({ cert }, now = Date.now()) {
+  const { validTo } = read(cert)
+  const days = Math.floor((Date.parse(validTo) - now) / DAY_MS)
+  if (days < 0)
+    throw new Halt(
+      `The certificate ${cert} ended on ${validTo}. Make a new one: npm run certificate (docs/tablets.md).`,
+    )
+  return days < SOON_DAYS
+    ? `the certificate ends in ${days} days, on ${validTo}: npm run certificate makes the next; tablets keep what they took`
+    : null
+}
+function read(cert) {
+  try {
+    return new X509Certificate(readFileSync(cert))
+  } catch {
+    throw new Halt(`${cert} is no certificate that can be read (PEM).`)
   }
 }
 

@@ -9,7 +9,7 @@ import { isHealthy } from './health.mjs'
 import { keyFile, nameOfOwnKey } from './keys.mjs'
 import { noteApp, releaseLock, takeLock } from './lock.mjs'
 import { closeLog, follow, logFolder, note, openLog } from './log.mjs'
-import { checkPort, readNetwork } from './network.mjs'
+import { aboutCertificate, checkPort, readNetwork } from './network.mjs'
 import { ageInWords, backUpByNight } from './nightly.mjs'
 import { buildIfChanged, ensureModules, root, say as print, tsx } from './setup.mjs'
 
@@ -191,10 +191,12 @@ async function keepBackups() {
 
 try {
   network = readNetwork()
+  const certificate = network.certificate && aboutCertificate(network.certificate)
   await takeLock(network.address)
   await checkPort(network)
   ensureModules()
   await openLog()
+  if (certificate) say(certificate)
   say(`backups are signed by the key ${nameOfOwnKey()} (${path.relative(root, keyFile)})`)
   let databaseUrl = process.env.DATABASE_URL
   const { countRows, connectionOf } = await import('./archive.mjs')

@@ -12,7 +12,7 @@ interface Rate {
 }
 
 /** Calls of one address; the first that takes a call counts it. Far over what hands do, under what a loop does. */
-export const RATES: readonly Rate[] = [
+const RATES: readonly Rate[] = [
   { what: 'acts', calls: 400, seconds: 10, takes: (method, path) => method === 'POST' && path === '/api/acts' },
   {
     what: 'photos',

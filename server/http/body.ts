@@ -53,7 +53,7 @@ export const readText = async (event: H3Event, most = MOST_BYTES): Promise<strin
   (await readBytes(event, most)).toString('utf8')
 
 /** Text as JSON. Problem 400 where it is not readable. */
-export function parseJson(text: string): unknown {
+function parseJson(text: string): unknown {
   try {
     return JSON.parse(text)
   } catch {

@@ -11,7 +11,7 @@ export const TIMES = {
 /** A connection on which nothing moves is closed after, ms: over what the longest answer takes, and a stream pings. */
 const SILENT_MS = 90_000
 /** Connections at once: of one address (a proxy, or many tabs), and in all. */
-export const MOST_OF_AN_ADDRESS = 256
+const MOST_OF_AN_ADDRESS = 256
 const MOST = 2000
 
 const BUSY = [

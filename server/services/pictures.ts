@@ -7,7 +7,7 @@ import { accepted, Problem } from '../http/problem'
 /** Longest side kept, px: a print line can still be read. */
 const LONGEST_PX = 2000
 /** More pixels are not opened: the tablet sends at most 2000 px, a telephone's own photo has up to 50 million. */
-export const MOST_PIXELS = 50_000_000
+const MOST_PIXELS = 50_000_000
 /** Photos that may wait to be made smaller. */
 const MOST_WAITING = 24
 /** One at a time, in one thread, a strip at a time: a picture unpacked takes four bytes a pixel. */

@@ -3,8 +3,7 @@ import { Worker } from 'node:worker_threads'
 import source from '#question-thread'
 import { issue } from '#core/base'
 import { Problem } from '../http/problem'
-import type { Reply } from '../workers/call'
-import type { Asked, Said } from '../workers/questions'
+import type { Asked, Said, Worked } from '../workers/questions'
 
 /** One core is left to the thread that answers everybody. */
 const MOST_THREADS = Math.max(1, availableParallelism() - 1)
@@ -16,7 +15,7 @@ const SILENT_MS = 20_000
 
 interface Pending {
   caller: string
-  resolve: (reply: Reply) => void
+  resolve: (worked: Worked) => void
   reject: (problem: Problem) => void
 }
 
@@ -41,8 +40,8 @@ class Thread {
     this.worker.on('message', (said: Said) => {
       this.heard = Date.now()
       if (said === 'alive') return
-      const { id, reply } = said
-      this.pending.get(id)?.resolve(reply)
+      const { id, worked } = said
+      this.pending.get(id)?.resolve(worked)
       this.pending.delete(id)
     })
     this.worker.on('error', (error) => console.error('a thread of questions failed:', error.name))
@@ -53,7 +52,7 @@ class Thread {
     })
   }
 
-  ask(asked: Asked): Promise<Reply> {
+  ask(asked: Asked): Promise<Worked> {
     if (this.pending.size === 0) this.heard = Date.now()
     return new Promise((resolve, reject) => {
       this.pending.set(asked.id, { caller: asked.caller, resolve, reject })
@@ -86,7 +85,7 @@ function threadFor(caller: string): Thread {
  * A call of a verb worked in a thread: see `Call` for what comes back. One caller's calls are all in one thread, one
  * after another. Problem 503 where too many wait, or a question does not end.
  */
-export async function workQuestions(caller: string, verb: string, text: string): Promise<Reply> {
+export async function workQuestions(caller: string, verb: string, text: string): Promise<Worked> {
   const thread = threadFor(caller)
   const waiting = threads.reduce((sum, { pending }) => sum + pending.size, 0)
   if (waiting >= MOST_WAITING || thread.countOf(caller) >= MOST_OF_A_CALLER) throw busy()

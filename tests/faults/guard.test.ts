@@ -39,6 +39,8 @@ describe('a network', () => {
     refused({ HOST: '0.0.0.0' }, /Say by which names it is reached there.*JOLVET_HOSTS=/)
     refused({ HOST: '0.0.0.0', JOLVET_HOSTS: ' , ' }, /Say by which names/)
     refused({ HOST: '0.0.0.0', JOLVET_HOSTS: 'jolvet.test' }, /npm run certificate.*npm start -- --plain/)
+    const none = path.resolve('package.json')
+    refused({ JOLVET_CERT: none, JOLVET_KEY: none }, /package\.json is no certificate that can be read/)
     refused({ JOLVET_CERT: '/nowhere.pem' }, /JOLVET_CERT and JOLVET_KEY go together/)
     refused({ JOLVET_CERT: '/nowhere.pem', JOLVET_KEY: '/nowhere.key' }, /There is no file \/nowhere\.pem/)
   })

@@ -17,7 +17,7 @@ import path from 'node:path'
 import mysql from 'mysql2/promise'
 import { afterAll, afterEach, beforeAll, describe, expect, it } from 'vitest'
 import type { JobRecord } from '#core/record'
-import { lives, stop, url } from '../../scripts/db.mjs'
+import { isRunning, lives, stop, url } from '../../scripts/db.mjs'
 import { acting } from '../acts'
 import { Running } from './running'
 
@@ -329,6 +329,8 @@ describe('backup and restore', () => {
 
   it('name a file that is not there, is no backup, is cut off or damaged, and change nothing', async () => {
     const bad = path.join(run.folder, 'bad.gz')
+    inWords(script('backup', ['/proc/none/kept.gz']), /could not be done|may not be written|needed/)
+    expect(isRunning(run.database), 'the database is stopped again').toBe(false)
     inWords(script('restore'), /Which backup\?/)
     inWords(script('restore', [path.join(run.folder, 'none.gz')]), /There is no file/)
     writeFileSync(bad, 'hello')

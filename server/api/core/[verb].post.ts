@@ -28,5 +28,5 @@ export default route(async (event) => {
   )
   setResponseStatus(event, status)
   setResponseHeader(event, 'Content-Type', 'application/json')
-  return body
+  return Buffer.from(body.buffer)
 })
