@@ -55,8 +55,7 @@ export default defineNuxtConfig({
     },
   },
   vite: { worker: { format: 'es' } },
-  // The types of what the server is built with are known to the pages too, which see the types of its routes.
-  typescript: { strict: true, tsConfig: { include: ['../server/**/*.d.ts'] } },
+  typescript: { strict: true },
   telemetry: { enabled: false },
   security: {
     nonce: true,

@@ -7,8 +7,8 @@ const isPlain = !window.isSecureContext
   <p v-if="isPlain" class="plain t14" role="note" data-test="plain-http">
     <StatusShape status="held" :size="16" />
     <span
-      ><b>Plain HTTP: no reload in a cellar.</b> Without the server this page is here only while it is open. What is typed
-      is kept. Ask for the https address.</span
+      ><b>Plain HTTP: no reload in a cellar.</b> Without the server this page is here only while it is open. What is
+      typed is kept. Ask for the https address.</span
     >
   </p>
 </template>

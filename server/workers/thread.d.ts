@@ -1,5 +1,0 @@
-declare module '#question-thread' {
-  /** The bundled text of `questions.ts`. */
-  const source: string
-  export default source
-}
