@@ -303,7 +303,7 @@ useKeys({
   display: grid;
   grid-template-columns: minmax(0, 1fr) 430px;
   grid-template-rows: minmax(0, 1fr) 178px;
-  height: calc(100dvh - 134px);
+  height: calc(100dvh - 134px - var(--band, 0px));
   min-height: 560px;
 }
 .bench.no-strip {

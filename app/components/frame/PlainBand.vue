@@ -4,7 +4,7 @@ const isPlain = !window.isSecureContext
 </script>
 
 <template>
-  <p v-if="isPlain" class="plain t14" role="note" data-test="plain-http">
+  <p v-if="isPlain" class="plain-band t14" role="note" data-test="plain-http">
     <StatusShape status="held" :size="16" />
     <span
       ><b>Plain HTTP: no reload in a cellar.</b> Without the server this page is here only while it is open. What is
@@ -13,8 +13,14 @@ const isPlain = !window.isSecureContext
   </p>
 </template>
 
+<style>
+/* Benches that fill the page leave it its room. */
+:root:has(.plain-band) {
+  --band: 34px;
+}
+</style>
 <style scoped>
-.plain {
+.plain-band {
   display: flex;
   gap: 8px;
   align-items: center;

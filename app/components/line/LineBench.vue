@@ -283,7 +283,7 @@ useKeys({
   display: grid;
   grid-template-columns: 222px minmax(0, 1fr) 430px;
   grid-template-rows: minmax(0, 1fr) 182px;
-  height: calc(100dvh - 134px);
+  height: calc(100dvh - 134px - var(--band, 0px));
   min-height: 560px;
 }
 .list {
