@@ -28,5 +28,10 @@ export function follow(output, echo) {
   })
 }
 
-/** Ends the log once all is written. */
-export const closeLog = () => new Promise((resolve) => (stream ? stream.end(resolve) : resolve()))
+/** Ends the log once all is written; a disk that takes nothing is not waited for. */
+export const closeLog = () =>
+  new Promise((resolve) => {
+    if (!stream) return resolve()
+    setTimeout(resolve, 1000).unref()
+    stream.end(resolve)
+  })

@@ -45,13 +45,13 @@ async function bringUp(connection) {
 
 /**
  * A connection to the private database; `mine` where it was not running before. What was started is stopped again where
- * its tables cannot be brought up. `isTied`: it ends with this process, however that ends.
+ * its tables cannot be brought up, and ends with this process, however that ends.
  */
-export async function openDatabase({ isTied = false } = {}) {
+export async function openDatabase() {
   ensureMariadb()
   const mine = !isRunning()
   try {
-    let connection = await start({ isTied })
+    let connection = await start({ isTied: true })
     if (existsSync(marker)) connection = await goBack(connection)
     await bringUp(connection)
     return { connection, mine }

@@ -186,7 +186,11 @@ async function keepBackups() {
       ? `last backup: ${ageInWords(Date.now() - last.at)}, ${path.relative(root, last.file)}`
       : 'no backup yet; one is made each night while Jolvet runs',
   )
-  backUpByNight({ last: () => lastBackup(['nightly'])?.at ?? null, backUp: () => backUpNightly(connection), say })
+  backUpByNight({
+    last: () => lastBackup(['nightly'])?.at ?? null,
+    backUp: async () => path.relative(root, await backUpNightly(connection)),
+    say,
+  })
 }
 
 try {
@@ -207,7 +211,7 @@ try {
   } else {
     const { openDatabase } = await import('./prepare.mjs')
     ownDatabase = true
-    connection = (await openDatabase({ isTied: true })).connection
+    connection = (await openDatabase()).connection
     databaseUrl = url(connection)
     say(`database on 127.0.0.1:${connection.port}, data in ${path.relative(root, dataFolder) || dataFolder}/mariadb`)
   }

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { isNamed, namesOf } from './hosts'
 import { isJson } from './media'
+import { isApi, plainPath } from './path'
 import { rateOf } from './rates'
 
 describe('names', () => {
@@ -65,5 +66,14 @@ describe('a rate', () => {
       expect(rateOf('GET', at)?.what, at).toBe('prints and files')
     for (const at of ['/api/jobs', '/api/health', '/api/stream', '/mark.svg', '/api/jobs/x/finds/y/photos/z'])
       expect(rateOf('GET', at), at).toBeUndefined()
+  })
+})
+
+describe('a path', () => {
+  it('is one, however many slashes it is written with', () => {
+    for (const written of ['/api/acts', '/api/acts/', '//api//acts///', '/api/acts?x=/y', '/api/acts/?'])
+      expect(plainPath(written), written).toBe('/api/acts')
+    expect([plainPath('/'), plainPath('//'), plainPath('?x')]).toEqual(['/', '/', '/'])
+    expect(['/api', '/api/acts', '/apis', '/'].map(isApi)).toEqual([true, true, false, false])
   })
 })

@@ -3,6 +3,7 @@ import { createRouter } from 'radix3'
 import { handlers } from '#nitro-internal-virtual/server-handlers'
 import { issue } from '#core/base'
 import { Problem } from '../http/problem'
+import { isApi, pathOf } from './path'
 
 /** The methods of each route under /api. */
 function readRoutes() {
@@ -19,7 +20,7 @@ let known: ReturnType<typeof readRoutes> | undefined
 
 /** What an address takes; nothing where there is no such route. Pages and files are only read. */
 function methodsOf(path: string): string[] | null {
-  if (!path.startsWith('/api/')) return ['GET']
+  if (!isApi(path)) return ['GET']
   known ??= readRoutes()
   const found = known.lookup(path)
   return found ? [...found.methods] : null
@@ -30,7 +31,7 @@ function methodsOf(path: string): string[] | null {
  * where only was asked what is allowed.
  */
 export function checkMethod(event: H3Event): boolean {
-  const methods = methodsOf(event.path.split('?')[0]!)
+  const methods = methodsOf(pathOf(event))
   if (!methods || methods.includes(event.method)) return false
   setResponseHeader(event, 'Allow', [...methods, ...(methods.includes('GET') ? ['HEAD'] : []), 'OPTIONS'].join(', '))
   if (event.method === 'OPTIONS') return true

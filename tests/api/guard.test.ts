@@ -80,6 +80,15 @@ describe('a route', () => {
     expect(asked.headers.get('allow')?.split(', ')).toContain(method)
   })
 
+  it('is the same however many slashes it is written with', async () => {
+    for (const at of ['/api/jobs/', '//api/jobs', '/api//jobs//']) {
+      const ask = (method: string) => fetch(base() + at, { method })
+      const [got, deleted] = [await ask('GET'), await ask('DELETE')]
+      expect(got.headers.get('cache-control'), at).toBe('no-store')
+      expect(deleted.status, at).toBe(405)
+    }
+  })
+
   it('of a page or a file is only read', async () => {
     for (const at of ['/', '/jobs/kiln-lane-bakehouse/make', '/mark.svg', '/manifest.webmanifest'])
       for (const method of ['POST', 'PUT', 'DELETE']) {
