@@ -76,8 +76,7 @@ export async function writeBackup(file, about, lines) {
   } catch (error) {
     throw aboutPlace(error, path.dirname(file))
   } finally {
-    rmSync(body, { force: true })
-    rmSync(part, { force: true })
+    for (const left of [body, part]) if (existsSync(left)) rmSync(left)
   }
 }
 

@@ -1,6 +1,6 @@
 import pLimit from 'p-limit'
 import sharp from 'sharp'
-import { fail, issue } from '#core/base'
+import { fail } from '#core/base'
 import { readPhotoKind } from '#core/record'
 import { accepted, Problem } from '../http/problem'
 
@@ -8,8 +8,6 @@ import { accepted, Problem } from '../http/problem'
 const LONGEST_PX = 2000
 /** More pixels are not opened: the tablet sends at most 2000 px, a telephone's own photo has up to 50 million. */
 const MOST_PIXELS = 50_000_000
-/** Photos that may wait to be made smaller. */
-const MOST_WAITING = 24
 /** One at a time, in one thread, a strip at a time: a picture unpacked takes four bytes a pixel. */
 const inTurn = pLimit(1)
 sharp.cache(false)
@@ -54,13 +52,10 @@ export interface Picture {
 
 /**
  * A photo as it is kept: JPEG, upright, on white, at most 2000 px long, without metadata, so without where it was
- * taken. Photos are made one after another. Problem 422 at `photo` with the reason where it is none or too large, 503
- * where too many wait.
+ * taken. Photos are made one after another. Problem 422 at `photo` with the reason where it is none or too large.
  */
 export async function preparePhoto(bytes: Buffer, name: string): Promise<Picture> {
   accepted(readPhotoKind(bytes, name))
-  if (inTurn.pendingCount >= MOST_WAITING)
-    throw new Problem(503, issue('too-many', '', 'Many photos are coming in. This one is tried again shortly.'))
   return inTurn(async () => {
     try {
       await checkPixels(bytes)

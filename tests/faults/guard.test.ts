@@ -120,18 +120,18 @@ describe('rates', () => {
   })
 })
 
-describe('photos', () => {
-  const put = async (px: number, key: string) => {
-    const body = await sharp({ create: { width: px, height: px, channels: 3, background: '#b5651d' } })
-      .png()
-      .toBuffer()
-    const reply = await fetch(`${run.url}/api/photos/${key}?name=${key}.png`, {
-      method: 'PUT',
-      body: new Uint8Array(body),
-    })
-    return { status: reply.status, text: await reply.text() }
-  }
+const put = async (px: number, key: string) => {
+  const body = await sharp({ create: { width: px, height: px, channels: 3, background: '#b5651d' } })
+    .png()
+    .toBuffer()
+  const reply = await fetch(`${run.url}/api/photos/${key}?name=${key}.png`, {
+    method: 'PUT',
+    body: new Uint8Array(body),
+  })
+  return { status: reply.status, text: await reply.text() }
+}
 
+describe('photos', () => {
   it('of many pixels are made one at a time, in bounded memory; of too many, refused unopened', async () => {
     await run.begin()
     const peak = () => Number(/VmHWM:\s+(\d+)/.exec(readFileSync(`/proc/${run.serverPid}/status`, 'utf8'))![1]) / 1024
@@ -144,6 +144,25 @@ describe('photos', () => {
     const { status, text } = await put(8000, 'too-large-photo')
     expect(status).toBe(422)
     expect(text).toMatch(/8000 x 8000 px are 64 million; at most 50 million are accepted/)
+  })
+})
+
+describe('photos that come slowly', () => {
+  it('keep no more than two dozen others waiting, and those are taken in the end', async () => {
+    await run.begin()
+    const half = 'PUT /api/photos/half-photo-1?name=x.png HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Length: 900\r\n\r\n'
+    const slow = Array.from({ length: 4 }, () => net.connect({ port: run.port, host: '127.0.0.1' }))
+    for (const socket of slow) {
+      socket.on('error', () => undefined)
+      await new Promise<void>((resolve) => socket.write(half, () => resolve()))
+    }
+    // Each of the four is read by now: the next answer comes after them on the same thread.
+    await asks('/api/health')
+    const replies = await Promise.all(Array.from({ length: 40 }, (_, i) => put(60, `one-of-many-${i}`)))
+    const count = (status: number) => replies.filter((reply) => reply.status === status).length
+    expect([count(200), count(503)]).toEqual([24, 16])
+    expect(replies.find(({ status }) => status === 503)!.text).toMatch(/Many photos are coming in/)
+    for (const socket of slow) socket.destroy()
   })
 })
 

@@ -329,7 +329,8 @@ describe('backup and restore', () => {
 
   it('name a file that is not there, is no backup, is cut off or damaged, and change nothing', async () => {
     const bad = path.join(run.folder, 'bad.gz')
-    inWords(script('backup', ['/proc/none/kept.gz']), /could not be done|may not be written|needed/)
+    writeFileSync(bad, 'hello')
+    inWords(script('backup', [path.join(bad, 'kept.gz')]), /bad\.gz is a file, where a folder is needed/)
     expect(isRunning(run.database), 'the database is stopped again').toBe(false)
     inWords(script('restore'), /Which backup\?/)
     inWords(script('restore', [path.join(run.folder, 'none.gz')]), /There is no file/)
