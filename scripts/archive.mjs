@@ -1,16 +1,14 @@
 // A whole database in one file, and back: what is written is in backup-file.mjs, the rows in rows.mjs.
-import { spawn } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import { cpSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync, statfsSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
-import { Readable } from 'node:stream'
-import { pipeline } from 'node:stream/promises'
 import { bodyOf, linesOf, readHead, writeBackup } from './backup-file.mjs'
-import { dataFolder, program, start, stop, url, useDatabaseNamed } from './db.mjs'
+import { dataFolder, url, useDatabaseNamed } from './db.mjs'
 import { aboutPlace, Halt } from './halt.mjs'
 import { isOwnKey, nameOfKey } from './keys.mjs'
 import { migrationFolder, migrationState, NEWER, onDatabase, runMigrations } from './migrate.mjs'
+import { withOldRows } from './old-backup.mjs'
 import { asOfNow, linesFrom, linesInto } from './rows.mjs'
 
 /** What is counted to say what a database holds. */
@@ -159,56 +157,6 @@ async function fill(connection, migrations, lines) {
   await runMigrations(url(connection))
 }
 
-/**
- * A backup that was made before they were signed holds statements. They are run by the client's sandbox, in a database
- * server of their own, that knows nothing of ours; then only its rows are taken.
- */
-async function fillFromOld(connection, file, opened) {
-  const dir = mkdtempSync(path.join(dataFolder, 'unpacking-'))
-  try {
-    const scratch = await start({ dir })
-    await runStatements(scratch, Readable.from(bodyOf(file, opened)))
-    const { done } = await migrationState(url(scratch))
-    await onDatabase(url(scratch), async (open) => {
-      await asOfNow(open)
-      await fill(connection, done, parsed(linesFrom(open)))
-    })
-  } finally {
-    await stop({ dir })
-    rmSync(dir, { recursive: true, force: true })
-  }
-}
-async function* parsed(lines) {
-  for await (const line of lines) yield JSON.parse(line)
-}
-
-async function runStatements({ host, port, user, password, database }, statements) {
-  const client = spawn(
-    program('mariadb'),
-    [
-      '--no-defaults',
-      '--sandbox',
-      '--local-infile=0',
-      `--host=${host}`,
-      `--port=${port}`,
-      `--user=${user}`,
-      '--protocol=tcp',
-      '--default-character-set=utf8mb4',
-      database,
-    ],
-    { env: { PATH: process.env.PATH, MYSQL_PWD: password }, stdio: ['pipe', 'ignore', 'pipe'] },
-  )
-  let complaint = ''
-  client.stderr.on('data', (text) => {
-    complaint += text
-  })
-  const ended = new Promise((resolve, reject) => client.once('error', reject).once('close', resolve))
-  // Where the client gave up, what it said tells more than the pipe that broke.
-  const fed = await pipeline(statements, client.stdin).catch((error) => error)
-  if ((await ended) !== 0) throw new Halt(complaint.trim().split('\n').at(-1) || 'its statements do not run')
-  if (fed) throw fed
-}
-
 /** Reads a backup to its last byte; nothing of it is kept. */
 async function checkWhole(file, opened) {
   for await (const chunk of bodyOf(file, opened)) void chunk
@@ -241,7 +189,7 @@ export async function loadInto(connection, file, opened) {
   try {
     checkRoom(opened.head)
     await checkWhole(file, opened)
-    if (opened.key === null) await fillFromOld(connection, file, opened)
+    if (opened.key === null) await withOldRows(file, opened, (migrations, lines) => fill(connection, migrations, lines))
     else await fill(connection, opened.head.migrations, linesOf(file, opened))
   } catch (error) {
     const known = aboutPlace(error, dataFolder)

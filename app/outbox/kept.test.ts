@@ -1,5 +1,6 @@
 import { afterEach, beforeEach, expect, it, vi } from 'vitest'
 import { createKeeper } from './kept'
+import type { Entry } from './entry'
 import { memoryStorage, type Storage } from './storage'
 
 beforeEach(() => void vi.useFakeTimers())
@@ -58,4 +59,41 @@ it('does one thing after another', async () => {
   void keeper.keep(async () => order.push('quick'))
   await keeper.idle()
   expect(order).toEqual(['slow', 'quick'])
+})
+
+it('tells a storage that was only slow what follows, so that it keeps nothing that was sent', async () => {
+  vi.useRealTimers()
+  const slow = kept()
+  const entry = { key: 'a', act: { body: { place: 'b' } }, isSealed: false } as unknown as Entry
+  await slow.add(entry)
+  let answers: () => void = () => undefined
+  const stuck = new Promise<void>((resolve) => {
+    answers = resolve
+  })
+  // Each change of it waits for the one before, as a browser's database has it.
+  const late: Storage = {
+    ...slow,
+    replace: (...about) => stuck.then(() => slow.replace(...about)),
+    seal: (key) => stuck.then(() => slow.seal(key)),
+    remove: (key) => stuck.then(() => slow.remove(key)),
+  }
+  vi.useFakeTimers()
+  const keeper = createKeeper(
+    late,
+    () => [entry],
+    () => undefined,
+  )
+  const whole = { ...entry, act: { body: { place: 'behind' } } } as unknown as Entry
+  const changed = keeper.keep((storage) => storage.replace('a', whole, true))
+  await vi.advanceTimersByTimeAsync(3001)
+  expect(await changed).toBe(false)
+  let sealed: Entry | undefined
+  await keeper.keep(async (storage) => {
+    sealed = await storage.seal('a')
+  })
+  expect(sealed).toMatchObject({ key: 'a', isSealed: true })
+  await keeper.keep((storage) => storage.remove('a'))
+  answers()
+  await vi.advanceTimersByTimeAsync(0)
+  expect(await slow.all()).toEqual([])
 })

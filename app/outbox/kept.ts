@@ -18,6 +18,36 @@ export function answering<T>(work: Promise<T>, ms = ANSWER_WITHIN_MS): Promise<T
 }
 
 /**
+ * Memory in place of a storage that was too slow, which is told all the same, unwaited: what it kept and was then sent
+ * would be found by the next page, and go out again as it was before.
+ */
+function telling(memory: Storage, slow: Storage): Storage {
+  let told: Promise<unknown> = Promise.resolve()
+  const tell = (work: (storage: Storage) => Promise<unknown>) => {
+    told = told.then(() => work(slow)).catch(() => undefined)
+  }
+  return {
+    ...memory,
+    add(entry) {
+      tell((storage) => storage.add(entry))
+      return memory.add(entry)
+    },
+    replace(key, entry, unsealed) {
+      tell((storage) => storage.replace(key, entry, unsealed))
+      return memory.replace(key, entry, unsealed)
+    },
+    seal(key) {
+      tell((storage) => storage.seal(key))
+      return memory.seal(key)
+    },
+    remove(key) {
+      tell((storage) => storage.remove(key))
+      return memory.remove(key)
+    },
+  }
+}
+
+/**
  * Work on a storage, one after another. What fails once is tried again; a storage that fails twice or never answers is
  * left for memory, which loses nothing but the page.
  */
@@ -34,7 +64,7 @@ export function createKeeper(first: Storage, entries: () => readonly Entry[], on
         if (error instanceof NoAnswer) break
       }
     }
-    storage = memoryStorage(entries())
+    storage = telling(memoryStorage(entries()), storage)
     onLost()
     return false
   }
