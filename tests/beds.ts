@@ -5,6 +5,7 @@ import path from 'node:path'
 import type { TestProject } from 'vitest/node'
 import { start, stop, url } from '../scripts/db.mjs'
 import type { Bed } from './bed'
+import { NAME } from './certificate'
 import { copyDatabase } from './copy-database'
 import { appPort } from './ports'
 import { demoTemplate } from './template'
@@ -35,6 +36,7 @@ async function makeBed(template: string, dir: string): Promise<{ bed: Bed; end: 
       PORT: String(port),
       DATABASE_URL: url(connection),
       JOLVET_RATE_TIMES: '1000',
+      JOLVET_HOSTS: NAME,
     },
     stdio: ['ignore', 'ignore', 'inherit'],
   })

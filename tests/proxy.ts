@@ -1,5 +1,7 @@
 import http, { type IncomingMessage, type ServerResponse } from 'node:http'
+import https from 'node:https'
 import type { AddressInfo } from 'node:net'
+import { NAME, type OwnCertificate } from './certificate'
 
 /**
  * What a bad network does to one call: lets it through, loses it on the way there or back, holds it, or carries it
@@ -20,8 +22,8 @@ export interface Proxy {
 
 const DELAY_MS = 120
 
-/** A network between a browser and the server at `target` that can be made bad. */
-export async function openProxy(target: string): Promise<Proxy> {
+/** A network between a browser and the server at `target` that can be made bad; with a certificate, over TLS by its name. */
+export async function openProxy(target: string, secure?: OwnCertificate): Promise<Proxy> {
   const to = new URL(target)
   const forward = (request: IncomingMessage, body: Buffer) =>
     new Promise<{ status: number; headers: http.IncomingHttpHeaders; body: Buffer }>((resolve, reject) => {
@@ -81,12 +83,13 @@ export async function openProxy(target: string): Promise<Proxy> {
     response.writeHead(reply!.status, { ...headers, 'content-length': reply!.body.length, connection: 'close' })
     response.end(reply!.body)
   }
-  const server = http.createServer((request, response) => {
+  const listen = (request: IncomingMessage, response: ServerResponse) => {
     handle(request, response).catch(() => request.socket.destroy())
-  })
+  }
+  const server = secure ? https.createServer(secure, listen) : http.createServer(listen)
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve))
   const proxy: Proxy = {
-    url: `http://127.0.0.1:${(server.address() as AddressInfo).port}`,
+    url: `${secure ? `https://${NAME}` : 'http://127.0.0.1'}:${(server.address() as AddressInfo).port}`,
     fate: () => 'pass',
     isDown: false,
     dealt: { pass: 0, lose: 0, 'lose-reply': 0, delay: 0, twice: 0 },

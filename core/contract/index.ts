@@ -111,8 +111,10 @@ export function answer(name: string, question: unknown): Result<unknown> {
   return counted.ok ? ok(question.map((one) => answerOne(name, one))) : counted
 }
 
-/** JSON Schema of each verb's question, for `GET /api/core`. */
+let made: Record<string, unknown> | undefined
+
+/** JSON Schema of each verb's question, for `GET /api/core`; made at the first call. */
 export const jsonSchemas = (): Record<string, unknown> =>
-  Object.fromEntries(
+  (made ??= Object.fromEntries(
     Object.entries(VERBS).map(([name, { question }]) => [name, z.toJSONSchema(question, { io: 'input' })]),
-  )
+  ))

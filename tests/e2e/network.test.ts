@@ -1,14 +1,10 @@
-import { createHash, X509Certificate } from 'node:crypto'
-import { readFileSync } from 'node:fs'
-import path from 'node:path'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { Running } from '../faults/running'
 import { ownBed } from '../bed'
+import { certificateIn, NAME } from '../certificate'
 import { App } from './pages/app'
 
 // Jolvet as a crew's tablet reaches it, by a name on a network; and what a browser asks for meanwhile.
-const NAME = 'jolvet.test'
-
 describe('a tablet on the network', () => {
   let run: Running
   let tablet: App
@@ -37,16 +33,13 @@ describe('a tablet on the network', () => {
 
   it('over TLS, by a certificate of the firm, goes on without the server, over a reload', async () => {
     expect(run.script('certificate', [NAME]).text).toMatch(/A certificate for jolvet\.test, until .*fingerprint/s)
-    const certificate = new X509Certificate(readFileSync(path.join(run.folder, 'certificate/server.pem')))
-    const authority = new X509Certificate(readFileSync(path.join(run.folder, 'certificate/jolvet-authority.crt')))
+    const { certificate, authority, trusted } = certificateIn(run.folder)
     expect(certificate.checkHost(NAME)).toBe(NAME)
     expect(certificate.verify(authority.publicKey)).toBe(true)
     expect([authority.ca, certificate.ca]).toEqual([true, false])
 
     await run.begin(open)
     expect(run.output).toMatch(/Jolvet is at https:\/\/jolvet\.test:\d+/)
-    const key = certificate.publicKey.export({ type: 'spki', format: 'der' })
-    const trusted = createHash('sha256').update(key).digest('base64')
     tablet = await App.open(`https://${NAME}:${run.port}`, { names: [NAME], trusted })
     await tablet.go(make)
     expect(await tablet.count('[data-test="plain-http"]')).toBe(0)

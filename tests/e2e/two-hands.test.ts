@@ -4,10 +4,11 @@ import { ownBed } from '../bed'
 import type { JobList } from '#core/acts'
 import type { WaysAnswer } from '#core/joints'
 import type { JobRecord, JointRecord } from '#core/record'
+import { makeCertificate, NAME } from '../certificate'
 import { openProxy, type Proxy } from '../proxy'
 import { App } from './pages/app'
 
-// A tablet on a network that can be cut, and a phone that always has it, at work on one job.
+// A tablet on a network that can be cut, over TLS by a name as a crew's tablets have it, and a phone that always has it, at work on one job.
 let network: Proxy
 let tablet: App
 let phone: App
@@ -35,8 +36,9 @@ async function takenJoint(place: string): Promise<JointRecord> {
 }
 
 beforeAll(async () => {
-  network = await openProxy(base())
-  tablet = await App.open(network.url)
+  const secure = makeCertificate()
+  network = await openProxy(base(), secure)
+  tablet = await App.open(network.url, { names: [NAME], trusted: secure.trusted })
   phone = await App.open(base(), { width: 390, height: 844 })
   yard = await newJob('Two hands', 'gb', 'hall')
   slug = yard.slug
