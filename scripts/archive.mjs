@@ -1,6 +1,16 @@
 // A whole database in one file, and back: what is written is in backup-file.mjs, the rows in rows.mjs.
 import { createHash } from 'node:crypto'
-import { cpSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync, statfsSync, writeFileSync } from 'node:fs'
+import {
+  cpSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  statfsSync,
+  writeFileSync,
+} from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { bodyOf, linesOf, readHead, writeBackup } from './backup-file.mjs'
@@ -95,7 +105,7 @@ export async function backUp(connection, file) {
   })
 }
 
-/** The backups of a kind that were made by themselves, newest first. */
+/** The backups of a kind, newest first. */
 function backupsOf(kind) {
   try {
     return readdirSync(backupFolder)
@@ -106,25 +116,19 @@ function backupsOf(kind) {
     return []
   }
 }
-const dropOldest = (kind) => {
-  for (const { file } of backupsOf(kind).slice(KEPT[kind])) rmSync(file)
-}
 
-/** A backup taken by itself before something that could go wrong; the oldest of its kind go. */
-export async function backUpBefore(connection, what) {
-  const file = newBackupPath(`before-${what}`)
+/** A backup made by itself; the oldest of its kind go. */
+async function backUpOf(kind, connection, name) {
+  const file = newBackupPath(name)
   await backUp(connection, file)
-  dropOldest('before')
+  for (const { file: old } of backupsOf(kind).slice(KEPT[kind])) rmSync(old)
   return file
 }
+/** One before something that could go wrong. */
+export const backUpBefore = (connection, what) => backUpOf('before', connection, `before-${what}`)
+/** One of a night. */
+export const backUpNightly = (connection) => backUpOf('nightly', connection, 'nightly')
 
-/** The backup of a night; seven are kept. */
-export async function backUpNightly(connection) {
-  const file = newBackupPath('nightly')
-  await backUp(connection, file)
-  dropOldest('nightly')
-  return file
-}
 /** The newest backup of these kinds: its file, and when it was made, ms; null where there is none. */
 export const lastBackup = (kinds = ['backup', 'before', 'nightly']) =>
   kinds.flatMap(backupsOf).sort((a, b) => b.at - a.at)[0] ?? null
@@ -163,6 +167,8 @@ async function checkWhole(file, opened) {
 }
 
 function checkRoom(head) {
+  // There is none yet where the first thing done is to fill a database of one's own.
+  mkdirSync(dataFolder, { recursive: true, mode: 0o700 })
   const { bavail, bsize } = statfsSync(dataFolder)
   if (bavail * bsize < head.bytes * 2)
     throw new Halt(

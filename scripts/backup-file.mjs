@@ -49,7 +49,7 @@ export async function writeBackup(file, about, lines) {
       Readable.from(lines),
       async function* (source) {
         for await (const line of source) {
-          const text = Buffer.from(`${line}\n`)
+          const text = Buffer.from(`${JSON.stringify(line)}\n`)
           hash.update(text)
           bytes += text.length
           yield text
@@ -115,8 +115,9 @@ function parseHead(text, file) {
   try {
     const head = JSON.parse(text)
     const isCount = (value) => Number.isInteger(value) && value >= 0
-    if (isCount(head.format) && isCount(head.bytes) && isCount(head.migrations) && /^[0-9a-f]{64}$/.test(head.sha256))
-      return head
+    const isWhole = isCount(head.format) && isCount(head.bytes) && isCount(head.migrations)
+    // The day is shown before anybody trusts the file.
+    if (isWhole && /^[0-9a-f]{64}$/.test(head.sha256) && /^\d{4}-\d\d-\d\dT\d\d:\d\d:/.test(head.at)) return head
   } catch {
     // Said below.
   }

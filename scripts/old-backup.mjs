@@ -38,10 +38,6 @@ async function runStatements({ host, port, user, password, database }, statement
   if (fed) throw fed
 }
 
-async function* parsed(lines) {
-  for await (const line of lines) yield JSON.parse(line)
-}
-
 /**
  * Work on the rows of such a backup, as of how many migrations they are. Its statements are run in a database server of
  * their own that knows nothing of ours and goes again; only rows come out of it.
@@ -54,7 +50,7 @@ export async function withOldRows(file, opened, work) {
     const { done } = await migrationState(url(scratch))
     await onDatabase(url(scratch), async (open) => {
       await asOfNow(open)
-      await work(done, parsed(linesFrom(open)))
+      await work(done, linesFrom(open))
     })
   } finally {
     await stop({ dir })

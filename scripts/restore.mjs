@@ -3,7 +3,7 @@
 import path from 'node:path'
 import { createInterface } from 'node:readline/promises'
 import { parseArgs } from 'node:util'
-import { stop, url } from './db.mjs'
+import { url } from './db.mjs'
 import { Halt, tell } from './halt.mjs'
 import { refuseWhileRunning } from './lock.mjs'
 import { ensureModules, root } from './setup.mjs'
@@ -79,19 +79,13 @@ try {
   const { file, isSure, trusted } = given()
   if (!process.env.DATABASE_URL) refuseWhileRunning('restore')
   ensureModules()
-  const { connectionOf, openBackup } = await import('./archive.mjs')
+  const { openBackup } = await import('./archive.mjs')
   const opened = await openBackup(file)
   await checkWhose(opened, trusted)
-  if (process.env.DATABASE_URL) await restoreInto(connectionOf(process.env.DATABASE_URL), file, opened)
-  else {
-    const { openDatabase } = await import('./prepare.mjs')
-    const { connection, mine } = await openDatabase()
-    try {
-      await restoreInPlace(connection, file, opened, isSure)
-    } finally {
-      if (mine) await stop()
-    }
-  }
+  const { withDatabase } = await import('./prepare.mjs')
+  await withDatabase((connection) =>
+    process.env.DATABASE_URL ? restoreInto(connection, file, opened) : restoreInPlace(connection, file, opened, isSure),
+  )
 } catch (error) {
   tell(error)
   process.exitCode = 1

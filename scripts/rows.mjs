@@ -7,7 +7,7 @@ const MOST_ROWS = 500
 const MOST_CHARACTERS = 1_000_000
 
 /** The tables and what of them is written: columns in their order, and which of them hold bytes. */
-export async function tablesOf(open) {
+async function tablesOf(open) {
   const [columns] = await open.query(
     "select c.table_name t, c.column_name n, c.data_type d from information_schema.columns c join information_schema.tables b on b.table_schema = c.table_schema and b.table_name = c.table_name where c.table_schema = database() and b.table_type = 'BASE TABLE' and c.extra not like '%GENERATED%' order by c.table_name, c.ordinal_position",
   )
@@ -21,24 +21,22 @@ export async function tablesOf(open) {
   return tables
 }
 
-/** All rows as of one moment, a table's name and columns before its own. Numbers go as the text MariaDB writes. */
+/** All rows, of a connection as of one moment, a table's name and columns before its own. Numbers go as the text MariaDB writes. */
 export async function* linesFrom(open) {
   for (const [table, { columns, isBytes }] of await tablesOf(open)) {
-    yield JSON.stringify({ table, columns })
+    yield { table, columns }
     const names = columns.map((name) => `\`${name}\``).join(', ')
     const rows = open.connection
       .query({ sql: `select ${names} from \`${table}\``, rowsAsArray: true, typeCast: (field) => field.buffer() })
       .stream({ highWaterMark: 100 })
-    for await (const row of rows)
-      yield JSON.stringify(row.map((value, i) => value && value.toString(isBytes[i] ? 'base64' : 'utf8')))
+    for await (const row of rows) yield row.map((value, i) => value && value.toString(isBytes[i] ? 'base64' : 'utf8'))
   }
 }
 
 /** One connection that sees the database as it was when it was asked. */
 export async function asOfNow(open) {
-  await open
-    .query("set session time_zone = '+00:00', transaction_isolation = 'REPEATABLE-READ'")
-    .catch(() => open.query("set session time_zone = '+00:00', tx_isolation = 'REPEATABLE-READ'"))
+  await open.query("set session time_zone = '+00:00'")
+  await open.query('set session transaction isolation level repeatable read')
   await open.query('start transaction with consistent snapshot, read only')
 }
 

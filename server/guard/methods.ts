@@ -3,7 +3,7 @@ import { createRouter } from 'radix3'
 import { handlers } from '#nitro-internal-virtual/server-handlers'
 import { issue } from '#core/base'
 import { Problem } from '../http/problem'
-import { isApi, pathOf } from './path'
+import { isApi } from './path'
 
 /** The methods of each route under /api. */
 function readRoutes() {
@@ -30,8 +30,8 @@ function methodsOf(path: string): string[] | null {
  * A known address by a method it does not take: Problem 405 with `Allow`. HEAD has come as GET (see `entry.ts`). True
  * where only was asked what is allowed.
  */
-export function checkMethod(event: H3Event): boolean {
-  const methods = methodsOf(pathOf(event))
+export function checkMethod(event: H3Event, path: string): boolean {
+  const methods = methodsOf(path)
   if (!methods || methods.includes(event.method)) return false
   setResponseHeader(event, 'Allow', [...methods, ...(methods.includes('GET') ? ['HEAD'] : []), 'OPTIONS'].join(', '))
   if (event.method === 'OPTIONS') return true

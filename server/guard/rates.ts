@@ -2,7 +2,6 @@ import { getRequestIP, setResponseHeader, type H3Event } from 'h3'
 import { RateLimiterMemory, type RateLimiterRes } from 'rate-limiter-flexible'
 import { issue } from '#core/base'
 import { Problem } from '../http/problem'
-import { pathOf } from './path'
 
 interface Rate {
   /** What is counted, as it is said. */
@@ -38,8 +37,8 @@ const limiters = new Map(
 )
 
 /** Problem 429 with `Retry-After` where an address calls oftener than is taken. */
-export async function checkRate(event: H3Event) {
-  const rate = rateOf(event.method, pathOf(event))
+export async function checkRate(event: H3Event, path: string) {
+  const rate = rateOf(event.method, path)
   if (!rate) return
   const refused = await limiters
     .get(rate)!

@@ -19,6 +19,12 @@ const unreadable = () =>
     fail('impossible', 'photo', 'photo: it begins like a picture but cannot be opened. The file is damaged.'),
   )
 
+interface Picture {
+  data: Buffer
+  width: number
+  height: number
+}
+
 /** Problem 422 where a picture would be too large unpacked; its first bytes say so. */
 async function checkPixels(bytes: Buffer) {
   const { width, height } = await sharp(bytes, { limitInputPixels: false }).metadata()
@@ -42,12 +48,6 @@ async function redraw(bytes: Buffer): Promise<Picture> {
     .jpeg({ quality: QUALITY })
     .toBuffer({ resolveWithObject: true })
   return { data, width: info.width, height: info.height }
-}
-
-export interface Picture {
-  data: Buffer
-  width: number
-  height: number
 }
 
 /**

@@ -28,7 +28,7 @@ const stopped = () =>
 class Thread {
   readonly pending = new Map<number, Pending>()
   isGone = false
-  private readonly worker = new Worker(source, { eval: true, stdout: false })
+  private readonly worker = new Worker(source, { eval: true })
   private heard = Date.now()
   private readonly watch = setInterval(() => {
     if (this.pending.size > 0 && Date.now() - this.heard > SILENT_MS) void this.worker.terminate()

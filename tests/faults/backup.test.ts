@@ -111,6 +111,8 @@ describe('a crafted one', () => {
     const sha256 = createHash('sha256').update(isChanged).digest('hex')
     write(bad, `${JSON.stringify({ ...head, sha256 })}\n${second}\n`, isChanged)
     refused(/its signature does not fit/, bad, '--yes')
+    write(bad, `${JSON.stringify({ ...head, at: '\u001b[2J' })}\n${second}\n`, rows)
+    refused(/damaged or no backup/, bad, '--yes')
     for (const line of ['', '{}', '{"key":"","signature":""}', '{"key":7}', 'null'])
       for (const trust of [[], ['--trust', 'unsigned']]) {
         write(bad, `${first}\n${line}\n`, rows)
