@@ -1,14 +1,14 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Ask } from '#core/joints'
-import { askRange, askVerdict, readAsk } from './ask'
+import { askVerdict, readAsk } from './ask'
 
 const RING: Ask = {
   what: 'ring-distance',
   words: 'from the end',
   unit: 'mm',
-  lo: 3.2,
-  hi: 6.4,
+  lo: 3.175,
+  hi: 6.35,
   isFirm: true,
   source: 'ASTM F1807',
 }
@@ -23,12 +23,6 @@ const TURNS: Ask = {
 }
 
 describe('a figure that a step asks for', () => {
-  it("is asked in the job's own units", () => {
-    expect(askRange(RING, 'metric')).toMatch(/^3 mm to 6 mm|3\.2 mm to 6\.4 mm$/)
-    expect(askRange(RING, 'inch')).toMatch(/1\/8.* to .*1\/4/)
-    expect(askRange(TURNS, 'metric')).toBe('0.75 to 1.25 turns')
-    expect(askRange({ ...TURNS, lo: 1, hi: 1 }, 'metric')).toBe('1 turns')
-  })
   it.each<[string, 'metric' | 'inch', number | null]>([
     ['', 'metric', null],
     ['  ', 'metric', null],

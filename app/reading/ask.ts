@@ -1,16 +1,10 @@
 import type { Ask } from '#core/joints'
 import { judgeReading } from '#core/making'
-import { formatDecimal, formatLength, parseLength, type UnitSystem } from '#core/units'
+import { formatDecimal, parseLength, type UnitSystem } from '#core/units'
 
 export interface AskReading {
   value: number | null
   problem: string | null
-}
-
-/** What is accepted, in the job's units, such as "1/8 to 1/4 in" or "0.75 to 1.25 turns". */
-export function askRange({ lo, hi, unit }: Ask, system: UnitSystem): string {
-  const text = (value: number) => (unit === 'mm' ? formatLength(value, system) : formatDecimal(value, 2))
-  return `${lo === hi ? text(lo) : `${text(lo)} to ${text(hi)}`}${unit === 'turns' ? ' turns' : ''}`
 }
 
 /** A figure read off the work as it was typed; empty is nothing measured. */

@@ -13,7 +13,7 @@ export { jointRating, pipeRating, pipeRatings } from './ratings'
 
 export { unitSystemOf } from './region'
 export { factsOf, FAMILY_WORDS, SERIES, seriesOf } from './series'
-export { INCH_ORDER, METRIC_COPPER_ORDER } from './sizes'
+export { inchesOf, INCH_ORDER, METRIC_COPPER_ORDER } from './sizes'
 export { aboutSource, SOURCES, sourcesNamed } from './sources'
 export {
   familiesOf,
@@ -23,6 +23,7 @@ export {
   ringPosition,
   socketDepth,
   STANDARD_METHODS,
+  hasThread,
   threadMadeUp,
 } from './sockets'
 
@@ -30,6 +31,6 @@ export { soldAs } from './stock'
 
 export { SUPPORT_CODES, spacingOf, supportCodeOf } from './supports'
 export type { Spacing, SupportCode } from './supports'
-export { findTakeOut } from './take-outs'
+export { findSlipLength, findTakeOut } from './take-outs'
 export { FAMILIES, LINE_FITTINGS, REGIONS, SOCKET_METHODS, USES } from './types'
 export type { Allowed, Family, LineFitting, Pipe, Region, SeriesFacts, SocketMethod, ThreadForm, Use } from './types'

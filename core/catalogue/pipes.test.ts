@@ -126,10 +126,19 @@ describe('sockets', () => {
 
   it('hold the ring band and gauge of ASTM F1807', () => {
     // 1/8 to 1/4 in from the end; 1/2 ring 0.715 go, 0.700 no-go.
-    expect(ringPosition('crimp', '1/2')).toMatchObject({ lo: 3.2, hi: 6.4, source: 'ASTM F1807' })
-    expect(ringGauge('1/2')?.goMm).toBeCloseTo(0.715 * 25.4, 1)
-    expect(ringGauge('1/2')?.noGoMm).toBeCloseTo(0.7 * 25.4, 1)
-    expect(ringGauge('5/8')).toBeNull()
+    expect(ringPosition('crimp', '1/2')).toMatchObject({ lo: 3.175, hi: 6.35, source: 'ASTM F1807' })
+    // Ladder of the gauges, inches: go and no-go of each ring.
+    for (const [size, go, noGo] of [
+      ['3/8', 0.595, 0.58],
+      ['1/2', 0.715, 0.7],
+      ['5/8', 0.83, 0.815],
+      ['3/4', 0.96, 0.945],
+      ['1', 1.19, 1.175],
+    ] as const) {
+      expect(ringGauge(size)!.goMm, size).toBeCloseTo(go * 25.4, 9)
+      expect(ringGauge(size)!.noGoMm, size).toBeCloseTo(noGo * 25.4, 9)
+    }
+    expect(ringGauge('1-1/4')).toBeNull()
   })
 
   it('make a taper thread up by L1 and three turns', () => {

@@ -46,9 +46,16 @@ function tubeRows(pipe: Pipe, temper: 'hard' | 'soft'): Ratings | null {
   return { rows: standard.RATINGS.filter((row) => isOf(row, pipe, temper)), source: standard.SOURCE }
 }
 
-/** Pressure the tube itself takes at a temperature. */
-export const pipeRating = (pipe: Pipe, tempC: number, temper: 'hard' | 'soft'): Rating =>
-  lookUp(tubeRows(pipe, temper), tempC)
+/** The lesser of two ratings; one without a figure says nothing against the other. */
+const lesser = (one: Rating, other: Rating): Rating =>
+  one.kind === 'rated' && other.kind === 'rated' && other.bar < one.bar ? other : one
+
+/** Pressure the tube itself takes at a temperature; in a sealed heating circuit it may be less. */
+export function pipeRating(pipe: Pipe, tempC: number, temper: 'hard' | 'soft', use: 'any' | 'heating' = 'any'): Rating {
+  const own = lookUp(tubeRows(pipe, temper), tempC)
+  const { HEATING_RATINGS: rows, SOURCE: source } = OF_SERIES.get(pipe.series) ?? {}
+  return use === 'heating' && rows && source ? lesser(own, lookUp({ rows, source }, tempC)) : own
+}
 
 /** Every rating held of a tube, by temper and temperature. */
 export function pipeRatings(pipe: Pipe): PipeRatingRow[] {

@@ -3,3 +3,10 @@ export const INCH_ORDER: readonly string[] = ['1/8', '1/4', '3/8', '1/2', '5/8',
 
 /** Metric outside diameters stocked as copper fittings, small to large. */
 export const METRIC_COPPER_ORDER: readonly string[] = ['8', '10', '12', '15', '18', '22', '28', '35', '42', '54']
+
+/** Inches that a nominal size says: 1.25 for `1-1/4`. */
+export const inchesOf = (nominal: string): number =>
+  nominal.split('-').reduce((sum, part) => {
+    const [over, under = '1'] = part.split('/') as [string, string?]
+    return sum + Number(over) / Number(under)
+  }, 0)

@@ -87,9 +87,23 @@ export const socketDepth = ({ row, source }: Socket): Figure => ({
   source: sourceOf(source, row.typical),
 })
 
-/** Length of taper thread that goes home when made up, mm; null where the size has no row. */
+const threadRows = (form: ThreadForm) =>
+  form === 'npt' ? ([NPT, NPT_SOURCE] as const) : ([BSPT, BSPT_SOURCE] as const)
+
+/** Whether a thread of a size is in the tables; parallel threads come in the sizes of the taper ones. */
+export const hasThread = (form: ThreadForm, nominal: string): boolean =>
+  (threadRows(form)[0] as readonly EndRow[]).some((row) => row.nominal === nominal)
+
+/** A parallel thread goes in until its faces meet: there is no length to make up. */
+const AT_ITS_FACE: Figure = { value: null, lo: null, hi: null, source: 'EN ISO 228-1: it seals at its face' }
+
+/**
+ * Length of taper thread that goes home when made up, mm; null where the size has no row. A parallel thread has no
+ * length: its figures are null.
+ */
 export function threadMadeUp(form: ThreadForm, nominal: string): Figure | null {
-  const [rows, source] = form === 'npt' ? ([NPT, NPT_SOURCE] as const) : ([BSPT, BSPT_SOURCE] as const)
+  if (form === 'bspp') return hasThread(form, nominal) ? AT_ITS_FACE : null
+  const [rows, source] = threadRows(form)
   const row = (rows as readonly EndRow[]).find((candidate) => candidate.nominal === nominal)
   return row ? { value: row.depthMm, lo: row.loMm, hi: row.hiMm, source: sourceOf(source, row.typical) } : null
 }

@@ -1,5 +1,6 @@
 import { MM_PER_INCH } from '#core/units'
 import { PIPES } from './pipes'
+import { inchesOf } from './sizes'
 import * as gb from './tables/bs-8558'
 import * as multilayer from './tables/en-multilayer-supports'
 import * as ipc from './tables/ipc-308-5'
@@ -43,12 +44,6 @@ const familyOf = ({ family }: Pipe): Family => (family === 'bs7291' ? 'pex' : fa
 /** Families whose inch sizes are copper tube sizes: 1/8 in over the nominal, made in that size or not. */
 const CTS: ReadonlySet<Family> = new Set<Family>(['copper', 'pex', 'pert', 'cpvc', 'pb', 'stainless'])
 const INCH_SERIES: Readonly<Partial<Record<Family, string>>> = { multilayer: 'ml-astm', pvc: 'pvc-40', steel: 'st-40' }
-
-const inchesOf = (nominal: string): number =>
-  nominal.split('-').reduce((sum, part) => {
-    const [over, under = '1'] = part.split('/') as [string, string?]
-    return sum + Number(over) / Number(under)
-  }, 0)
 
 /** Outside diameter that a table's own size stands for, mm; null where none is made in it. */
 function odOfSize(table: Table, family: Family, nominal: string): number | null {

@@ -91,7 +91,7 @@ describe.each(tables)('$file', ({ file, table }) => {
       }
     }
     for (const { fitting, nominal, takeOutMm, loMm, hiMm } of table.TAKE_OUTS ?? [])
-      expect(loMm <= takeOutMm && takeOutMm <= hiMm && takeOutMm > 0.5 && takeOutMm < 40, `${fitting} ${nominal}`).toBe(
+      expect(loMm <= takeOutMm && takeOutMm <= hiMm && takeOutMm > 0.5 && takeOutMm < 90, `${fitting} ${nominal}`).toBe(
         true,
       )
     for (const { nominal, radiusMm, loMm, hiMm } of [...(table.METRIC_COPPER ?? []), ...(table.INCH_COPPER ?? [])])

@@ -12,6 +12,10 @@ describe('findTakeOut', () => {
     ['push-fit', 'pex-cts-3_4', 'elbow-90', 18, 14, 23],
     ['crimp', 'pex-cts-1_2', 'tee-run', 12, 9, 15],
     ['compression', 'cu-en-x-15', 'elbow-90', 12, 9, 16],
+    ['press', 'ss-en-22', 'elbow-90', 36, 30, 44],
+    ['press', 'cs-en-22', 'tee-branch', 28, 23, 33],
+    ['press', 'cu-en-x-15', 'coupling', 1.8, 0.5, 4],
+    ['thread', 'st-en-1_2', 'elbow-90', 15, 14.5, 18],
   ] as const)('%s on %s, %s', (method, pipe, fitting, value, lo, hi) => {
     expect(findTakeOut(method, getPipe(pipe), fitting)).toMatchObject({
       value,
@@ -26,12 +30,13 @@ describe('findTakeOut', () => {
   })
   it('holds none where nobody has a figure, or the method does not take the pipe', () => {
     for (const [method, pipe, fitting] of [
-      ['push-fit', 'cu-en-x-15', 'elbow-45'],
+      ['push-fit', 'cu-l-1_2', 'elbow-45'],
+      ['solvent-cement', 'pvc-80-1_2', 'elbow-90'],
       ['solder', 'cu-en-x-22', 'valve'],
       ['solder', 'cu-en-x-22', 'reducer'],
-      ['ml-press', 'ml-en-20', 'elbow-90'],
+      ['ml-press', 'ml-en-25', 'elbow-90'],
       ['crimp', 'cu-en-x-22', 'elbow-90'],
-      ['press', 'ss-en-22', 'elbow-90'],
+      ['thread', 'cu-en-x-22', 'elbow-90'],
     ] as const) {
       expect(findTakeOut(method, getPipe(pipe), fitting), `${method} ${pipe} ${fitting}`).toBeNull()
     }

@@ -82,6 +82,14 @@ export interface SupportRow {
   typical: boolean
 }
 
+/** Whole length of a coupling without a stop, mm, with the range met. */
+export interface SlipLengthRow {
+  nominal: string
+  lengthMm: number
+  loMm: number
+  hiMm: number
+}
+
 export interface RingGaugeRow {
   nominal: string
   goMm: number
@@ -153,8 +161,11 @@ export interface Standard {
   /** Pressure of its tube, or of a joint with its fittings where it has no tube. */
   RATINGS?: readonly RatingRow[]
   RATED_BY?: RatedBy
+  /** Pressure of its tube in a sealed heating circuit, where that is less; rows by series. */
+  HEATING_RATINGS?: readonly RatingRow[]
   SOCKET_TABLES?: readonly SocketTable[]
   TAKE_OUTS?: readonly TakeOutRow[]
+  SLIP_LENGTHS?: readonly SlipLengthRow[]
   /** Near edge of a ring from the tube's end. */
   RING_POSITION?: readonly EndRow[]
 }

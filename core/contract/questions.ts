@@ -13,7 +13,7 @@ import {
 import { FLOW_FITTINGS } from '#core/flow'
 import { HEAT_TARGETS } from '#core/heat'
 import { COLOURS, FLEXES, HELD_BYS, INSTRUMENTS, LAGGINGS, SCRATCHES, STRIPES, TRACES } from '#core/identify'
-import { MADE_METHODS, METHODS, NEAR, SERVICES, THREAD_FORMS, THREAD_MATERIALS } from '#core/joints'
+import { MADE_METHODS, METHODS, NEAR, SEATS, SERVICES, THREAD_FORMS, THREAD_MATERIALS } from '#core/joints'
 import { DIRECTIONS, MEASURED_TO } from '#core/line'
 
 /* The schema of each verb's question. */
@@ -85,6 +85,7 @@ const end = z.union([
       size: text,
       gender: z.enum(['male', 'female']),
       material: z.enum(THREAD_MATERIALS),
+      seat: z.enum(SEATS).optional(),
     }),
   }),
 ])
@@ -108,6 +109,7 @@ const conditions = z
     play: z.union([z.number().finite().min(0).max(100_000), z.null(), z.strictObject({ a: endPlay, b: endPlay })]),
     gap: z.number().finite().min(0).max(2000),
     room: z.enum(['open', 'tight']),
+    flowFrom: z.enum(['a', 'b']),
   })
   .partial()
 
@@ -174,6 +176,9 @@ export const makeQuestion = z.strictObject({
   region: words,
   orientation: z.enum(['horizontal', 'vertical']),
   nominal: text.optional(),
+  form: z.enum(THREAD_FORMS).optional(),
+  seat: z.enum(SEATS).optional(),
+  material: z.enum(THREAD_MATERIALS).optional(),
   conditions: conditions.optional(),
   policy: policy.optional(),
   torch: z.enum(['propane', 'propylene']).optional(),

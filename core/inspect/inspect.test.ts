@@ -21,8 +21,8 @@ const RULES: [InspectQuestion['method'], string | undefined, Seen, string, 'soun
   ['push-fit', 'cu-bs-imp-3_4', {}, 'size', 'wrong', 'the seal is made for another diameter'],
   ['push-fit', 'cu-en-x-15', { inLine: false }, 'inLine', 'wrong', 'side load on the grip ring'],
   ['press', 'cu-en-x-22', { pressed: false }, 'pressed', 'wrong', 'an unpressed one may hold for months'],
-  ['crimp', 'pex-cts-1_2', { ringDistance: 2 }, 'ringDistance', 'wrong', 'F1807: 3.2 to 6.4'],
-  ['crimp', 'pex-cts-1_2', { ringDistance: 3.2 }, 'ringDistance', 'sound', 'F1807: 3.2 to 6.4'],
+  ['crimp', 'pex-cts-1_2', { ringDistance: 2 }, 'ringDistance', 'wrong', 'F1807: 1/8 to 1/4 in'],
+  ['crimp', 'pex-cts-1_2', { ringDistance: 3.175 }, 'ringDistance', 'sound', 'F1807: 1/8 to 1/4 in'],
   ['crimp', 'pex-cts-1_2', { gauge: 'fails' }, 'gauge', 'wrong', 'a ring is never squeezed twice'],
   ['compression', 'cu-en-x-15', { olive: 'pinched' }, 'olive', 'wrong', 'over-tightened'],
   ['compression', 'cu-en-x-15', { leak: 'weeps' }, 'leak', 'wrong', 'it can be nipped once'],
@@ -61,12 +61,15 @@ describe('inspectJoint', () => {
   it('one band of the ring holds for every size and both kinds, so it is judged without the pipe', () => {
     for (const method of ['crimp', 'clamp'] as const)
       for (const size of ['3/8', '1/2', '5/8', '3/4', '1'])
-        expect(ringPosition(method, size)).toMatchObject({ lo: 3.2, hi: 6.4 })
+        expect(ringPosition(method, size)).toMatchObject({ lo: 3.175, hi: 6.35 })
     for (const [ringDistance, verdict] of [
       [3.1, 'wrong'],
-      [3.2, 'sound'],
-      [6.4, 'sound'],
-      [6.5, 'wrong'],
+      [3.1749, 'wrong'],
+      [3.175, 'sound'],
+      [25.4 / 8, 'sound'],
+      [25.4 / 4, 'sound'],
+      [6.3501, 'wrong'],
+      [6.4, 'wrong'],
     ] as const)
       expect(finding({ region: 'us', method: 'clamp', seen: { ringDistance } }, 'ringDistance')!.verdict).toBe(verdict)
   })

@@ -1,8 +1,9 @@
 import type { Figure, RuleRow } from '#core/base'
-import { seriesOf, unitSystemOf, type Pipe, type Region } from '#core/catalogue'
-import { ALL_METHODS, JOINT_METHODS, type Method, type MethodLook } from '#core/joints'
+import { seriesOf, unitSystemOf, type Pipe } from '#core/catalogue'
+import { ALL_METHODS, JOINT_METHODS, THREADS_LEFT, type Method, type MethodLook } from '#core/joints'
 import { refusedHidden } from './facts'
-import { formatDecimal, formatLength } from '#core/units'
+import { judgeReading } from '#core/making'
+import { formatDecimal, lengthsApart } from '#core/units'
 import type { Finding, InspectQuestion, Seen, SeenName } from './types'
 
 type Said<Name extends SeenName> = NonNullable<Seen[Name]>
@@ -52,11 +53,6 @@ function bandOf(ring: Figure | null | undefined): { lo: number; hi: number } {
 }
 /** First clip beside a joint, mm: typical, plastic nearer. */
 const CLIP_WITHIN = { metal: 300, plastic: 150 } as const
-/** Threads of a taper joint left outside, made up well: typical. */
-const THREADS_LEFT = { lo: 1, hi: 4 } as const
-
-const length = (mm: number, region: Region): string => formatLength(mm, unitSystemOf(region))
-const ringBand = (region: Region): string => `${length(RING_BAND.lo, region)} to ${length(RING_BAND.hi, region)}`
 
 /** Things to look at, the most telling first. */
 export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
@@ -123,13 +119,16 @@ export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
     source: 'ASTM F1807, F2098',
     gravest: 'wrong',
     applies: where('ringDistance'),
-    says: (value, { region }) =>
-      value < RING_BAND.lo || value > RING_BAND.hi
-        ? wrong(
-            `The ring lies ${length(value, region)} from the end; ${ringBand(region)} is the band.`,
+    says: (value, { region }) => {
+      const words = lengthsApart([value, RING_BAND.lo, RING_BAND.hi], unitSystemOf(region))
+      const band = `${words(RING_BAND.lo)} to ${words(RING_BAND.hi)}`
+      return judgeReading(RING_BAND, value) === 'within'
+        ? sound(`The ring lies ${words(value)} from the end, in the band of ${band}.`)
+        : wrong(
+            `The ring lies ${words(value)} from the end; ${band} is the band.`,
             'Cut the ring off and set another in the band.',
           )
-        : sound(`The ring lies ${length(value, region)} from the end, in the band of ${ringBand(region)}.`),
+    },
   },
   liner: {
     ask: 'Is there a liner in the plastic?',
@@ -169,7 +168,7 @@ export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
   },
   threads: {
     ask: 'How many threads show?',
-    when: 'no thread shows, or more than four',
+    when: 'no thread shows, or more than three',
     because: 'A taper joint shows one to three threads when it is made up.',
     source: 'typical, trade practice',
     gravest: 'care',
@@ -255,12 +254,13 @@ export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
     applies: always,
     says: (value, { region }, pipe) => {
       const most = isPlastic(pipe) ? CLIP_WITHIN.plastic : CLIP_WITHIN.metal
+      const words = lengthsApart([value, most], unitSystemOf(region))
       return value > most
         ? care(
-            `The nearest clip is ${length(value, region)} away; within about ${length(most, region)} is usual.`,
+            `The nearest clip is ${words(value)} away; within about ${words(most)} is usual.`,
             'Add a clip on each side.',
           )
-        : sound(`Held ${length(value, region)} away.`)
+        : sound(`Held ${words(value)} away.`)
     },
   },
   flux: {

@@ -1,16 +1,19 @@
 import { compareText, type Figure, type Note, type WorkingLine } from '#core/base'
-import { findSocket, jointRating, pipeRating, socketDepth, threadMadeUp } from '#core/catalogue'
+import { findSlipLength, findSocket, jointRating, pipeRating, socketDepth, threadMadeUp } from '#core/catalogue'
 import { ALL_METHODS, JOINT_METHODS } from './methods'
 import { concernsOfChain, FITS } from './rules/chain'
-import { temperRated } from './rules/common'
+import { temperRated, useOf } from './rules/common'
+import { threadedBar } from './rules/threads'
 import type { Concern } from './rules/rule'
 import { classOf, isMouthOfOldSize, metricBodyOf, otherSchedule, pipesOfClass } from './size-classes'
 import { DEARER, PRICE_OD, SMALL_PART_PRICE, TAIL_BARE } from './prices-and-play'
+import type { Fitting } from './fitting'
 import type { Chain, Meeting } from './search'
 import {
   isLoose,
   type Joint,
   type Method,
+  type Offer,
   type OfferedMethod,
   type Part,
   type Situation,
@@ -27,10 +30,21 @@ type SocketMeeting = Extract<Meeting, { kind: 'socket' }>
 /** An old tube in a metric body, which it enters by compression. */
 const isInMetricBody = ({ tube, size }: SocketMeeting): boolean => metricBodyOf(classOf(tube.pipe)) === size
 
+/**
+ * Where a coupling without a stop stands on each pipe: half of its length less the gap, mm. Null where nobody measured
+ * the gap, or no length is held.
+ */
+function slipMark({ method, tube }: SocketMeeting, { conditions: { gap } }: Situation): Figure {
+  const length = gap === undefined ? null : findSlipLength(method, tube.pipe)
+  if (!length || gap === undefined) return UNKNOWN_DEPTH
+  const half = (mm: number | null) => (mm === null ? null : Math.max(0, (mm - gap) / 2))
+  return { value: half(length.value), lo: half(length.lo), hi: half(length.hi), source: length.source }
+}
+
 /** Depth of a meeting in mm: the user's measured fitting first, then the table. */
-function insertionOf(meeting: Meeting, { kit }: Situation, isSlip: boolean): Figure {
-  // Without a stop the depth is half of what the coupling's own length leaves of the gap: both are measured.
-  if (isSlip && meeting.kind === 'socket') return UNKNOWN_DEPTH
+function insertionOf(meeting: Meeting, situation: Situation, isSlip: boolean): Figure {
+  const { kit } = situation
+  if (isSlip && meeting.kind === 'socket') return slipMark(meeting, situation)
   if (meeting.kind === 'thread') return threadMadeUp(meeting.form, meeting.size) ?? UNKNOWN_DEPTH
   // A socket of the other schedule has that schedule's depth.
   const socket = findSocket(
@@ -50,11 +64,31 @@ function insertionOf(meeting: Meeting, { kit }: Situation, isSlip: boolean): Fig
   return socketDepth(socket)
 }
 
+/** A threaded fitting by what it is ordered in: metal, but for a male that is cemented on. */
+function materialOf({ mouths }: Fitting): Pick<Part, 'material'> {
+  const threads = mouths.filter((mouth) => mouth.kind === 'thread')
+  if (threads.length === 0) return {}
+  return { material: threads.some(({ isPlastic }) => isPlastic) ? 'plastic' : 'brass' }
+}
+
+/** Loose parts of one joint: what its method needs, or the washer of a parallel thread. */
+function looseOf(meeting: Meeting): Part[] {
+  if (meeting.kind === 'thread')
+    return meeting.form === 'bspp'
+      ? [{ kind: 'washer', name: 'flat washer', size: `G ${meeting.size}`, quantity: 1 }]
+      : []
+  return JOINT_METHODS[meeting.method]
+    .looseParts(meeting.tube)
+    .filter(({ name }) => name !== 'converter olive' || isInMetricBody(meeting))
+}
+
 /** Fittings and tails in the order of the chain, one line each, then the loose parts counted together. */
 function partsOf(chain: Chain, insertions: readonly Figure[]): Part[] {
   const inLine: Part[] = chain.items.map((item): Part => {
-    if (item.kind === 'fitting')
-      return { kind: item.fitting.kind, name: item.fitting.name, size: item.fitting.size, quantity: 1 }
+    if (item.kind === 'fitting') {
+      const { kind, name, size } = item.fitting
+      return { kind, name, size, quantity: 1, ...materialOf(item.fitting) }
+    }
     const [from, to] = item.between.map((at) => insertions[at]!.value)
     const part: Part = {
       kind: 'tail',
@@ -66,9 +100,7 @@ function partsOf(chain: Chain, insertions: readonly Figure[]): Part[] {
   })
   const loose = new Map<string, Part>()
   for (const meeting of chain.meetings) {
-    if (meeting.kind !== 'socket') continue
-    for (const part of JOINT_METHODS[meeting.method].looseParts(meeting.tube)) {
-      if (part.name === 'converter olive' && !isInMetricBody(meeting)) continue
+    for (const part of looseOf(meeting)) {
       const same = loose.get(`${part.name} ${part.size}`)
       if (same) same.quantity += part.quantity
       else loose.set(`${part.name} ${part.size}`, { ...part })
@@ -83,12 +115,21 @@ interface Weakest {
   source: string
 }
 
-function weakestOf(chain: Chain, { conditions: { temperature } }: Situation): Weakest | null {
+/** Threaded plastic pipe carries half of what it does whole; of other threads no rating is held. */
+function ofThread({ tube }: Extract<Meeting, { kind: 'thread' }>, temperature: number): Weakest[] {
+  const bar = tube?.pipe.family === 'pvc' ? threadedBar(tube, temperature) : null
+  return bar === null
+    ? []
+    : [{ bar, at: `${tube!.pipe.label}, threaded`, source: 'ASTM D1785: a thread leaves half of its pressure' }]
+}
+
+function weakestOf(chain: Chain, { conditions }: Situation): Weakest | null {
+  const { temperature } = conditions
   const elements = chain.meetings.flatMap((meeting): Weakest[] => {
-    if (meeting.kind !== 'socket') return []
+    if (meeting.kind !== 'socket') return ofThread(meeting, temperature)
     const { pipe } = meeting.tube
     const socket = findSocket(meeting.method, pipe)
-    const tube = pipeRating(pipe, temperature, temperRated(meeting.tube))
+    const tube = pipeRating(pipe, temperature, temperRated(meeting.tube), useOf(conditions))
     const joint = socket ? jointRating(socket, pipe, temperature) : { kind: 'none' as const }
     return [
       ...(tube.kind === 'rated'
@@ -164,8 +205,17 @@ function undoOf(chain: Chain): string {
   return which.kind === 'thread' ? 'unscrew' : JOINT_METHODS[which.method].undo
 }
 
+/** What stands between the ends, in order; nothing where one goes straight into the other; a thread that is cut is said. */
+function idOf({ items, meetings }: Chain): string {
+  const between = items.map((item) => (item.kind === 'fitting' ? item.fitting.id : `tail.${item.tube.pipe.id}`))
+  const cut = meetings.flatMap((meeting) =>
+    meeting.kind === 'thread' && meeting.tube?.pipe.family === 'pvc' ? [`cut.${meeting.on}`] : [],
+  )
+  return [...(between.length > 0 ? between : ['straight']), ...cut].join('+')
+}
+
 /** One way, whole, from a chain that no rule refuses. */
-export function assembleWay(chain: Chain, situation: Situation): Way {
+export function assembleWay(chain: Chain, ends: { a: Offer; b: Offer }, situation: Situation): Way {
   const isSlip = chain.items.some((item) => item.kind === 'fitting' && item.fitting.kind === 'slip')
   const insertions = chain.meetings.map((meeting) => insertionOf(meeting, situation, isSlip))
   const joints = chain.meetings.map((meeting, i): Joint =>
@@ -174,13 +224,18 @@ export function assembleWay(chain: Chain, situation: Situation): Way {
           method: meeting.method,
           on: meeting.on,
           pipe: null,
-          thread: { form: meeting.form, size: meeting.size, gender: 'male' },
+          thread: {
+            form: meeting.form,
+            size: meeting.size,
+            gender: 'male',
+            ...(meeting.isPlastic ? { material: 'plastic' as const } : {}),
+          },
           insertion: insertions[i]!,
         }
       : { method: meeting.method, on: meeting.on, pipe: meeting.tube.pipe.id, insertion: insertions[i]! },
   )
   const parts = partsOf(chain, insertions)
-  const concerns = concernsOfChain({ chain, insertions, situation, isInMetricBody })
+  const concerns = concernsOfChain({ chain, ends, insertions, situation, isInMetricBody })
   const verdict = concerns.reduce<Verdict>(
     (worst, concern) => (concern.verdict !== 'note' && RANK[concern.verdict] > RANK[worst] ? concern.verdict : worst),
     'fits',
@@ -198,7 +253,7 @@ export function assembleWay(chain: Chain, situation: Situation): Way {
     : []
   const loose = parts.filter(isLoose).reduce((count, { quantity }) => count + quantity, 0)
   return {
-    id: chain.items.map((item) => (item.kind === 'fitting' ? item.fitting.id : `tail.${item.tube.pipe.id}`)).join('+'),
+    id: idOf(chain),
     verdict,
     because: verdict === 'fits' ? [FITS] : deciding,
     joints,

@@ -10,11 +10,11 @@ import type { Gender, Part } from './types'
 export type Mouth =
   | { kind: 'socket'; method: SocketMethod; size: SizeClass }
   | { kind: 'spigot'; size: SizeClass }
-  | { kind: 'thread'; form: ThreadForm; size: string; gender: Gender; isSwivel?: true }
+  | { kind: 'thread'; form: ThreadForm; size: string; gender: Gender; isSwivel?: true; isPlastic?: true }
 
 export interface Fitting {
   id: string
-  kind: Exclude<Part['kind'], 'tail' | 'ring' | 'liner' | 'olive'>
+  kind: Exclude<Part['kind'], 'tail' | 'ring' | 'liner' | 'olive' | 'washer' | 'sleeve'>
   name: string
   size: string
   mouths: readonly [Mouth, Mouth]

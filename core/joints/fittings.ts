@@ -49,7 +49,10 @@ function couplingsAndThreads(size: SizeClass): Fitting[] {
           `${words(method)} x ${gender} ${LETTERS[form]} ${method === 'solvent-cement' && gender === 'female' ? 'brass-insert ' : ''}adaptor`,
           `${nominal} x ${threadSize}`,
           socket(method, size),
-          thread(form, threadSize, gender),
+          // A cemented male is of the pipe's own plastic; the female is moulded round brass.
+          method === 'solvent-cement' && gender === 'male'
+            ? { ...thread(form, threadSize, gender), isPlastic: true as const }
+            : thread(form, threadSize, gender),
         ),
       ),
     ),

@@ -6,12 +6,12 @@ export { concernsOfPipe, concernsOn, refuse } from './rules/ask'
 export type { Refused } from './rules/ask'
 export { JOINT_RULES } from './rules'
 export type { Concern } from './rules/rule'
-export { isByThread, refuseMethod } from './rules/threads'
+export { isByThread, refuseMethod, threadCutOn } from './rules/threads'
 export type { ThreadMethod } from './rules/threads'
 export { ALL_METHODS, JOINT_METHODS, threadSteps, UNION_STEPS } from './methods'
-export type { MethodLook } from './methods'
+export type { MethodLook, ThreadCard } from './methods'
 export { AMBIENT_C, hasLiner } from './card/draft'
-export { CEMENT_AIR_C, EXPANSION_FROST_C, solderByVolume, SOLDER_GAP_MM } from './card/facts'
+export { CEMENT_AIR_C, EXPANSION_FROST_C, solderByVolume, solderWire, SOLDER_GAP_MM, THREADS_LEFT } from './card/facts'
 export { MADE_METHODS, NEAR, STEP_CODES } from './card/types'
 export type {
   Ask,
@@ -26,7 +26,7 @@ export type {
   Step,
   StepCode,
 } from './card/types'
-export { isLoose, METHODS, REFUSAL_CODES, SERVICES, THREAD_FORMS, THREAD_MATERIALS } from './types'
+export { isLoose, METHODS, REFUSAL_CODES, SEATS, SERVICES, THREAD_FORMS, THREAD_MATERIALS } from './types'
 export type {
   Conditions,
   End,

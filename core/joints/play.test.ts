@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { findSlipLength, getPipe } from '#core/catalogue'
 import { findWays, type Conditions, type Kit, type Policy, type WaysAnswer } from '#core/joints'
 import { makeJoint } from '#core/making'
 
@@ -46,15 +47,28 @@ describe('how far each end moves', () => {
 describe('a coupling without a stop', () => {
   const slips = (conditions: Partial<Conditions>) =>
     ask(conditions).ways.filter(({ parts }) => parts[0]!.kind === 'slip')
-  it('has no depth of its own: held until its length and the gap are measured', () => {
-    for (const conditions of [{ play: 0 }, { play: 0, gap: 20 }]) {
-      expect(slips(conditions).length).toBeGreaterThan(0)
-      for (const { verdict, joints, because } of slips(conditions)) {
-        expect([verdict, joints.map(({ insertion }) => insertion.value)]).toEqual(['held', [null, null]])
-        expect(because.map(({ code }) => code)).toContain('measure')
+  it('has no depth of its own: held until the gap is measured, and its length where none is held', () => {
+    expect(slips({ play: 0 }).length).toBeGreaterThan(0)
+    for (const { verdict, joints, because } of slips({ play: 0 })) {
+      expect([verdict, joints.map(({ insertion }) => insertion.value)]).toEqual(['held', [null, null]])
+      expect(because.map(({ code }) => code)).toContain('measure')
+    }
+    for (const { joints, verdict, because } of slips({ play: 0, gap: 20 })) {
+      const { method, pipe, insertion } = joints[0]!
+      const length = findSlipLength(method as 'press', getPipe(pipe!))
+      expect(insertion.value, method).toEqual(length === null ? null : (length.value! - 20) / 2)
+      if (length === null) {
+        expect(verdict).toBe('held')
+        expect(because.find(({ code }) => code === 'measure')!.text).toContain('(length - 20) / 2')
       }
     }
-    expect(slips({ play: 0, gap: 20 })[0]!.because.find(({ code }) => code === 'measure')!.text).toContain('less 10')
+  })
+  it('is held where one of the usual length would hold too little', () => {
+    for (const way of slips({ play: 0, gap: 79 }))
+      expect([way.verdict, way.because.map(({ code }) => code)]).toEqual([
+        'held',
+        expect.arrayContaining([way.joints[0]!.insertion.value === null ? 'measure' : 'short']),
+      ])
   })
   const make = (length: number, gap: number) =>
     makeJoint({ region: 'gb', orientation: 'horizontal', method: 'press', pipe: 'cu-en-x-22', slip: { length, gap } })

@@ -4,7 +4,7 @@ import type { Fitting, Mouth } from './fitting'
 import { fittingsBetween } from './fittings'
 import { ANSWERED_BY } from './refuse'
 import { refuse } from './rules/ask'
-import { isUnionRefused } from './rules/threads'
+import { isUnionRefused, threadOn } from './rules/threads'
 import { alongOf, asideOf } from './play'
 import { toTube } from './defaults'
 import type { Offer, Place, Situation, Thread, Tube } from './types'
@@ -20,6 +20,8 @@ export type Meeting =
       on: Place
       gender: Thread['gender']
       tube?: Tube
+      /** One of the two is plastic. */
+      isPlastic?: true
     }
 
 /** A thing that is bought or cut; a tail names the meetings at its two ends. */
@@ -33,6 +35,12 @@ export interface Chain {
 /** Longest chain looked for (contract). */
 const MOST_FITTINGS = 3
 const MOST_JOINTS = 6
+
+/** What an end can be joined by: itself, and the thread that may be cut on it. */
+function offersOf(end: Offer, situation: Situation): readonly Offer[] {
+  const threaded = end.kind === 'tube' ? threadOn(end, situation) : null
+  return threaded ? [end, threaded] : [end]
+}
 
 /**
  * Whether a tube enters a socket of this class: its own, a metric body it is made to enter by compression, or PVC of the
@@ -67,14 +75,13 @@ function meet(
   }
   // An outlet elbow holds the outlet itself, not pipe and not another fitting.
   if (kind === 'drop-ear' && (offer.on === 'between' || offer.tube)) return null
-  if (mouth.kind !== 'thread' || mouth.size !== offer.thread.size || mouth.gender === offer.thread.gender) return null
-  // A taper male in a parallel female is sound with sealant; the other way round is not.
+  if (mouth.kind !== 'thread') return null
+  // A swivel's washer lies on a flat face.
+  if (mouth.isSwivel && offer.thread.seat === 'cone') return null
   if ((mouth.isSwivel || offer.thread.isSwivel) && (mouth.form !== 'bspp' || offer.thread.form !== 'bspp')) return null
   if (kind === 'union' && isUnionRefused(situation)) return null
-  const same =
-    mouth.form === offer.thread.form ||
-    (offer.thread.form === 'bspp' && offer.thread.gender === 'female' && mouth.form === 'bspt')
-  if (!same) return null
+  const other: Screwed = { ...mouth, material: mouth.isPlastic ? 'plastic' : 'brass' }
+  if (!screwsInto(offer.thread, other)) return null
   return {
     kind: 'thread',
     method: kind === 'union' && offer.on !== 'between' ? 'union' : 'thread',
@@ -83,6 +90,38 @@ function meet(
     on: offer.on,
     gender: mouth.gender === 'male' ? 'female' : 'male',
     ...(offer.tube ? { tube: offer.tube } : {}),
+    ...(isPlastic(offer.thread) || isPlastic(other) ? { isPlastic: true } : {}),
+  }
+}
+
+type Screwed = Pick<Thread, 'form' | 'size' | 'gender' | 'material' | 'seat'>
+const isPlastic = ({ material }: Screwed): boolean => material === 'plastic'
+
+/**
+ * Whether two threads make up: one form, or a taper male in a parallel female, which is sound with sealant; never metal
+ * in a plastic female, which it splits.
+ */
+function screwsInto(one: Screwed, other: Screwed): boolean {
+  const [male, female] = one.gender === 'male' ? [one, other] : [other, one]
+  if (male.gender === female.gender || male.size !== female.size) return false
+  if (isPlastic(female) && !isPlastic(male)) return false
+  if (male.seat !== undefined && female.seat !== undefined && male.seat !== female.seat) return false
+  return male.form === female.form || (male.form === 'bspt' && female.form === 'bspp' && female.seat === undefined)
+}
+
+/** The one joint of a male thread that goes straight into the other end, or null where it does not. */
+function meetStraight(a: Offer, b: Offer): Meeting | null {
+  if (a.kind !== 'thread' || b.kind !== 'thread' || !screwsInto(a.thread, b.thread)) return null
+  const male = a.thread.gender === 'male' ? a : b
+  return {
+    kind: 'thread',
+    method: 'thread',
+    form: male.thread.form,
+    size: male.thread.size,
+    on: male.on,
+    gender: 'male',
+    ...(male.tube ? { tube: male.tube } : {}),
+    ...(isPlastic(a.thread) || isPlastic(b.thread) ? { isPlastic: true } : {}),
   }
 }
 
@@ -121,14 +160,16 @@ const isSymmetric = ({ mouths: [first, second] }: Fitting): boolean =>
  */
 export function findChains(a: Offer, b: Offer, situation: Situation): Chain[] {
   const ends = [a, b].flatMap((end) => (end.kind === 'tube' ? [classOf(end.tube.pipe)] : []))
+  const starts = { a: offersOf(a, situation), b: offersOf(b, situation) }
   // A part without a stop is put over an end: drawn apart far enough, or moved aside by the larger diameter.
   const thickest = Math.max(...[a, b].map((end) => end.tube?.pipe.od ?? 0))
   const isOver = (play: number | null, least: number) => play === null || play >= least
   const canPutOver = isOver(asideOf(situation.conditions), thickest) || alongOf(situation.conditions) === null
   const fittings = fittingsBetween(
     ends,
-    [a, b].flatMap((end) => (end.kind === 'thread' ? [end.thread] : [])),
+    [...starts.a, ...starts.b].flatMap((end) => (end.kind === 'thread' ? [end.thread] : [])),
   ).filter(({ kind }) => kind !== 'slip' || canPutOver)
+  const startsOf = (end: Offer): readonly Offer[] => (end === a ? starts.a : starts.b)
   const chains: Chain[] = []
   // The same few tubes meet the same methods over and over: each is asked once.
   const asked = new Map<Tube, Map<string, boolean>>()
@@ -145,8 +186,10 @@ export function findChains(a: Offer, b: Offer, situation: Situation): Chain[] {
 
   const close = (open: Mouth, chain: Chain, fitting: Fitting) => {
     if (open.kind === 'spigot') return
-    const last = meet(b, open, fitting, situation, isRefused)
-    if (last) chains.push({ items: chain.items, meetings: [...chain.meetings, last] })
+    for (const to of startsOf(b)) {
+      const last = meet(to, open, fitting, situation, isRefused)
+      if (last) chains.push({ items: chain.items, meetings: [...chain.meetings, last] })
+    }
   }
 
   /** A fitting joined on by one mouth; the chain ends at its other mouth, or goes on from there. */
@@ -175,7 +218,11 @@ export function findChains(a: Offer, b: Offer, situation: Situation): Chain[] {
 
   const goOn = (open: Mouth, chain: Chain, used: readonly Fitting[]) => {
     if (open.kind === 'thread')
-      return extend({ kind: 'thread', thread: { ...open, material: 'brass' }, on: 'between' }, chain, used)
+      return extend(
+        { kind: 'thread', thread: { ...open, material: open.isPlastic ? 'plastic' : 'brass' }, on: 'between' },
+        chain,
+        used,
+      )
     if (open.kind === 'spigot') return extend({ kind: 'tube', tube: spigotTube(open.size), on: 'between' }, chain, used)
     // A socket is followed by the spigot of another fitting, or by a tail of a size that neither end has.
     for (const fitting of fittings) {
@@ -207,6 +254,12 @@ export function findChains(a: Offer, b: Offer, situation: Situation): Chain[] {
     )
   }
 
-  extend(a, { items: [], meetings: [] }, [])
+  for (const from of startsOf(a)) {
+    for (const to of startsOf(b)) {
+      const straight = meetStraight(from, to)
+      if (straight) chains.push({ items: [], meetings: [straight] })
+    }
+    extend(from, { items: [], meetings: [] }, [])
+  }
   return chains
 }

@@ -1,4 +1,4 @@
-import { INCH_ORDER, threadMadeUp, type ThreadForm } from '#core/catalogue'
+import { hasThread, INCH_ORDER, type ThreadForm } from '#core/catalogue'
 import { fitting, LETTERS, mouthId, socket, thread, type Fitting } from './fitting'
 import { methodsOf, nominalOf, systemOf, type SizeClass } from './size-classes'
 import type { Thread } from './types'
@@ -74,7 +74,7 @@ export function bushesBetween(ends: readonly { form: ThreadForm; sizes: readonly
 
 /** Listed adaptors between the two thread families, which never mate directly. */
 export function threadConverters(): Fitting[] {
-  const sizes = INCH_ORDER.filter((size) => threadMadeUp('npt', size) && threadMadeUp('bspt', size))
+  const sizes = INCH_ORDER.filter((size) => hasThread('npt', size) && hasThread('bspt', size))
   return sizes.flatMap((size) => [
     fitting(
       'converter',

@@ -30,11 +30,16 @@ export const THREAD_MATERIALS = ['brass', 'steel', 'galvanised', 'stainless', 'p
 export type ThreadMaterial = (typeof THREAD_MATERIALS)[number]
 export type Gender = 'male' | 'female'
 
+export const SEATS = ['flat', 'cone'] as const
+type Seat = (typeof SEATS)[number]
+
 export interface Thread {
   form: ThreadForm
   size: string
   gender: Gender
   material: ThreadMaterial
+  /** What a parallel thread seals on; not given where nobody looked. */
+  seat?: Seat
 }
 
 export interface PipeEnd extends EndFacts {
@@ -74,6 +79,8 @@ export interface Conditions {
   /** mm between the two pipe ends, for a coupling without a stop; not given where nobody measured it. */
   gap?: number
   room: 'open' | 'tight'
+  /** End the water comes from, where it is known. */
+  flowFrom?: 'a' | 'b'
 }
 
 export interface Policy {
@@ -167,7 +174,8 @@ export interface Joint {
   method: OfferedMethod
   on: Place
   pipe: string | null
-  thread?: { form: ThreadForm; size: string; gender: Gender }
+  /** `material` where one of the two is plastic, which is made up gently. */
+  thread?: { form: ThreadForm; size: string; gender: Gender; material?: 'plastic' }
   insertion: Figure
 }
 
@@ -188,16 +196,20 @@ export interface Part {
     | 'ring'
     | 'liner'
     | 'olive'
+    | 'washer'
+    | 'sleeve'
   name: string
   size: string
   quantity: number
   /** Cut length of a tail, mm. */
   length?: number
+  /** What a threaded fitting is ordered in. */
+  material?: 'brass' | 'plastic'
 }
 
 /** Counted out beside the fittings, not a thing in the line. */
-export const isLoose = ({ kind }: Pick<Part, 'kind'>): boolean =>
-  kind === 'ring' || kind === 'liner' || kind === 'olive'
+const LOOSE: ReadonlySet<Part['kind']> = new Set(['ring', 'liner', 'olive', 'washer', 'sleeve'])
+export const isLoose = ({ kind }: Pick<Part, 'kind'>): boolean => LOOSE.has(kind)
 
 export interface Way {
   id: string

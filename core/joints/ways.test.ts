@@ -74,7 +74,10 @@ describe('plain couplings', () => {
     const pushed = pair('cu-l-1_2', 'pex-cts-1_2', {}, 'us').ways.find(
       ({ parts }) => parts[0]!.name === 'push-fit coupling',
     )!
-    expect(pushed.parts.filter(({ kind }) => kind === 'liner')).toMatchObject([{ size: '1/2', quantity: 1 }])
+    // A metal body in copper tube sizes has its own stiffener; one in metric sizes takes a loose liner.
+    expect(pushed.parts.filter(({ kind }) => kind === 'liner')).toEqual([])
+    const metric = pair('cu-en-x-15', 'bs7291-15').ways.find(({ parts }) => parts[0]!.name === 'push-fit coupling')!
+    expect(metric.parts.filter(({ kind }) => kind === 'liner')).toMatchObject([{ size: '15', quantity: 1 }])
   })
 })
 

@@ -7,19 +7,19 @@ import {
   hazardNote,
   hazardOf,
   HAZARDS,
-  seriesOf,
-  threadMadeUp,
+  hasThread,
   type Family,
   type SocketMethod,
   type ThreadForm,
 } from '#core/catalogue'
 import { assembleWay, compareWays } from './assemble'
 import { fillSituation, toTube } from './defaults'
+import { LEVERS, type Asked } from './levers'
 import { JOINT_METHODS } from './methods'
 import { refusalsOn } from './refuse'
 import { refuseThread } from './rules/threads'
 import { findChains } from './search'
-import type { End, Offer, Part, Refusal, RefusalCode, Situation, Tube, Way, WaysAnswer, WaysQuestion } from './types'
+import type { End, Offer, Part, Situation, Tube, Way, WaysAnswer, WaysQuestion } from './types'
 
 /** Thread that is cut on steel pipe of a series: taper, by its country. */
 const THREADED: Readonly<Record<string, ThreadForm>> = { 'st-40': 'npt', 'st-en': 'bspt' }
@@ -30,7 +30,7 @@ const THREADED: Readonly<Record<string, ThreadForm>> = { 'st-40': 'npt', 'st-en'
  */
 export function readEnd(end: End, on: 'a' | 'b', path = `${on}.`): Result<Offer> {
   if ('thread' in end) {
-    if (!threadMadeUp(end.thread.form, end.thread.size))
+    if (!hasThread(end.thread.form, end.thread.size))
       return fail(
         'unknown-id',
         `${path}thread.size`,
@@ -67,54 +67,60 @@ function inStock(way: Way, { kit: { parts } }: Situation): boolean {
   return way.parts.filter(({ kind }) => kind !== 'tail').every((part) => count(parts, part) >= count(way.parts, part))
 }
 
-/** The least change that would let a refusing code go. */
-const LEVERS: Partial<Record<RefusalCode, string>> = {
-  flame: 'Allow a flame, with mat, extinguisher and a watch.',
-  wet: 'Drain it and stop the drip, or freeze or plug the line.',
-  hidden: 'Leave a panel to reach the joint, or book it as temporary.',
-  room: 'Cut back to more open pipe, or make it up on the bench.',
-  play: 'Free the pipe so that it draws back, or cut in with a slip coupling.',
-  undo: 'Accept a joint that has to be cut out.',
-  tool: 'Bring the tool, or the jaw of this size.',
-  temper: 'Cut back to hard tube, or calibrate the end.',
-  rating: 'Lower the pressure or the temperature, or change the pipe.',
-  service: 'Bring the joint out of the ground, or use pipe made for this service.',
-  drinking: "Allow type M by the job's policy where the local code does, or use pipe made for drinking water.",
-  surface: 'Cut back to sound tube for the whole depth.',
-  'pex-type': 'Read the print again, or take a fitting that it lists.',
-}
-
 /** Pipe that nothing here is made for, and what is done instead. */
 const UNJOINED: Readonly<Partial<Record<Family, string>>> = {
   'pp-r':
     'PP-R is welded by heat with its own tools. Go over to a thread with its own transition fitting, then on from there.',
 }
 
-function whatWouldChange(tubes: readonly (Tube | null)[], refused: readonly Refusal[]): string[] {
-  const levers = Object.keys(LEVERS)
-    .filter((code) => refused.some((refusal) => refusal.code === code))
-    .map((code) => LEVERS[code as RefusalCode]!)
-  const unserved = tubes.flatMap((tube) => {
-    if (
-      !tube ||
-      THREADED[tube.pipe.series] ||
-      (Object.keys(JOINT_METHODS) as SocketMethod[]).some((method) => findSocket(method, tube.pipe))
-    )
-      return []
-    const hazard = hazardOf(tube.pipe)
-    return [
-      (hazard && HAZARDS[hazard].refusal) ??
-        UNJOINED[tube.pipe.family] ??
-        `No joint for ${FAMILY_WORDS[tube.pipe.family]} of this size is in the tables. Ask the pipe's maker, or cut back to another pipe.`,
-    ]
+/** Pipe that nothing here is made for, each once. */
+const unservedOf = (tubes: readonly (Tube | null)[]): string[] => [
+  ...new Set(
+    tubes.flatMap((tube) => {
+      if (
+        !tube ||
+        THREADED[tube.pipe.series] ||
+        (Object.keys(JOINT_METHODS) as SocketMethod[]).some((method) => findSocket(method, tube.pipe))
+      )
+        return []
+      const hazard = hazardOf(tube.pipe)
+      return [
+        (hazard && HAZARDS[hazard].refusal) ??
+          UNJOINED[tube.pipe.family] ??
+          `No joint for ${FAMILY_WORDS[tube.pipe.family]} of this size is in the tables. Ask the pipe's maker, or cut back to another pipe.`,
+      ]
+    }),
+  ),
+]
+
+/** Whether a question would have a way: none refused outright, and one in stock. */
+function hasWay({ a, b, situation }: Asked): boolean {
+  return refusedOutright(a, b, situation) === null && waysBetween(a, b, situation).length > 0
+}
+
+/** What would give a way: one lever alone, else two together. Only what was tried and gives one is named. */
+function whatWouldChange(asked: Asked): string[] {
+  const tubes = [asked.a, asked.b].map((offer) => offer.tube ?? null)
+  const unserved = unservedOf(tubes)
+  if (unserved.length > 0) return unserved
+  const turned = LEVERS.flatMap((lever) => {
+    const then = lever.turn(asked)
+    return then ? [{ words: lever.words(asked), then }] : []
   })
-  if (unserved.length + levers.length > 0) return [...unserved, ...levers]
-  const systems = tubes.flatMap((tube) => (tube ? [seriesOf(tube.pipe.series).sizing] : []))
-  return [
-    systems.length > 1 && systems[0] === systems[1]
-      ? "Bring one pipe nearer the other's size first, with a reducing coupling on its own kind."
-      : 'Bring the pipes to thread sizes that meet: reduce the larger on its own kind first.',
-  ]
+  const alone = turned.filter(({ then }) => hasWay(then)).map(({ words }) => words)
+  if (alone.length > 0) return alone
+  const pairs = turned.flatMap(({ words, then }, i) =>
+    LEVERS.flatMap((lever) => {
+      const both = lever.turn(then)
+      const other = lever.words(asked)
+      return both && turned.findIndex((one) => one.words === other) > i && hasWay(both)
+        ? [`${words} And: ${other}`]
+        : []
+    }),
+  )
+  return pairs.length > 0
+    ? pairs
+    : ['Nothing in the tables joins these two within three fittings, whatever is changed round them.']
 }
 
 /** What stands over every way: pipe that is left alone, or not cut until one thing is known of it. */
@@ -137,27 +143,35 @@ export function findWays(question: WaysQuestion): Result<WaysAnswer> {
   const tubes = [a.value, b.value].map((offer) => offer.tube ?? null)
   const cautions = hazardsOf(tubes)
   const refused = [...refusalsOn(a.value, b.value, 'a', situation), ...refusalsOn(b.value, a.value, 'b', situation)]
-  for (const [offer, other] of [
-    [a.value, b.value],
-    [b.value, a.value],
-  ] as const) {
-    const no = offer.kind === 'thread' ? refuseThread('thread', offer, other, situation) : null
-    if (no) return ok({ ways: [], refused, cautions, instead: [no.reason] })
-  }
-  // One chain can be walked with a fitting turned round where both its mouths mate: it is one way.
-  const ways = [
-    ...new Map(
-      findChains(a.value, b.value, situation).map((chain) => {
-        const way = assembleWay(chain, situation)
-        return [way.id, way] as const
-      }),
-    ).values(),
-  ]
-    .filter((way) => inStock(way, situation))
-    .sort(compareWays(situation.policy.order))
+  const outright = refusedOutright(a.value, b.value, situation)
+  if (outright !== null) return ok({ ways: [], refused, cautions, instead: [outright] })
+  const ways = waysBetween(a.value, b.value, situation)
   return ok(
     ways.length > 0
       ? { ways, refused, cautions }
-      : { ways, refused, cautions, instead: whatWouldChange(tubes, refused) },
+      : { ways, refused, cautions, instead: whatWouldChange({ a: a.value, b: b.value, situation }) },
   )
+}
+
+/** Why an end's thread is joined to this other end by nothing at all; null where it may be. */
+function refusedOutright(a: Offer, b: Offer, situation: Situation): string | null {
+  for (const [offer, other] of [
+    [a, b],
+    [b, a],
+  ] as const) {
+    const no = offer.kind === 'thread' ? refuseThread('thread', offer, other, situation) : null
+    if (no) return no.reason
+  }
+  return null
+}
+
+/** Every way in stock, best first. One chain can be walked with a fitting turned round where both its mouths mate: it is one way. */
+function waysBetween(a: Offer, b: Offer, situation: Situation): Way[] {
+  const chains = findChains(a, b, situation).map((chain) => {
+    const way = assembleWay(chain, { a, b }, situation)
+    return [way.id, way] as const
+  })
+  return [...new Map(chains).values()]
+    .filter((way) => inStock(way, situation))
+    .sort(compareWays(situation.policy.order))
 }

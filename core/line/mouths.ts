@@ -1,5 +1,13 @@
 import type { Figure } from '#core/base'
-import { findSocket, findTakeOut, socketDepth, type LineFitting, type Pipe, type SocketMethod } from '#core/catalogue'
+import {
+  findSocket,
+  findTakeOut,
+  socketDepth,
+  threadMadeUp,
+  type LineFitting,
+  type Pipe,
+  type SocketMethod,
+} from '#core/catalogue'
 import { JOINT_METHODS, type Kit, type Method } from '#core/joints'
 import type { Given, LineEnd, LineStart, Mouth } from './types'
 
@@ -37,6 +45,8 @@ function measuredOf({ kit, method, pipe, fitting, sizes }: MouthQuestion): Given
 const insertionOf = (given: Given, measured: Given, method: Method, pipe: Pipe): Figure => {
   if (given.insertion !== undefined) return exact(given.insertion)
   if (measured.insertion !== undefined) return exact(measured.insertion)
+  if (method === 'thread' && pipe.family === 'steel')
+    return threadMadeUp(pipe.series === 'st-40' ? 'npt' : 'bspt', pipe.nominal) ?? MEASURE
   const socket = isSocketMethod(method) ? findSocket(method, pipe) : null
   return socket ? socketDepth(socket) : MEASURE
 }
@@ -61,7 +71,9 @@ export function fittingMouth(question: MouthQuestion): Mouth {
   const measured = measuredOf(question)
   const takeOut = given.takeOut ?? measured.takeOut
   const table =
-    takeOut === undefined && !isReducing && isSocketMethod(method) ? findTakeOut(method, pipe, fitting) : null
+    takeOut === undefined && !isReducing && (isSocketMethod(method) || method === 'thread')
+      ? findTakeOut(method, pipe, fitting)
+      : null
   return {
     kind: fitting,
     method,

@@ -1,4 +1,4 @@
-import { formatDecimal } from '#core/units'
+import { decimalsApart, lengthsApart, type UnitSystem } from '#core/units'
 import type { Ask } from '#core/joints'
 
 /**
@@ -10,6 +10,12 @@ export function judgeReading({ lo, hi }: Pick<Ask, 'lo' | 'hi'>, reading: number
   return reading > hi + 1e-9 ? 'over' : 'within'
 }
 
-/** What is accepted, in words, such as "3.2 to 6.4 mm". */
-export const rangeWords = ({ lo, hi, unit }: Ask): string =>
-  `${lo === hi ? formatDecimal(lo, 2) : `${formatDecimal(lo, 2)} to ${formatDecimal(hi, 2)}`}${unit === 'count' ? '' : ` ${unit}`}`
+/**
+ * What is accepted, in words, such as "1/8 to 1/4 in" or "0.75 to 1.25 turns"; so finely that a reading beside it reads
+ * apart from a limit that it is not.
+ */
+export function rangeWords({ lo, hi, unit }: Ask, system: UnitSystem, reading: number | null = null): string {
+  const figures = [lo, hi, ...(reading === null ? [] : [reading])]
+  const words = unit === 'mm' ? lengthsApart(figures, system) : decimalsApart(figures, 2)
+  return `${lo === hi ? words(lo) : `${words(lo)} to ${words(hi)}`}${unit === 'turns' ? ' turns' : ''}`
+}

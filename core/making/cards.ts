@@ -63,14 +63,19 @@ function nearOf(joint: Joint, joints: readonly Joint[], parts: readonly Part[]):
   ]
 }
 
-/** A thread's own form decides its tape and depth, whatever country the job is in. */
-const regionOfThread = ({ form }: NonNullable<Joint['thread']>): Region => (form === 'npt' ? 'us' : 'gb')
-
 /** The pipe end an entry is made on; none for what stands between, or a bare thread. */
 function pipeEndOf({ on }: Joint, { a, b }: Pick<CardsQuestion, 'a' | 'b'>): PipeEnd | undefined {
   const end = { a, b, between: null }[on]
   return end && 'pipe' in end ? end : undefined
 }
+
+/** A thread's own form decides its tape and depth, whatever country the job is in. */
+const ofThread = ({ size, form, material }: NonNullable<Joint['thread']>, end: PipeEnd | undefined) => ({
+  nominal: size,
+  form,
+  ...(material ? { material } : {}),
+  pipe: end?.pipe,
+})
 
 /**
  * What a card is asked of an entry: its pipe, or its thread and the pipe that has it, with what is known of that end.
@@ -78,10 +83,10 @@ function pipeEndOf({ on }: Joint, { a, b }: Pick<CardsQuestion, 'a' | 'b'>): Pip
 function askedOf(
   joint: Joint,
   question: Pick<CardsQuestion, 'a' | 'b'>,
-): Pick<MakeQuestion, 'pipe' | 'nominal' | 'wall'> & EndFacts {
+): Pick<MakeQuestion, 'pipe' | 'nominal' | 'form' | 'material' | 'wall'> & EndFacts {
   const end = pipeEndOf(joint, question)
   return {
-    ...(joint.pipe === null ? { nominal: joint.thread!.size, pipe: end?.pipe } : { pipe: joint.pipe }),
+    ...(joint.pipe === null ? ofThread(joint.thread!, end) : { pipe: joint.pipe }),
     ...(end ? { ...factsIn(end), wall: end.wall } : {}),
   }
 }
@@ -120,7 +125,7 @@ export function makeCards(question: CardsQuestion): MakeCard[] {
       {
         method: joint.method,
         ...askedOf(joint, question),
-        region: joint.thread ? regionOfThread(joint.thread) : region,
+        region,
         orientation,
         conditions,
         policy,

@@ -12,6 +12,7 @@ import {
   EXPANSION_FROST_C,
   hasLiner,
   JOINT_METHODS,
+  threadCutOn,
   threadSteps,
   UNION_STEPS,
   type Card,
@@ -29,9 +30,10 @@ import {
   type RefusalCode,
   type Refused,
   type Situation,
+  type ThreadCard,
   type ThreadMethod,
 } from '#core/joints'
-import { formatLength } from '#core/units'
+import { decimalsApart, formatLength } from '#core/units'
 import { MAKE_RULES, type MakeCode } from './rules'
 import { slidOver } from './steps'
 import type { MakeAnswer } from './types'
@@ -123,37 +125,57 @@ function concernsOfCard(card: Card, situation: Situation): Concern[] {
  */
 function slipMark({ length, gap }: NonNullable<MakeQuestion['slip']>, { lo }: Figure): Result<Mark> {
   const fromEnd = (length - gap) / 2
+  const words = decimalsApart([fromEnd, lo ?? 0], 1)
   if (fromEnd < (lo ?? 0) || fromEnd <= 0)
     return fail(
       'impossible',
       'slip',
-      `slip: a coupling of ${length} mm over a gap of ${gap} holds ${fromEnd} mm of each pipe; ${lo ?? 'more than 0'} is the least. A longer coupling or a smaller gap is accepted.`,
+      `slip: a coupling of ${length} mm over a gap of ${gap} holds ${words(fromEnd)} mm of each pipe; ${lo === null ? 'more than 0' : words(lo)} is the least. A longer coupling or a smaller gap is accepted.`,
     )
   return ok({ what: 'half-coupling', fromEnd, lo: fromEnd, hi: fromEnd, source: 'measured' })
 }
 
+/** Form of a thread that is asked for: its own word, else parallel where a seat is said, else the region's taper. */
+function formOf({ form, seat, region }: MakeQuestion): ThreadForm {
+  if (form !== undefined) return form
+  if (seat !== undefined) return 'bspp'
+  return region === 'us' ? 'npt' : 'bspt'
+}
+
 /** The pipe that a thread is cut on, or a bare thread; null where no size is said. */
-function threadOffer(question: MakeQuestion, form: ThreadForm): Result<Offer | null> {
-  const { pipe, nominal } = question
+function threadOffer(question: MakeQuestion): Result<Offer | null> {
+  const { pipe, nominal, material = 'brass' } = question
   if (pipe !== undefined) return readEnd({ ...factsIn(question), pipe, wall: question.wall }, 'a', '')
   if (nominal === undefined) return ok(null)
-  return ok({ kind: 'thread', thread: { form, size: nominal, gender: 'male', material: 'brass' }, on: 'a' })
+  return ok({ kind: 'thread', thread: { form: formOf(question), size: nominal, gender: 'male', material }, on: 'a' })
+}
+
+/** The thread an offer is joined by: its own, or one that can be cut on its pipe. */
+const threadOf = (offer: Offer) => (offer.kind === 'thread' ? offer : threadCutOn(offer))
+
+/** What a thread uses up: tape or its washer, and a union's. */
+function threadConsumables({ form, nominal, seal }: ThreadCard, method: ThreadMethod): Consumable[] {
+  if (form === 'bspp') return [{ item: `flat washer G ${nominal}`, quantity: 1, unit: 'piece' }]
+  return [
+    ...(seal !== 'paste' ? [{ item: `thread tape ${nominal}`, quantity: 1, unit: 'joint' }] : []),
+    ...(method === 'union' ? [{ item: `washer for union ${nominal}`, quantity: 1, unit: 'piece' }] : []),
+  ]
 }
 
 function makeThread(question: MakeQuestion & { method: ThreadMethod }): Result<MakeAnswer> {
   const { method } = question
-  const read = threadOffer(question, question.region === 'us' ? 'npt' : 'bspt')
+  const read = threadOffer(question)
   if (!read.ok) return read
   const offer = read.value
   if (offer === null) return fail('missing', 'nominal', 'nominal: the thread size, such as 1/2 or 3/4.')
+  if (question.seat === 'cone')
+    return fail('impossible', 'seat', 'seat: a cone seat takes a cone joint, method cone. flat is accepted here.')
   const situation = fillSituation(question)
   const refusal = refuseMethod(method, offer, null, situation, () => null)
   if (refusal) return refused(refusal)
-  const { thread } = offer as Extract<Offer, { kind: 'thread' }>
-  const [form, nominal] = [
-    thread.form === 'npt' ? ('npt' as const) : ('bspt' as const),
-    question.nominal ?? thread.size,
-  ]
+  const { thread, tube } = threadOf(offer)!
+  const form = question.form ?? thread.form
+  const nominal = question.nominal ?? thread.size
   const depth = threadMadeUp(form, nominal)
   if (!depth)
     return fail(
@@ -161,17 +183,30 @@ function makeThread(question: MakeQuestion & { method: ThreadMethod }): Result<M
       'nominal',
       `nominal: no thread "${nominal.slice(0, 20)}" in the tables. Accepted: 1/8, 1/4, 3/8, 1/2, 3/4, 1, 1-1/4, 1-1/2, 2.`,
     )
-  const { policy } = situation
+  const isPlastic = thread.material === 'plastic' || question.material === 'plastic'
+  const card: ThreadCard = {
+    nominal,
+    form,
+    seal: situation.policy.threadSeal,
+    isPlastic,
+    isCut: tube !== undefined && isPlastic,
+  }
   return ok({
-    ...carry([...(offer.tube ? concernsOfPipe(offer.tube, situation) : []), say('second-wrench')]),
-    marks: [{ what: 'insertion', fromEnd: depth.value, lo: depth.lo, hi: depth.hi, source: depth.source }],
-    steps: finish([...threadSteps(nominal, form, policy.threadSeal), ...(method === 'union' ? UNION_STEPS : [])]),
-    consumables: [
-      ...(policy.threadSeal === 'paste' ? [] : [{ item: `thread tape ${nominal}`, quantity: 1, unit: 'joint' }]),
-      ...(method === 'union' ? [{ item: `washer for union ${nominal}`, quantity: 1, unit: 'piece' }] : []),
-    ],
+    ...carry([...(tube ? concernsOfPipe(tube, situation) : []), say(wrenchOf(card))]),
+    marks:
+      form === 'bspp'
+        ? []
+        : [{ what: 'insertion', fromEnd: depth.value, lo: depth.lo, hi: depth.hi, source: depth.source }],
+    steps: finish([...threadSteps(card), ...(method === 'union' ? UNION_STEPS : [])]),
+    consumables: threadConsumables(card, method),
     seconds: { work: ALL_METHODS[method].minutes.work * 60, wait: 0 },
   })
+}
+
+/** What a card says of tightening its thread. */
+function wrenchOf({ form, isPlastic }: ThreadCard): MakeCode {
+  if (form === 'bspp') return 'flat-face'
+  return isPlastic ? 'plastic-thread' : 'second-wrench'
 }
 
 /**

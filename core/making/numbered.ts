@@ -1,6 +1,5 @@
-import { getPipe } from '#core/catalogue'
-import { isByThread, JOINT_METHODS, toTube, type Method, type Policy } from '#core/joints'
-import type { SocketMethod } from '#core/catalogue'
+import { getPipe, type Family, type SocketMethod } from '#core/catalogue'
+import { isByThread, type Method, type Policy } from '#core/joints'
 
 /*
  * Steps by their place on a card, as they were named before steps had ids: what was recorded then, and not sent since,
@@ -40,6 +39,11 @@ const PLACES: Readonly<Partial<Record<SocketMethod, readonly string[]>>> = {
   'solvent-cement': ['cut', 'deburr', 'clean', 'check', 'mark', 'prime', 'cement', 'insert', 'hold', 'wipe', 'cure'],
   'pe-compression': ['cut', 'deburr', 'clean', 'nut', 'liner', 'mark', ...END],
 }
+/** Pipe that had the step of a liner. */
+const HAD_LINER: Readonly<Partial<Record<SocketMethod, readonly Family[]>>> = {
+  'push-fit': ['pex', 'pert', 'bs7291'],
+  compression: ['pex', 'bs7291'],
+}
 const UNION_END = ['check', 'tighten-2']
 
 /** Id of the step that stood at a place (0 is the first); null where there was none. */
@@ -62,9 +66,9 @@ export function stepAtPlace(
   }
   const ids = PLACES[method]
   if (pipe === null || !ids) return null
-  const tube = toTube({ pipe })
-  const hasLiner = JOINT_METHODS[method].looseParts(tube).some(({ kind }) => kind === 'liner')
+  const { family } = getPipe(pipe)
   // Those with a question mark stood only on some pipes.
-  const stood = (id: string) => (id === 'ream?' ? getPipe(pipe).family === 'copper' : id !== 'liner?' || hasLiner)
+  const stood = (id: string) =>
+    id === 'ream?' ? family === 'copper' : id !== 'liner?' || HAD_LINER[method]?.includes(family)
   return ids.filter(stood)[place]?.replace('?', '') ?? null
 }

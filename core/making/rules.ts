@@ -44,6 +44,16 @@ export const MAKE_RULES = {
     because: 'Drips are tolerated, never flow or pressure. Wipe the end dry.',
     source: 'typical, makers',
   },
+  'flat-face': {
+    when: 'a parallel thread is made up',
+    because: 'A parallel thread seals at its face, on a washer: no tape, no paste. By hand, then a quarter turn.',
+    source: 'EN ISO 228-1; trade practice',
+  },
+  'plastic-thread': {
+    when: 'a thread of PVC or CPVC is made up',
+    because: 'Snug by hand, then one to two turns, no toothed wrench: more splits it.',
+    source: 'ASTM F1498; makers',
+  },
   'second-wrench': {
     when: 'a thread is made up',
     because: 'Two wrenches: never let the pull reach the joint beside it.',

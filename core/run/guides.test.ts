@@ -32,15 +32,15 @@ describe('a tee into a fixed line', () => {
     expect(answer('tee-in', { play: '16' }).cautions.map(({ code }) => code)).not.toContain('slip')
   })
   it('asks for a measured tee where none is held', () => {
-    const open = answer('tee-in', {}, { ...GB, pipe: getPipe('ml-en-20'), method: 'ml-press' })
+    const open = answer('tee-in', {}, { ...GB, pipe: getPipe('ml-en-25'), method: 'ml-press' })
     expect(open.figures).toEqual([])
     expect(open.cautions[0]!.code).toBe('measure')
     const kit = {
-      measured: [{ method: 'ml-press' as const, nominal: '20', fitting: 'tee', insertion: 22, takeOut: 18 }],
+      measured: [{ method: 'ml-press' as const, nominal: '25', fitting: 'tee', insertion: 22, takeOut: 18 }],
     }
     expect(
       figure(
-        answer('tee-in', { play: '30' }, { ...GB, pipe: getPipe('ml-en-20'), method: 'ml-press', kit }),
+        answer('tee-in', { play: '30' }, { ...GB, pipe: getPipe('ml-en-25'), method: 'ml-press', kit }),
         'cut out',
       ),
     ).toBe(36)

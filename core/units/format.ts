@@ -9,9 +9,15 @@ export interface TapeReading {
 
 const MINUS = '\u2212'
 
+/** Rounded to `digits` decimals as it is written, half away from zero: 6.35 to 6.4, though its binary lies under. */
+export function roundTo(value: number, digits: number): number {
+  const scale = 10 ** digits
+  return (Math.sign(value) * Math.round(Math.abs(value) * scale + 1e-9)) / scale
+}
+
 /** Figure with at most `digits` decimals, trailing zeros dropped, true minus sign. */
 export function formatDecimal(value: number, digits: number): string {
-  const text = String(Number(value.toFixed(digits)))
+  const text = String(Number(roundTo(value, digits).toFixed(digits)))
   return text.startsWith('-') ? MINUS + text.slice(1) : text
 }
 

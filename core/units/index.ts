@@ -1,4 +1,5 @@
-export { formatDecimal, formatLength, formatMm, formatTape, toTape } from './format'
+export { decimalsApart, lengthsApart } from './apart'
+export { formatDecimal, formatLength, formatMm, formatTape, roundTo, toTape } from './format'
 
 export { parseLength } from './parse-length'
 

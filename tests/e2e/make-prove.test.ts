@@ -93,7 +93,7 @@ describe('a figure that proves a step', () => {
     await app.waitForText('.steps .ask', /not a length/)
     await app.type('[data-test="step-ask"]', '1/16')
     await app.waitForText('[data-test="ask-verdict"]', /outside: the check fails/)
-    await app.waitForText('[data-test="remedy"]', /3.2 to 6.4 mm from the end before it is closed/)
+    await app.waitForText('[data-test="remedy"]', /into its band before it is closed/)
     await app.click('[data-test="enter-fault"]')
     await app.waitForText('[data-test="faults"]', /assemble/)
     await app.type('[data-test="step-ask"]', '3/16')

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { threadMadeUp, type Region } from '#core/catalogue'
+import { hasThread, type Region } from '#core/catalogue'
 import { THREAD_MATERIALS, type End, type Gender, type ThreadMaterial } from '#core/joints'
 
 /** A threaded end: its form, size, side and material. */
@@ -14,7 +14,7 @@ const SIZES = ['1/8', '1/4', '3/8', '1/2', '3/4', '1', '1-1/4', '1-1/2', '2'] as
 const form = ref<(typeof FORMS)[number]['value']>(props.region === 'us' ? 'npt' : 'bspt')
 const gender = ref<Gender>('male')
 const material = ref<ThreadMaterial>('brass')
-const sizes = computed(() => SIZES.filter((size) => threadMadeUp(form.value, size) !== null))
+const sizes = computed(() => SIZES.filter((size) => hasThread(form.value, size)))
 </script>
 
 <template>

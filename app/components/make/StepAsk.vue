@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import type { Ask } from '#core/joints'
+import { rangeWords } from '#core/making'
 import type { UnitSystem } from '#core/units'
 import { unitOf } from '~/reading/format'
-import { askRange, askVerdict, readAsk } from '~/reading/ask'
+import { askVerdict, readAsk } from '~/reading/ask'
 
 /** The figure that proves a step, read off the work: typed, judged at once, kept with the tick. */
 const props = defineProps<{ ask: Ask; system: UnitSystem }>()
@@ -36,7 +37,7 @@ const VERDICT_SENTENCES = {
         @keydown.stop />
       {{ ' ' }} <span class="note">{{ unit }}</span></label
     >
-    <span class="note t15">{{ askRange(ask, system) }}<template v-if="!ask.isFirm">, typical</template></span>
+    <span class="note t15">{{ rangeWords(ask, system, reading.value) }}<template v-if="!ask.isFirm">, typical</template></span>
     <span v-if="reading.problem" class="brick t15" role="status">{{ reading.problem }}</span>
     <span v-else-if="verdict" class="verdict" :class="verdict" role="status" data-test="ask-verdict"
       ><StatusShape :status="VERDICT_SHAPES[verdict]" :size="18" /> {{ VERDICT_SENTENCES[verdict] }}</span

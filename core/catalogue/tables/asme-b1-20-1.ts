@@ -1,4 +1,4 @@
-import type { EndRow, Source } from '../types'
+import type { EndRow, Source, TakeOutRow } from '../types'
 
 export const SOURCE = {
   id: 'asme-b1-20-1',
@@ -18,3 +18,47 @@ export const MADE_UP = [
   { nominal: '1-1/2', depthMm: 17.29, loMm: 13.98, hiMm: 17.29, typical: false },
   { nominal: '2', depthMm: 17.7, loMm: 14.39, hiMm: 17.7, typical: false },
 ] as const satisfies readonly EndRow[]
+
+/** Centre to stop; the standard leaves it to the maker, so all are typical. A coupling: half the width of its stop. A tee as an elbow. */
+export const TAKE_OUTS = [
+  { fitting: 'elbow-90', nominal: '1/4', takeOutMm: 10.6, loMm: 8.8, hiMm: 14.8 },
+  { fitting: 'elbow-45', nominal: '1/4', takeOutMm: 8.5, loMm: 6.7, hiMm: 12.8 },
+  { fitting: 'tee-run', nominal: '1/4', takeOutMm: 10.6, loMm: 8.8, hiMm: 14.8 },
+  { fitting: 'tee-branch', nominal: '1/4', takeOutMm: 10.6, loMm: 8.8, hiMm: 14.8 },
+  { fitting: 'coupling', nominal: '1/4', takeOutMm: 3.4, loMm: 1.6, hiMm: 7.7 },
+  { fitting: 'elbow-90', nominal: '3/8', takeOutMm: 13.8, loMm: 12, hiMm: 18 },
+  { fitting: 'elbow-45', nominal: '3/8', takeOutMm: 10, loMm: 8.2, hiMm: 14.2 },
+  { fitting: 'tee-run', nominal: '3/8', takeOutMm: 13.8, loMm: 12, hiMm: 18 },
+  { fitting: 'tee-branch', nominal: '3/8', takeOutMm: 13.8, loMm: 12, hiMm: 18 },
+  { fitting: 'coupling', nominal: '3/8', takeOutMm: 4.4, loMm: 2.6, hiMm: 8.6 },
+  { fitting: 'elbow-90', nominal: '1/2', takeOutMm: 14.9, loMm: 12.9, hiMm: 20.3 },
+  { fitting: 'elbow-45', nominal: '1/2', takeOutMm: 8.8, loMm: 6.8, hiMm: 14.2 },
+  { fitting: 'tee-run', nominal: '1/2', takeOutMm: 14.9, loMm: 12.9, hiMm: 20.3 },
+  { fitting: 'tee-branch', nominal: '1/2', takeOutMm: 14.9, loMm: 12.9, hiMm: 20.3 },
+  { fitting: 'coupling', nominal: '1/2', takeOutMm: 3.4, loMm: 1.4, hiMm: 8.9 },
+  { fitting: 'elbow-90', nominal: '3/4', takeOutMm: 19.2, loMm: 17.2, hiMm: 24.7 },
+  { fitting: 'elbow-45', nominal: '3/4', takeOutMm: 10.8, loMm: 8.8, hiMm: 16.3 },
+  { fitting: 'tee-run', nominal: '3/4', takeOutMm: 19.2, loMm: 17.2, hiMm: 24.7 },
+  { fitting: 'tee-branch', nominal: '3/4', takeOutMm: 19.2, loMm: 17.2, hiMm: 24.7 },
+  { fitting: 'coupling', nominal: '3/4', takeOutMm: 5.3, loMm: 3.3, hiMm: 10.7 },
+  { fitting: 'elbow-90', nominal: '1', takeOutMm: 21.3, loMm: 19.3, hiMm: 27.9 },
+  { fitting: 'elbow-45', nominal: '1', takeOutMm: 11.7, loMm: 9.7, hiMm: 18.3 },
+  { fitting: 'tee-run', nominal: '1', takeOutMm: 21.3, loMm: 19.3, hiMm: 27.9 },
+  { fitting: 'tee-branch', nominal: '1', takeOutMm: 21.3, loMm: 19.3, hiMm: 27.9 },
+  { fitting: 'coupling', nominal: '1', takeOutMm: 4.4, loMm: 2.4, hiMm: 11 },
+  { fitting: 'elbow-90', nominal: '1-1/4', takeOutMm: 27.2, loMm: 25.2, hiMm: 33.8 },
+  { fitting: 'elbow-45', nominal: '1-1/4', takeOutMm: 15.5, loMm: 13.5, hiMm: 22.1 },
+  { fitting: 'tee-run', nominal: '1-1/4', takeOutMm: 27.2, loMm: 25.2, hiMm: 33.8 },
+  { fitting: 'tee-branch', nominal: '1-1/4', takeOutMm: 27.2, loMm: 25.2, hiMm: 33.8 },
+  { fitting: 'coupling', nominal: '1-1/4', takeOutMm: 7.2, loMm: 5.2, hiMm: 13.8 },
+  { fitting: 'elbow-90', nominal: '1-1/2', takeOutMm: 32, loMm: 30, hiMm: 38.6 },
+  { fitting: 'elbow-45', nominal: '1-1/2', takeOutMm: 19, loMm: 17, hiMm: 25.7 },
+  { fitting: 'tee-run', nominal: '1-1/2', takeOutMm: 32, loMm: 30, hiMm: 38.6 },
+  { fitting: 'tee-branch', nominal: '1-1/2', takeOutMm: 32, loMm: 30, hiMm: 38.6 },
+  { fitting: 'coupling', nominal: '1-1/2', takeOutMm: 10, loMm: 8, hiMm: 16.6 },
+  { fitting: 'elbow-90', nominal: '2', takeOutMm: 39.4, loMm: 37.4, hiMm: 46.1 },
+  { fitting: 'elbow-45', nominal: '2', takeOutMm: 25, loMm: 23, hiMm: 31.6 },
+  { fitting: 'tee-run', nominal: '2', takeOutMm: 39.4, loMm: 37.4, hiMm: 46.1 },
+  { fitting: 'tee-branch', nominal: '2', takeOutMm: 39.4, loMm: 37.4, hiMm: 46.1 },
+  { fitting: 'coupling', nominal: '2', takeOutMm: 14.4, loMm: 12.4, hiMm: 21.1 },
+] as const satisfies readonly TakeOutRow[]

@@ -1,4 +1,4 @@
-import type { EndRow, RatingRow, SocketTable, Source, TakeOutRow } from '../types'
+import type { EndRow, RatingRow, SocketTable, Source, TakeOutRow, SlipLengthRow } from '../types'
 
 export const SOURCE = {
   id: 'asme-b16-22',
@@ -33,11 +33,26 @@ export const RATINGS = [
 
 /** Centre to stop; the standard leaves it to the maker, so all are typical. A coupling: half the width of its stop. */
 export const TAKE_OUTS = [
+  { fitting: 'elbow-90', nominal: '1/4', takeOutMm: 7, loMm: 5, hiMm: 11.4 },
+  { fitting: 'elbow-45', nominal: '1/4', takeOutMm: 3.3, loMm: 2.4, hiMm: 5.5 },
+  { fitting: 'tee-run', nominal: '1/4', takeOutMm: 6, loMm: 4.6, hiMm: 8.5 },
+  { fitting: 'tee-branch', nominal: '1/4', takeOutMm: 6.5, loMm: 5, hiMm: 9 },
+  { fitting: 'coupling', nominal: '1/4', takeOutMm: 0.8, loMm: 0.4, hiMm: 1.6 },
+  { fitting: 'elbow-90', nominal: '3/8', takeOutMm: 8.5, loMm: 6.5, hiMm: 15.2 },
+  { fitting: 'elbow-45', nominal: '3/8', takeOutMm: 4.1, loMm: 3, hiMm: 6.5 },
+  { fitting: 'tee-run', nominal: '3/8', takeOutMm: 8, loMm: 6.1, hiMm: 10.5 },
+  { fitting: 'tee-branch', nominal: '3/8', takeOutMm: 8.5, loMm: 6.6, hiMm: 11 },
+  { fitting: 'coupling', nominal: '3/8', takeOutMm: 0.8, loMm: 0.4, hiMm: 1.6 },
   { fitting: 'elbow-90', nominal: '1/2', takeOutMm: 10.5, loMm: 8, hiMm: 13 },
   { fitting: 'elbow-45', nominal: '1/2', takeOutMm: 4.8, loMm: 4, hiMm: 6.5 },
   { fitting: 'tee-run', nominal: '1/2', takeOutMm: 10.5, loMm: 8, hiMm: 12 },
   { fitting: 'tee-branch', nominal: '1/2', takeOutMm: 11, loMm: 8, hiMm: 13 },
   { fitting: 'coupling', nominal: '1/2', takeOutMm: 0.8, loMm: 0.4, hiMm: 1.6 },
+  { fitting: 'elbow-90', nominal: '5/8', takeOutMm: 13.5, loMm: 10, hiMm: 22.9 },
+  { fitting: 'elbow-45', nominal: '5/8', takeOutMm: 6, loMm: 4, hiMm: 9.5 },
+  { fitting: 'tee-run', nominal: '5/8', takeOutMm: 12, loMm: 9.1, hiMm: 16 },
+  { fitting: 'tee-branch', nominal: '5/8', takeOutMm: 12.8, loMm: 9.9, hiMm: 16.5 },
+  { fitting: 'coupling', nominal: '5/8', takeOutMm: 0.8, loMm: 0.4, hiMm: 1.6 },
   { fitting: 'elbow-90', nominal: '3/4', takeOutMm: 14, loMm: 11, hiMm: 17 },
   { fitting: 'elbow-45', nominal: '3/4', takeOutMm: 6.4, loMm: 5, hiMm: 8.5 },
   { fitting: 'tee-run', nominal: '3/4', takeOutMm: 13.5, loMm: 11, hiMm: 16 },
@@ -48,6 +63,21 @@ export const TAKE_OUTS = [
   { fitting: 'tee-run', nominal: '1', takeOutMm: 18, loMm: 14.5, hiMm: 20.5 },
   { fitting: 'tee-branch', nominal: '1', takeOutMm: 18, loMm: 14.5, hiMm: 21.5 },
   { fitting: 'coupling', nominal: '1', takeOutMm: 1, loMm: 0.4, hiMm: 1.6 },
+  { fitting: 'elbow-90', nominal: '1-1/4', takeOutMm: 24.5, loMm: 19, hiMm: 41.9 },
+  { fitting: 'elbow-45', nominal: '1-1/4', takeOutMm: 11, loMm: 8, hiMm: 17.5 },
+  { fitting: 'tee-run', nominal: '1-1/4', takeOutMm: 21, loMm: 16.8, hiMm: 28 },
+  { fitting: 'tee-branch', nominal: '1-1/4', takeOutMm: 23, loMm: 18.2, hiMm: 29.7 },
+  { fitting: 'coupling', nominal: '1-1/4', takeOutMm: 1.1, loMm: 0.4, hiMm: 2.2 },
+  { fitting: 'elbow-90', nominal: '1-1/2', takeOutMm: 29, loMm: 22.5, hiMm: 49.5 },
+  { fitting: 'elbow-45', nominal: '1-1/2', takeOutMm: 13, loMm: 9.5, hiMm: 20.6 },
+  { fitting: 'tee-run', nominal: '1-1/2', takeOutMm: 25, loMm: 19.8, hiMm: 32.2 },
+  { fitting: 'tee-branch', nominal: '1-1/2', takeOutMm: 27, loMm: 21.5, hiMm: 35.1 },
+  { fitting: 'coupling', nominal: '1-1/2', takeOutMm: 1.1, loMm: 0.4, hiMm: 2.2 },
+  { fitting: 'elbow-90', nominal: '2', takeOutMm: 37, loMm: 29, hiMm: 64.8 },
+  { fitting: 'elbow-45', nominal: '2', takeOutMm: 17, loMm: 12.5, hiMm: 27 },
+  { fitting: 'tee-run', nominal: '2', takeOutMm: 31.5, loMm: 25.9, hiMm: 42.1 },
+  { fitting: 'tee-branch', nominal: '2', takeOutMm: 34.5, loMm: 28.1, hiMm: 45.9 },
+  { fitting: 'coupling', nominal: '2', takeOutMm: 1.1, loMm: 0.4, hiMm: 2.4 },
 ] as const satisfies readonly TakeOutRow[]
 
 export const SOCKET_TABLES = [
@@ -60,3 +90,16 @@ export const SOCKET_TABLES = [
     isRatedBySize: true,
   },
 ] as const satisfies readonly SocketTable[]
+
+/** Couplings without a stop, whole; makers differ widely, so the one in hand is measured. */
+export const SLIP_LENGTHS = [
+  { nominal: '1/4', lengthMm: 17.8, loMm: 16.3, hiMm: 21.3 },
+  { nominal: '3/8', lengthMm: 21, loMm: 19.3, hiMm: 25.3 },
+  { nominal: '1/2', lengthMm: 27.5, loMm: 25.4, hiMm: 31.4 },
+  { nominal: '5/8', lengthMm: 33.6, loMm: 32.1, hiMm: 37.1 },
+  { nominal: '3/4', lengthMm: 40.2, loMm: 38.1, hiMm: 44.1 },
+  { nominal: '1', lengthMm: 48.3, loMm: 46.2, hiMm: 52.2 },
+  { nominal: '1-1/4', lengthMm: 51.4, loMm: 49.2, hiMm: 55.2 },
+  { nominal: '1-1/2', lengthMm: 57.5, loMm: 55.4, hiMm: 61.4 },
+  { nominal: '2', lengthMm: 70.2, loMm: 68, hiMm: 74 },
+] as const satisfies readonly SlipLengthRow[]

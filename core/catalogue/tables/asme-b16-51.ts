@@ -1,4 +1,4 @@
-import type { EndRow, RatingRow, SocketTable, Source, TakeOutRow } from '../types'
+import type { EndRow, RatingRow, SocketTable, Source, TakeOutRow, SlipLengthRow } from '../types'
 
 export const SOURCE = {
   id: 'asme-b16-51',
@@ -38,8 +38,33 @@ export const TAKE_OUTS = [
   { fitting: 'tee-run', nominal: '1', takeOutMm: 21, loMm: 17, hiMm: 27 },
   { fitting: 'tee-branch', nominal: '1', takeOutMm: 24, loMm: 19, hiMm: 31 },
   { fitting: 'coupling', nominal: '1', takeOutMm: 2, loMm: 0.75, hiMm: 4 },
+  { fitting: 'elbow-90', nominal: '1-1/4', takeOutMm: 42, loMm: 29, hiMm: 51.9 },
+  { fitting: 'elbow-45', nominal: '1-1/4', takeOutMm: 19, loMm: 14, hiMm: 24.9 },
+  { fitting: 'tee-run', nominal: '1-1/4', takeOutMm: 23, loMm: 17, hiMm: 33 },
+  { fitting: 'tee-branch', nominal: '1-1/4', takeOutMm: 26.5, loMm: 20, hiMm: 37 },
+  { fitting: 'coupling', nominal: '1-1/4', takeOutMm: 2.2, loMm: 0.5, hiMm: 5 },
+  { fitting: 'elbow-90', nominal: '1-1/2', takeOutMm: 49.5, loMm: 34, hiMm: 60.9 },
+  { fitting: 'elbow-45', nominal: '1-1/2', takeOutMm: 22, loMm: 17, hiMm: 29.5 },
+  { fitting: 'tee-run', nominal: '1-1/2', takeOutMm: 27, loMm: 19.7, hiMm: 38 },
+  { fitting: 'tee-branch', nominal: '1-1/2', takeOutMm: 31, loMm: 22.6, hiMm: 43 },
+  { fitting: 'coupling', nominal: '1-1/2', takeOutMm: 2.2, loMm: 0.5, hiMm: 5.5 },
+  { fitting: 'elbow-90', nominal: '2', takeOutMm: 65, loMm: 44, hiMm: 80 },
+  { fitting: 'elbow-45', nominal: '2', takeOutMm: 28, loMm: 22, hiMm: 38 },
+  { fitting: 'tee-run', nominal: '2', takeOutMm: 33, loMm: 25, hiMm: 46 },
+  { fitting: 'tee-branch', nominal: '2', takeOutMm: 37.5, loMm: 29, hiMm: 51 },
+  { fitting: 'coupling', nominal: '2', takeOutMm: 2.5, loMm: 0.5, hiMm: 6 },
 ] as const satisfies readonly TakeOutRow[]
 
 export const SOCKET_TABLES = [
   { method: 'press', rows: SOCKETS, families: ['copper'], sizing: 'cts', rating: { rows: RATINGS, source: SOURCE } },
 ] as const satisfies readonly SocketTable[]
+
+/** Couplings without a stop, whole; makers differ widely, so the one in hand is measured. */
+export const SLIP_LENGTHS = [
+  { nominal: '1/2', lengthMm: 54, loMm: 40, hiMm: 100 },
+  { nominal: '3/4', lengthMm: 61.5, loMm: 47, hiMm: 110 },
+  { nominal: '1', lengthMm: 65.5, loMm: 47, hiMm: 120 },
+  { nominal: '1-1/4', lengthMm: 76.5, loMm: 53, hiMm: 140 },
+  { nominal: '1-1/2', lengthMm: 99.5, loMm: 75, hiMm: 165 },
+  { nominal: '2', lengthMm: 112, loMm: 82, hiMm: 185 },
+] as const satisfies readonly SlipLengthRow[]

@@ -25,14 +25,30 @@ export const RATINGS = [
 
 /** Centre to stop; the standard leaves it to the maker, so all are typical. A coupling: half the width of its stop. */
 export const TAKE_OUTS = [
+  { fitting: 'elbow-90', nominal: '1/4', takeOutMm: 9, loMm: 6, hiMm: 13 },
+  { fitting: 'tee-run', nominal: '1/4', takeOutMm: 8.5, loMm: 6, hiMm: 13 },
+  { fitting: 'tee-branch', nominal: '1/4', takeOutMm: 9, loMm: 6, hiMm: 13 },
+  { fitting: 'coupling', nominal: '1/4', takeOutMm: 1.2, loMm: 0.5, hiMm: 3 },
+  { fitting: 'elbow-90', nominal: '3/8', takeOutMm: 10.5, loMm: 8, hiMm: 15 },
+  { fitting: 'tee-run', nominal: '3/8', takeOutMm: 10, loMm: 7, hiMm: 15 },
+  { fitting: 'tee-branch', nominal: '3/8', takeOutMm: 10.5, loMm: 8, hiMm: 15 },
+  { fitting: 'coupling', nominal: '3/8', takeOutMm: 1.2, loMm: 0.5, hiMm: 3 },
   { fitting: 'elbow-90', nominal: '1/2', takeOutMm: 14, loMm: 11, hiMm: 19 },
   { fitting: 'tee-run', nominal: '1/2', takeOutMm: 14, loMm: 10, hiMm: 18 },
   { fitting: 'tee-branch', nominal: '1/2', takeOutMm: 14, loMm: 11, hiMm: 20 },
   { fitting: 'coupling', nominal: '1/2', takeOutMm: 1.5, loMm: 0.75, hiMm: 3 },
+  { fitting: 'elbow-90', nominal: '5/8', takeOutMm: 15, loMm: 11, hiMm: 22 },
+  { fitting: 'tee-run', nominal: '5/8', takeOutMm: 14, loMm: 10, hiMm: 21 },
+  { fitting: 'tee-branch', nominal: '5/8', takeOutMm: 15, loMm: 11, hiMm: 22 },
+  { fitting: 'coupling', nominal: '5/8', takeOutMm: 1.5, loMm: 0.5, hiMm: 3 },
   { fitting: 'elbow-90', nominal: '3/4', takeOutMm: 18, loMm: 14, hiMm: 23 },
   { fitting: 'tee-run', nominal: '3/4', takeOutMm: 17, loMm: 13, hiMm: 22 },
   { fitting: 'tee-branch', nominal: '3/4', takeOutMm: 18, loMm: 14, hiMm: 24 },
   { fitting: 'coupling', nominal: '3/4', takeOutMm: 1.5, loMm: 0.75, hiMm: 3 },
+  { fitting: 'elbow-90', nominal: '1', takeOutMm: 21.5, loMm: 16, hiMm: 30 },
+  { fitting: 'tee-run', nominal: '1', takeOutMm: 20.5, loMm: 15, hiMm: 29 },
+  { fitting: 'tee-branch', nominal: '1', takeOutMm: 21.5, loMm: 16, hiMm: 30 },
+  { fitting: 'coupling', nominal: '1', takeOutMm: 1.8, loMm: 0.5, hiMm: 4 },
 ] as const satisfies readonly TakeOutRow[]
 
 export const SOCKET_TABLES = [

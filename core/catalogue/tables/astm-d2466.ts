@@ -1,4 +1,4 @@
-import type { EndRow, SocketTable, Source } from '../types'
+import type { EndRow, SocketTable, Source, TakeOutRow } from '../types'
 
 export const SOURCE = {
   id: 'astm-d2466',
@@ -19,3 +19,37 @@ export const SOCKETS = [
 export const SOCKET_TABLES = [
   { method: 'solvent-cement', rows: SOCKETS, families: ['pvc'], sizing: 'ips', series: 'pvc-40', rating: 'as-tube' },
 ] as const satisfies readonly SocketTable[]
+
+/** Centre to stop; the standard leaves it to the maker, so all are typical. A coupling: half the width of its stop. A tee as an elbow. */
+export const TAKE_OUTS = [
+  { fitting: 'elbow-90', nominal: '1/2', takeOutMm: 12.7, loMm: 11.2, hiMm: 15.7 },
+  { fitting: 'elbow-45', nominal: '1/2', takeOutMm: 6.3, loMm: 4.9, hiMm: 9.9 },
+  { fitting: 'tee-run', nominal: '1/2', takeOutMm: 12.7, loMm: 11.2, hiMm: 15.7 },
+  { fitting: 'tee-branch', nominal: '1/2', takeOutMm: 12.7, loMm: 11.2, hiMm: 15.7 },
+  { fitting: 'coupling', nominal: '1/2', takeOutMm: 1.1, loMm: 0.8, hiMm: 2.5 },
+  { fitting: 'elbow-90', nominal: '3/4', takeOutMm: 14.3, loMm: 12.8, hiMm: 17.3 },
+  { fitting: 'elbow-45', nominal: '3/4', takeOutMm: 7.9, loMm: 6.4, hiMm: 11.4 },
+  { fitting: 'tee-run', nominal: '3/4', takeOutMm: 14.3, loMm: 12.8, hiMm: 17.3 },
+  { fitting: 'tee-branch', nominal: '3/4', takeOutMm: 14.3, loMm: 12.8, hiMm: 17.3 },
+  { fitting: 'coupling', nominal: '3/4', takeOutMm: 1.1, loMm: 0.8, hiMm: 2.5 },
+  { fitting: 'elbow-90', nominal: '1', takeOutMm: 17.5, loMm: 16, hiMm: 20.5 },
+  { fitting: 'elbow-45', nominal: '1', takeOutMm: 7.9, loMm: 6.4, hiMm: 11.4 },
+  { fitting: 'tee-run', nominal: '1', takeOutMm: 17.5, loMm: 16, hiMm: 20.5 },
+  { fitting: 'tee-branch', nominal: '1', takeOutMm: 17.5, loMm: 16, hiMm: 20.5 },
+  { fitting: 'coupling', nominal: '1', takeOutMm: 1.1, loMm: 0.8, hiMm: 2.5 },
+  { fitting: 'elbow-90', nominal: '1-1/4', takeOutMm: 24.6, loMm: 23.1, hiMm: 27.6 },
+  { fitting: 'elbow-45', nominal: '1-1/4', takeOutMm: 9.5, loMm: 8, hiMm: 13 },
+  { fitting: 'tee-run', nominal: '1-1/4', takeOutMm: 24.6, loMm: 23.1, hiMm: 27.6 },
+  { fitting: 'tee-branch', nominal: '1-1/4', takeOutMm: 24.6, loMm: 23.1, hiMm: 27.6 },
+  { fitting: 'coupling', nominal: '1-1/4', takeOutMm: 1.2, loMm: 0.8, hiMm: 2.5 },
+  { fitting: 'elbow-90', nominal: '1-1/2', takeOutMm: 27, loMm: 25.9, hiMm: 30.4 },
+  { fitting: 'elbow-45', nominal: '1-1/2', takeOutMm: 11.1, loMm: 9.6, hiMm: 14.6 },
+  { fitting: 'tee-run', nominal: '1-1/2', takeOutMm: 27, loMm: 25.9, hiMm: 30.4 },
+  { fitting: 'tee-branch', nominal: '1-1/2', takeOutMm: 27, loMm: 25.9, hiMm: 30.4 },
+  { fitting: 'coupling', nominal: '1-1/2', takeOutMm: 1.3, loMm: 0.8, hiMm: 2.5 },
+  { fitting: 'elbow-90', nominal: '2', takeOutMm: 33.3, loMm: 32.5, hiMm: 37 },
+  { fitting: 'elbow-45', nominal: '2', takeOutMm: 15.9, loMm: 14.4, hiMm: 19.4 },
+  { fitting: 'tee-run', nominal: '2', takeOutMm: 33.3, loMm: 32.5, hiMm: 37 },
+  { fitting: 'tee-branch', nominal: '2', takeOutMm: 33.3, loMm: 32.5, hiMm: 37 },
+  { fitting: 'coupling', nominal: '2', takeOutMm: 1.3, loMm: 0.8, hiMm: 2.5 },
+] as const satisfies readonly TakeOutRow[]

@@ -1,4 +1,4 @@
-import type { EndRow, SocketTable, Source } from '../types'
+import type { EndRow, SocketTable, Source, TakeOutRow } from '../types'
 
 export const SOURCE = {
   id: 'astm-f1960',
@@ -20,3 +20,22 @@ export const SOCKETS = [
 export const SOCKET_TABLES = [
   { method: 'expansion', rows: SOCKETS, families: ['pex'], sizing: 'cts', rating: 'as-tube' },
 ] as const satisfies readonly SocketTable[]
+
+/** Centre to stop; the standard leaves it to the maker, so all are typical. A coupling: half the width of its stop. */
+export const TAKE_OUTS = [
+  { fitting: 'elbow-90', nominal: '1/2', takeOutMm: 13.5, loMm: 10, hiMm: 18 },
+  { fitting: 'elbow-45', nominal: '1/2', takeOutMm: 8.5, loMm: 6.1, hiMm: 13.5 },
+  { fitting: 'tee-run', nominal: '1/2', takeOutMm: 13, loMm: 9, hiMm: 17 },
+  { fitting: 'tee-branch', nominal: '1/2', takeOutMm: 13.5, loMm: 10, hiMm: 18 },
+  { fitting: 'coupling', nominal: '1/2', takeOutMm: 1.9, loMm: 1, hiMm: 4 },
+  { fitting: 'elbow-90', nominal: '3/4', takeOutMm: 17, loMm: 13, hiMm: 23 },
+  { fitting: 'elbow-45', nominal: '3/4', takeOutMm: 11, loMm: 7.7, hiMm: 17.3 },
+  { fitting: 'tee-run', nominal: '3/4', takeOutMm: 17, loMm: 12, hiMm: 22 },
+  { fitting: 'tee-branch', nominal: '3/4', takeOutMm: 17, loMm: 13, hiMm: 23 },
+  { fitting: 'coupling', nominal: '3/4', takeOutMm: 1.9, loMm: 1, hiMm: 4 },
+  { fitting: 'elbow-90', nominal: '1', takeOutMm: 21, loMm: 17, hiMm: 29 },
+  { fitting: 'elbow-45', nominal: '1', takeOutMm: 13.5, loMm: 9.4, hiMm: 21.8 },
+  { fitting: 'tee-run', nominal: '1', takeOutMm: 20.5, loMm: 15, hiMm: 28 },
+  { fitting: 'tee-branch', nominal: '1', takeOutMm: 21, loMm: 17, hiMm: 29 },
+  { fitting: 'coupling', nominal: '1', takeOutMm: 2.1, loMm: 1, hiMm: 5 },
+] as const satisfies readonly TakeOutRow[]

@@ -16,12 +16,13 @@ export const BARBS = [
   { nominal: '1', depthMm: 18, loMm: 15, hiMm: 23, typical: true },
 ] as const satisfies readonly EndRow[]
 
+/** Near edge of the ring from the tube's end: 1/8 to 1/4 in, the middle 3/16. */
 export const RING_POSITION = [
-  { nominal: '3/8', depthMm: 5, loMm: 3.2, hiMm: 6.4, typical: true },
-  { nominal: '1/2', depthMm: 5, loMm: 3.2, hiMm: 6.4, typical: true },
-  { nominal: '5/8', depthMm: 5, loMm: 3.2, hiMm: 6.4, typical: true },
-  { nominal: '3/4', depthMm: 5, loMm: 3.2, hiMm: 6.4, typical: true },
-  { nominal: '1', depthMm: 5, loMm: 3.2, hiMm: 6.4, typical: true },
+  { nominal: '3/8', depthMm: 4.7625, loMm: 3.175, hiMm: 6.35, typical: true },
+  { nominal: '1/2', depthMm: 4.7625, loMm: 3.175, hiMm: 6.35, typical: true },
+  { nominal: '5/8', depthMm: 4.7625, loMm: 3.175, hiMm: 6.35, typical: true },
+  { nominal: '3/4', depthMm: 4.7625, loMm: 3.175, hiMm: 6.35, typical: true },
+  { nominal: '1', depthMm: 4.7625, loMm: 3.175, hiMm: 6.35, typical: true },
 ] as const satisfies readonly EndRow[]
 
 /** The joint is rated as a crimped one is. */

@@ -22,4 +22,9 @@ export const RATINGS = [
   { of: 'bs7291', tempC: 95, maxBar: null, typical: true },
 ] as const satisfies readonly RatingRow[]
 
+/** In a sealed heating circuit, up to the heat it can run to: makers quote 3 to 6 bar, the least is taken. */
+export const HEATING_RATINGS = [
+  { of: 'bs7291', tempC: 95, maxBar: 3, typical: true },
+] as const satisfies readonly RatingRow[]
+
 export const RATED_BY = 'series' satisfies RatedBy

@@ -37,3 +37,6 @@ const EN_1254_7 = { rows: PRESS_RATINGS, source: EN_1254_7_SOURCE }
 export const SOCKET_TABLES = [
   { method: 'press', rows: SOCKETS, families: ['steel'], sizing: 'en-od', rating: EN_1254_7 },
 ] as const satisfies readonly SocketTable[]
+
+/** Bodies as stainless ones. */
+export { TAKE_OUTS } from './en-10312'

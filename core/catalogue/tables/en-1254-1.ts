@@ -1,4 +1,4 @@
-import type { EndRow, RatingRow, SocketTable, Source, TakeOutRow } from '../types'
+import type { EndRow, RatingRow, SocketTable, Source, TakeOutRow, SlipLengthRow } from '../types'
 
 export const SOURCE = {
   id: 'en-1254-1',
@@ -32,11 +32,31 @@ export const RATINGS = [
 
 /** Centre to stop; the standard leaves it to the maker, so all are typical. A coupling: half the width of its stop. */
 export const TAKE_OUTS = [
+  { fitting: 'elbow-90', nominal: '8', takeOutMm: 6.5, loMm: 4.8, hiMm: 10.4 },
+  { fitting: 'elbow-45', nominal: '8', takeOutMm: 3, loMm: 2, hiMm: 4.8 },
+  { fitting: 'tee-run', nominal: '8', takeOutMm: 5.5, loMm: 4, hiMm: 8 },
+  { fitting: 'tee-branch', nominal: '8', takeOutMm: 6, loMm: 4.4, hiMm: 8.5 },
+  { fitting: 'coupling', nominal: '8', takeOutMm: 0.9, loMm: 0.5, hiMm: 1.5 },
+  { fitting: 'elbow-90', nominal: '10', takeOutMm: 7.5, loMm: 6, hiMm: 13 },
+  { fitting: 'elbow-45', nominal: '10', takeOutMm: 3.6, loMm: 2.5, hiMm: 6 },
+  { fitting: 'tee-run', nominal: '10', takeOutMm: 6.5, loMm: 5, hiMm: 9.5 },
+  { fitting: 'tee-branch', nominal: '10', takeOutMm: 7, loMm: 5.5, hiMm: 10 },
+  { fitting: 'coupling', nominal: '10', takeOutMm: 0.9, loMm: 0.5, hiMm: 1.5 },
+  { fitting: 'elbow-90', nominal: '12', takeOutMm: 9, loMm: 7, hiMm: 15.6 },
+  { fitting: 'elbow-45', nominal: '12', takeOutMm: 4.3, loMm: 3, hiMm: 7.2 },
+  { fitting: 'tee-run', nominal: '12', takeOutMm: 7.5, loMm: 6, hiMm: 10.5 },
+  { fitting: 'tee-branch', nominal: '12', takeOutMm: 8.5, loMm: 6.6, hiMm: 11 },
+  { fitting: 'coupling', nominal: '12', takeOutMm: 0.9, loMm: 0.5, hiMm: 1.5 },
   { fitting: 'elbow-90', nominal: '15', takeOutMm: 10, loMm: 8, hiMm: 12 },
   { fitting: 'elbow-45', nominal: '15', takeOutMm: 5, loMm: 4, hiMm: 7 },
   { fitting: 'tee-run', nominal: '15', takeOutMm: 9, loMm: 8, hiMm: 11 },
   { fitting: 'tee-branch', nominal: '15', takeOutMm: 10, loMm: 8, hiMm: 13 },
   { fitting: 'coupling', nominal: '15', takeOutMm: 1, loMm: 0.5, hiMm: 1.25 },
+  { fitting: 'elbow-90', nominal: '18', takeOutMm: 13.5, loMm: 10, hiMm: 23.4 },
+  { fitting: 'elbow-45', nominal: '18', takeOutMm: 6.5, loMm: 4.5, hiMm: 10.8 },
+  { fitting: 'tee-run', nominal: '18', takeOutMm: 11.5, loMm: 9, hiMm: 14.5 },
+  { fitting: 'tee-branch', nominal: '18', takeOutMm: 12, loMm: 9.5, hiMm: 15.5 },
+  { fitting: 'coupling', nominal: '18', takeOutMm: 1, loMm: 0.5, hiMm: 1.5 },
   { fitting: 'elbow-90', nominal: '22', takeOutMm: 13.5, loMm: 11, hiMm: 16 },
   { fitting: 'elbow-45', nominal: '22', takeOutMm: 7, loMm: 5.5, hiMm: 9 },
   { fitting: 'tee-run', nominal: '22', takeOutMm: 13, loMm: 11, hiMm: 15 },
@@ -47,6 +67,21 @@ export const TAKE_OUTS = [
   { fitting: 'tee-run', nominal: '28', takeOutMm: 16, loMm: 14, hiMm: 19 },
   { fitting: 'tee-branch', nominal: '28', takeOutMm: 17, loMm: 14, hiMm: 21 },
   { fitting: 'coupling', nominal: '28', takeOutMm: 1, loMm: 0.5, hiMm: 1.5 },
+  { fitting: 'elbow-90', nominal: '35', takeOutMm: 25, loMm: 19, hiMm: 45.5 },
+  { fitting: 'elbow-45', nominal: '35', takeOutMm: 12, loMm: 9, hiMm: 21 },
+  { fitting: 'tee-run', nominal: '35', takeOutMm: 21, loMm: 17.5, hiMm: 28 },
+  { fitting: 'tee-branch', nominal: '35', takeOutMm: 22.5, loMm: 18, hiMm: 29.8 },
+  { fitting: 'coupling', nominal: '35', takeOutMm: 1.2, loMm: 0.5, hiMm: 2 },
+  { fitting: 'elbow-90', nominal: '42', takeOutMm: 30, loMm: 23, hiMm: 54.6 },
+  { fitting: 'elbow-45', nominal: '42', takeOutMm: 14.5, loMm: 10.5, hiMm: 25.2 },
+  { fitting: 'tee-run', nominal: '42', takeOutMm: 25, loMm: 21, hiMm: 33.6 },
+  { fitting: 'tee-branch', nominal: '42', takeOutMm: 27, loMm: 21.5, hiMm: 35.7 },
+  { fitting: 'coupling', nominal: '42', takeOutMm: 1.2, loMm: 0.5, hiMm: 2 },
+  { fitting: 'elbow-90', nominal: '54', takeOutMm: 38.5, loMm: 29, hiMm: 70.2 },
+  { fitting: 'elbow-45', nominal: '54', takeOutMm: 18.5, loMm: 13, hiMm: 32.4 },
+  { fitting: 'tee-run', nominal: '54', takeOutMm: 32, loMm: 27, hiMm: 43.2 },
+  { fitting: 'tee-branch', nominal: '54', takeOutMm: 34, loMm: 27.5, hiMm: 45.9 },
+  { fitting: 'coupling', nominal: '54', takeOutMm: 1.2, loMm: 0.5, hiMm: 2.5 },
 ] as const satisfies readonly TakeOutRow[]
 
 export const SOCKET_TABLES = [
@@ -59,3 +94,17 @@ export const SOCKET_TABLES = [
     isRatedBySize: true,
   },
 ] as const satisfies readonly SocketTable[]
+
+/** Couplings without a stop, whole; makers differ widely, so the one in hand is measured. */
+export const SLIP_LENGTHS = [
+  { nominal: '8', lengthMm: 16, loMm: 13.6, hiMm: 80 },
+  { nominal: '10', lengthMm: 18, loMm: 15.6, hiMm: 80 },
+  { nominal: '12', lengthMm: 19.5, loMm: 17.2, hiMm: 80 },
+  { nominal: '15', lengthMm: 23.5, loMm: 21.2, hiMm: 80 },
+  { nominal: '18', lengthMm: 27.5, loMm: 25.2, hiMm: 80 },
+  { nominal: '22', lengthMm: 33, loMm: 30.8, hiMm: 80 },
+  { nominal: '28', lengthMm: 39, loMm: 36.8, hiMm: 85.4 },
+  { nominal: '35', lengthMm: 48.5, loMm: 46, hiMm: 107.4 },
+  { nominal: '42', lengthMm: 57, loMm: 54, hiMm: 125.4 },
+  { nominal: '54', lengthMm: 67, loMm: 64, hiMm: 147.4 },
+] as const satisfies readonly SlipLengthRow[]

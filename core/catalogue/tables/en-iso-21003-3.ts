@@ -1,4 +1,4 @@
-import type { EndRow, RatingRow, SocketTable, Source } from '../types'
+import type { EndRow, RatingRow, SocketTable, Source, TakeOutRow } from '../types'
 
 export const SOURCE = {
   id: 'en-iso-21003-3',
@@ -36,3 +36,27 @@ export const SOCKET_TABLES = [
     rating: { rows: RATINGS, source: SOURCE },
   },
 ] as const satisfies readonly SocketTable[]
+
+/** Centre to stop; the standard leaves it to the maker, so all are typical. A coupling: half the width of its stop. */
+export const TAKE_OUTS = [
+  { fitting: 'elbow-90', nominal: '16', takeOutMm: 16, loMm: 10, hiMm: 24 },
+  { fitting: 'elbow-45', nominal: '16', takeOutMm: 12, loMm: 9, hiMm: 16 },
+  { fitting: 'tee-run', nominal: '16', takeOutMm: 14, loMm: 10, hiMm: 20 },
+  { fitting: 'tee-branch', nominal: '16', takeOutMm: 16, loMm: 10, hiMm: 22 },
+  { fitting: 'coupling', nominal: '16', takeOutMm: 2.2, loMm: 1, hiMm: 5.5 },
+  { fitting: 'elbow-90', nominal: '20', takeOutMm: 18, loMm: 12, hiMm: 27 },
+  { fitting: 'elbow-45', nominal: '20', takeOutMm: 13, loMm: 10, hiMm: 18 },
+  { fitting: 'tee-run', nominal: '20', takeOutMm: 16.5, loMm: 12, hiMm: 22 },
+  { fitting: 'tee-branch', nominal: '20', takeOutMm: 18, loMm: 12, hiMm: 25 },
+  { fitting: 'coupling', nominal: '20', takeOutMm: 2.2, loMm: 1, hiMm: 5.5 },
+  { fitting: 'elbow-90', nominal: '26', takeOutMm: 22, loMm: 16, hiMm: 32 },
+  { fitting: 'elbow-45', nominal: '26', takeOutMm: 14, loMm: 6, hiMm: 21 },
+  { fitting: 'tee-run', nominal: '26', takeOutMm: 19.5, loMm: 15, hiMm: 26 },
+  { fitting: 'tee-branch', nominal: '26', takeOutMm: 21.5, loMm: 16, hiMm: 30 },
+  { fitting: 'coupling', nominal: '26', takeOutMm: 2.6, loMm: 1, hiMm: 6 },
+  { fitting: 'elbow-90', nominal: '32', takeOutMm: 26.5, loMm: 19, hiMm: 38 },
+  { fitting: 'elbow-45', nominal: '32', takeOutMm: 16.5, loMm: 8, hiMm: 25 },
+  { fitting: 'tee-run', nominal: '32', takeOutMm: 23.5, loMm: 18, hiMm: 31 },
+  { fitting: 'tee-branch', nominal: '32', takeOutMm: 26, loMm: 19, hiMm: 36 },
+  { fitting: 'coupling', nominal: '32', takeOutMm: 3, loMm: 1, hiMm: 7 },
+] as const satisfies readonly TakeOutRow[]

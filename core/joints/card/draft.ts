@@ -26,20 +26,31 @@ export const rounded = (card: Card, words: string): string =>
 
 const METALS: ReadonlySet<Pipe['family']> = new Set(['copper', 'stainless', 'steel'])
 
-export const cut = (card: Card): DraftStep =>
-  METALS.has(card.pipe.family)
-    ? {
-        code: 'cut',
-        do: 'Cut square with a wheel cutter',
-        why: 'A slanted end leaves part of the socket empty.',
-        caution: 'Swarf and the cut end are sharp.',
-      }
-    : {
-        code: 'cut',
-        do: 'Cut square with shears',
-        why: 'A saw leaves fins that cut the seal.',
-        check: 'Square to the eye all round.',
-      }
+/** Plastic that cracks under a blade. */
+const RIGID: ReadonlySet<Pipe['family']> = new Set(['cpvc', 'pvc'])
+
+export function cut({ pipe: { family } }: Pick<Card, 'pipe'>): DraftStep {
+  if (METALS.has(family))
+    return {
+      code: 'cut',
+      do: 'Cut square with a wheel cutter',
+      why: 'A slanted end leaves part of the socket empty.',
+      caution: 'Swarf and the cut end are sharp.',
+    }
+  if (RIGID.has(family))
+    return {
+      code: 'cut',
+      do: 'Cut square with a fine saw in a mitre box, or a wheel cutter made for plastic',
+      why: `A blade that squeezes cracks ${family === 'cpvc' ? 'CPVC' : 'PVC'} along the pipe, where nobody sees it.`,
+      check: 'Square, no crack at the end.',
+    }
+  return {
+    code: 'cut',
+    do: 'Cut square with shears',
+    why: 'A saw leaves fins that cut the seal.',
+    check: 'Square to the eye all round.',
+  }
+}
 export const ream: DraftStep = {
   code: 'ream',
   do: 'Ream the inside',

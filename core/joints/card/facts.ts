@@ -1,3 +1,6 @@
+import { inchesOf, seriesOf, type Pipe } from '#core/catalogue'
+import { MM_PER_INCH } from '#core/units'
+
 /** Figures of practice used in the steps. All are typical with their range unless a standard is named. */
 
 /** Turns past hand tight on a new metal joint by body size, mm. Trade practice; makers differ. */
@@ -35,8 +38,18 @@ export function tapeTurns(form: 'npt' | 'bspt', nominal: string): { lo: number; 
   return { lo, hi }
 }
 
-/** Wire for a soldered joint: a length equal to the tube's outside diameter, rule of the trade, mm. */
-export const solderWire = (odMm: number): number => odMm
+/** Wraps of thin tape on a plastic male of 1/2 to 1 in: makers' lists, typical. */
+export const PLASTIC_TAPE = { lo: 2, hi: 5 } as const
+
+/** Threads of a taper joint left outside once it is made up. Trade practice, typical. */
+export const THREADS_LEFT = { lo: 1, hi: 3 } as const
+
+/**
+ * Wire for a soldered joint, mm: as long as the tube's nominal size, rule of the trade: 1/2 in of wire on 1/2 in tube,
+ * 15 mm on 15.
+ */
+export const solderWire = ({ nominal, series }: Pick<Pipe, 'nominal' | 'series'>): number =>
+  seriesOf(series).sizing === 'en-od' ? Number(nominal) : inchesOf(nominal) * MM_PER_INCH
 
 /** Diameter of solder wire as it is sold, mm: 1/8 in in the United States. */
 const WIRE_MM = { metric: 3, inch: 3.175 } as const

@@ -1,5 +1,14 @@
-import type { EndFacts, Pipe, Region } from '#core/catalogue'
-import { METHODS, type Conditions, type Method, type Policy, type Situation, type Tube } from '../types'
+import type { EndFacts, Pipe, Region, ThreadForm } from '#core/catalogue'
+import {
+  METHODS,
+  type Conditions,
+  type Method,
+  type Policy,
+  type Situation,
+  type Thread,
+  type ThreadMaterial,
+  type Tube,
+} from '../types'
 
 export const STEP_CODES = [
   'cut',
@@ -51,6 +60,12 @@ export interface MakeQuestion extends EndFacts {
   orientation: 'horizontal' | 'vertical'
   /** Thread size, only for a thread. */
   nominal?: string
+  /** Form of the thread; that of the region's taper where it is not said, or the pipe's own. */
+  form?: ThreadForm
+  /** What a parallel thread seals on: flat where it is not said. */
+  seat?: Thread['seat']
+  /** What the thread is of, where one of the two is plastic. */
+  material?: ThreadMaterial
   conditions?: Partial<Conditions>
   policy?: Partial<Policy>
   torch?: 'propane' | 'propylene'

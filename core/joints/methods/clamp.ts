@@ -71,7 +71,7 @@ export const clamp: JointMethod = {
   transition: 'plastic',
   ringOf,
   remedies: {
-    assemble: step('Slide the clamp to 3.2 to 6.4 mm from the end before it is closed'),
+    assemble: step('Slide the clamp into its band before it is closed'),
     check: end(CUT_OFF_RING, true),
     insert: step('Push to the shoulder before the clamp is closed'),
     gauge: end(CUT_OFF_RING, true),

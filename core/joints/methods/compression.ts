@@ -14,7 +14,13 @@ const isOld = ({ pipe }: Tube): boolean => seriesOf(pipe.series).sizing === 'bs-
 
 const looseParts = (tube: Tube): Part[] => {
   if (tube.pipe.family === 'pex' || tube.pipe.family === 'bs7291')
-    return [{ kind: 'liner', name: 'pipe liner', size: tube.pipe.nominal, quantity: 1 }]
+    return [
+      { kind: 'liner', name: 'pipe liner', size: tube.pipe.nominal, quantity: 1 },
+      // A body comes with a brass olive, or one for metal: plastic takes its own.
+      ...(tube.pipe.family === 'bs7291'
+        ? [{ kind: 'olive' as const, name: 'copper olive', size: tube.pipe.nominal, quantity: 1 }]
+        : []),
+    ]
   const socket = findSocket('compression', tube.pipe)
   return socket?.converterOlive
     ? [
@@ -26,6 +32,11 @@ const looseParts = (tube: Tube): Part[] => {
         },
       ]
     : []
+}
+
+function oliveWords({ pipe }: Card): string {
+  if (findSocket('compression', pipe)?.converterOlive) return `Slide on the olive made for old ${pipe.nominal} in`
+  return pipe.family === 'bs7291' ? 'Slide a copper olive on, dry: not a brass one' : 'Slide the olive on, dry'
 }
 
 function turnsFor(card: Card): { lo: number; hi: number } {
@@ -45,12 +56,7 @@ function steps(card: Card): DraftStep[] {
       check: 'Round, no score under the olive.',
     },
     { code: 'nut', do: 'Slide the nut on, thread to the end', why: 'It cannot follow once the olive is on.' },
-    {
-      code: 'olive',
-      do: findSocket('compression', card.pipe)?.converterOlive
-        ? `Slide on the olive made for old ${card.pipe.nominal} in`
-        : 'Slide the olive on, dry',
-    },
+    { code: 'olive', do: oliveWords(card) },
     ...(hasLiner(looseParts(card.tube)) ? [liner] : []),
     mark(card),
     {

@@ -93,7 +93,7 @@ export const crimp: JointMethod = {
   ringOf,
   gaugeOf: ringGauge,
   remedies: {
-    assemble: step('Slide the ring to 3.2 to 6.4 mm from the end before it is closed'),
+    assemble: step('Slide the ring into its band before it is closed'),
     insert: step('Push to the shoulder before the ring is closed'),
     gauge: end(CUT_OFF_RING, true),
     press: end(CUT_OFF_RING, true),

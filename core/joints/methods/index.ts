@@ -17,6 +17,7 @@ import type { JointMethod, MethodTraits } from './types'
 import { union } from './union'
 
 export { threadSteps } from './thread'
+export type { ThreadCard } from './thread'
 export type { JointMethod, MethodLook, MethodTraits } from './types'
 export { UNION_STEPS } from './union'
 

@@ -7,16 +7,25 @@ import { care, held, note, refusal } from '../rules/rule'
 import type { Part, Tube } from '../types'
 import type { JointMethod } from './types'
 
-/** Plastics of the soft kind take a liner; rigid ones and copper do not. */
+/** Plastics of the soft kind are held from inside; rigid ones and copper are not. */
 const SOFT_PLASTICS = new Set(['pex', 'pert', 'bs7291'])
+const isSoftPlastic = ({ pipe }: Tube): boolean => SOFT_PLASTICS.has(pipe.family)
+/** Metal bodies in copper tube sizes carry their own stiffener; those in metric sizes take a loose liner. */
+const hasOwnStiffener = ({ pipe }: Tube): boolean => seriesOf(pipe.series).sizing === 'cts'
 
 const GRIP =
   'Take it apart with the collar, pressure off. Cut back the pipe that the teeth scratched; a new fitting if seal or grip ring is marked'
 
 const looseParts = (tube: Tube): Part[] =>
-  SOFT_PLASTICS.has(tube.pipe.family)
+  isSoftPlastic(tube) && !hasOwnStiffener(tube)
     ? [{ kind: 'liner', name: 'pipe liner', size: tube.pipe.nominal, quantity: 1 }]
     : []
+
+const ownStiffener: DraftStep = {
+  code: 'liner',
+  do: 'Look into the fitting: its own stiffener stays in for soft plastic. No loose liner beside it',
+  why: 'Without it the soft pipe gives way under the grip.',
+}
 
 function steps(card: Card): DraftStep[] {
   return [
@@ -25,6 +34,7 @@ function steps(card: Card): DraftStep[] {
     deburr('A sharp edge tears the seal.'),
     { code: 'clean', do: 'Wipe clean: no dust, label or solder drip', check: 'Bare and round for the whole depth.' },
     ...(hasLiner(looseParts(card.tube)) ? [liner] : []),
+    ...(isSoftPlastic(card.tube) && hasOwnStiffener(card.tube) ? [ownStiffener] : []),
     mark(card),
     {
       code: 'insert',
@@ -83,13 +93,6 @@ export const pushFit: JointMethod = {
       "Hidden by the job's policy: only a fitting listed for it.",
       "the job's policy; makers",
       (_, { conditions }) => conditions.hidden,
-    ),
-    care(
-      'boiler-metre',
-      'plastic is joined on heating',
-      'Plastic on heating: keep the first metre from the boiler in metal.',
-      'typical, makers',
-      (tube, { conditions }) => conditions.service === 'heating' && seriesOf(tube.pipe.series).plastic,
     ),
     note(
       'in-line',

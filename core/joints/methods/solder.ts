@@ -72,7 +72,7 @@ function steps(card: Card): DraftStep[] {
     heating(card, vertical),
     {
       code: 'feed',
-      do: `Feed solder opposite the flame, about ${formatLength(card.pipe.od, system(card))} of wire`,
+      do: `Feed solder opposite the flame, about ${formatLength(solderWire(card.pipe), system(card))} of wire`,
       why: vertical ? 'It draws upward by itself.' : 'Start low and follow up; more only runs inside.',
       check: 'A ring shows all round. Then stop.',
     },
@@ -163,7 +163,7 @@ export const solder: JointMethod = {
     ),
   ],
   looseParts: () => [],
-  consumables: ({ pipe }) => [{ item: 'lead-free solder wire', quantity: solderWire(pipe.od), unit: 'mm' }],
+  consumables: ({ pipe }) => [{ item: 'lead-free solder wire', quantity: solderWire(pipe), unit: 'mm' }],
   order: 0,
   minutes: { work: 4.5, wait: 10 },
   price: { low: 0.3, high: 1 },

@@ -1,4 +1,4 @@
-import { ambient, deburr, mark } from '../card/draft'
+import { ambient, cut, deburr, mark } from '../card/draft'
 import { CEMENT_HOLD_SECONDS, cementCure } from '../card/facts'
 import { end } from '../card/remedy'
 import type { Card, DraftStep } from '../card/types'
@@ -8,11 +8,7 @@ import type { JointMethod } from './types'
 function steps(card: Card): DraftStep[] {
   const plastic = card.pipe.family === 'cpvc' ? 'CPVC (F493)' : 'PVC (D2564)'
   return [
-    {
-      code: 'cut',
-      do: 'Saw square in a mitre; sharp wheel on CPVC when it is warm',
-      why: 'Shears crack cold or old CPVC.',
-    },
+    cut(card),
     deburr('A square edge scrapes the cement off.'),
     { code: 'clean', do: 'Wipe dry and clean', why: 'Cement does not take on water or grease.' },
     { code: 'check', do: 'Dry fit: it stops a third to two thirds in', why: 'Loose to the stop means the wrong size.' },

@@ -1,7 +1,9 @@
 import type { Figure, RuleKind, RuleRow, RuleText } from '#core/base'
+import { findSocket, socketDepth } from '#core/catalogue'
 import { ALL_METHODS } from '../methods'
 import type { Chain, Meeting } from '../search'
-import type { OfferedMethod, Situation } from '../types'
+import { isFresh, metalOf, metalOfFitting, pairIn, type Link } from '../metals'
+import type { Offer, OfferedMethod, Situation } from '../types'
 import { concernsOfPipe, concernsOn } from './ask'
 import { rowOfConcern, type Concern } from './rule'
 
@@ -11,6 +13,8 @@ export interface ChainFacts {
   chain: Chain
   insertions: readonly Figure[]
   situation: Situation
+  /** The two ends, as they were offered. */
+  ends: { a: Offer; b: Offer }
   /** Whether an old tube stands in a metric body, by meeting. */
   isInMetricBody: (meeting: Extract<Meeting, { kind: 'socket' }>) => boolean
 }
@@ -29,20 +33,43 @@ const threadsIn = ({ meetings }: Chain) =>
   meetings.filter((meeting): meeting is Extract<Meeting, { kind: 'thread' }> => meeting.kind === 'thread')
 const hasForm = (chain: Chain, form: string): boolean => threadsIn(chain).some((meeting) => meeting.form === form)
 
-/** Steel is in it with fresh water round it. A closed heating circuit without fresh oxygen asks nothing. */
+/** Threaded steel pipe is in it, with fresh water round it. */
 const hasWetSteel = ({ chain, situation }: ChainFacts): boolean =>
-  situation.conditions.service !== 'heating' && threadsIn(chain).some(({ tube }) => tube !== undefined)
-const hasNoble = ({ meetings }: Chain): boolean =>
-  meetings.some(
-    (meeting) =>
-      meeting.kind === 'socket' &&
-      meeting.on !== 'between' &&
-      ['copper', 'stainless'].includes(meeting.tube.pipe.family),
-  )
+  isFresh(situation) && threadsIn(chain).some(({ tube }) => tube?.pipe.family === 'steel')
 const isParted = ({ items }: Chain): boolean =>
-  items.some(
-    (item) => item.kind === 'fitting' && item.fitting.kind === 'union' && item.fitting.name.startsWith('dielectric'),
-  )
+  items.some((item) => item.kind === 'fitting' && item.fitting.name.startsWith('dielectric'))
+
+/** Metals that the water joins, from end to end. */
+function metalsIn({ chain, ends, situation }: ChainFacts): ReturnType<typeof pairIn> {
+  if (!isFresh(situation)) return null
+  const between = chain.items.map((item): Link => (item.kind === 'fitting' ? metalOfFitting(item.fitting) : 'copper'))
+  return pairIn([metalOf(ends.a, situation), ...between, metalOf(ends.b, situation)])
+}
+const METAL_WORDS = {
+  galvanised: 'Galvanised steel',
+  steel: 'Steel',
+  copper: 'copper',
+  stainless: 'stainless',
+} as const
+
+function metalsSaid(facts: ChainFacts): string | null {
+  const pair = metalsIn(facts)
+  if (!pair) return null
+  const { flowFrom } = facts.situation.conditions
+  const spacer = facts.situation.region === 'us' ? 'brass of 6 in (150 mm)' : 'brass of 150 mm'
+  const order = `${METAL_WORDS[pair.less]} before ${METAL_WORDS[pair.noble]} in the flow`
+  return `${order}${flowFrom === undefined ? '' : ', as it is here'}; ${spacer} or a dielectric union between.`
+}
+
+const hasPlasticThread = ({ chain }: ChainFacts): boolean => threadsIn(chain).some(({ isPlastic }) => isPlastic)
+/** Threads of metal that are made up with sealant. */
+const sealedThreads = (chain: Chain) => threadsIn(chain).filter(({ form, isPlastic }) => form !== 'bspp' && !isPlastic)
+
+/** Screwed together all through, with a thread at both ends: whatever turns in at one end turns out at the other. */
+const isRigid = ({ meetings, items }: Chain): boolean =>
+  items.length > 0 &&
+  meetings.every((meeting) => meeting.kind === 'thread' && meeting.form !== 'bspp') &&
+  items.every((item) => item.kind === 'fitting' && item.fitting.kind !== 'union')
 
 const rule =
   (verdict: Concern['verdict'], kind: RuleKind = 'caution') =>
@@ -67,11 +94,26 @@ const CHAIN_RULES: readonly ChainRule[] = [
     "Measure how deep this fitting's socket is. Then it fits.",
     'the tables',
     ({ chain, insertions, situation: { conditions } }) =>
-      insertions.some(({ value }) => value === null) &&
+      chain.meetings.some(
+        (meeting, i) => insertions[i]!.value === null && (meeting.kind === 'socket' || meeting.form !== 'bspp'),
+      ) &&
       (!kindsIn(chain).has('slip') ||
         (conditions.gap === undefined
           ? "Measure the coupling's length and the gap between the pipe ends. Then it fits."
-          : `Measure the coupling's length: the mark is half of it less ${conditions.gap / 2}. Then it fits.`)),
+          : `Measure the coupling's length: the mark is (length - ${conditions.gap}) / 2. Then it fits.`)),
+  ),
+  held(
+    'short',
+    'a coupling without a stop of the usual length holds too little over this gap',
+    'A usual coupling holds too little of each pipe over this gap: take a longer one, or close the gap.',
+    'geometry',
+    ({ chain, insertions }) =>
+      kindsIn(chain).has('slip') &&
+      chain.meetings.some((meeting, i) => {
+        const mark = insertions[i]!.value
+        const socket = meeting.kind === 'socket' ? findSocket(meeting.method, meeting.tube.pipe) : null
+        return mark !== null && socket !== null && mark < (socketDepth(socket).lo ?? 0)
+      }),
   ),
   school(
     'insert-fittings',
@@ -99,7 +141,7 @@ const CHAIN_RULES: readonly ChainRule[] = [
   note(
     'washer',
     'a parallel thread is made up',
-    'A parallel thread seals on its washer: no tape, no paste on it.',
+    'A parallel thread seals on its washer: no tape, no paste on it. By hand, then a quarter turn.',
     'EN ISO 228-1; trade practice',
     ({ chain }) => hasForm(chain, 'bspp'),
   ),
@@ -114,10 +156,38 @@ const CHAIN_RULES: readonly ChainRule[] = [
         policy: { threadSeal },
       },
     }) =>
-      threadsIn(chain).some(({ form }) => form !== 'bspp') &&
+      sealedThreads(chain).length > 0 &&
       (threadSeal === 'both'
         ? "Seal threads with tape and paste, the job's way."
         : `Seal threads with ${threadSeal}, the job's way.`),
+  ),
+  note(
+    'plastic-thread',
+    'a thread of PVC or CPVC is made up',
+    'Plastic thread: tape, or a paste that says it is for this plastic, never both. Snug by hand, then one to two turns, no toothed wrench. A female moulded round brass where it can be had.',
+    'ASTM F1498; makers',
+    hasPlasticThread,
+  ),
+  care(
+    'threaded-half',
+    'a thread is cut on schedule 80',
+    'A thread cut on schedule 80 leaves half of its pressure. A cemented adaptor keeps more.',
+    'ASTM D1785',
+    ({ chain }) => threadsIn(chain).some(({ tube }) => tube?.pipe.family === 'pvc'),
+  ),
+  held(
+    'turns',
+    'two threaded ends are joined by threads all through, and no union stands between',
+    'What turns in at one end turns out at the other: one of the two ends has to turn. If neither does, put a union between.',
+    'geometry',
+    ({ chain }) => isRigid(chain),
+  ),
+  note(
+    'turns',
+    'one thread goes straight into the other',
+    'One of the two ends has to turn.',
+    'geometry',
+    ({ chain }) => chain.items.length === 0,
   ),
   note(
     'rating-unknown',
@@ -125,23 +195,23 @@ const CHAIN_RULES: readonly ChainRule[] = [
     "No rating of it is held: read the fitting's own.",
     'the rating tables',
     ({ chain }) => {
-      const steel = threadsIn(chain).find(({ tube }) => tube !== undefined)
+      const steel = threadsIn(chain).find(({ tube }) => tube?.pipe.family === 'steel')
       return steel ? `No rating held for ${steel.tube!.pipe.label}: read the fitting's own.` : null
     },
   ),
   care(
     'metals',
-    'galvanised steel meets copper or stainless in fresh water',
-    'Galvanised before copper in the flow, brass of 150 or a dielectric union between.',
+    'galvanised or black steel and copper or stainless are joined by metal in fresh water',
+    'The less noble metal before the nobler in the flow; brass of 150 or a dielectric union between.',
     'EN 12502, IPC 605, UPC 605',
-    (facts) => hasWetSteel(facts) && hasNoble(facts.chain) && !isParted(facts.chain),
+    metalsSaid,
   ),
   note(
     'earth-path',
     'a dielectric union is put in',
     'A dielectric union cuts the earth path: bond across it, and have an electrician verify.',
     'BS 7671; NEC',
-    (facts) => hasWetSteel(facts) && isParted(facts.chain),
+    ({ chain }) => isParted(chain),
   ),
   care(
     'sound-thread',

@@ -1,6 +1,6 @@
 import { seriesOf } from '#core/catalogue'
 import { care, refusal, type ConcernRule, type RefusalRule, type Test } from './rule'
-import type { Tube } from '../types'
+import type { Situation, Tube } from '../types'
 
 /* Rules and conditions that several methods have in common. */
 
@@ -10,6 +10,10 @@ export const mayBeSoft = ({ pipe, temper }: Tube): boolean => pipe.family === 'c
 
 /** Hard tube is looked up where nobody has said: soft tube's lesser rating is then asked for by a concern. */
 export const temperRated = ({ temper }: Tube): 'hard' | 'soft' => (temper === 'soft' ? 'soft' : 'hard')
+
+/** Whether a rating is asked for a sealed heating circuit, where some tube takes less. */
+export const useOf = ({ service }: Pick<Situation['conditions'], 'service'>): 'any' | 'heating' =>
+  service === 'heating' ? 'heating' : 'any'
 
 /** A printed fitting standard, whatever stands round it: "ASTM F1960", "f1960". */
 export const isListed = ({ listing }: Pick<Tube, 'listing'>, standards: readonly string[]): boolean =>

@@ -12,11 +12,11 @@ import {
   type Pipe,
   type SocketMethod,
 } from '#core/catalogue'
-import { formatDecimal } from '#core/units'
+import { decimalsApart, formatDecimal } from '#core/units'
 import { COMPRESSION_PLAY } from '../prices-and-play'
 import { alongOf } from '../play'
 import type { Situation, Tube } from '../types'
-import { isListed, printsListing, temperRated } from './common'
+import { isListed, printsListing, temperRated, useOf } from './common'
 import { care, held, note, refusal, type ConcernRule, type RefusalRule, type RuledMethod } from './rule'
 
 /*
@@ -53,22 +53,21 @@ function sizeReason({ pipe }: Tube, _: Situation, method: RuledMethod): string |
   return `Made for ${near.od.toFixed(2)}. This pipe is ${pipe.od.toFixed(2)}, ${formatDecimal(Math.abs(off), 2)} ${off < 0 ? 'under' : 'over'}. ${why}.`
 }
 
-function ratingReason(
-  tube: Tube,
-  { conditions: { temperature, pressure } }: Situation,
-  method: RuledMethod,
-): string | null {
+function ratingReason(tube: Tube, { conditions }: Situation, method: RuledMethod): string | null {
   const { pipe } = tube
   const socket = findSocket(method.id, pipe)
-  const own = pipeRating(pipe, temperature, temperRated(tube))
+  const { temperature, pressure } = conditions
+  const own = pipeRating(pipe, temperature, temperRated(tube), useOf(conditions))
   if (own.kind === 'beyond' && seriesOf(pipe.series).plastic)
     return `No rating for ${FAMILY_WORDS[pipe.family]} at ${temperature} °C. It is not made for that heat.`
-  if (own.kind === 'rated' && own.bar < pressure)
-    return `The pipe takes ${formatDecimal(own.bar, 1)} bar at ${own.tempC} °C. The line runs at ${formatDecimal(pressure, 1)}.`
+  const over = ({ bar, tempC }: { bar: number; tempC: number }) => {
+    const words = decimalsApart([bar, pressure], 1)
+    return `takes ${words(bar)} bar at ${tempC} °C. The line runs at ${words(pressure)}.`
+  }
+  if (own.kind === 'rated' && own.bar < pressure) return `The pipe ${over(own)}`
   const joint = socket && jointRating(socket, pipe, temperature)
   if (joint?.kind === 'beyond') return `No rating for a ${method.words} joint at ${temperature} °C.`
-  if (joint?.kind === 'rated' && joint.bar < pressure)
-    return `The joint takes ${formatDecimal(joint.bar, 1)} bar at ${joint.tempC} °C. The line runs at ${formatDecimal(pressure, 1)}.`
+  if (joint?.kind === 'rated' && joint.bar < pressure) return `The joint ${over(joint)}`
   return null
 }
 
@@ -83,7 +82,8 @@ function playReason({ pipe }: Tube, { conditions }: Situation, method: RuledMeth
   // Without a depth nobody can say that the pipe goes in at no play at all.
   const need = depth ?? 0
   if (play >= need && !(depth === null && play === 0)) return null
-  return `The pipe has to be drawn back ${formatDecimal(need, 1)} to enter. There is ${formatDecimal(play, 1)}.`
+  const words = decimalsApart([need, play], 1)
+  return `The pipe has to be drawn back ${words(need)} to enter. There is ${words(play)}.`
 }
 
 function toolReason({ pipe }: Tube, { kit: { tools } }: Situation, method: RuledMethod): string | null {
@@ -101,6 +101,32 @@ export function familyReason({ pipe }: Tube, method: RuledMethod): string {
   return hazard
     ? HAZARDS[hazard].refusal!
     : `${capital(method.words)} joins ${method.takes}. This is ${FAMILY_WORDS[pipe.family]}.`
+}
+
+/** Greatest lasting temperature of a class of use, degC, and what water it is for. EN ISO 10508. */
+const CLASSES: Readonly<Record<string, { most: number; water: 'hot' | 'heating' }>> = {
+  '1': { most: 60, water: 'hot' },
+  '2': { most: 70, water: 'hot' },
+  '4': { most: 60, water: 'heating' },
+  '5': { most: 80, water: 'heating' },
+}
+
+/** Why no class in the print takes this water; null where one does, or none is read. */
+function classReason({ class: printed, pipe }: Tube, { conditions }: Situation): string | null {
+  const { service, temperature } = conditions
+  if (printed === undefined || !seriesOf(pipe.series).plastic || service === 'cold' || service === 'buried') return null
+  const read = [...printed.matchAll(/(?<![\d.])[1245](?![\d.])/g)].map(([digit]) => digit)
+  if (read.length === 0) return null
+  const takes = (digit: string): boolean => {
+    const { most, water } = CLASSES[digit]!
+    return most >= temperature && (service === 'heating' || water === 'hot')
+  }
+  if (read.some(takes)) return null
+  const [digit] = read as [string, ...string[]]
+  const { most, water } = CLASSES[digit]!
+  return service !== 'heating' && water === 'heating'
+    ? `Class ${digit} is for heating water: its print has no class for hot water at the tap.`
+    : `Class ${digit} is for ${most} °C. The line runs at ${temperature}.`
 }
 
 /** Services a pipe is not used for, whatever joins it. Asked of tube and of threaded pipe alike. */
@@ -145,6 +171,20 @@ export const PIPE_REFUSALS: readonly RefusalRule[] = [
       conditions.service !== 'buried'
         ? `${pipe.family === 'pvc' ? 'PVC' : 'PE'} carries cold water only.`
         : null,
+  ),
+  refusal(
+    'service',
+    'the class in its print is for a lesser temperature, or for heating water, and hot water runs in it',
+    'The class in its print is not made for this.',
+    'EN ISO 10508',
+    classReason,
+  ),
+  refusal(
+    'service',
+    'galvanised steel lies in the ground and carries drinking water',
+    'Galvanised steel is not laid in the ground for drinking water: the soil eats it from outside.',
+    'IPC 605, UPC 604; WS(WF)R 1999',
+    ({ pipe }, { conditions }) => pipe.family === 'steel' && conditions.service === 'buried' && conditions.drinking,
   ),
   refusal(
     'service',
@@ -202,7 +242,13 @@ export const PIPE_REFUSALS: readonly RefusalRule[] = [
 /** Tube with a chlorine digit in its print. */
 const needsChlorine = ({ series }: Pipe): boolean => series === 'pex-cts' || series === 'pert-cts'
 /** Tube whose class or listing says whether hot water may run round in it all the time. */
-const NEEDS_CLASS: ReadonlySet<Pipe['family']> = new Set<Pipe['family']>(['pex', 'bs7291', 'multilayer', 'cpvc'])
+const NEEDS_CLASS: ReadonlySet<Pipe['family']> = new Set<Pipe['family']>([
+  'pex',
+  'bs7291',
+  'multilayer',
+  'cpvc',
+  'pp-r',
+])
 const isLoop = ({ conditions }: Situation): boolean => conditions.service === 'recirculation'
 
 /** Every rule of a tube end that no method has for itself. */
@@ -271,6 +317,13 @@ export const SHARED_REFUSALS: readonly RefusalRule[] = [
   ),
 ]
 
+/** How far from what heats the water plastic begins, in the words of each region: typical, makers differ. */
+const METAL_FIRST: Readonly<Record<Situation['region'], string>> = {
+  us: '18 in (457 mm) from a heater or boiler',
+  gb: 'metre from a boiler or heater (350 mm where its maker agrees)',
+  eu: 'metre from a boiler or heater',
+}
+
 const METAL = 'bare metal for the whole depth'
 /** Compression grips on chrome; solder does not mind a scratch, nor does what grips inside the tube. */
 const MINDS_NOT: Readonly<Partial<Record<SocketMethod, readonly Tube['surface'][]>>> = {
@@ -280,6 +333,26 @@ const MINDS_NOT: Readonly<Partial<Record<SocketMethod, readonly Tube['surface'][
 
 /** What is asked for on every pipe end, whatever joins it; threaded pipe too. */
 export const PIPE_CONCERNS: readonly ConcernRule[] = [
+  care(
+    'boiler-metre',
+    'plastic is on heating',
+    'Plastic on heating: keep the first metre from the boiler in metal.',
+    'BS 7291, UPC 604; makers',
+    ({ pipe }, { conditions, region }) =>
+      conditions.service === 'heating' && seriesOf(pipe.series).plastic
+        ? `Plastic on heating: keep the first ${METAL_FIRST[region]} in metal.`
+        : null,
+  ),
+  note(
+    'heater-metal',
+    'plastic carries hot water',
+    'Keep the first stretch from a heater in metal.',
+    'UPC 604, BS 7291; makers',
+    ({ pipe }, { conditions, region }) =>
+      (conditions.service === 'hot' || conditions.service === 'recirculation') && seriesOf(pipe.series).plastic
+        ? `Keep the first ${METAL_FIRST[region]} in metal.`
+        : null,
+  ),
   held('gas', HAZARDS.gas.when, HAZARDS.gas.text, HAZARDS.gas.source, ({ traced }) => traced === 'unknown'),
   care(
     'reclaimed',
@@ -323,8 +396,8 @@ export const SHARED_CONCERNS: readonly ConcernRule[] = [
   care(
     'class',
     'hot water runs round in plastic whose class or listing has not been read',
-    'Constant recirculation: check the class printed on the pipe.',
-    'EN ISO 15875, EN ISO 21003, BS 7291',
+    'Constant recirculation: read on the pipe that its class or listing allows it, at this temperature.',
+    'EN ISO 15875, EN ISO 21003, EN ISO 15874, BS 7291, ASTM D2846',
     ({ pipe, class: printed }, situation) =>
       isLoop(situation) && !needsChlorine(pipe) && NEEDS_CLASS.has(pipe.family) && printed === undefined,
   ),
@@ -354,10 +427,10 @@ export const SHARED_CONCERNS: readonly ConcernRule[] = [
     'no rating of the pipe or the joint is held at this temperature',
     "No rating is held: the fitting's own paper decides.",
     'the rating tables',
-    (tube, { conditions: { temperature } }) =>
-      pipeRating(tube.pipe, temperature, temperRated(tube)).kind === 'rated'
+    (tube, { conditions }) =>
+      pipeRating(tube.pipe, conditions.temperature, temperRated(tube), useOf(conditions)).kind === 'rated'
         ? null
-        : `No rating held for ${tube.pipe.label} at ${temperature} °C; the joint's own decides.`,
+        : `No rating held for ${tube.pipe.label} at ${conditions.temperature} °C; the joint's own decides.`,
   ),
   note(
     'rating-unknown',

@@ -119,7 +119,7 @@ describe('what was measured at a step', () => {
     } = at('assemble')
     expect(tickStep(JOB, joint, { entry, step, reading: 2 }, true, HAND)).toMatchObject({
       ok: false,
-      error: { code: 'range', path: 'reading', message: expect.stringContaining('3.2 to 6.4 mm') },
+      error: { code: 'range', path: 'reading', message: expect.stringContaining('1/8 to 1/4') },
     })
   })
   it('is refused where a step asks for none', () => {

@@ -1,4 +1,5 @@
 import { fail, issue, ok, type Issue, type Result } from '#core/base'
+import { unitSystemOf } from '#core/catalogue'
 import { fillPolicy, type Step } from '#core/joints'
 import { figuresOf, judgeReading, rangeWords, remedyOf, stepAtPlace, type MakeCard } from '#core/making'
 import { cardsOf } from './cards'
@@ -67,7 +68,7 @@ function stepAt(rules: JobRules, joint: JointRecord, place: StepPlace): Result<{
 }
 
 /** A figure that proves a step, by its own limits; null where it holds, or where makers differ. */
-function checkReading({ ask }: Step, reading: number | null | undefined): Issue | null {
+function checkReading({ region }: JobRules, { ask }: Step, reading: number | null | undefined): Issue | null {
   if (reading === null || reading === undefined) return null
   if (!ask) return issue('impossible', 'reading', 'reading: this step has nothing to measure.')
   return !ask.isFirm || judgeReading(ask, reading) === 'within'
@@ -75,7 +76,7 @@ function checkReading({ ask }: Step, reading: number | null | undefined): Issue 
     : issue(
         'range',
         'reading',
-        `reading: ${ask.words.toLowerCase()} is ${rangeWords(ask)}. ${reading} is outside: enter that the check fails, and what to do comes up.`,
+        `reading: ${ask.words.toLowerCase()} is ${rangeWords(ask, unitSystemOf(region), reading)}. ${reading} is outside: enter that the check fails, and what to do comes up.`,
       )
 }
 
@@ -118,7 +119,7 @@ export function tickStep(
   if (isMade(joint)) return { ok: false, error: done ? SIGNED : UNDONE }
   const held = done ? heldStep(rules, joint, card, step) : null
   if (held !== null) return fail('impossible', 'step', `step: ${held}`)
-  const wrong = done ? checkReading(step, reading) : null
+  const wrong = done ? checkReading(rules, step, reading) : null
   if (wrong) return { ok: false, error: wrong }
   const others = joint.ticks.filter((one) => !isAt(at)(one))
   return ok({
