@@ -210,17 +210,17 @@ export const SAMPLES: { readonly [N in ActName]: Sample<N> } = {
     words: /check of step "cut" failed/,
   },
   'joint/wait': {
-    act: { name: 'joint/wait', body: { entry: 0, step: 'wait' } },
+    act: { name: 'joint/wait', body: { entry: 1, step: 'wait' } },
     record: 'joint-0001',
     job: { ...bare, joints: [aJoint({ id: 'joint-0001', ...ends, wayId: wayBy('solder').id, way: wayBy('solder') })] },
     words: /wait begun/,
   },
   'joint/stop-wait': {
-    act: { name: 'joint/stop-wait', body: { entry: 0, step: 'wait' } },
+    act: { name: 'joint/stop-wait', body: { entry: 1, step: 'wait' } },
     record: 'joint-0001',
     job: after(
       { ...bare, joints: [aJoint({ id: 'joint-0001', ...ends, wayId: wayBy('solder').id, way: wayBy('solder') })] },
-      [{ name: 'joint/wait', body: { entry: 0, step: 'wait' } }, 'joint-0001'],
+      [{ name: 'joint/wait', body: { entry: 1, step: 'wait' } }, 'joint-0001'],
     ),
     words: /wait stopped/,
   },

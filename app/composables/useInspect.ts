@@ -12,7 +12,8 @@ export function useInspect(job: Ref<JobRecord>) {
   const pipe = ref<string | null>(null)
   /** What is known of the end beside its pipe, as it is said. */
   const known = ref<EndFacts>({})
-  const service = ref<Service>('cold')
+  /** What it carries; null until somebody says. */
+  const service = ref<Service | null>(null)
   watch(pipe, () => {
     known.value = {}
   })
@@ -32,7 +33,7 @@ export function useInspect(job: Ref<JobRecord>) {
       method: method.value,
       ...(pipe.value === null ? {} : { pipe: pipe.value }),
       ...known.value,
-      service: service.value,
+      ...(service.value === null ? {} : { service: service.value }),
       policy: job.value.policy,
       seen: { ...seen },
     })
@@ -60,6 +61,7 @@ export function useInspect(job: Ref<JobRecord>) {
     for (const name of Object.keys(typed)) Reflect.deleteProperty(typed, name)
     for (const name of Object.keys(problems)) Reflect.deleteProperty(problems, name)
     known.value = {}
+    service.value = null
   }
   /** Facts of the end that the answer waits for, whether they are said by now or not. */
   const asks = computed(() =>
@@ -83,7 +85,7 @@ export function useInspect(job: Ref<JobRecord>) {
       method: method.value,
       ...(pipe.value === null ? {} : { pipe: pipe.value }),
       ...known.value,
-      service: service.value,
+      ...(service.value === null ? {} : { service: service.value }),
       seen: { ...seen },
     })
     keepProblem.value = made.ok ? null : made.error.message

@@ -78,6 +78,17 @@ const MULTIPLES: Readonly<Record<Family, (Omit<Bend, 'radius'> & { times: number
   lead: null,
 }
 
+/** Thickest tube that is pulled by hand while it is hard, mm; soft inch tube over 1 in is laid over a form. Practice. */
+const MOST_HARD_OD = 22.3
+const MOST_INCH_BENDER_OD = 28.6
+function copperHow({ od, series }: Pipe): string {
+  if (od <= MOST_HARD_OD) return MULTIPLES.copper!.how
+  const isInch = !series.startsWith('cu-en')
+  return isInch && od > MOST_INCH_BENDER_OD
+    ? 'soft tube only, over a form; hard tube over 22 mm is not bent by hand'
+    : 'soft or half-hard, in a geared bender; hard tube over 22 mm is not bent by hand'
+}
+
 const rowOf = (pipe: Pipe): BendRow | undefined =>
   pipe.family !== 'copper' || pipe.series === 'cu-bs-imp'
     ? undefined
@@ -94,6 +105,7 @@ export function bendOf(pipe: Pipe): Bend | null {
   if (!rule) return null
   const { times, lo, hi, ...how } = rule
   const row = rowOf(pipe)
+  if (pipe.family === 'copper') how.how = copperHow(pipe)
   const radius = row
     ? { value: row.radiusMm, lo: row.loMm, hi: row.hiMm, source: 'typical for hand benders; calibrate your own' }
     : { value: times * pipe.od, lo: lo * pipe.od, hi: hi * pipe.od, source: `typical, ${times} × outside diameter` }

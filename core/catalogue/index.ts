@@ -10,6 +10,7 @@ export { firstOf, namedDiameters, shortName } from './names'
 export { findPipe, findPipes, getPipe, PIPES, pipesNear } from './pipes'
 
 export { jointRating, pipeRating, pipeRatings } from './ratings'
+export type { Rating } from './ratings'
 
 export { unitSystemOf } from './region'
 export { factsOf, FAMILY_WORDS, SERIES, seriesOf } from './series'

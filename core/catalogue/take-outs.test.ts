@@ -63,11 +63,11 @@ describe('bendOf', () => {
         ['steel', 'cpvc', 'pvc', 'lead'].includes(pipe.family) && pipe.series !== 'cs-en',
       )
   })
-  it('never goes under 2.9 outside diameters, and says that it is typical', () => {
+  it('never goes under 1.9 outside diameters, and says that it is typical', () => {
     for (const pipe of PIPES) {
       const radius = bendOf(pipe)?.radius
       if (!radius) continue
-      expect(radius.lo! / pipe.od, pipe.id).toBeGreaterThan(2.9)
+      expect(radius.lo! / pipe.od, pipe.id).toBeGreaterThan(1.9)
       expect(radius.lo! <= radius.value! && radius.value! <= radius.hi!, pipe.id).toBe(true)
       expect(radius.source).toMatch(/^typical/)
     }

@@ -151,6 +151,13 @@ const FLEX: Readonly<Record<Family, Shares<Flex>>> = {
   lead: { soft: 0.7, rigid: 0.28, springy: 0.02 },
 }
 
+/** Types K and L are sold in coils too, K mostly for the ground; M is sold hard only. ASTM B88. */
+const FLEX_OF_SERIES: Readonly<Record<string, Shares<Flex>>> = {
+  'cu-k': { rigid: 0.68, springy: 0.02, soft: 0.3 },
+  'cu-l': { rigid: 0.84, springy: 0.02, soft: 0.14 },
+  'cu-m': { rigid: 0.985, springy: 0.012, soft: 0.003 },
+}
+
 const SCRATCH: Readonly<Record<Family, Shares<Scratch>>> = {
   copper: { copper: 0.985 },
   steel: { 'dull-silver': 0.82, 'bright-silver': 0.17 },
@@ -176,8 +183,11 @@ const STRIPE_OF_SERIES: Readonly<Record<string, Shares<Stripe>>> = {
   'ppr-74': { none: 0.7, red: 0.2 },
 }
 
+/** Thin-wall tube has no wall to cut a thread in. */
+const NEVER = 0.0005
+
 const HELD_BY: Readonly<Record<Family, Shares<HeldBy>>> = {
-  copper: { soldered: 0.6, olive: 0.18, pressed: 0.12, collar: 0.08 },
+  copper: { soldered: 0.6, olive: 0.18, pressed: 0.12, collar: 0.08, thread: NEVER },
   pex: { 'copper-ring': 0.32, 'pinch-ring': 0.22, 'expansion-ring': 0.22, collar: 0.12, 'metal-sleeve': 0.1 },
   pert: { 'copper-ring': 0.42, 'pinch-ring': 0.35, collar: 0.15, 'metal-sleeve': 0.05 },
   bs7291: { collar: 0.82, olive: 0.16 },
@@ -187,9 +197,14 @@ const HELD_BY: Readonly<Record<Family, Shares<HeldBy>>> = {
   pvc: { cement: 0.88, thread: 0.08 },
   'pp-r': { cement: 0.7, thread: 0.2 },
   pe: { collar: 0.5, olive: 0.35, cement: 0.02 },
-  steel: { thread: 0.86, pressed: 0.1 },
-  stainless: { pressed: 0.86, olive: 0.08 },
+  steel: { thread: 0.94, pressed: 0.02 },
+  stainless: { pressed: 0.86, olive: 0.08, thread: NEVER },
   lead: { wiped: 0.82, olive: 0.1 },
+}
+
+/** Press tube of carbon steel is thin: it is pressed, where thick steel is threaded. */
+const HELD_BY_OF_SERIES: Readonly<Record<string, Shares<HeldBy>>> = {
+  'cs-en': { pressed: 0.95, olive: 0.03, thread: NEVER },
 }
 
 /** How often a magnet holds, of those where it may. */
@@ -204,11 +219,11 @@ export function sharesOf(check: ChoiceName, pipe: Pipe): Readonly<Partial<Record
     case 'colour':
       return COLOUR[pipe.family]
     case 'flex':
-      return FLEX[pipe.family]
+      return FLEX_OF_SERIES[pipe.series] ?? FLEX[pipe.family]
     case 'scratch':
       return SCRATCH[pipe.family]
     case 'held-by':
-      return HELD_BY[pipe.family]
+      return HELD_BY_OF_SERIES[pipe.series] ?? HELD_BY[pipe.family]
     case 'stripe':
       return STRIPE_OF_SERIES[pipe.series] ?? { none: 0.95 }
     case 'magnet':

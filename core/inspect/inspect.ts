@@ -6,6 +6,8 @@ import type { Finding, InspectAnswer, InspectQuestion, SeenName } from './types'
 
 const WORSE: Readonly<Record<Finding, number>> = { sound: 0, care: 1, wrong: 2 }
 
+const SERVICE_ASK = 'What does it carry, and does it lie in the ground?'
+
 /** What can be looked at on a joint of a method on a pipe, the most telling first. */
 export const looksFor = (method: InspectQuestion['method'], pipe: Pipe | undefined): SeenName[] =>
   (Object.keys(LOOKS) as SeenName[]).filter((name) => LOOKS[name].applies(method, pipe))
@@ -39,6 +41,9 @@ export function inspectJoint(question: InspectQuestion): Result<InspectAnswer> {
     verdict: all[0]?.verdict ?? 'care',
     findings: all,
     cautions,
-    unseen: looks.filter((name) => seen[name] === undefined).map((name) => ({ code: name, ask: LOOKS[name].ask })),
+    unseen: [
+      ...(question.service === undefined ? [{ code: 'service' as const, ask: SERVICE_ASK }] : []),
+      ...looks.filter((name) => seen[name] === undefined).map((name) => ({ code: name, ask: LOOKS[name].ask })),
+    ],
   })
 }

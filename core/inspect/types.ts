@@ -53,5 +53,5 @@ export interface InspectAnswer {
   /** Pipe that is left alone, and what nobody knows of the end, in the words of a way. */
   cautions: Note[]
   /** What can be seen at such a joint and was not said, most telling first. */
-  unseen: { code: SeenName; ask: string }[]
+  unseen: { code: SeenName | 'service'; ask: string }[]
 }

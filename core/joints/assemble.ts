@@ -1,8 +1,16 @@
 import { compareText, type Figure, type Note, type WorkingLine } from '#core/base'
-import { findSlipLength, findSocket, jointRating, pipeRating, socketDepth, threadMadeUp } from '#core/catalogue'
+import {
+  findSlipLength,
+  findSocket,
+  jointRating,
+  pipeRating,
+  socketDepth,
+  threadMadeUp,
+  type Region,
+} from '#core/catalogue'
 import { ALL_METHODS, JOINT_METHODS } from './methods'
 import { concernsOfChain, FITS } from './rules/chain'
-import { temperRated, useOf } from './rules/common'
+import { ownRating } from './rules/common'
 import { threadedBar } from './rules/threads'
 import type { Concern } from './rules/rule'
 import { classOf, isMouthOfOldSize, metricBodyOf, otherSchedule, pipesOfClass } from './size-classes'
@@ -72,18 +80,18 @@ function materialOf({ mouths }: Fitting): Pick<Part, 'material'> {
 }
 
 /** Loose parts of one joint: what its method needs, or the washer of a parallel thread. */
-function looseOf(meeting: Meeting): Part[] {
+function looseOf(meeting: Meeting, region: Region): Part[] {
   if (meeting.kind === 'thread')
     return meeting.form === 'bspp'
       ? [{ kind: 'washer', name: 'flat washer', size: `G ${meeting.size}`, quantity: 1 }]
       : []
   return JOINT_METHODS[meeting.method]
-    .looseParts(meeting.tube)
+    .looseParts(meeting.tube, region)
     .filter(({ name }) => name !== 'converter olive' || isInMetricBody(meeting))
 }
 
 /** Fittings and tails in the order of the chain, one line each, then the loose parts counted together. */
-function partsOf(chain: Chain, insertions: readonly Figure[]): Part[] {
+function partsOf(chain: Chain, insertions: readonly Figure[], region: Region): Part[] {
   const inLine: Part[] = chain.items.map((item): Part => {
     if (item.kind === 'fitting') {
       const { kind, name, size } = item.fitting
@@ -100,7 +108,7 @@ function partsOf(chain: Chain, insertions: readonly Figure[]): Part[] {
   })
   const loose = new Map<string, Part>()
   for (const meeting of chain.meetings) {
-    for (const part of looseOf(meeting)) {
+    for (const part of looseOf(meeting, region)) {
       const same = loose.get(`${part.name} ${part.size}`)
       if (same) same.quantity += part.quantity
       else loose.set(`${part.name} ${part.size}`, { ...part })
@@ -129,7 +137,7 @@ function weakestOf(chain: Chain, { conditions }: Situation): Weakest | null {
     if (meeting.kind !== 'socket') return ofThread(meeting, temperature)
     const { pipe } = meeting.tube
     const socket = findSocket(meeting.method, pipe)
-    const tube = pipeRating(pipe, temperature, temperRated(meeting.tube), useOf(conditions))
+    const tube = ownRating(meeting.tube, conditions)
     const joint = socket ? jointRating(socket, pipe, temperature) : { kind: 'none' as const }
     return [
       ...(tube.kind === 'rated'
@@ -232,9 +240,15 @@ export function assembleWay(chain: Chain, ends: { a: Offer; b: Offer }, situatio
           },
           insertion: insertions[i]!,
         }
-      : { method: meeting.method, on: meeting.on, pipe: meeting.tube.pipe.id, insertion: insertions[i]! },
+      : {
+          method: meeting.method,
+          on: meeting.on,
+          pipe: meeting.tube.pipe.id,
+          insertion: insertions[i]!,
+          ...(meeting.isSpigot ? { isSpigot: true as const } : {}),
+        },
   )
-  const parts = partsOf(chain, insertions)
+  const parts = partsOf(chain, insertions, situation.region)
   const concerns = concernsOfChain({ chain, ends, insertions, situation, isInMetricBody })
   const verdict = concerns.reduce<Verdict>(
     (worst, concern) => (concern.verdict !== 'note' && RANK[concern.verdict] > RANK[worst] ? concern.verdict : worst),

@@ -11,7 +11,7 @@ import type { Offer, Place, Situation, Thread, Tube } from './types'
 
 /** One meeting in a chain, from a to b. */
 export type Meeting =
-  | { kind: 'socket'; method: SocketMethod; size: SizeClass; tube: Tube; on: Place }
+  | { kind: 'socket'; method: SocketMethod; size: SizeClass; tube: Tube; on: Place; isSpigot?: true }
   | {
       kind: 'thread'
       method: 'thread' | 'union'
@@ -71,7 +71,14 @@ function meet(
     if (mouth.kind !== 'socket' || !enters(offer.tube, mouth.method, mouth.size)) return null
     const bySlip = kind === 'slip' ? 'slip' : 'coupling'
     if (isRefused(mouth.method, offer.tube, isMouthOfOldSize(mouth.size) ? 'converter' : bySlip)) return null
-    return { kind: 'socket', method: mouth.method, size: mouth.size, tube: offer.tube, on: offer.on }
+    return {
+      kind: 'socket',
+      method: mouth.method,
+      size: mouth.size,
+      tube: offer.tube,
+      on: offer.on,
+      ...(offer.isSpigot ? { isSpigot: true } : {}),
+    }
   }
   // An outlet elbow holds the outlet itself, not pipe and not another fitting.
   if (kind === 'drop-ear' && (offer.on === 'between' || offer.tube)) return null
@@ -144,6 +151,13 @@ function spigotTube(size: SizeClass): Tube {
   SPIGOTS.set(size, tube)
   return tube
 }
+
+const spigotOffer = (size: SizeClass): Offer => ({
+  kind: 'tube',
+  tube: spigotTube(size),
+  on: 'between',
+  isSpigot: true,
+})
 
 /** A fitting stands once in a chain; a converter may stand at both ends. */
 const isSpent = (fitting: Fitting, used: readonly Fitting[]): boolean =>
@@ -223,20 +237,14 @@ export function findChains(a: Offer, b: Offer, situation: Situation): Chain[] {
         chain,
         used,
       )
-    if (open.kind === 'spigot') return extend({ kind: 'tube', tube: spigotTube(open.size), on: 'between' }, chain, used)
+    if (open.kind === 'spigot') return extend(spigotOffer(open.size), chain, used)
     // A socket is followed by the spigot of another fitting, or by a tail of a size that neither end has.
     for (const fitting of fittings) {
       if (isSpent(fitting, used) || used.length === MOST_FITTINGS) continue
       const at = fitting.mouths.findIndex((mouth) => mouth.kind === 'spigot')
       const spigot = fitting.mouths[at]
       if (!spigot || spigot.kind !== 'spigot') continue
-      const meeting = meet(
-        { kind: 'tube', tube: spigotTube(spigot.size), on: 'between' },
-        open,
-        fitting,
-        situation,
-        isRefused,
-      )
+      const meeting = meet(spigotOffer(spigot.size), open, fitting, situation, isRefused)
       if (!meeting) continue
       place(fitting, meeting, fitting.mouths[1 - at]!, chain, used)
     }

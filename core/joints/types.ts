@@ -125,7 +125,7 @@ export interface Tube extends Omit<EndFacts, 'temper' | 'pexType'> {
 
 /** What is offered to the next mouth of a chain. */
 export type Offer =
-  | { kind: 'tube'; tube: Tube; on: Place }
+  | { kind: 'tube'; tube: Tube; on: Place; isSpigot?: true }
   /** `tube`: steel pipe, which is met by the thread cut on it. */
   | { kind: 'thread'; thread: Thread & { isSwivel?: true }; on: Place; tube?: Tube }
 
@@ -177,6 +177,8 @@ export interface Joint {
   /** `material` where one of the two is plastic, which is made up gently. */
   thread?: { form: ThreadForm; size: string; gender: Gender; material?: 'plastic' }
   insertion: Figure
+  /** The plain end of a fitting that goes into the next one. */
+  isSpigot?: true
 }
 
 export interface Part {

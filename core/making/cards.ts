@@ -3,6 +3,7 @@ import { getPipe, type EndFacts, type Family, type Region } from '#core/catalogu
 import {
   ALL_METHODS,
   factsIn,
+  isLoose,
   type Conditions,
   type End,
   type Joint,
@@ -91,6 +92,20 @@ function askedOf(
   }
 }
 
+/** Whether two entries that follow each other are the two ends of one fitting, both soldered. */
+function isOneHeat(entry: number, joints: readonly Joint[], parts: readonly Part[]): boolean {
+  const [one, other] = [joints[entry], joints[entry + 1]]
+  // In-line parts stand in the order of the chain, one between each two joints.
+  const between = parts.filter((part) => !isLoose(part))[entry]
+  return one?.method === 'solder' && other?.method === 'solder' && between !== undefined && between.kind !== 'tail'
+}
+
+/** A soldered fitting is made in one heat, on the card of its last end. */
+function heatOf(entry: number, joints: readonly Joint[], parts: readonly Part[]): MakeQuestion['oneHeat'] {
+  if (isOneHeat(entry, joints, parts)) return 'prepare'
+  return isOneHeat(entry - 1, joints, parts) ? 'both' : undefined
+}
+
 /** The last check of an end that is ticked with a pen asks for all of them: an end without a tick was not pressed. */
 function askTicks(answer: Result<MakeAnswer>, ticked: number): Result<MakeAnswer> {
   if (!answer.ok) return answer
@@ -125,6 +140,8 @@ export function makeCards(question: CardsQuestion): MakeCard[] {
       {
         method: joint.method,
         ...askedOf(joint, question),
+        oneHeat: heatOf(entry, joints, parts),
+        isSpigot: joint.isSpigot,
         region,
         orientation,
         conditions,

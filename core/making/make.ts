@@ -35,7 +35,7 @@ import {
 } from '#core/joints'
 import { decimalsApart, formatLength } from '#core/units'
 import { MAKE_RULES, type MakeCode } from './rules'
-import { slidOver } from './steps'
+import { ofSpigot, slidOver } from './steps'
 import type { MakeAnswer } from './types'
 
 /** What one end cannot tell: how the other end lies, what is on the van, what meets it. The way is asked for these. */
@@ -77,11 +77,11 @@ function carry(concerns: readonly Concern[]): Pick<MakeAnswer, 'verdict' | 'stop
   return { verdict: stop.length > 0 ? 'held' : least, stop, cautions: concerns.map(words) }
 }
 
-function consumablesFor({ question: { method }, pipe, tube, fittingNominal }: Card): Consumable[] {
+function consumablesFor({ question: { method, region }, pipe, tube, fittingNominal }: Card): Consumable[] {
   const items: Consumable[] = []
   if (isByThread(method)) return items
   const { looseParts, consumables } = JOINT_METHODS[method]
-  const loose = looseParts(tube)
+  const loose = looseParts(tube, region)
   for (const { kind, name, size, quantity } of loose)
     if (kind === 'ring') items.push({ item: `${name} ${size}`, quantity, unit: 'piece' })
   items.push(...(consumables?.(tube, fittingNominal) ?? []))
@@ -258,7 +258,7 @@ export function makeJoint(question: MakeQuestion, mouth?: Figure): Result<MakeAn
     situation,
     question,
   }
-  const drafts = JOINT_METHODS[method].steps(card)
+  const drafts = question.isSpigot ? ofSpigot(JOINT_METHODS[method].steps(card)) : JOINT_METHODS[method].steps(card)
   const steps = finish(
     question.slip === undefined
       ? drafts

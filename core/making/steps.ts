@@ -20,6 +20,11 @@ export const slidOver = (steps: readonly DraftStep[], words: string): DraftStep[
       : step,
   )
 
+const OF_CUT_TUBE: ReadonlySet<Step['code']> = new Set(['cut', 'ream', 'deburr'])
+
+/** The plain end of a fitting comes from the works cut and clean inside: it is neither cut nor reamed nor deburred. */
+export const ofSpigot = (steps: readonly DraftStep[]): DraftStep[] => steps.filter(({ code }) => !OF_CUT_TUBE.has(code))
+
 /** What a step asks to be done, with its figures: what is kept with its tick, so that a change of them is seen. */
 export const figuresOf = ({ do: words, seconds }: Pick<Step, 'do' | 'seconds'>): string =>
   seconds === undefined ? words : `${words} (${spanWords(seconds)})`

@@ -21,7 +21,7 @@ const choices = (name: SeenName) =>
   SEEN_CHOICES[name] as readonly { value: string | boolean; words: string }[] | undefined
 const askOf = (name: SeenName) => answer.value?.unseen.find(({ code }) => code === name)?.ask ?? ASKED[name] ?? name
 /** Questions stay in their words once they are answered. */
-const ASKED = reactive<Partial<Record<SeenName, string>>>({})
+const ASKED = reactive<Partial<Record<string, string>>>({})
 watch(
   answer,
   (now) =>

@@ -52,7 +52,7 @@ export const SOCKET_TABLES = [
   {
     method: 'push-fit',
     rows: SOCKETS,
-    families: ['copper', 'bs7291'],
+    families: ['bs7291'],
     sizing: 'en-od',
     rating: { rows: RATINGS, source: SOURCE },
   },

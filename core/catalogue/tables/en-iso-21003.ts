@@ -20,10 +20,13 @@ export const ROWS = [
   { series: 'ml-en', nominal: '63', odMm: 63, wallMm: 4.5, boreMm: 54, typical: true },
 ] as const satisfies readonly PipeRow[]
 
-/** Design pressure of the 10 bar pipe by application class (ISO 10508): class 2 hot water, class 5 radiators. Some pipes are 6 bar in class 5. */
+/**
+ * Design pressure by application class (ISO 10508): class 2 hot water, class 5 radiators. Pipes of 6 and of 10 bar are
+ * sold in both: the lesser holds until the print is read.
+ */
 export const RATINGS = [
-  { of: 'ml-en', tempC: 70, maxBar: 10, typical: false },
-  { of: 'ml-en', tempC: 80, maxBar: 10, typical: true },
+  { of: 'ml-en', tempC: 70, maxBar: 6, typical: true },
+  { of: 'ml-en', tempC: 80, maxBar: 6, typical: true },
 ] as const satisfies readonly RatingRow[]
 
 export const RATED_BY = 'series' satisfies RatedBy

@@ -27,6 +27,7 @@ import * as en_1057 from './en-1057'
 import * as en_12201 from './en-12201'
 import * as en_1254_1 from './en-1254-1'
 import * as en_1254_2 from './en-1254-2'
+import * as en_1254_6 from './en-1254-6'
 import * as en_1254_7 from './en-1254-7'
 import * as en_16313 from './en-16313'
 import * as enIso_15874 from './en-iso-15874'
@@ -65,6 +66,7 @@ export const STANDARDS: readonly Standard[] = [
   asmeB16_51,
   en_1254_7,
   asse_1061,
+  en_1254_6,
   enIso_15876_3,
   en_1254_2,
   asmeB16_26,

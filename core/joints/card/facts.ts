@@ -10,8 +10,12 @@ export function nutTurns(metricNominal: number): { lo: number; hi: number } {
   if (metricNominal <= 28) return { lo: 0.5, hi: 1 }
   return { lo: 0.5, hi: 0.75 }
 }
-/** On inch tube stops, and on plastic with a liner. */
-export const NUT_TURNS_INCH = { lo: 0.75, hi: 1.25 } as const
+/**
+ * On supply stops and plumbing brass by tube outside diameter: start here, more only while it weeps. The SAE J512 chart
+ * of industrial makers says more: 1-1/4 at 1/4 in, 1-3/4 at 5/16, 2-1/4 from 3/8 up.
+ */
+export const NUT_TURNS_INCH = { lo: 0.5, hi: 1.25 } as const
+/** On plastic with a liner. */
 export const NUT_TURNS_PLASTIC = { lo: 0.5, hi: 1.5 } as const
 
 /** Soldered joint: left alone until the solder sets, then cooled in air before water or a seal goes near, s. */

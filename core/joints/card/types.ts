@@ -76,6 +76,12 @@ export interface MakeQuestion extends EndFacts {
   leastAmbient?: number
   /** A coupling without a stop: its length and the gap between the pipe ends, mm. */
   slip?: { length: number; gap: number }
+  /**
+   * Both ends of one fitting in one heat: the first end is prepared only, the last card has what is done for both.
+   */
+  oneHeat?: 'prepare' | 'both'
+  /** The end is the plain end of a fitting, made in the works: it is not cut, and has seals of its own. */
+  isSpigot?: boolean
   /** What is joined to the same fitting, or lies so near that heat reaches it. */
   near?: readonly Near[]
 }

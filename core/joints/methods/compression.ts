@@ -39,9 +39,11 @@ function oliveWords({ pipe }: Card): string {
   return pipe.family === 'bs7291' ? 'Slide a copper olive on, dry: not a brass one' : 'Slide the olive on, dry'
 }
 
+const isInch = ({ pipe, fittingNominal }: Card): boolean => pipe.family === 'copper' && fittingNominal.includes('/')
+
 function turnsFor(card: Card): { lo: number; hi: number } {
   if (card.pipe.family !== 'copper') return NUT_TURNS_PLASTIC
-  return card.fittingNominal.includes('/') ? NUT_TURNS_INCH : nutTurns(Number(card.fittingNominal))
+  return isInch(card) ? NUT_TURNS_INCH : nutTurns(Number(card.fittingNominal))
 }
 
 function steps(card: Card): DraftStep[] {
@@ -67,7 +69,7 @@ function steps(card: Card): DraftStep[] {
     {
       code: 'tighten',
       do: `Hold the body. Nut hand tight, then ${formatDecimal(lo, 2)} to ${formatDecimal(hi, 2)} turns`,
-      why: "By the fitting's own paper first. Too tight pinches the tube. An olive used before: hand tight and a quarter.",
+      why: `By the fitting's own paper first. Too tight pinches the tube.${isInch(card) ? ' Charts of industrial makers say up to 2-1/4: on plumbing brass that splits nuts, so stop when it is dry.' : ''} An olive used before: hand tight and a quarter.`,
       check: 'Draw a line across nut and body.',
       ask: {
         what: 'nut-turns',

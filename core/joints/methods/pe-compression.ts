@@ -3,6 +3,8 @@ import { step } from '../card/remedy'
 import type { Card, DraftStep } from '../card/types'
 import { noRoom } from '../rules/common'
 import { care, note, refusal } from '../rules/rule'
+import type { Region } from '#core/catalogue'
+import type { Tube } from '../types'
 import type { JointMethod } from './types'
 
 function steps(card: Card): DraftStep[] {
@@ -22,6 +24,13 @@ function steps(card: Card): DraftStep[] {
     { code: 'check', do: 'Draw a line across nut and body; lay it straight in the trench' },
   ]
 }
+
+/** Blue service pipe of 20 mm is sold in Britain with a thicker wall than SDR 11, mm. BS 6572. */
+const BRITISH_20 = 2.3
+
+/** Wall that the liner goes by: as measured, else as sold. */
+const wallOf = ({ pipe, wall }: Tube, region: Region): number | null =>
+  region === 'gb' && pipe.series === 'pe-en' && pipe.nominal === '20' && wall === pipe.wall ? BRITISH_20 : wall
 
 export const peCompression: JointMethod = {
   id: 'pe-compression',
@@ -66,13 +75,8 @@ export const peCompression: JointMethod = {
       'EN 12201',
     ),
   ],
-  looseParts: (tube) => [
-    {
-      kind: 'liner',
-      name: 'PE liner',
-      size: tube.wall === null ? tube.pipe.nominal : `${tube.pipe.nominal} × ${tube.wall}`,
-      quantity: 1,
-    },
+  looseParts: (tube, region) => [
+    { kind: 'liner', name: 'PE liner', size: `${tube.pipe.nominal} × ${wallOf(tube, region)}`, quantity: 1 },
   ],
   order: 12,
   minutes: { work: 4.5, wait: 0 },

@@ -25,16 +25,26 @@ function protection(card: Card): DraftStep {
   }
 }
 
+/** Both ends of one fitting are made in one heat; what is done once for both stands on the card of the last. */
+const isBoth = (card: Card): boolean => card.question.oneHeat === 'both'
+
+/** Which end first where both are made in one heat. */
+function orderWords(card: Card): string {
+  if (!isBoth(card)) return ''
+  return card.question.orientation === 'vertical' ? ', the lower mouth first' : ', one mouth, then the other'
+}
+
 function heating(card: Card, vertical: boolean): DraftStep {
   const isLarge = card.pipe.od >= 35
   return {
     code: 'heat',
-    do: [
+    do: `${[
       vertical ? 'Heat the fitting, from below, all round' : 'Heat the fitting, low first, all round',
       ...(isLarge ? ['opposite sides in turn'] : []),
-    ].join(', '),
+    ].join(', ')}${orderWords(card)}`,
     why: [
       isLarge ? 'A large tube cools on the far side; two flames are quicker.' : 'Heat the fitting, not the solder.',
+      ...(isBoth(card) ? ['A second heat would melt the first end again.'] : []),
       ...(vertical
         ? [
             'Some do the top mouth first, so that the lower does not melt again; heat rising from the lower helps the upper.',
@@ -46,9 +56,8 @@ function heating(card: Card, vertical: boolean): DraftStep {
   }
 }
 
-function steps(card: Card): DraftStep[] {
-  const { region } = card.situation
-  const vertical = card.question.orientation === 'vertical'
+/** What is done at the tube itself, before flux. */
+function preparing(card: Card): DraftStep[] {
   return [
     cut(card),
     ream,
@@ -58,23 +67,39 @@ function steps(card: Card): DraftStep[] {
       do: rounded(card, `Clean ${depth(card)} of tube and the cup to bright metal`),
       why: 'Solder takes only on bright copper.',
     },
-    mark(card),
+    {
+      ...mark(card),
+      why: "This is the least the standard asks. Hold the tube beside the cup: where that is deeper, mark the cup's own depth.",
+    },
+  ]
+}
+
+/** From flux to flush: once for a fitting whose ends are made in one heat. */
+function soldering(card: Card): DraftStep[] {
+  const { region } = card.situation
+  const vertical = card.question.orientation === 'vertical'
+  const tubes = isBoth(card) ? 'both tubes' : 'the tube'
+  return [
     {
       code: 'flux',
-      do: region === 'us' ? 'Flux tube and cup, thinly' : 'Flux the tube, thinly',
+      do: region === 'us' ? `Flux ${tubes} and the cup${isBoth(card) ? 's' : ''}, thinly` : `Flux ${tubes}, thinly`,
       why:
         region === 'us'
           ? 'Some flux the tube only, to keep it out of the bore.'
           : 'Some flux the cup too; on the tube only it stays out of the bore.',
     },
-    { code: 'assemble', do: 'Push to the mark with a twist, wipe off surplus', check: 'Mark at the edge of the cup.' },
+    {
+      code: 'assemble',
+      do: `Push ${isBoth(card) ? 'both' : 'it'} to the stop with a twist, wipe off surplus`,
+      check: `${isBoth(card) ? 'Each mark' : 'Mark'} at the edge of the cup, or under it.`,
+    },
     protection(card),
     heating(card, vertical),
     {
       code: 'feed',
-      do: `Feed solder opposite the flame, about ${formatLength(solderWire(card.pipe), system(card))} of wire`,
+      do: `Feed solder opposite the flame, about ${formatLength(solderWire(card.pipe), system(card))} of wire${isBoth(card) ? ' at each end' : ''}`,
       why: vertical ? 'It draws upward by itself.' : 'Start low and follow up; more only runs inside.',
-      check: 'A ring shows all round. Then stop.',
+      check: `A ring shows all round${isBoth(card) ? ', at both ends' : ''}. Then stop.`,
     },
     {
       code: 'hold',
@@ -93,6 +118,11 @@ function steps(card: Card): DraftStep[] {
     { code: 'flush', do: 'Flush the line the same day' },
   ]
 }
+
+const steps = (card: Card): DraftStep[] => [
+  ...preparing(card),
+  ...(card.question.oneHeat === 'prepare' ? [] : soldering(card)),
+]
 
 export const solder: JointMethod = {
   id: 'solder',

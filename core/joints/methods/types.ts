@@ -1,5 +1,5 @@
 import type { Figure } from '#core/base'
-import type { SocketMethod } from '#core/catalogue'
+import type { Region, SocketMethod } from '#core/catalogue'
 import type { Card, Consumable, DraftStep, Remedy, StepCode } from '../card/types'
 import type { ConcernRule, RefusalRule, RuledMethod } from '../rules/rule'
 import type { OfferedMethod, Part, Tube } from '../types'
@@ -71,7 +71,7 @@ export interface JointMethod extends MethodTraits, RuledMethod {
   rules: readonly RefusalRule[]
   concerns: readonly ConcernRule[]
   /** Loose parts one end needs beside the fitting. */
-  looseParts: (tube: Tube) => Part[]
+  looseParts: (tube: Tube, region: Region) => Part[]
   /** What is used up at one end beside rings and liners, for a tube in a fitting of a nominal size. */
   consumables?: (tube: Tube, fittingNominal: string) => Consumable[]
   /** Bare pipe left between two fittings for jaw, spanner or torch, mm: least of the range met. */

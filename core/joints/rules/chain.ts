@@ -138,6 +138,14 @@ const CHAIN_RULES: readonly ChainRule[] = [
     'trade practice',
     ({ chain }) => methodsIn(chain).has('solder') && methodsIn(chain).size > 1,
   ),
+  care(
+    'spigot-heat',
+    'the plain end of a fitting that has seals is soldered',
+    'The fitting has seals of its own that heat spoils: solder it off the pipe, wet cloth round it, and let it go cold; a seal or a nut comes before.',
+    'typical, makers',
+    ({ chain }) =>
+      chain.meetings.some((meeting) => meeting.kind === 'socket' && meeting.isSpigot && meeting.method === 'solder'),
+  ),
   note(
     'washer',
     'a parallel thread is made up',

@@ -1,4 +1,4 @@
-import { seriesOf } from '#core/catalogue'
+import { pipeRating, seriesOf, type Rating } from '#core/catalogue'
 import { care, refusal, type ConcernRule, type RefusalRule, type Test } from './rule'
 import type { Situation, Tube } from '../types'
 
@@ -11,9 +11,17 @@ export const mayBeSoft = ({ pipe, temper }: Tube): boolean => pipe.family === 'c
 /** Hard tube is looked up where nobody has said: soft tube's lesser rating is then asked for by a concern. */
 export const temperRated = ({ temper }: Tube): 'hard' | 'soft' => (temper === 'soft' ? 'soft' : 'hard')
 
-/** Whether a rating is asked for a sealed heating circuit, where some tube takes less. */
-export const useOf = ({ service }: Pick<Situation['conditions'], 'service'>): 'any' | 'heating' =>
-  service === 'heating' ? 'heating' : 'any'
+/**
+ * What a tube itself takes: its series at the line's temperature and use; of multilayer pipe, which is sold in several
+ * pressures, what is printed beside its class.
+ */
+export function ownRating(tube: Tube, { temperature, service }: Situation['conditions']): Rating {
+  const own = pipeRating(tube.pipe, temperature, temperRated(tube), service === 'heating' ? 'heating' : 'any')
+  const printed = tube.pipe.family === 'multilayer' ? /(\d+(?:[.,]\d+)?)\s*bar/i.exec(tube.class ?? '')?.[1] : undefined
+  return own.kind === 'rated' && printed !== undefined
+    ? { ...own, bar: Number(printed.replace(',', '.')), source: 'its print' }
+    : own
+}
 
 /** A printed fitting standard, whatever stands round it: "ASTM F1960", "f1960". */
 export const isListed = ({ listing }: Pick<Tube, 'listing'>, standards: readonly string[]): boolean =>

@@ -16,7 +16,7 @@ import { decimalsApart, formatDecimal } from '#core/units'
 import { COMPRESSION_PLAY } from '../prices-and-play'
 import { alongOf } from '../play'
 import type { Situation, Tube } from '../types'
-import { isListed, printsListing, temperRated, useOf } from './common'
+import { isListed, ownRating, printsListing } from './common'
 import { care, held, note, refusal, type ConcernRule, type RefusalRule, type RuledMethod } from './rule'
 
 /*
@@ -57,7 +57,7 @@ function ratingReason(tube: Tube, { conditions }: Situation, method: RuledMethod
   const { pipe } = tube
   const socket = findSocket(method.id, pipe)
   const { temperature, pressure } = conditions
-  const own = pipeRating(pipe, temperature, temperRated(tube), useOf(conditions))
+  const own = ownRating(tube, conditions)
   if (own.kind === 'beyond' && seriesOf(pipe.series).plastic)
     return `No rating for ${FAMILY_WORDS[pipe.family]} at ${temperature} °C. It is not made for that heat.`
   const over = ({ bar, tempC }: { bar: number; tempC: number }) => {
@@ -428,7 +428,7 @@ export const SHARED_CONCERNS: readonly ConcernRule[] = [
     "No rating is held: the fitting's own paper decides.",
     'the rating tables',
     (tube, { conditions }) =>
-      pipeRating(tube.pipe, conditions.temperature, temperRated(tube), useOf(conditions)).kind === 'rated'
+      ownRating(tube, conditions).kind === 'rated'
         ? null
         : `No rating held for ${tube.pipe.label} at ${conditions.temperature} °C; the joint's own decides.`,
   ),

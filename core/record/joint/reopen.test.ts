@@ -119,7 +119,7 @@ describe('what was measured at a step', () => {
     } = at('assemble')
     expect(tickStep(JOB, joint, { entry, step, reading: 2 }, true, HAND)).toMatchObject({
       ok: false,
-      error: { code: 'range', path: 'reading', message: expect.stringContaining('1/8 to 1/4') },
+      error: { code: 'range', path: 'reading', message: expect.stringMatching(/1\/8 in .* to 1\/4 in/) },
     })
   })
   it('is refused where a step asks for none', () => {

@@ -78,10 +78,10 @@ describe('a tick stays on its own step', () => {
       ok: false,
       error: { code: 'unknown-id', path: 'step' },
     })
-    expect(value(runTimer(job, joint, { entry: 0, step: 11 }, true, HAND.at)).timers).toMatchObject([
+    expect(value(runTimer(job, joint, { entry: 1, step: 11 }, true, HAND.at)).timers).toMatchObject([
       { step: 'wait', seconds: 300 },
     ])
-    expect(value(failStep(job, byPlace, { id: 'fault-0001', entry: 0, step: 9 }, HAND)).faults).toMatchObject([
+    expect(value(failStep(job, byPlace, { id: 'fault-0001', entry: 1, step: 9 }, HAND)).faults).toMatchObject([
       { step: 'feed', code: 'feed' },
     ])
   })

@@ -1,7 +1,7 @@
 import { fail, issue, ok, type Issue, type Result } from '#core/base'
 import { unitSystemOf } from '#core/catalogue'
 import { fillPolicy, type Step } from '#core/joints'
-import { figuresOf, judgeReading, rangeWords, remedyOf, stepAtPlace, type MakeCard } from '#core/making'
+import { figuresOf, judgeReading, rangeWords, readingWords, remedyOf, stepAtPlace, type MakeCard } from '#core/making'
 import { cardsOf } from './cards'
 import type { Hand } from '../hand'
 import type { StepPlace, TickBody } from './schema'
@@ -71,13 +71,13 @@ function stepAt(rules: JobRules, joint: JointRecord, place: StepPlace): Result<{
 function checkReading({ region }: JobRules, { ask }: Step, reading: number | null | undefined): Issue | null {
   if (reading === null || reading === undefined) return null
   if (!ask) return issue('impossible', 'reading', 'reading: this step has nothing to measure.')
-  return !ask.isFirm || judgeReading(ask, reading) === 'within'
-    ? null
-    : issue(
-        'range',
-        'reading',
-        `reading: ${ask.words.toLowerCase()} is ${rangeWords(ask, unitSystemOf(region), reading)}. ${reading} is outside: enter that the check fails, and what to do comes up.`,
-      )
+  if (!ask.isFirm || judgeReading(ask, reading) === 'within') return null
+  const system = unitSystemOf(region)
+  return issue(
+    'range',
+    'reading',
+    `reading: ${ask.words.toLowerCase()} is ${rangeWords(ask, system, reading)}. ${readingWords(ask, system, reading)} is outside: enter that the check fails, and what to do comes up.`,
+  )
 }
 
 /** The step of an entry that opens the pipe: its cut, or on a thread the first thing done to it. */
