@@ -62,6 +62,6 @@ export const SEEN_CHOICES: {
 }
 
 /** What is typed as a length; the threads are counted. */
-export const SEEN_LENGTHS: ReadonlySet<SeenName> = new Set(['ringDistance', 'support'])
+export const SEEN_LENGTHS: ReadonlySet<SeenName> = new Set(['deadLeg', 'ringDistance', 'support'])
 
 export const FINDING_WORDS: Readonly<Record<Finding, string>> = { sound: 'sound', care: 'care', wrong: 'wrong' }

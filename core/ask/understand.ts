@@ -81,8 +81,7 @@ function readFlow(reader: Reader, pipe: string): Omit<Understood, 'words'> | str
   reader.takeAs(typed[0].length, `flow ${formatDecimal(flow.value, 3)} l/s`)
   const length = reader.length((mm) => `length ${formatDecimal(mm / 1000, 2)} m`)
   if (length === null) return 'a length, such as 10 m or 30 ft'
-  const { temperature } = readService(reader)
-  return { verb: 'flow', question: { region: reader.region, pipe, length, flow: flow.value, temperature } }
+  return { verb: 'flow', question: { region: reader.region, pipe, length, flow: flow.value, ...readService(reader) } }
 }
 
 function readClips(reader: Reader): Omit<Understood, 'words'> | string {

@@ -215,6 +215,7 @@ export const inspectQuestion = z.strictObject({
       reach: z.enum(['reached', 'hidden']),
       inLine: z.boolean(),
       daylight: z.boolean(),
+      deadLeg: z.number().finite().min(0).max(100_000),
       metals: z.enum(['no-zinc', 'brass-between', 'bare']),
       system: z.enum(['one', 'mixed']),
     })
@@ -338,6 +339,7 @@ export const flowQuestion = z.strictObject({
   length: z.number().finite().min(0).max(10_000_000),
   flow: z.number().finite().min(0).max(1000),
   temperature: z.number().finite().min(-60).max(150),
+  service: z.enum(SERVICES).optional(),
   fittings: z
     .array(
       z.strictObject({

@@ -128,17 +128,72 @@ describe('a run', () => {
     )
   })
   // Copper tube practice: 8, 5 and 2 to 3 ft/s; EN 806-3: 2 m/s.
-  it.each<[string, FlowQuestion['region'], number, number]>([
-    ['cu-l-1_2', 'us', 10, 2.4],
-    ['cu-l-1_2', 'us', 60, 1.5],
-    ['cu-l-1_2', 'us', 65, 0.75],
-    ['pex-cts-1_2', 'us', 60, 2.4],
-    ['ml-astm-1_2', 'us', 60, 2],
+  it.each<[string, FlowQuestion['region'], number, number, FlowQuestion['service']?]>([
+    ['cu-l-1_2', 'us', 10, 2.4384],
+    ['cu-l-1_2', 'us', 60, 1.524],
+    ['cu-l-1_2', 'us', 65, 0.762],
+    ['pex-cts-1_2', 'us', 60, 2.4384],
+    ['ml-astm-1_2', 'us', 60, 2.25],
+    ['pvc-40-1', 'us', 10, 1.524],
+    ['st-40-1', 'us', 10, 2.2],
+    ['st-40-1', 'us', 60, 1.5],
     ['cu-en-x-15', 'gb', 60, 2],
-    ['cu-l-1_2', undefined, 10, 2.4],
+    ['st-en-1', 'gb', 60, 1.5],
+    ['pe-en-25', 'gb', 10, 1.8],
+    ['cu-l-1_2', undefined, 10, 2.4384],
     ['cu-en-x-15', undefined, 10, 2],
-  ])('%s in %s at %s degC: at most %s m/s', (pipe, region, temperature, limit) => {
-    expect(flow({ pipe, region, temperature }).limit).toBe(limit)
+    // A loop: 3 and 2 ft/s in copper, 2 in PEX; W 553 1 m/s. Heating stays quiet to 1.
+    ['cu-l-1_2', 'us', 60, 0.9144, 'recirculation'],
+    ['cu-l-1_2', 'us', 65, 0.6096, 'recirculation'],
+    ['pex-cts-1_2', 'us', 60, 0.6096, 'recirculation'],
+    ['cu-en-x-15', 'gb', 60, 1, 'recirculation'],
+    ['cu-en-x-15', 'gb', 70, 1, 'heating'],
+  ])('%s in %s at %s degC: at most %s m/s %s', (pipe, region, temperature, limit, service) => {
+    const answer = flow({ pipe, region, temperature, service })
+    expect(answer.limit).toBeCloseTo(limit, 9)
+    expect(answer.limitSource).toMatch(/\w/)
+  })
+  it('in a loop is never faster than without one, on every pipe', () => {
+    for (const { id, bore } of PIPES)
+      if (bore !== null)
+        for (const region of ['us', 'gb', 'eu'] as const)
+          expect(flow({ pipe: id, region, service: 'recirculation' }).limit, id).toBeLessThanOrEqual(
+            flow({ pipe: id, region }).limit,
+          )
+  })
+  it('never says a speed over a limit that reads the same', () => {
+    const { limit, velocity } = flow({ pipe: 'cu-en-x-22', flow: 0.5 })
+    const near = flow({ pipe: 'cu-en-x-22', flow: (0.5 * limit * 1.0005) / velocity })
+    const [, speed, most] = /^([\d.]+) m\/s is over ([\d.]+):/.exec(
+      near.cautions.find(({ code }) => code === 'velocity')!.text,
+    )!
+    expect(Number(speed)).toBeGreaterThan(Number(most))
+  })
+})
+
+describe('a hot branch that stands', () => {
+  const standing = (
+    pipe: string,
+    region: 'us' | 'gb' | 'eu',
+    length: number,
+    service: FlowQuestion['service'] = 'hot',
+  ) => flow({ pipe, region, length, service, temperature: 60 }).cautions.some(({ code }) => code === 'dead-leg')
+  // BS 8558: 20, 12, 8 and 3 m by outside diameter; IECC C404.5.1 by size in ft; W 551 three litres.
+  it.each([
+    ['cu-en-x-10', 'gb', 20_000],
+    ['cu-en-x-15', 'gb', 12_000],
+    ['cu-en-x-22', 'gb', 12_000],
+    ['cu-en-x-28', 'gb', 8000],
+    ['cu-en-x-35', 'gb', 3000],
+    ['cu-l-1_2', 'us', 43 * 304.8],
+    ['pex-cts-3_4', 'us', 21 * 304.8],
+    ['cpvc-cts-1', 'us', 13 * 304.8],
+    ['cu-en-x-22', 'eu', 3e6 / ((Math.PI / 4) * 20.2 ** 2)],
+  ] as const)('of %s in %s is no longer than %d mm', (pipe, region, most) => {
+    expect(standing(pipe, region, most * 0.999)).toBe(false)
+    expect(standing(pipe, region, most * 1.001)).toBe(true)
+    for (const service of ['cold', 'recirculation', 'heating'] as const)
+      expect(standing(pipe, region, most * 2, service)).toBe(false)
   })
   it('is over its limit just when it is faster', () => {
     fc.assert(

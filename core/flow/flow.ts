@@ -1,8 +1,11 @@
 import { fail, ok, type Note, type Result, type WorkingLine } from '#core/base'
-import { findPipe, type Pipe, type Region } from '#core/catalogue'
-import { formatDecimal } from '#core/units'
-import { COLD_C, INSERT_WALL_MM, isMinimumWall, K, MEAN_WALL, roughnessOf, type FlowFitting } from './loss-figures'
+import { findPipe, unitSystemOf, type Pipe, type Region } from '#core/catalogue'
+import type { Service } from '#core/joints'
+import { decimalsApart, formatDecimal, lengthsApart } from '#core/units'
+import { INSERT_WALL_MM, isMinimumWall, K, MEAN_WALL, roughnessOf, type FlowFitting } from './loss-figures'
 import { density, viscosity } from './water'
+import { longestDeadLeg } from './dead-legs'
+import { velocityLimit } from './limits'
 import type { FlowCode } from './rules'
 
 export interface FlowQuestion {
@@ -16,6 +19,8 @@ export interface FlowQuestion {
   flow: number
   /** degC */
   temperature: number
+  /** What the line does: a loop and heating run slower, and a hot branch that stands is not too long. */
+  service?: Service
   /** `k` in velocity heads and `bore` of an insert, mm, win over ours. */
   fittings?: readonly { fitting: FlowFitting; quantity: number; k?: number; bore?: number }[]
 }
@@ -64,30 +69,6 @@ export function frictionOf(reynolds: number, relativeRoughness: number): number 
 
 /** m/s of a flow in l/s through a bore in mm. */
 export const velocityIn = (flow: number, bore: number): number => (flow * 1e-3) / ((Math.PI / 4) * (bore * 1e-3) ** 2)
-
-/** Greatest velocity by material and temperature, m/s, with where it is from. */
-function velocityLimit(pipe: Pipe, temperature: number, region: Region | undefined): { limit: number; source: string } {
-  const isUs = region === 'us' || (region === undefined && pipe.regions.length === 1 && pipe.regions[0] === 'us')
-  if (!isUs)
-    return {
-      limit: 2,
-      source: 'typical, EN 806-3: 2 m/s; to a single outlet 4; British practice 3 at 10 \u00b0C falling to 2 at 90',
-    }
-  if (pipe.family === 'copper') {
-    if (temperature <= COLD_C) return { limit: 2.4, source: 'copper tube practice, cold: 8 ft/s' }
-    return temperature <= 60
-      ? { limit: 1.5, source: 'copper tube practice, hot to 60 \u00b0C: 5 ft/s' }
-      : { limit: 0.75, source: 'copper tube practice, above 60 \u00b0C: 2 to 3 ft/s' }
-  }
-  if (pipe.family === 'multilayer') return { limit: 2, source: 'typical, practice for multilayer' }
-  return {
-    limit: 2.4,
-    source:
-      pipe.family === 'pex' || pipe.family === 'pert'
-        ? 'typical, practice for PEX: 8 ft/s'
-        : 'ours: as for PEX, 8 ft/s',
-  }
-}
 
 /**
  * Velocity heads lost through an insert of a bore in a tube of a bore, by the tube's velocity: a sudden contraction,
@@ -146,6 +127,15 @@ function lossIn({ length, flow, temperature, fittings = [] }: FlowQuestion, pipe
   }
 }
 
+/** What is said of a hot branch that stands longer than its region allows; null where it does not, or none is asked. */
+function standingIn({ service, region = 'gb', length }: FlowQuestion, pipe: Pipe, bore: number): string | null {
+  const most = service === 'hot' ? longestDeadLeg(pipe, region) : null
+  if (most === null || length <= most.longest) return null
+  const words = lengthsApart([length, most.longest], unitSystemOf(region))
+  const litres = ((Math.PI / 4) * bore ** 2 * length) / 1e6
+  return `${words(length)} of hot pipe stands between uses, ${formatDecimal(litres, 1)} l that go cold; ${words(most.longest)} is the most by ${most.source}. A smaller pipe, a nearer heater, or a loop with lagging.`
+}
+
 /**
  * Velocity and pressure lost in a run at a flow. Darcy-Weisbach with Colebrook-White, laminar below Re 2300; fittings by
  * velocity heads, inserts by their bore. bar, m/s, mm. Issues: `unknown-id` at `pipe`, `impossible` at `pipe` where no bore
@@ -178,8 +168,10 @@ export function askFlow(question: FlowQuestion): Result<FlowAnswer> {
   const isMinimum = isMinimumWall(pipe) && question.wall === undefined && pipe.wall !== null
   const meanBore = isMinimum ? pipe.od - 2 * MEAN_WALL * pipe.wall! : bore
   const worst = isMinimum ? lossIn(question, pipe, meanBore) : loss
-  const { limit, source } = velocityLimit(pipe, temperature, region)
+  const { limit, source } = velocityLimit({ pipe, temperature, region, service: question.service })
+  const standing = standingIn(question, pipe, bore)
   const isOver = loss.velocity > limit
+  const speed = decimalsApart([loss.velocity, limit], 2)
   const caution = (when: boolean, code: FlowCode, text: string): Note[] => (when ? [{ code, text }] : [])
   return ok({
     velocity: loss.velocity,
@@ -242,8 +234,9 @@ export function askFlow(question: FlowQuestion): Result<FlowAnswer> {
       ...caution(
         isOver,
         'velocity',
-        `${formatDecimal(loss.velocity, 2)} m/s is over ${formatDecimal(limit, 2)}: noise, wear at bends. A size up, or less flow.`,
+        `${speed(loss.velocity)} m/s is over ${speed(limit)}: noise, wear at bends. A size up, or less flow.`,
       ),
+      ...caution(standing !== null, 'dead-leg', standing ?? ''),
       ...caution(
         loss.insert !== null && loss.insert.velocity > limit,
         'insert',

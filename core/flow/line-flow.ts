@@ -1,8 +1,10 @@
 import { ok, type Result } from '#core/base'
 import { LINE_FITTINGS, type LineFitting, type Region } from '#core/catalogue'
-import { ALL_METHODS } from '#core/joints'
+import { ALL_METHODS, type Service } from '#core/joints'
 import type { LaidLeg } from '#core/line'
+import { longestDeadLeg } from './dead-legs'
 import { askFlow, type FlowAnswer, type FlowQuestion } from './flow'
+import { FLOW_RULES } from './rules'
 
 /** Whether a tube end has an insert pushed into it. */
 const hasInsert = (mouth: LaidLeg['mouths'][number]): boolean =>
@@ -61,16 +63,31 @@ export interface LineInFlow {
   flow: number
   /** degC */
   temperature: number
+  /** What the line does, where it is known. */
+  service?: Service
+}
+
+/** What is said of a hot way whose legs together stand longer than their sizes allow; null where they do not. */
+function standingAlong(way: readonly LaidLeg[], region: Region): string | null {
+  const shares = way.map(({ pipe, length }) => {
+    const most = longestDeadLeg(pipe, region)
+    return most === null ? 0 : length / most.longest
+  })
+  if (shares.reduce((sum, share) => sum + share, 0) <= 1) return null
+  const { source } = longestDeadLeg(way[0]!.pipe, region)!
+  return `Hot pipe stands longer between uses than ${source} allows for its sizes. ${FLOW_RULES['dead-leg'].because}`
 }
 
 /** Speed and pressure lost along the way from a line's start to its farthest end. Issue at `flow` or `temperature`. */
-export function flowAlong({ region, laid, names, flow, temperature }: LineInFlow): Result<LineFlow> {
+export function flowAlong({ region, laid, names, flow, temperature, service }: LineInFlow): Result<LineFlow> {
   const legs: FlowLeg[] = []
   const lost: LineFlow['lost'] = [{ at: 0, bar: 0 }]
   const inserts: LineFlow['inserts'] = []
   let [at, bar] = [0, 0]
   for (const leg of longestWay(laid)) {
-    const question = { region, pipe: leg.pipe.id, length: leg.length, flow, temperature }
+    // How long a hot branch stands is asked of the whole way, below.
+    const own = service === 'hot' ? {} : { service }
+    const question = { region, pipe: leg.pipe.id, length: leg.length, flow, temperature, ...own }
     const whole = askFlow({ ...question, fittings: fittingsOf(leg) })
     if (!whole.ok) return whole
     const straight = askFlow(question)
@@ -86,6 +103,8 @@ export function flowAlong({ region, laid, names, flow, temperature }: LineInFlow
     at = to
     bar += answer.drop
   }
+  const standing = service === 'hot' ? standingAlong(longestWay(laid), region) : null
+  if (standing) legs.at(-1)?.answer.cautions.push({ code: 'dead-leg', text: standing })
   const isOver =
     legs.some(({ answer }) => answer.verdict === 'over') || inserts.some(({ velocity, limit }) => velocity > limit)
   return ok({ flow, legs, lost, inserts, drop: bar, isOver })

@@ -61,6 +61,3 @@ const MINIMUM_WALL: ReadonlySet<string> = new Set([
   'pe-cts',
 ])
 export const isMinimumWall = (pipe: Pipe): boolean => MINIMUM_WALL.has(pipe.series)
-
-/** Water counts as cold up to this, degC. Ours: codes say "cold" without a figure. */
-export const COLD_C = 30

@@ -12,6 +12,12 @@ export const FLOW_RULES = {
     because: 'Noise, wear at bends. A size up, or less flow.',
     source: 'the limit in use',
   },
+  'dead-leg': {
+    when: 'a hot branch that does not circulate is longer than its region allows',
+    because:
+      'What stands in it goes cold, is run to waste and grows bacteria. A smaller pipe, a nearer heater, or a loop.',
+    source: 'Water Regulations guidance, BS 8558; IECC C404.5.1; DVGW W 551',
+  },
   insert: {
     when: 'the water runs faster than the limit in an insert',
     because: 'It throttles. An expansion or press fitting of full bore, or a size up.',

@@ -3,7 +3,7 @@ import { seriesOf, unitSystemOf, type Pipe } from '#core/catalogue'
 import { ALL_METHODS, JOINT_METHODS, THREADS_LEFT, type Method, type MethodLook } from '#core/joints'
 import { refusedHidden } from './facts'
 import { judgeReading } from '#core/making'
-import { formatDecimal, lengthsApart } from '#core/units'
+import { decimalsApart, formatDecimal, lengthsApart } from '#core/units'
 import type { Finding, InspectQuestion, Seen, SeenName } from './types'
 
 type Said<Name extends SeenName> = NonNullable<Seen[Name]>
@@ -53,6 +53,19 @@ function bandOf(ring: Figure | null | undefined): { lo: number; hi: number } {
 }
 /** First clip beside a joint, mm: typical, plastic nearer. */
 const CLIP_WITHIN = { metal: 300, plastic: 150 } as const
+
+/** Longest blind end, in diameters of the pipe: none to 3 by edition. HSG274, BS 8558. */
+const DEAD_LEG_OD = 3
+/** How long plastic stands in the sun before it is harmed, days, where its print is not read: typical, the shorter. */
+const SUN_DAYS: Readonly<Partial<Record<Pipe['family'], number>>> = {
+  pex: 30,
+  bs7291: 30,
+  multilayer: 90,
+  cpvc: 180,
+  pvc: 365,
+  pe: 365,
+  'pp-r': 180,
+}
 
 /** Things to look at, the most telling first. */
 export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
@@ -282,10 +295,29 @@ export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
     source: 'ASTM F876; typical',
     gravest: 'wrong',
     applies: (_, pipe) => isPlastic(pipe),
-    says: (value) =>
-      value
-        ? wrong('Plastic in daylight ages and cracks.', 'Shield it, or replace the aged length by copper.')
-        : sound('Out of the sun.'),
+    says: (value, _, pipe) => {
+      if (!value) return sound('Out of the sun.')
+      const days = pipe && SUN_DAYS[pipe.family]
+      const stands = days === undefined ? '' : ` Laid open it stands about ${days} days, typical; its print decides.`
+      return wrong(`Plastic in daylight ages and cracks.${stands}`, 'Shield it, or replace the aged length by copper.')
+    },
+  },
+  deadLeg: {
+    ask: 'How much blind pipe is left beyond it?',
+    when: 'a blind end is left beyond a tee',
+    because: 'Water that stands goes bad: cut back to the running pipe.',
+    source: 'HSG274, BS 8558',
+    gravest: 'wrong',
+    applies: (_, pipe) => pipe !== undefined,
+    says: (value, { region }, pipe) => {
+      const times = value / pipe!.od
+      if (value === 0) return sound('No blind end is left.')
+      const words = lengthsApart([value, DEAD_LEG_OD * pipe!.od], unitSystemOf(region))
+      const long = `${words(value)} of blind pipe, ${decimalsApart([times, DEAD_LEG_OD], 1)(times)} times its diameter`
+      const remedy = 'Cut back to the running pipe: the tee out, a straight coupling in.'
+      if (times > DEAD_LEG_OD) return wrong(`${long}; over ${DEAD_LEG_OD} the water in it goes bad.`, remedy)
+      return care(`${long}: none is best.`, `${remedy} Until then flush it each week.`)
+    },
   },
 }
 

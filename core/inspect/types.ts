@@ -24,6 +24,8 @@ export interface Seen {
   reach?: 'reached' | 'hidden'
   inLine?: boolean
   daylight?: boolean
+  /** Pipe left blind beyond the joint, where nothing draws, along it. */
+  deadLeg?: number
   /** Zinc and copper: with brass between them, bare on each other, or no zinc there. */
   metals?: 'no-zinc' | 'brass-between' | 'bare'
   /** Pipe, fitting and ring of one system. */

@@ -9,10 +9,11 @@ import {
   pipeRating,
   seriesOf,
   socketDepth,
+  unitSystemOf,
   type Pipe,
   type SocketMethod,
 } from '#core/catalogue'
-import { decimalsApart, formatDecimal } from '#core/units'
+import { decimalsApart, formatDecimal, formatLength } from '#core/units'
 import { COMPRESSION_PLAY } from '../prices-and-play'
 import { alongOf } from '../play'
 import type { Situation, Tube } from '../types'
@@ -324,6 +325,25 @@ const METAL_FIRST: Readonly<Record<Situation['region'], string>> = {
   eu: 'metre from a boiler or heater',
 }
 
+/** Straight, round pipe between the mark and a bend, mm: typical. */
+const STRAIGHT: Readonly<Partial<Record<SocketMethod, number>>> = {
+  'push-fit': 15,
+  press: 10,
+  crimp: 75,
+  clamp: 75,
+  expansion: 75,
+}
+
+/** How much of the pipe that is, with what stays straight behind it; nothing where no depth is held. */
+function lengthOf({ pipe }: Tube, region: Situation['region'], { id }: RuledMethod): string {
+  const socket = findSocket(id, pipe)
+  const depth = socket && socketDepth(socket).value
+  if (depth === null) return ''
+  const words = (mm: number) => formatLength(mm, unitSystemOf(region))
+  const straight = STRAIGHT[id]
+  return `, ${words(depth)}${straight === undefined ? '' : `, and ${words(straight)} more of it straight and round before a bend`}`
+}
+
 const METAL = 'bare metal for the whole depth'
 /** Compression grips on chrome; solder does not mind a scratch, nor does what grips inside the tube. */
 const MINDS_NOT: Readonly<Partial<Record<SocketMethod, readonly Tube['surface'][]>>> = {
@@ -406,10 +426,14 @@ export const SHARED_CONCERNS: readonly ConcernRule[] = [
     'the end is painted, plated, scored or corroded',
     `Bring it to ${METAL}, or cut back to where it is.`,
     'typical, trade practice',
-    ({ surface }, _, { id }) => {
-      if (surface === undefined || surface === 'bare' || MINDS_NOT[id]?.includes(surface)) return null
-      if (surface === 'painted' || surface === 'plated') return `The end is ${surface}: take it to ${METAL} first.`
-      return `The end is ${surface}: cut back to sound pipe for the whole depth.`
+    (tube, { region }, method) => {
+      const { surface } = tube
+      if (surface === undefined || surface === 'bare' || MINDS_NOT[method.id]?.includes(surface)) return null
+      const length = lengthOf(tube, region, method)
+      if (surface === 'scored' || surface === 'corroded')
+        return `The end is ${surface}: cut back to sound pipe for the whole depth${length}.`
+      const covered = surface === 'painted' ? 'painted or lacquered' : 'plated'
+      return `The end is ${covered}: take it to ${METAL} first${length}.`
     },
   ),
   held(

@@ -16,11 +16,13 @@ export function lineFlow(job: LineRules, line: LineRecord): Result<LineFlow | nu
   if (!flow.ok) return flow
   const { draft, survey } = surveyed(job, line)
   if (!survey || !draft.question) return ok(null)
+  const { temperature, service } = fixSettings(job, line)
   return flowAlong({
     region: job.region,
     laid: survey.laid,
     names: draft.question.legs.map(({ name }) => name),
     flow: flow.value,
-    temperature: fixSettings(job, line).temperature,
+    temperature,
+    service,
   })
 }
