@@ -69,6 +69,10 @@ const METHOD_WORDS: Readonly<Record<Method, string>> = {
   thread: 'thread',
   'pe-compression': 'PE compression',
   union: 'union',
+  flare: 'flare',
+  'socket-fusion': 'fused',
+  'insert-clamp': 'insert and clamps',
+  cone: 'cone joint',
 }
 export const methodWords = (method: Method): string => METHOD_WORDS[method]
 

@@ -24,6 +24,9 @@ export {
   ringPosition,
   socketDepth,
   STANDARD_METHODS,
+  bandClampMm,
+  fusionOf,
+  fusionTool,
   hasThread,
   threadMadeUp,
 } from './sockets'

@@ -31,6 +31,7 @@ const OF_SERIES = new Map(
  */
 const IS_OF: Readonly<Record<RatedBy, (row: RatingRow, pipe: Pipe, temper: 'hard' | 'soft') => boolean>> = {
   series: () => true,
+  'own-series': ({ of }, { series }) => of === series,
   pipe: ({ of }, { id }) => of === id,
   'hard-pipe': ({ of }, { id }, temper) => temper === 'hard' && of === id,
   'pipe-and-temper': ({ of }, { id }, temper) => of === `${id} ${temper === 'soft' ? 'annealed' : 'drawn'}`,

@@ -49,14 +49,14 @@ const STICKS_AND_COILS = fact('sticks 5, 10, 20 ft; coils 100, 300, 500, 1000 ft
 
 const PPR = {
   tempers: null,
-  kinds: fact('SDR 6 (S 2.5, PN 20) or SDR 7.4 (S 3.2)', 'EN ISO 15874'),
+  kinds: fact('SDR 6 (S 2.5, PN 20), SDR 7.4 (S 3.2, PN 16) or SDR 11 (S 5, PN 10, cold only)', 'EN ISO 15874'),
   listings: fact('EN ISO 15874, DIN 8077, DIN 8078', 'EN ISO 15874'),
   barrier: fact('none, unless its print says so: not to steel parts of a heating', 'DIN 4726'),
   lengths: fact('4 m', TYPICAL),
   marks: fact('PP-R, SDR, PN, EN ISO 15874, DIN 8077/8078', 'typical, general form'),
   colours: fact('green, grey or white', TRADE),
   services: { cold: 'yes', hot: 'yes', recirculation: 'print', heating: 'print', buried: 'print' },
-  hazard: fact('Welded by heat with its own tools: no ring, press or push-fit is made for it here.', TRADE),
+  hazard: fact('Fused by heat with its own tools: no ring, press or push-fit is made for it.', TRADE),
 } as const
 
 const PVC = {
@@ -84,6 +84,30 @@ const STEEL = {
     'EN 12502',
   ),
 } as const
+
+/** Polyethylene service tube of the United States: the print says which of three ways its size is held. */
+const peUs = (listing: string, words: string, hazard: string): SeriesFacts => ({
+  tempers: null,
+  kinds: null,
+  listings: fact(`${listing}; NSF-pw`, listing),
+  barrier: fact('none', 'physics'),
+  lengths: fact('coils 100, 200, 300, 500 ft', TYPICAL),
+  marks: fact(`${words}, ${listing}, the grade such as PE4710`, 'typical, general form'),
+  colours: fact('black or blue; yellow is gas', TRADE),
+  services: { cold: 'buried only', hot: 'no', recirculation: 'no', heating: 'no', buried: 'yes' },
+  hazard: fact(hazard, TRADE),
+})
+const PE_CTS = peUs(
+  'ASTM D2737',
+  'CTS, SDR',
+  'Copper tube sizes outside; its stiffener goes by the wall. Iron sizes and bore-held pipe look alike: measure.',
+)
+const PE_IPS = peUs('ASTM D3035', 'IPS, SDR', 'Iron pipe sizes outside: never a barb made for pipe held to its bore.')
+const PE_ID = peUs(
+  'ASTM D2239',
+  'SIDR',
+  'Held to its bore: barbs and clamps only. Its outside is a result, no compression fitting goes by it.',
+)
 
 export const SERIES_FACTS: Readonly<Record<string, SeriesFacts>> = {
   'cu-k': {
@@ -200,6 +224,17 @@ export const SERIES_FACTS: Readonly<Record<string, SeriesFacts>> = {
       TRADE,
     ),
   },
+  'pe-cts-11': PE_CTS,
+  'pe-cts-135': PE_CTS,
+  'pe-ips-9': PE_IPS,
+  'pe-ips-11': PE_IPS,
+  'pe-ips-135': PE_IPS,
+  'pe-ips-17': PE_IPS,
+  'pe-id-7': PE_ID,
+  'pe-id-9': PE_ID,
+  'pe-id-115': PE_ID,
+  'pe-id-15': PE_ID,
+  'pe-id-19': PE_ID,
   'st-40': {
     ...STEEL,
     listings: fact('ASTM A53, SCH 40, heat number', 'typical, general form'),
@@ -328,4 +363,5 @@ export const SERIES_FACTS: Readonly<Record<string, SeriesFacts>> = {
   },
   'ppr-74': PPR,
   'ppr-6': PPR,
+  'ppr-11': { ...PPR, services: { ...PPR.services, hot: 'no', recirculation: 'no', heating: 'no' } },
 }

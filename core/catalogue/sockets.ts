@@ -3,6 +3,8 @@ import { seriesOf } from './series'
 import { STANDARDS } from './tables'
 import { MADE_UP as NPT, SOURCE as NPT_SOURCE } from './tables/asme-b1-20-1'
 import { RING_GAUGE, SOURCE as RING_GAUGE_SOURCE } from './tables/astm-f1807'
+import { CLAMP_MM } from './tables/astm-d2609'
+import { FUSION, TOOL_C } from './tables/en-iso-15874-3'
 import { MADE_UP as BSPT, SOURCE as BSPT_SOURCE } from './tables/en-10226-1'
 import type { EndRow, Family, Pipe, RingGaugeRow, SocketMethod, SocketTable, Source, ThreadForm } from './types'
 
@@ -109,19 +111,35 @@ export function threadMadeUp(form: ThreadForm, nominal: string): Figure | null {
 }
 
 /** Distance of a ring's near edge from the tube end, mm; null where the method has no ring, or its size no row. */
-export function ringPosition(method: SocketMethod, nominal: string): Figure | null {
-  const standard = STANDARDS.find(({ SOCKET_TABLES = [] }) => SOCKET_TABLES.some((table) => table.method === method))
-  const row = standard?.RING_POSITION?.find((candidate) => candidate.nominal === nominal)
+export function ringPosition(method: SocketMethod, pipe: Pipe): Figure | null {
+  const socket = findSocket(method, pipe)
+  const standard = socket && STANDARDS.find(({ SOURCE }) => SOURCE.id === socket.source.id)
+  const row = standard?.RING_POSITION?.find((candidate) => candidate.nominal === socket?.fittingNominal)
   if (!standard || !row) return null
   return { value: row.depthMm, lo: row.loMm, hi: row.hiMm, source: sourceOf(standard.SOURCE, row.typical) }
 }
 
-/** Finished outside diameter of a copper crimp ring, mm, where a figure is held. */
-export const ringGauge = (nominal: string): RingGaugeRow | null =>
-  (RING_GAUGE as readonly RingGaugeRow[]).find((row) => row.nominal === nominal) ?? null
+/**
+ * Finished outside diameter of a copper crimp ring, mm, where a figure is held: by copper tube sizes only. Composite tube
+ * of the same name has another diameter and a gauge of its own, which nobody holds.
+ */
+export const ringGauge = ({ nominal, series }: Pick<Pipe, 'nominal' | 'series'>): RingGaugeRow | null =>
+  seriesOf(series).sizing === 'cts'
+    ? ((RING_GAUGE as readonly RingGaugeRow[]).find((row) => row.nominal === nominal) ?? null)
+    : null
 
 /** Words for the source of a ring's gauge; undefined where none is held. */
-export function ringGaugeSource(nominal: string): string | undefined {
-  const row = ringGauge(nominal)
+export function ringGaugeSource(pipe: Pick<Pipe, 'nominal' | 'series'>): string | undefined {
+  const row = ringGauge(pipe)
   return row ? sourceOf(RING_GAUGE_SOURCE, row.typical) : undefined
 }
+
+/** Seconds of a fused joint by outside diameter: on the tool, to join, held, left; null where none are held. */
+export const fusionOf = (nominal: string): (typeof FUSION)[number] | null =>
+  FUSION.find((row) => row.nominal === nominal) ?? null
+
+/** Temperature of the tool PP-R is fused with, degC. */
+export const fusionTool = TOOL_C
+
+/** Edge of the first band clamp on a barb, mm from the pipe's end. */
+export const bandClampMm = CLAMP_MM

@@ -3,6 +3,7 @@ import * as threadNpt from './tables/asme-b1-20-1'
 import * as supportsGb from './tables/bs-8558'
 import * as threadBsp from './tables/en-10226-1'
 import * as bends from './tables/en-1057-bends'
+import * as supportsPpr from './tables/dvs-2210-1'
 import * as supportsMultilayer from './tables/en-multilayer-supports'
 import * as supportsIpc from './tables/ipc-308-5'
 import * as supportsIrc from './tables/irc-p2605'
@@ -20,6 +21,7 @@ export const SOURCES: readonly Source[] = [
   supportsUpc,
   supportsGb,
   supportsMultilayer,
+  supportsPpr,
 ].map(({ SOURCE }) => SOURCE)
 
 const CHECKED_WORDS: Readonly<Record<Source['checked'], string>> = {

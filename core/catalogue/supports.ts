@@ -3,6 +3,7 @@ import { PIPES } from './pipes'
 import { inchesOf } from './sizes'
 import * as gb from './tables/bs-8558'
 import * as multilayer from './tables/en-multilayer-supports'
+import * as ppr from './tables/dvs-2210-1'
 import * as ipc from './tables/ipc-308-5'
 import * as irc from './tables/irc-p2605'
 import * as upc from './tables/upc-313-3'
@@ -36,7 +37,18 @@ const INCH: Readonly<Record<'ipc' | 'irc' | 'upc', Table>> = {
   irc: { rows: irc.SUPPORTS, standard: irc.SOURCE.standard, isInch: true },
   upc: { rows: upc.SUPPORTS, standard: upc.SOURCE.standard, isInch: true },
 }
-const GB: Table = { rows: [...gb.SUPPORTS, ...multilayer.SUPPORTS], standard: gb.SOURCE.standard, isInch: false }
+const GB: Table = {
+  rows: [...gb.SUPPORTS, ...multilayer.SUPPORTS, ...ppr.SUPPORTS],
+  standard: gb.SOURCE.standard,
+  isInch: false,
+}
+/** Rows that come from a table of their own, whatever the code. */
+const OWN_SOURCE: Readonly<Partial<Record<Family, string>>> = {
+  multilayer: multilayer.SOURCE.standard,
+  'pp-r': ppr.SOURCE.standard,
+}
+/** Pipe counts as hot from here up, degC: ours, by the gap between cold lines and hot ones. */
+const HOT_FROM_C = 30
 
 /** British plastic plumbing pipe goes by the row of PEX, whichever plastic it is. */
 const familyOf = ({ family }: Pipe): Family => (family === 'bs7291' ? 'pex' : family)
@@ -77,19 +89,20 @@ function rowOf(table: Table, pipe: Pipe): { row: SupportRow; isOther: boolean } 
  * Greatest distances between the supports of a pipe by a code, with the table; EN has rows of multilayer only and takes
  * the British ones else.
  */
-export function spacingOf(code: SupportCode, pipe: Pipe): Spacing | null {
+export function spacingOf(code: SupportCode, pipe: Pipe, temperature = 20): Spacing | null {
   const table = code === 'gb' || code === 'en' ? GB : INCH[code]
   const found = rowOf(table, pipe)
   if (!found) return null
   const { row, isOther } = found
-  const standard = row.family === 'multilayer' && !table.isInch ? multilayer.SOURCE.standard : table.standard
+  const own = table.isInch ? undefined : OWN_SOURCE[row.family]
+  const standard = own ?? table.standard
   const source = [
     row.typical ? `typical, ${standard}` : standard,
     ...(isOther ? [`by its row for ${row.to}, the next smaller outside diameter`] : []),
-    ...(code === 'en' && row.family !== 'multilayer' ? ['British rows: no European ones are held'] : []),
+    ...(code === 'en' && own === undefined ? ['British rows: no European ones are held'] : []),
   ].join('; ')
   return {
-    horizontal: row.horizontalMm,
+    horizontal: temperature > HOT_FROM_C ? (row.hotMm ?? row.horizontalMm) : row.horizontalMm,
     vertical: row.verticalMm,
     midStorey: row.midStorey,
     byStorey: row.verticalMm === null,

@@ -76,6 +76,8 @@ export interface SupportRow {
   from: string
   to: string
   horizontalMm: number
+  /** Of a hot pipe, where it sags and is held nearer. */
+  hotMm?: number
   verticalMm: number | null
   /** Guided half way up each storey besides. */
   midStorey: boolean
@@ -119,6 +121,10 @@ export const SOCKET_METHODS = [
   'ml-compression',
   'solvent-cement',
   'pe-compression',
+  'flare',
+  'socket-fusion',
+  'insert-clamp',
+  'cone',
 ] as const
 export type SocketMethod = (typeof SOCKET_METHODS)[number]
 
@@ -148,10 +154,10 @@ export interface SocketTable {
 }
 
 /**
- * How the ratings of a standard's tube are found: one row for the whole series, by pipe, by pipe where it is hard, by
+ * How the ratings of a standard's tube are found: one row for the whole series, by series where it holds several, by pipe, by pipe where it is hard, by
  * pipe and temper.
  */
-export type RatedBy = 'series' | 'pipe' | 'hard-pipe' | 'pipe-and-temper'
+export type RatedBy = 'series' | 'own-series' | 'pipe' | 'hard-pipe' | 'pipe-and-temper'
 
 /** What the file of a standard may hold; every file does with some of it. */
 export interface Standard {

@@ -59,5 +59,11 @@ const MINIMUM_WALL: ReadonlySet<string> = new Set([
   'pvc-40',
   'pvc-80',
   'pe-cts',
+  'pe-cts-11',
+  'pe-cts-135',
+  'pe-ips-9',
+  'pe-ips-11',
+  'pe-ips-135',
+  'pe-ips-17',
 ])
 export const isMinimumWall = (pipe: Pipe): boolean => MINIMUM_WALL.has(pipe.series)

@@ -29,6 +29,10 @@ const family = (text: string, meaning: string, ...families: Pipe['family'][]): L
   meaning,
   fits: (pipe) => families.includes(pipe.family),
 })
+const PE_CTS = ['pe-cts', 'pe-cts-11', 'pe-cts-135'] as const
+const PE_IPS = ['pe-ips-9', 'pe-ips-11', 'pe-ips-135', 'pe-ips-17'] as const
+const PE_ID = ['pe-id-7', 'pe-id-9', 'pe-id-115', 'pe-id-15', 'pe-id-19'] as const
+const PPR = ['ppr-74', 'ppr-6', 'ppr-11'] as const
 const COPPER_EN = ['cu-en-x', 'cu-en-y', 'cu-en-10'] as const
 
 const saying = (text: string, meaning: string, says?: EndFacts): Literal => ({
@@ -84,7 +88,14 @@ export const LITERALS: readonly Literal[] = [
   standard('CPVC4120', 'CPVC 4120: material', 'cpvc-cts'),
   standard('D1785', 'ASTM D1785: PVC pipe by schedule', 'pvc-40', 'pvc-80'),
   standard('PVC1120', 'PVC 1120: material', 'pvc-40', 'pvc-80'),
-  water(standard('D2737', 'ASTM D2737: PE tube in copper sizes', 'pe-cts')),
+  water(standard('D2737', 'ASTM D2737: PE tube in copper sizes', ...PE_CTS)),
+  water(standard('D3035', 'ASTM D3035: PE pipe in iron sizes', ...PE_IPS)),
+  water(standard('D2239', 'ASTM D2239: PE pipe held to its bore', ...PE_ID)),
+  standard('SIDR7', 'SIDR 7: bore over wall', 'pe-id-7'),
+  standard('SIDR9', 'SIDR 9: bore over wall', 'pe-id-9'),
+  standard('SIDR11.5', 'SIDR 11.5: bore over wall', 'pe-id-115'),
+  standard('SIDR15', 'SIDR 15: bore over wall', 'pe-id-15'),
+  standard('SIDR19', 'SIDR 19: bore over wall', 'pe-id-19'),
   standard('F1281', 'ASTM F1281: PEX-AL-PEX', 'ml-astm'),
   standard('A53', 'ASTM A53: steel pipe', 'st-40'),
   standard('B3610', 'ASME B36.10: steel pipe', 'st-40'),
@@ -101,9 +112,9 @@ export const LITERALS: readonly Literal[] = [
   standard('BS1387', 'BS 1387: threaded steel tube, before EN 10255', 'st-en'),
   standard('EN10312', 'EN 10312: stainless tube', 'ss-en'),
   standard('EN103053', 'EN 10305-3: thin-wall carbon steel', 'cs-en'),
-  standard('ENISO15874', 'EN ISO 15874: PP-R', 'ppr-74', 'ppr-6'),
-  standard('DIN8077', 'DIN 8077: PP-R', 'ppr-74', 'ppr-6'),
-  standard('DIN8078', 'DIN 8078: PP-R', 'ppr-74', 'ppr-6'),
+  standard('ENISO15874', 'EN ISO 15874: PP-R', ...PPR),
+  standard('DIN8077', 'DIN 8077: PP-R', ...PPR),
+  standard('DIN8078', 'DIN 8078: PP-R', ...PPR),
   family('PEXALPEX', 'PEX, aluminium, PEX', 'multilayer'),
   family('PEX/AL/PEX', 'PEX, aluminium, PEX', 'multilayer'),
   family('PE-X/AL/PE-X', 'PEX, aluminium, PEX', 'multilayer'),

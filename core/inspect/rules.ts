@@ -1,6 +1,6 @@
 import type { Figure, RuleRow } from '#core/base'
-import { seriesOf, unitSystemOf, type Pipe } from '#core/catalogue'
-import { ALL_METHODS, JOINT_METHODS, THREADS_LEFT, type Method, type MethodLook } from '#core/joints'
+import { getPipe, seriesOf, unitSystemOf, type Pipe } from '#core/catalogue'
+import { ALL_METHODS, isByThread, JOINT_METHODS, THREADS_LEFT, type Method, type MethodLook } from '#core/joints'
 import { refusedHidden } from './facts'
 import { judgeReading } from '#core/making'
 import { decimalsApart, formatDecimal, lengthsApart } from '#core/units'
@@ -45,8 +45,13 @@ const isPlastic = (pipe: Pipe | undefined): boolean => pipe !== undefined && ser
 const RING_BAND = bandOf(
   Object.values(JOINT_METHODS)
     .find(({ ringOf }) => ringOf)
-    ?.ringOf?.('1/2'),
+    ?.ringOf?.(getPipe('pex-cts-1_2')),
 )
+/** Of a tube whose rings lie otherwise, where it is known. */
+const ringBandOn = (method: Method, pipe: Pipe | undefined): { lo: number; hi: number } => {
+  const own = pipe && !isByThread(method) ? JOINT_METHODS[method].ringOf?.(pipe) : null
+  return own ? bandOf(own) : RING_BAND
+}
 function bandOf(ring: Figure | null | undefined): { lo: number; hi: number } {
   if (ring?.lo == null || ring.hi === null) throw new Error('the table of ring positions has no band for 1/2')
   return { lo: ring.lo, hi: ring.hi }
@@ -132,10 +137,11 @@ export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
     source: 'ASTM F1807, F2098',
     gravest: 'wrong',
     applies: where('ringDistance'),
-    says: (value, { region }) => {
-      const words = lengthsApart([value, RING_BAND.lo, RING_BAND.hi], unitSystemOf(region))
-      const band = `${words(RING_BAND.lo)} to ${words(RING_BAND.hi)}`
-      return judgeReading(RING_BAND, value) === 'within'
+    says: (value, { region, method }, pipe) => {
+      const { lo, hi } = ringBandOn(method, pipe)
+      const words = lengthsApart([value, lo, hi], unitSystemOf(region))
+      const band = `${words(lo)} to ${words(hi)}`
+      return judgeReading({ lo, hi }, value) === 'within'
         ? sound(`The ring lies ${words(value)} from the end, in the band of ${band}.`)
         : wrong(
             `The ring lies ${words(value)} from the end; ${band} is the band.`,

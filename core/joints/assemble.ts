@@ -82,7 +82,7 @@ function materialOf({ mouths }: Fitting): Pick<Part, 'material'> {
 /** Loose parts of one joint: what its method needs, or the washer of a parallel thread. */
 function looseOf(meeting: Meeting, region: Region): Part[] {
   if (meeting.kind === 'thread')
-    return meeting.form === 'bspp'
+    return meeting.form === 'bspp' && !meeting.isSeat
       ? [{ kind: 'washer', name: 'flat washer', size: `G ${meeting.size}`, quantity: 1 }]
       : []
   return JOINT_METHODS[meeting.method]
@@ -192,6 +192,7 @@ function timeAndCost(
   const dearer = Math.max(...kinds.map((kind) => DEARER[kind] ?? 1))
   const cost = { low: loose * SMALL_PART_PRICE.low, high: loose * SMALL_PART_PRICE.high }
   for (const meeting of chain.meetings) {
+    if (meeting.kind === 'thread' && meeting.isSeat) continue
     const method = methodOf(meeting)
     const scale = (meeting.kind === 'socket' ? meeting.tube.pipe.od / PRICE_OD : 1) * dearer
     const own = minutesOf(meeting, situation)
@@ -222,31 +223,37 @@ function idOf({ items, meetings }: Chain): string {
   return [...(between.length > 0 ? between : ['straight']), ...cut].join('+')
 }
 
+/** One entry of a way: a tube end in a mouth, or a male thread. */
+function jointOf(meeting: Meeting, insertion: Figure): Joint {
+  if (meeting.kind === 'socket')
+    return {
+      method: meeting.method,
+      on: meeting.on,
+      pipe: meeting.tube.pipe.id,
+      insertion,
+      ...(meeting.isSpigot ? { isSpigot: true } : {}),
+    }
+  return {
+    method: meeting.method,
+    on: meeting.on,
+    pipe: null,
+    thread: {
+      form: meeting.form,
+      size: meeting.size,
+      gender: 'male',
+      ...(meeting.isPlastic ? { material: 'plastic' } : {}),
+    },
+    insertion,
+  }
+}
+
 /** One way, whole, from a chain that no rule refuses. */
 export function assembleWay(chain: Chain, ends: { a: Offer; b: Offer }, situation: Situation): Way {
   const isSlip = chain.items.some((item) => item.kind === 'fitting' && item.fitting.kind === 'slip')
   const insertions = chain.meetings.map((meeting) => insertionOf(meeting, situation, isSlip))
-  const joints = chain.meetings.map((meeting, i): Joint =>
-    meeting.kind === 'thread'
-      ? {
-          method: meeting.method,
-          on: meeting.on,
-          pipe: null,
-          thread: {
-            form: meeting.form,
-            size: meeting.size,
-            gender: 'male',
-            ...(meeting.isPlastic ? { material: 'plastic' as const } : {}),
-          },
-          insertion: insertions[i]!,
-        }
-      : {
-          method: meeting.method,
-          on: meeting.on,
-          pipe: meeting.tube.pipe.id,
-          insertion: insertions[i]!,
-          ...(meeting.isSpigot ? { isSpigot: true as const } : {}),
-        },
+  // A seat is one with the joint of the cone on its tube.
+  const joints = chain.meetings.flatMap((meeting, i): Joint[] =>
+    meeting.kind === 'thread' && meeting.isSeat ? [] : [jointOf(meeting, insertions[i]!)],
   )
   const parts = partsOf(chain, insertions, situation.region)
   const concerns = concernsOfChain({ chain, ends, insertions, situation, isInMetricBody })

@@ -10,7 +10,7 @@ import type { Gender, Part } from './types'
 export type Mouth =
   | { kind: 'socket'; method: SocketMethod; size: SizeClass }
   | { kind: 'spigot'; size: SizeClass }
-  | { kind: 'thread'; form: ThreadForm; size: string; gender: Gender; isSwivel?: true; isPlastic?: true }
+  | { kind: 'thread'; form: ThreadForm; size: string; gender: Gender; isSwivel?: true; isPlastic?: true; isCone?: true }
 
 export interface Fitting {
   id: string

@@ -13,6 +13,7 @@ import {
   threadSizes,
   type SizeClass,
 } from './size-classes'
+import { CONE_THREAD } from './rules/seats'
 import { bushesBetween, onThread, threadConverters } from './threaded-fittings'
 import type { Thread } from './types'
 
@@ -25,9 +26,24 @@ const methodsWith = (isTrue: (method: JointMethod) => unknown): SocketMethod[] =
 function couplingsAndThreads(size: SizeClass): Fitting[] {
   // An old tube has no fittings of its own: it enters the metric body.
   if (systemOf(size) === 'bs') return []
+  return methodsOf(size).flatMap((method) => [
+    ...(method === 'cone' ? [] : ownFittings(method, size)),
+    ...(method === 'cone' ? [coneNut(size)] : []),
+  ])
+}
+
+/** Nut of a cone joint, on the G 3/4 body of a manifold. */
+const coneNut = (size: SizeClass): Fitting =>
+  fitting('adaptor', 'manifold cone nut', `${nominalOf(size)} x G ${CONE_THREAD}`, socket('cone', size), {
+    ...thread('bspp', CONE_THREAD, 'female'),
+    isCone: true,
+  })
+
+/** Coupling and thread adaptors of a method. */
+function ownFittings(method: SocketMethod, size: SizeClass): Fitting[] {
   const nominal = nominalOf(size)
   const { form, sizes } = threadSizes(size)
-  return methodsOf(size).flatMap((method) => [
+  return [
     fitting('coupling', `${words(method)} coupling`, nominal, socket(method, size), socket(method, size)),
     ...(form === 'bspt' && JOINT_METHODS[method].hasSwivel
       ? sizes
@@ -56,7 +72,7 @@ function couplingsAndThreads(size: SizeClass): Fitting[] {
         ),
       ),
     ),
-  ])
+  ]
 }
 
 const orderOf = (system: string): readonly string[] =>
@@ -71,7 +87,7 @@ function reducers(one: SizeClass, other: SizeClass): Fitting[] {
   const order = orderOf(systemOf(one))
   const [from, to] = [order.indexOf(nominalOf(large)), order.indexOf(nominalOf(small))]
   if (from >= 0 && to >= 0 && from - to > REDUCES) return []
-  const both = methodsOf(large).filter((method) => methodsOf(small).includes(method))
+  const both = methodsOf(large).filter((method) => method !== 'cone' && methodsOf(small).includes(method))
   return both.map((method) =>
     fitting(
       'reducer',

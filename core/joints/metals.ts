@@ -31,7 +31,7 @@ export function metalOf(offer: Offer, { conditions }: Pick<Situation, 'condition
 export function metalOfFitting({ name, mouths }: Fitting): Link {
   if (name.startsWith('dielectric')) return 'break'
   const methods = mouths.flatMap((mouth) => (mouth.kind === 'socket' ? [mouth.method] : []))
-  if (methods.includes('solvent-cement')) return 'break'
+  if (methods.includes('solvent-cement') || methods.includes('socket-fusion')) return 'break'
   return methods.length > 0 && methods.every((method) => method === 'solder' || method === 'press') ? 'copper' : 'brass'
 }
 

@@ -88,11 +88,10 @@ describe('what decides', () => {
     expect(codes(ask('cu-en-x-22', 'cu-en-x-22', { service: 'heating', drinking: true }).ways[0])).toContain(
       'heating-drinking',
     ))
-  it('lead, failed polybutylene and welded plastic have their own answer', () => {
+  it('lead and failed polybutylene have their own answer', () => {
     for (const [pipe, words] of [
       ['lead-1_2', /Lead is not joined/],
       ['pb-cts-1_2', /do not join to it/],
-      ['ppr-6-25', /welded by heat/],
     ] as const) {
       const { ways, instead } = ask(pipe, 'cu-en-x-15')
       expect(ways).toEqual([])

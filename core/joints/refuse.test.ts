@@ -10,7 +10,8 @@ const on = (
   conditions: Partial<Conditions> = {},
   policy: Partial<Policy> = {},
   region: 'us' | 'gb' | 'eu' = 'gb',
-) => refuse(method, toTube({ pipe, pexType: 'a' }), fillSituation({ region, conditions, policy }))?.code ?? null
+  temper: 'hard' | 'soft' = 'hard',
+) => refuse(method, toTube({ pipe, pexType: 'a', temper }), fillSituation({ region, conditions, policy }))?.code ?? null
 
 const tube = (pipe: string): Offer => ({ kind: 'tube', tube: toTube({ pipe }), on: 'a' })
 
@@ -77,11 +78,26 @@ const RULES: [SocketMethod, string, Partial<Conditions>, string | null, string][
   ['solvent-cement', 'pex-cts-3_4', {}, 'family', 'nothing dissolves PEX'],
   ['ml-press', 'ml-en-20', { service: 'heating' }, null, 'class 5 takes 80'],
   ['ml-press', 'ml-en-20', { temperature: 85 }, 'rating', 'class 5 ends at 80'],
-  ['ml-press', 'ml-astm-1_2', {}, 'size', 'another system'],
+  ['ml-press', 'ml-astm-1_2', {}, null, 'its own rings'],
+  ['ml-press', 'ml-astm-2', {}, 'size', 'rings are made to 1 in'],
+  ['crimp', 'ml-astm-1_2', {}, 'family', 'no PEX ring on multilayer'],
   ['pe-compression', 'pe-en-25', { service: 'buried' }, null, 'its own place'],
   ['pe-compression', 'pe-en-25', { hidden: true }, 'hidden', 'indoors its nuts stay in reach'],
   ['pe-compression', 'pe-en-40', {}, 'no-figure', 'made, but nobody has a figure'],
-  ['pe-compression', 'pe-cts-3_4', {}, 'size', 'another liner and seal'],
+  ['pe-compression', 'pe-cts-3_4', {}, null, 'service fittings of its own sizes'],
+  ['pe-compression', 'pe-id-7-3_4', {}, 'size', 'held to its bore: barbs only'],
+  ['insert-clamp', 'pe-id-7-3_4', {}, null, 'barbs go by the bore'],
+  ['insert-clamp', 'pe-ips-9-3_4', {}, 'size', 'sized outside: no barb is made for it'],
+  ['insert-clamp', 'pex-cts-3_4', {}, 'family', 'a barb of PE'],
+  ['socket-fusion', 'ppr-6-25', {}, null, 'its own way'],
+  ['socket-fusion', 'ppr-6-25', { wet: true }, 'wet', 'a wet end cannot be fused'],
+  ['socket-fusion', 'ppr-11-25', { service: 'hot' }, 'rating', 'SDR 11 is for cold water'],
+  ['flare', 'cu-en-x-15', {}, 'temper', 'hard tube splits'],
+  ['flare', 'cu-m-1_2', {}, 'temper', 'sold hard only'],
+  ['cone', 'ml-en-16', { hidden: true }, 'hidden', 'its nut stays in reach'],
+  ['cone', 'ml-en-16', { service: 'buried' }, 'service', 'not for the ground'],
+  ['cone', 'ml-en-26', {}, 'size', 'G 3/4 takes to 20'],
+  ['cone', 'bs7291-15', {}, 'family', 'no cone for its wall'],
   ['pe-compression', 'pe-en-25', { pressure: 13 }, 'rating', 'PE80 takes 12.5'],
 ]
 
@@ -152,7 +168,7 @@ describe('methods', () => {
           {
             solder: 'cu-en-x-22',
             press: 'cu-en-x-22',
-            'push-fit': 'cu-en-x-22',
+            'push-fit': 'bs7291-22',
             compression: 'cu-en-x-22',
             crimp: 'pex-cts-1_2',
             clamp: 'pex-cts-1_2',
@@ -162,8 +178,15 @@ describe('methods', () => {
             'ml-compression': 'ml-en-20',
             'solvent-cement': 'cpvc-cts-1_2',
             'pe-compression': 'pe-en-25',
+            flare: 'cu-l-1_2',
+            'socket-fusion': 'ppr-6-20',
+            'insert-clamp': 'pe-id-7-3_4',
+            cone: 'ml-en-16',
           }[id],
           { mustUndo: true },
+          {},
+          'gb',
+          'soft',
         ) === null,
       )
     }

@@ -4,6 +4,7 @@ import type { Fitting, Mouth } from './fitting'
 import { fittingsBetween } from './fittings'
 import { ANSWERED_BY } from './refuse'
 import { refuse } from './rules/ask'
+import { mayBeCone } from './rules/seats'
 import { isUnionRefused, threadOn } from './rules/threads'
 import { alongOf, asideOf } from './play'
 import { toTube } from './defaults'
@@ -22,6 +23,8 @@ export type Meeting =
       tube?: Tube
       /** One of the two is plastic. */
       isPlastic?: true
+      /** The seat of a cone joint, which is one with the joint on its tube. */
+      isSeat?: true
     }
 
 /** A thing that is bought or cut; a tail names the meetings at its two ends. */
@@ -83,6 +86,7 @@ function meet(
   // An outlet elbow holds the outlet itself, not pipe and not another fitting.
   if (kind === 'drop-ear' && (offer.on === 'between' || offer.tube)) return null
   if (mouth.kind !== 'thread') return null
+  if (mouth.isCone) return meetSeat(offer)
   // A swivel's washer lies on a flat face.
   if (mouth.isSwivel && offer.thread.seat === 'cone') return null
   if ((mouth.isSwivel || offer.thread.isSwivel) && (mouth.form !== 'bspp' || offer.thread.form !== 'bspp')) return null
@@ -100,6 +104,12 @@ function meet(
     ...(isPlastic(offer.thread) || isPlastic(other) ? { isPlastic: true } : {}),
   }
 }
+
+/** The seat of a cone joint at an end of the chain, or null where that end has none. */
+const meetSeat = ({ thread, on }: Extract<Offer, { kind: 'thread' }>): Meeting | null =>
+  on !== 'between' && mayBeCone(thread)
+    ? { kind: 'thread', method: 'thread', form: 'bspp', size: thread.size, on, gender: 'male', isSeat: true }
+    : null
 
 type Screwed = Pick<Thread, 'form' | 'size' | 'gender' | 'material' | 'seat'>
 const isPlastic = ({ material }: Screwed): boolean => material === 'plastic'
@@ -231,6 +241,8 @@ export function findChains(a: Offer, b: Offer, situation: Situation): Chain[] {
   }
 
   const goOn = (open: Mouth, chain: Chain, used: readonly Fitting[]) => {
+    // Nothing but the body of a manifold goes into the nut of a cone.
+    if (open.kind === 'thread' && open.isCone) return
     if (open.kind === 'thread')
       return extend(
         { kind: 'thread', thread: { ...open, material: open.isPlastic ? 'plastic' : 'brass' }, on: 'between' },

@@ -13,9 +13,19 @@ const SYSTEM_OF: Readonly<Record<string, string>> = { cts: 'cts', 'en-od': 'en',
  */
 export const OWN_METAL: Readonly<Record<string, string>> = { 'ss-en': 'ss', 'cs-en': 'cs' }
 
+/** Series whose fittings are shared: one outside diameter, or one bore, in several walls. */
+const SHARED_BODY: readonly (readonly [begins: string, system: string])[] = [
+  ['ppr-', 'ppr'],
+  ['pe-cts', 'pe-cts'],
+  ['pe-ips-', 'pe-ips'],
+  ['pe-id-', 'pe-id'],
+]
+const sharedBody = (series: string): string | undefined =>
+  SHARED_BODY.find(([begins]) => series.startsWith(begins))?.[1]
+
 const classFor = (pipe: Pipe): SizeClass => {
   const { sizing } = seriesOf(pipe.series)
-  return `${OWN_METAL[pipe.series] ?? SYSTEM_OF[sizing] ?? pipe.series}:${pipe.nominal}`
+  return `${OWN_METAL[pipe.series] ?? sharedBody(pipe.series) ?? SYSTEM_OF[sizing] ?? pipe.series}:${pipe.nominal}`
 }
 
 const CLASSES = new Map(PIPES.map((pipe) => [pipe.id, classFor(pipe)]))
@@ -58,6 +68,9 @@ export function otherSchedule(size: SizeClass): SizeClass | null {
 /** A mouth made for an old size itself: only converters have one. */
 export const isMouthOfOldSize = (size: SizeClass): boolean => metricBodyOf(size) !== null
 
+/** Systems whose adaptors have NPT threads of the tube's own name. */
+const AMERICAN: ReadonlySet<string> = new Set(['ml-astm', 'pe-cts', 'pe-ips', 'pe-id'])
+
 /** Thread sizes that adaptors are sold with, by tube size: its own first, then one smaller. */
 export function threadSizes(size: SizeClass): { form: ThreadForm; sizes: readonly string[] } {
   const nominal = nominalOf(size)
@@ -91,6 +104,13 @@ export function threadSizes(size: SizeClass): { form: ThreadForm; sizes: readonl
     'pe-en:32': ['1', '3/4'],
     'pe-en:50': ['1-1/2'],
     'pe-en:63': ['2'],
+    'ppr:16': ['1/2'],
+    'ppr:20': ['1/2', '3/4'],
+    'ppr:25': ['3/4', '1/2'],
+    'ppr:32': ['1', '3/4'],
+    'ppr:40': ['1-1/4'],
+    'ppr:50': ['1-1/2'],
+    'ppr:63': ['2'],
   }
   if (systemOf(size) === 'cts') {
     const at = INCH_ORDER.indexOf(nominal)
@@ -98,6 +118,6 @@ export function threadSizes(size: SizeClass): { form: ThreadForm; sizes: readonl
     const usual = at >= INCH_ORDER.indexOf('3/4') ? [nominal, smaller!] : [nominal]
     return { form: 'npt', sizes: ({ '5/8': ['1/2'], '1/2': ['1/2', '3/4'] } as const)[nominal as '1/2'] ?? usual }
   }
-  if (systemOf(size).startsWith('pvc')) return { form: 'npt', sizes: [nominal] }
+  if (AMERICAN.has(systemOf(size)) || systemOf(size).startsWith('pvc')) return { form: 'npt', sizes: [nominal] }
   return { form: 'bspt', sizes: (['en', 'ss', 'cs'].includes(systemOf(size)) ? METRIC[nominal] : OWN[size]) ?? [] }
 }

@@ -16,6 +16,10 @@ export const METHODS = [
   'thread',
   'pe-compression',
   'union',
+  'flare',
+  'socket-fusion',
+  'insert-clamp',
+  'cone',
 ] as const
 export type Method = (typeof METHODS)[number]
 

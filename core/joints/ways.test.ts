@@ -45,6 +45,7 @@ describe('plain couplings', () => {
 
   it('join multilayer by its own system only: press, sleeve, cone', () => {
     const answer = pair('ml-en-20', 'ml-en-20')
+    // A cone joint wants a G 3/4 seat at the other end: two tubes have none.
     expect([...methodsOn(answer)].sort()).toEqual(['ml-compression', 'ml-press', 'sliding-sleeve'])
     // Of sleeve and cone nobody holds one depth.
     expect(answer.ways[0]!.joints[0]!.method).toBe('ml-press')
@@ -213,6 +214,10 @@ describe('what refuses a method', () => {
       'thread',
       'pe-compression',
       'union',
+      'flare',
+      'socket-fusion',
+      'insert-clamp',
+      'cone',
     ])
   })
 })

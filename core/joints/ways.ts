@@ -8,7 +8,6 @@ import {
   hazardOf,
   HAZARDS,
   hasThread,
-  type Family,
   type SocketMethod,
   type ThreadForm,
 } from '#core/catalogue'
@@ -67,12 +66,6 @@ function inStock(way: Way, { kit: { parts } }: Situation): boolean {
   return way.parts.filter(({ kind }) => kind !== 'tail').every((part) => count(parts, part) >= count(way.parts, part))
 }
 
-/** Pipe that nothing here is made for, and what is done instead. */
-const UNJOINED: Readonly<Partial<Record<Family, string>>> = {
-  'pp-r':
-    'PP-R is welded by heat with its own tools. Go over to a thread with its own transition fitting, then on from there.',
-}
-
 /** Pipe that nothing here is made for, each once. */
 const unservedOf = (tubes: readonly (Tube | null)[]): string[] => [
   ...new Set(
@@ -86,7 +79,6 @@ const unservedOf = (tubes: readonly (Tube | null)[]): string[] => [
       const hazard = hazardOf(tube.pipe)
       return [
         (hazard && HAZARDS[hazard].refusal) ??
-          UNJOINED[tube.pipe.family] ??
           `No joint for ${FAMILY_WORDS[tube.pipe.family]} of this size is in the tables. Ask the pipe's maker, or cut back to another pipe.`,
       ]
     }),
@@ -159,7 +151,9 @@ function refusedOutright(a: Offer, b: Offer, situation: Situation): string | nul
     [a, b],
     [b, a],
   ] as const) {
-    const no = offer.kind === 'thread' ? refuseThread('thread', offer, other, situation) : null
+    // A cone seat takes no thread joint, and does take a cone.
+    const isAsked = offer.kind === 'thread' && offer.thread.seat !== 'cone'
+    const no = isAsked ? refuseThread('thread', offer, other, situation) : null
     if (no) return no.reason
   }
   return null

@@ -1,5 +1,5 @@
 import { fail, ok, type Figure, type Result, type WorkingLine } from '#core/base'
-import type { SocketMethod } from '#core/catalogue'
+import type { Pipe, SocketMethod } from '#core/catalogue'
 import { JOINT_METHODS } from '#core/joints'
 import { formatDecimal } from '#core/units'
 import { arcOf, gainOf, radiusOf, tangentOf } from './bend'
@@ -134,9 +134,9 @@ function inset(mouth: Mouth): number | null {
 }
 
 /** Edge of a ring nearer the end, mm from it; null where the joint has none there or no figure is held. */
-const ringOf = ({ method, kind }: Mouth, nominal: string): number | null =>
+const ringOf = ({ method, kind }: Mouth, pipe: Pipe): number | null =>
   method in JOINT_METHODS && kind !== 'free'
-    ? (JOINT_METHODS[method as SocketMethod].ringOf?.(nominal)?.value ?? null)
+    ? (JOINT_METHODS[method as SocketMethod].ringOf?.(pipe)?.value ?? null)
     : null
 
 interface Measures {
@@ -161,8 +161,8 @@ function straightsOf({ run, corners, first, last }: Pick<Measures, 'run' | 'corn
 function marksOf({ run, corners, first, last, cut, question }: Measures, straights: readonly number[]): PieceMark[] {
   const marks: PieceMark[] = []
   const [from, to] = [first.insertion.value, last.insertion.value]
-  const nominal = run[0]!.pipe.nominal
-  const [ringFrom, ringTo] = [ringOf(first, nominal), ringOf(last, nominal)]
+  const { pipe } = run[0]!
+  const [ringFrom, ringTo] = [ringOf(first, pipe), ringOf(last, pipe)]
   const isPlaced = inset(first) !== null
   if (first.kind !== 'free' && from !== null) marks.push({ what: 'insertion', at: from })
   if (ringFrom !== null) marks.push({ what: 'ring', at: ringFrom })

@@ -142,9 +142,20 @@ const PIPE_OF: Readonly<Record<Method, string | undefined>> = {
   thread: undefined,
   'pe-compression': 'pe-en-25',
   union: undefined,
+  flare: 'cu-l-1_2',
+  'socket-fusion': 'ppr-6-20',
+  'insert-clamp': 'pe-id-7-3_4',
+  cone: 'ml-en-16',
 }
 const made = (method: Method, policy = {}) =>
-  card({ method, pipe: PIPE_OF[method], nominal: '3/4', pexType: 'a', policy })
+  card({
+    method,
+    pipe: PIPE_OF[method],
+    nominal: '3/4',
+    pexType: 'a',
+    temper: method === 'flare' ? 'soft' : 'hard',
+    policy,
+  })
 
 describe('the ids of steps', () => {
   // What is on record of half-made joints goes by these: one may be added, none changed or taken away.
@@ -163,6 +174,10 @@ describe('the ids of steps', () => {
     thread: 'clean tape paste assemble tighten',
     'pe-compression': 'cut deburr clean nut liner mark insert tighten check',
     union: 'clean tape paste assemble tighten check tighten-2',
+    flare: 'cut ream deburr clean nut expand assemble tighten check',
+    'socket-fusion': 'cut deburr clean mark heat insert hold wait check',
+    'insert-clamp': 'cut clean ring mark insert assemble tighten check',
+    cone: 'cut deburr nut mark insert assemble tighten check',
   }
   it.each(METHODS)('of %s stand, each once, each its code or its code numbered', (method) => {
     const ids = made(method).steps.map(({ id }) => id)
@@ -180,6 +195,7 @@ describe('the ids of steps', () => {
         ])
     }
   })
+  const LATER = new Set<Method>(['flare', 'socket-fusion', 'insert-clamp', 'cone'])
   it('stand at the places that records of an earlier version name, over every method, pipe and school', () => {
     for (const method of MADE_METHODS) {
       for (const threadSeal of ['tape', 'paste', 'both'] as const) {
@@ -191,7 +207,8 @@ describe('the ids of steps', () => {
             policy: { threadSeal, typeMDrinking: 'allowed' },
             conditions: id?.startsWith('cs-en') ? { service: 'heating' } : {},
           })
-          if (!answer.ok) continue
+          // Composite of the inch series, and ways of joining that came later, were on no card then.
+          if (!answer.ok || id?.startsWith('ml-astm') || LATER.has(method)) continue
           const old = answer.value.steps.map((_, place) => stepAtPlace(method, id, threadSeal, place))
           expect([method, id, old]).toEqual([method, id, answer.value.steps.map((one) => one.id)])
           expect(stepAtPlace(method, id, threadSeal, old.length)).toBeNull()

@@ -264,12 +264,13 @@ export function makeJoint(question: MakeQuestion, mouth?: Figure): Result<MakeAn
       ? drafts
       : slidOver(drafts, formatLength(insertion.fromEnd!, unitSystemOf(question.region))),
   )
-  const ring = JOINT_METHODS[method].ringOf?.(pipe.nominal) ?? null
-  const gauge = JOINT_METHODS[method].gaugeOf?.(pipe.nominal) ?? null
+  const ring = JOINT_METHODS[method].ringOf?.(pipe) ?? null
+  const gauge = JOINT_METHODS[method].gaugeOf?.(pipe) ?? null
   return ok({
     ...carry(concernsOfCard(card, situation)),
     marks: [
-      insertion,
+      // What stands on a nose goes into nothing, and has no mark.
+      ...(insertion.fromEnd === 0 ? [] : [insertion]),
       ...(ring ? [{ what: 'ring' as const, fromEnd: ring.value, lo: ring.lo, hi: ring.hi, source: ring.source }] : []),
     ],
     steps,

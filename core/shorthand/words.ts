@@ -17,7 +17,11 @@ const MATERIALS: readonly { names: readonly string[]; us: readonly string[]; gb:
   { names: ['pex', 'pe-x'], us: ['pex-cts', 'pex-en'], gb: ['pex-en', 'bs7291', 'pex-cts'] },
   { names: ['multilayer', 'ml', 'pex-al-pex', 'composite'], us: ['ml-astm', 'ml-en'], gb: ['ml-en', 'ml-astm'] },
   { names: ['plastic', 'polypipe', 'barrier'], us: ['pex-cts'], gb: ['bs7291', 'pex-en'] },
-  { names: ['mdpe', 'pe', 'poly', 'polyethylene'], us: ['pe-cts', 'pe-en'], gb: ['pe-en', 'pe-cts'] },
+  {
+    names: ['mdpe', 'pe', 'poly', 'polyethylene'],
+    us: ['pe-cts', 'pe-ips-11', 'pe-id-7', 'pe-en'],
+    gb: ['pe-en', 'pe-cts'],
+  },
   { names: ['cpvc'], us: ['cpvc-cts'], gb: ['cpvc-cts'] },
   { names: ['pvc'], us: ['pvc-40', 'pvc-80'], gb: ['pvc-40', 'pvc-80'] },
   { names: ['galvanised', 'galvanized', 'galv', 'steel', 'iron'], us: ['st-40', 'st-en'], gb: ['st-en', 'st-40'] },

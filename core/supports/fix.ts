@@ -50,7 +50,7 @@ export function fixContext(question: FixQuestion): Result<FixContext> {
   const pipe = found.value
   const checked = checkGiven(question)
   if (!checked.ok) return checked
-  const row = spacingOf(question.code ?? supportCodeOf(question.region), pipe)
+  const row = spacingOf(question.code ?? supportCodeOf(question.region), pipe, question.temperature)
   const { given } = question
   const spacing: Spacing | null =
     given?.horizontal === undefined && given?.vertical === undefined

@@ -5,7 +5,7 @@ import { formatReading, unitOf } from '~/reading/format'
 
 /** The go and no-go of a finished ring on a tube, mm. */
 const props = defineProps<{ gauge: { go: number; noGo: number }; pipe: string | null; system: UnitSystem }>()
-const source = computed(() => (props.pipe ? ringGaugeSource(getPipe(props.pipe).nominal) : undefined))
+const source = computed(() => (props.pipe ? ringGaugeSource(getPipe(props.pipe)) : undefined))
 </script>
 
 <template>

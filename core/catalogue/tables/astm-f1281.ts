@@ -13,6 +13,9 @@ export const ROWS = [
   { series: 'ml-astm', nominal: '5/8', odMm: 20, wallMm: 1.9, boreMm: 16.2, typical: true },
   { series: 'ml-astm', nominal: '3/4', odMm: 25, wallMm: 2.25, boreMm: 20.5, typical: true },
   { series: 'ml-astm', nominal: '1', odMm: 32, wallMm: 2.9, boreMm: 26.2, typical: true },
+  { series: 'ml-astm', nominal: '1-1/4', odMm: 40, wallMm: 3.85, boreMm: 32.3, typical: true },
+  { series: 'ml-astm', nominal: '1-1/2', odMm: 50, wallMm: 4.5, boreMm: 41, typical: true },
+  { series: 'ml-astm', nominal: '2', odMm: 63, wallMm: 6, boreMm: 51, typical: true },
 ] as const satisfies readonly PipeRow[]
 
 /**

@@ -3,7 +3,7 @@ import type { EndRow, RatingRow, SocketTable, Source, TakeOutRow } from '../type
 export const SOURCE = {
   id: 'en-1254-2',
   standard: 'EN 1254-2',
-  subject: 'Compression fittings, type A: depth from the outer face of the nut to the stop, met in the trade',
+  subject: 'Compression fittings: depth from the outer face of the nut to the stop, met in the trade',
   checked: 'part',
 } as const satisfies Source
 
@@ -19,7 +19,17 @@ export const SOCKETS = [
   { nominal: '54', depthMm: null, loMm: 30, hiMm: 50, typical: true },
 ] as const satisfies readonly EndRow[]
 
-/** Type A on metal tube, 6 to 54 mm. */
+/** Type B, whose tube end is flared: it stands on the nose, nothing goes in. */
+export const TYPE_B = [
+  { nominal: '8', depthMm: 0, loMm: -1, hiMm: 2, typical: true },
+  { nominal: '10', depthMm: 0, loMm: -1, hiMm: 2, typical: true },
+  { nominal: '12', depthMm: 0, loMm: -1, hiMm: 2, typical: true },
+  { nominal: '15', depthMm: 0, loMm: -1, hiMm: 2, typical: true },
+  { nominal: '22', depthMm: 0, loMm: -1, hiMm: 2, typical: true },
+  { nominal: '28', depthMm: 0, loMm: -1, hiMm: 2, typical: true },
+] as const satisfies readonly EndRow[]
+
+/** On metal tube, 6 to 54 mm. */
 export const RATINGS = [
   { of: 'compression', tempC: 30, maxBar: 16, typical: true },
   { of: 'compression', tempC: 65, maxBar: 10, typical: true },
@@ -93,6 +103,7 @@ export const SOCKET_TABLES = [
     sizing: 'en-od',
     rating: { rows: RATINGS, source: SOURCE },
   },
+  { method: 'flare', rows: TYPE_B, families: ['copper'], sizing: 'en-od', rating: { rows: RATINGS, source: SOURCE } },
   {
     method: 'compression',
     rows: SOCKETS,

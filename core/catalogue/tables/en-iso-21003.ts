@@ -10,6 +10,7 @@ export const SOURCE = {
 export const ROWS = [
   { series: 'ml-en', nominal: '14', odMm: 14, wallMm: 2, boreMm: 10, typical: true },
   { series: 'ml-en', nominal: '16', odMm: 16, wallMm: 2, boreMm: 12, typical: true },
+  { series: 'ml-en', nominal: '17', odMm: 17, wallMm: 2, boreMm: 13, typical: true },
   { series: 'ml-en', nominal: '18', odMm: 18, wallMm: 2, boreMm: 14, typical: true },
   { series: 'ml-en', nominal: '20', odMm: 20, wallMm: 2, boreMm: 16, typical: true },
   { series: 'ml-en', nominal: '25', odMm: 25, wallMm: 2.5, boreMm: 20, typical: true },

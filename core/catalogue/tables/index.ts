@@ -6,6 +6,13 @@ import * as asmeB36_10 from './asme-b36-10'
 import * as asse_1061 from './asse-1061'
 import * as astmB88 from './astm-b88'
 import * as astmD1785 from './astm-d1785'
+import * as saeJ513 from './sae-j513'
+import * as enIso_15874_3 from './en-iso-15874-3'
+import * as awwaC800 from './awwa-c800'
+import * as astmF1974 from './astm-f1974'
+import * as astmD3035 from './astm-d3035'
+import * as astmD2609 from './astm-d2609'
+import * as astmD2239 from './astm-d2239'
 import * as astmD2466 from './astm-d2466'
 import * as astmD2467 from './astm-d2467'
 import * as astmD2737 from './astm-d2737'
@@ -50,6 +57,8 @@ export const STANDARDS: readonly Standard[] = [
   astmD2846,
   astmD1785,
   astmD2737,
+  astmD3035,
+  astmD2239,
   astmF1281,
   asmeB36_10,
   bs_7291,
@@ -80,4 +89,9 @@ export const STANDARDS: readonly Standard[] = [
   astmD2466,
   astmD2467,
   iso_17885,
+  awwaC800,
+  astmD2609,
+  astmF1974,
+  saeJ513,
+  enIso_15874_3,
 ]

@@ -101,6 +101,14 @@ export const RING_OVER_END_MM = 1.6
 /** A sliding sleeve stands this near to its collar once it is drawn up, mm. Typical. */
 export const SLEEVE_GAP_MM = 2
 
+/** Flare nut past snug, turns: one to two flats. Typical. */
+export const FLARE_TURNS = { lo: 0.12, hi: 0.5 } as const
+/** Tube standing above the die of a rigid cone tool, mm; an eccentric one is flush. Typical, by the tool's own paper. */
+export const FLARE_STANDS_MM = { lo: 0.5, hi: 1.5 } as const
+
+/** Cone nut past hand tight where nobody has a torque wrench, turns. Typical; 20 to 40 N.m is heard. */
+export const CONE_TURNS = { lo: 0.5, hi: 1.5 } as const
+
 /** Cemented joint: held while it pushes back, s; practice 10 to 30. */
 export const CEMENT_HOLD_SECONDS = 30
 /** Air in which ordinary cement takes, degC, and the least at which its short cure holds. Practice. */

@@ -1,4 +1,4 @@
-import { ringPosition } from '#core/catalogue'
+import { ringPosition, type Pipe } from '#core/catalogue'
 import { cut, mark, ringAsk, ringBand } from '../card/draft'
 import { CUT_OFF_RING, end, step } from '../card/remedy'
 import type { Card, DraftStep } from '../card/types'
@@ -6,7 +6,7 @@ import { IN_GROUND, isInGround, noRoom } from '../rules/common'
 import { care, note } from '../rules/rule'
 import type { JointMethod } from './types'
 
-const ringOf = (nominal: string) => ringPosition('clamp', nominal)
+const ringOf = (pipe: Pipe) => ringPosition('clamp', pipe)
 
 function steps(card: Card): DraftStep[] {
   return [
@@ -17,10 +17,10 @@ function steps(card: Card): DraftStep[] {
     { code: 'insert', do: 'Push the fitting in to its shoulder', check: 'Mark at the shoulder.' },
     {
       code: 'assemble',
-      do: `Set the clamp ${ringBand(card, ringOf(card.pipe.nominal))} from the pipe end`,
+      do: `Set the clamp ${ringBand(card, ringOf(card.pipe))} from the pipe end`,
       why: 'Over the barbs, not over the end.',
       check: 'Measure it before it is closed.',
-      ...ringAsk(ringOf(card.pipe.nominal)),
+      ...ringAsk(ringOf(card.pipe)),
     },
     {
       code: 'press',
@@ -57,7 +57,7 @@ export const clamp: JointMethod = {
     ),
   ],
   looseParts: (tube) => [{ kind: 'ring', name: 'stainless clamp ring', size: tube.pipe.nominal, quantity: 1 }],
-  order: 9,
+  order: 10,
   minutes: { work: 1.1, wait: 0 },
   price: { low: 0.7, high: 1.8 },
   spoken: ['clamp'],

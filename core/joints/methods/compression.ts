@@ -22,6 +22,13 @@ const looseParts = (tube: Tube): Part[] => {
         : []),
     ]
   const socket = findSocket('compression', tube.pipe)
+  const sleeve: Part[] = isSoft(tube)
+    ? [{ kind: 'sleeve', name: 'support sleeve', size: tube.pipe.nominal, quantity: 1 }]
+    : []
+  return [...sleeve, ...oliveOf(tube, socket)]
+}
+
+function oliveOf(tube: Tube, socket: ReturnType<typeof socketOf>): Part[] {
   return socket?.converterOlive
     ? [
         {
@@ -46,6 +53,13 @@ function turnsFor(card: Card): { lo: number; hi: number } {
   return isInch(card) ? NUT_TURNS_INCH : nutTurns(Number(card.fittingNominal))
 }
 
+const supportSleeve: DraftStep = {
+  code: 'liner',
+  do: 'Push the support sleeve into the soft tube, to its flange',
+  why: 'It rounds the end and keeps the olive from crushing it.',
+  check: 'Flange flat on the tube end.',
+}
+
 function steps(card: Card): DraftStep[] {
   const { lo, hi } = turnsFor(card)
   return [
@@ -60,6 +74,7 @@ function steps(card: Card): DraftStep[] {
     { code: 'nut', do: 'Slide the nut on, thread to the end', why: 'It cannot follow once the olive is on.' },
     { code: 'olive', do: oliveWords(card) },
     ...(hasLiner(looseParts(card.tube)) ? [liner] : []),
+    ...(isSoft(card.tube) ? [supportSleeve] : []),
     mark(card),
     {
       code: 'insert',
@@ -123,7 +138,7 @@ export const compression: JointMethod = {
     care(
       'support-sleeve',
       'soft copper is joined by an olive',
-      'Soft thin tube wants a support sleeve inside.',
+      'Soft thin tube wants a support sleeve inside: it is counted with the parts.',
       'EN 1254-2',
       isSoft,
     ),
@@ -153,7 +168,7 @@ export const compression: JointMethod = {
     const own = looseParts(tube).find(({ kind }) => kind === 'olive')
     return [{ item: own ? `${own.name} ${own.size}` : `olive ${fittingNominal}`, quantity: 1, unit: 'piece' }]
   },
-  order: 13,
+  order: 17,
   minutes: { work: 3, wait: 0 },
   price: { low: 0.8, high: 2.2 },
   spoken: ['compression', 'comp'],

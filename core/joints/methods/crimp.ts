@@ -1,4 +1,4 @@
-import { ringPosition, ringGauge } from '#core/catalogue'
+import { ringPosition, ringGauge, type Pipe } from '#core/catalogue'
 import { cut, mark, ringAsk, ringBand } from '../card/draft'
 import { CUT_OFF_RING, end, step } from '../card/remedy'
 import type { Ask, Card, DraftStep } from '../card/types'
@@ -8,7 +8,7 @@ import type { JointMethod } from './types'
 
 /** Outside diameter of a finished ring by calliper, where its gauge is known. */
 function gaugeAsk(card: Card): { ask?: Ask } {
-  const gauge = ringGauge(card.pipe.nominal)
+  const gauge = ringGauge(card.pipe)
   return gauge
     ? {
         ask: {
@@ -24,7 +24,7 @@ function gaugeAsk(card: Card): { ask?: Ask } {
     : {}
 }
 
-const ringOf = (nominal: string) => ringPosition('crimp', nominal)
+const ringOf = (pipe: Pipe) => ringPosition('crimp', pipe)
 
 function steps(card: Card): DraftStep[] {
   return [
@@ -39,10 +39,10 @@ function steps(card: Card): DraftStep[] {
     { code: 'insert', do: 'Push the fitting in to its shoulder', check: 'Mark at the shoulder.' },
     {
       code: 'assemble',
-      do: `Set the ring ${ringBand(card, ringOf(card.pipe.nominal))} from the pipe end`,
+      do: `Set the ring ${ringBand(card, ringOf(card.pipe))} from the pipe end`,
       why: 'Over the barbs, not over the end. Some set 3, some the middle: both lie in the band.',
       check: 'Measure it before it is closed.',
-      ...ringAsk(ringOf(card.pipe.nominal)),
+      ...ringAsk(ringOf(card.pipe)),
     },
     {
       code: 'press',
@@ -78,7 +78,7 @@ export const crimp: JointMethod = {
     ),
   ],
   looseParts: (tube) => [{ kind: 'ring', name: 'copper crimp ring', size: tube.pipe.nominal, quantity: 1 }],
-  order: 8,
+  order: 9,
   minutes: { work: 1.5, wait: 0 },
   price: { low: 0.7, high: 1.8 },
   spoken: ['crimp'],

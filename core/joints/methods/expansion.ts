@@ -113,7 +113,7 @@ export const expansion: JointMethod = {
     ),
   ],
   looseParts: (tube) => [{ kind: 'ring', name: 'expansion ring', size: tube.pipe.nominal, quantity: 1 }],
-  order: 7,
+  order: 8,
   minutes: { work: 2.2, wait: 30 },
   price: { low: 1.1, high: 2.6 },
   spoken: ['expansion'],

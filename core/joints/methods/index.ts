@@ -2,14 +2,18 @@ import type { SocketMethod } from '#core/catalogue'
 import type { OfferedMethod } from '../types'
 import { clamp } from './clamp'
 import { compression } from './compression'
+import { cone } from './cone'
 import { crimp } from './crimp'
 import { expansion } from './expansion'
+import { flare } from './flare'
+import { insertClamp } from './insert-clamp'
 import { mlCompression } from './ml-compression'
 import { mlPress } from './ml-press'
 import { peCompression } from './pe-compression'
 import { press } from './press'
 import { pushFit } from './push-fit'
 import { slidingSleeve } from './sliding-sleeve'
+import { socketFusion } from './socket-fusion'
 import { solder } from './solder'
 import { solventCement } from './solvent-cement'
 import { thread } from './thread'
@@ -34,6 +38,10 @@ export const JOINT_METHODS: Readonly<Record<SocketMethod, JointMethod>> = {
   'ml-compression': mlCompression,
   'solvent-cement': solventCement,
   'pe-compression': peCompression,
+  flare: flare,
+  'socket-fusion': socketFusion,
+  'insert-clamp': insertClamp,
+  cone: cone,
 }
 
 /** Every way of joining, threads and unions with them. */

@@ -69,7 +69,7 @@ export const mlCompression: JointMethod = {
     { item: `cone and insert ${pipe.nominal}`, quantity: 1, unit: 'set' },
     { item: `O-ring for insert ${pipe.nominal}`, quantity: 2, unit: 'piece' },
   ],
-  order: 11,
+  order: 14,
   minutes: { work: 3, wait: 0 },
   price: { low: 1.4, high: 3.2 },
   spoken: [],

@@ -1,9 +1,35 @@
-import { cut, mark } from '../card/draft'
+import { ringPosition, type Pipe } from '#core/catalogue'
+import { cut, mark, ringBand } from '../card/draft'
 import { end, step } from '../card/remedy'
 import type { Card, DraftStep } from '../card/types'
 import { IN_GROUND, isInGround, noRoom } from '../rules/common'
 import { care, note } from '../rules/rule'
+import type { Tube } from '../types'
 import type { JointMethod } from './types'
+
+/** Composite of the inch series goes on inserts under a loose ring; metric fittings have their sleeve fixed. */
+const hasRing = ({ pipe }: Pick<Tube, 'pipe'>): boolean => pipe.series === 'ml-astm'
+const ringOf = (pipe: Pipe) => (hasRing({ pipe }) ? ringPosition('ml-press', pipe) : null)
+const RING_FIRST = 'It cannot go on after the fitting.'
+
+const byWindow: readonly DraftStep[] = [
+  { code: 'insert', do: 'Push on to the stop, straight', check: 'Pipe seen in every window.' },
+  { code: 'press', do: 'Jaw of this system, square, one full cycle', caution: 'Fingers clear of the jaw.' },
+]
+
+const byRing = (card: Card): DraftStep[] => [
+  { code: 'insert', do: 'Push the fitting in to its shoulder, straight', check: 'Mark at the shoulder.' },
+  {
+    code: 'assemble',
+    do: `Set the ring ${ringBand(card, ringOf(card.pipe))} from the pipe end; one that a collar places stands against it`,
+    why: 'Over the O-rings and barbs, not over the end.',
+  },
+  {
+    code: 'press',
+    do: "Tool of this ring, square, one full closing; its own gauge, never PEX's",
+    caution: 'Fingers clear. Never squeeze one ring twice.',
+  },
+]
 
 function steps(card: Card): DraftStep[] {
   return [
@@ -15,10 +41,13 @@ function steps(card: Card): DraftStep[] {
       check: 'A clean bevel all round.',
     },
     { code: 'clean', do: 'Wipe clean; look that O-rings and insulating ring are there' },
+    ...(hasRing(card.tube) ? [{ code: 'ring' as const, do: 'Slide the ring on', why: RING_FIRST }] : []),
     mark(card),
-    { code: 'insert', do: 'Push on to the stop, straight', check: 'Pipe seen in every window.' },
-    { code: 'press', do: 'Jaw of this system, square, one full cycle', caution: 'Fingers clear of the jaw.' },
-    { code: 'check', do: 'Look: window still full, press marks all round. Tick it' },
+    ...(hasRing(card.tube) ? byRing(card) : byWindow),
+    {
+      code: 'check',
+      do: `Look: ${hasRing(card.tube) ? 'ring square' : 'window still full'}, press marks all round. Tick it`,
+    },
   ]
 }
 
@@ -46,8 +75,10 @@ export const mlPress: JointMethod = {
       'typical, makers',
     ),
   ],
-  looseParts: () => [],
-  order: 5,
+  looseParts: (tube) =>
+    hasRing(tube) ? [{ kind: 'ring', name: 'ring for PEX-AL-PEX', size: tube.pipe.nominal, quantity: 1 }] : [],
+  ringOf,
+  order: 6,
   minutes: { work: 2, wait: 0 },
   price: { low: 1.6, high: 3.8 },
   spoken: [],

@@ -78,7 +78,7 @@ export const peCompression: JointMethod = {
   looseParts: (tube, region) => [
     { kind: 'liner', name: 'PE liner', size: `${tube.pipe.nominal} × ${wallOf(tube, region)}`, quantity: 1 },
   ],
-  order: 12,
+  order: 15,
   minutes: { work: 4.5, wait: 0 },
   price: { low: 2, high: 5 },
   spoken: [],

@@ -87,7 +87,7 @@ export const press: JointMethod = {
     ),
   ],
   looseParts: () => [],
-  order: 4,
+  order: 5,
   minutes: { work: 2, wait: 0 },
   price: { low: 1.4, high: 3.2 },
   spoken: ['press'],

@@ -102,7 +102,7 @@ export const pushFit: JointMethod = {
     ),
   ],
   looseParts: looseParts,
-  order: 10,
+  order: 12,
   minutes: { work: 1.5, wait: 0 },
   price: { low: 1.6, high: 4.5 },
   spoken: ['push-fit', 'pushfit', 'push'],

@@ -70,7 +70,7 @@ export const slidingSleeve: JointMethod = {
     ),
   ],
   looseParts: (tube) => [{ kind: 'ring', name: 'sliding sleeve', size: tube.pipe.nominal, quantity: 1 }],
-  order: 6,
+  order: 7,
   minutes: { work: 2.5, wait: 0 },
   price: { low: 1.4, high: 3.2 },
   spoken: ['sleeve'],

@@ -1,5 +1,5 @@
 import type { Figure } from '#core/base'
-import type { Region, SocketMethod } from '#core/catalogue'
+import type { Pipe, Region, SocketMethod } from '#core/catalogue'
 import type { Card, Consumable, DraftStep, Remedy, StepCode } from '../card/types'
 import type { ConcernRule, RefusalRule, RuledMethod } from '../rules/rule'
 import type { OfferedMethod, Part, Tube } from '../types'
@@ -84,10 +84,10 @@ export interface JointMethod extends MethodTraits, RuledMethod {
   hasDropEar?: true
   /** End of a transition between rigid tube and PEX that it is sold at. */
   transition?: 'rigid' | 'plastic'
-  /** Distance of its ring's near edge from the tube end, mm, by nominal size. */
-  ringOf?: (nominal: string) => Figure | null
-  /** Go and no-go of its finished ring, mm, by nominal size. */
-  gaugeOf?: (nominal: string) => { goMm: number; noGoMm: number } | null
+  /** Distance of its ring's near edge from the tube end, mm. */
+  ringOf?: (pipe: Pipe) => Figure | null
+  /** Go and no-go of its finished ring, mm. */
+  gaugeOf?: (pipe: Pipe) => { goMm: number; noGoMm: number } | null
   /** Another method whose word is said of this one too, where the pipe tells which is meant. */
   alsoSaidAs?: SocketMethod
   steps: (card: Card) => DraftStep[]

@@ -6,6 +6,7 @@ import { isFresh, metalOf, metalOfFitting, pairIn, type Link } from '../metals'
 import type { Offer, OfferedMethod, Situation } from '../types'
 import { concernsOfPipe, concernsOn } from './ask'
 import { rowOfConcern, type Concern } from './rule'
+import { mayBeCone } from './seats'
 
 /* What a whole way asks for: its threads, fittings and metals together, beside what each of its ends asks for. */
 
@@ -31,7 +32,8 @@ const kindsIn = ({ items }: Chain): ReadonlySet<string> =>
   new Set(items.map((item) => (item.kind === 'fitting' ? item.fitting.kind : 'tail')))
 const threadsIn = ({ meetings }: Chain) =>
   meetings.filter((meeting): meeting is Extract<Meeting, { kind: 'thread' }> => meeting.kind === 'thread')
-const hasForm = (chain: Chain, form: string): boolean => threadsIn(chain).some((meeting) => meeting.form === form)
+const hasForm = (chain: Chain, form: string): boolean =>
+  threadsIn(chain).some((meeting) => meeting.form === form && !meeting.isSeat)
 
 /** Threaded steel pipe is in it, with fresh water round it. */
 const hasWetSteel = ({ chain, situation }: ChainFacts): boolean =>
@@ -137,6 +139,15 @@ const CHAIN_RULES: readonly ChainRule[] = [
     'Solder first and let it go cold to the hand; then the seals, threads and plastic.',
     'trade practice',
     ({ chain }) => methodsIn(chain).has('solder') && methodsIn(chain).size > 1,
+  ),
+  held(
+    'seat',
+    'a cone joint meets a G 3/4 body whose seat nobody looked at',
+    'Look at the seat: a cone takes a cone joint, a flat face takes a washer. Then it fits.',
+    'EN 16313, EN ISO 228-1',
+    ({ chain, ends }) =>
+      threadsIn(chain).some(({ isSeat }) => isSeat) &&
+      [ends.a, ends.b].some((end) => end.kind === 'thread' && mayBeCone(end.thread) && end.thread.seat === undefined),
   ),
   care(
     'spigot-heat',

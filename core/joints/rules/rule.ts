@@ -12,6 +12,8 @@ export interface RuledMethod {
   undo: string
   comesApart: boolean
   needsFlame: boolean
+  /** Metal on metal, with nothing that heat spoils: above its rows the rating is not known rather than none. */
+  sealsOnMetal?: true
   /** Done without a tool of its own (contract: kit). */
   byHand: boolean
   /** Fitting standards a tube in copper sizes carries in its print where it is listed for this method; any of them. */

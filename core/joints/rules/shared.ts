@@ -67,7 +67,8 @@ function ratingReason(tube: Tube, { conditions }: Situation, method: RuledMethod
   }
   if (own.kind === 'rated' && own.bar < pressure) return `The pipe ${over(own)}`
   const joint = socket && jointRating(socket, pipe, temperature)
-  if (joint?.kind === 'beyond') return `No rating for a ${method.words} joint at ${temperature} °C.`
+  if (joint?.kind === 'beyond' && !method.sealsOnMetal)
+    return `No rating for a ${method.words} joint at ${temperature} °C.`
   if (joint?.kind === 'rated' && joint.bar < pressure) return `The joint ${over(joint)}`
   return null
 }
@@ -463,7 +464,7 @@ export const SHARED_CONCERNS: readonly ConcernRule[] = [
     'the rating tables',
     ({ pipe }, { conditions: { temperature } }, method) => {
       const socket = findSocket(method.id, pipe)
-      return socket && jointRating(socket, pipe, temperature).kind === 'none'
+      return socket && jointRating(socket, pipe, temperature).kind !== 'rated'
         ? `No rating held for this ${method.words} joint: read the fitting's own.`
         : null
     },

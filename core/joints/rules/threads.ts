@@ -1,4 +1,4 @@
-import { FAMILY_WORDS, hasThread, pipeRating, type SocketMethod, type ThreadForm } from '#core/catalogue'
+import { FAMILY_WORDS, findSocket, hasThread, pipeRating, type SocketMethod, type ThreadForm } from '#core/catalogue'
 import type { RuleRow } from '#core/base'
 import { decimalsApart } from '#core/units'
 import { JOINT_METHODS } from '../methods'
@@ -6,6 +6,7 @@ import { isFresh, isLessNoble, isNoble, metalOf } from '../metals'
 import { REFUSAL_CODES, type Method, type Offer, type Situation, type Tube } from '../types'
 import { refusePipe, type Refused } from './ask'
 import { nutsInReach, temperRated } from './common'
+import { mayBeCone } from './seats'
 import { familyReason } from './shared'
 import { rowOfRefusal } from './rule'
 
@@ -90,6 +91,13 @@ const THREAD_RULES: readonly ThreadRule[] = [
       other !== null && thread.material === 'plastic' && thread.gender === 'female' && !givesPlasticMale(other),
   },
   {
+    code: 'thread',
+    when: 'the seat of a parallel thread is a cone',
+    because: 'Its seat is a cone: a washer does not seal on it, and nothing goes on its thread. It takes a cone joint.',
+    source: 'EN 16313',
+    says: ({ thread }) => thread.seat === 'cone',
+  },
+  {
     code: 'metals',
     when: 'galvanised steel and copper or stainless are in a loop of fresh water',
     source: 'EN 12502, IPC 605, UPC 605',
@@ -152,6 +160,10 @@ export function threadOn(offer: TubeOffer, situation: Situation): ThreadOffer | 
   return cut && refuseThread('thread', cut, null, situation) === null ? cut : null
 }
 
+/** Whether an end is a tube that a cone is made for. */
+const hasCone = (offer: Offer): boolean => offer.kind === 'tube' && findSocket('cone', offer.tube.pipe) !== null
+const NO_SEAT = 'A cone joint goes on a male G 3/4 body with a cone seat. The other end has none.'
+
 /** Why any method of the contract cannot be made directly on an end; null where it can. */
 export function refuseMethod(
   method: Method,
@@ -163,6 +175,7 @@ export function refuseMethod(
   const isThreadMethod = isByThread(method)
   if (offer.kind === 'thread') {
     if (isThreadMethod) return refuseThread(method, offer, other, situation)
+    if (method === 'cone' && other !== null && hasCone(other) && mayBeCone(offer.thread)) return null
     return {
       code: 'family',
       reason: offer.tube
@@ -170,7 +183,11 @@ export function refuseMethod(
         : 'This end is a thread: it takes a thread.',
     }
   }
-  if (!isThreadMethod) return onTube(method as SocketMethod)
+  if (!isThreadMethod) {
+    const own = onTube(method as SocketMethod)
+    const isSeated = method !== 'cone' || other === null || (other.kind === 'thread' && mayBeCone(other.thread))
+    return own ?? (isSeated ? null : { code: 'thread', reason: NO_SEAT })
+  }
   const cut = threadCutOn(offer)
   if (cut) return refuseThread(method, cut, other, situation)
   const { pipe } = offer.tube
@@ -186,4 +203,10 @@ export function refuseMethod(
 export const THREAD_REFUSALS: readonly RuleRow[] = [
   rowOfRefusal({ ...UNION_HIDDEN, when: "a union would be out of reach, against the job's policy of compression" }),
   ...THREAD_RULES.map(rowOfRefusal),
+  rowOfRefusal({
+    code: 'thread',
+    when: 'a cone joint is asked for, and the other end has no G 3/4 cone seat',
+    because: NO_SEAT,
+    source: 'EN 16313',
+  }),
 ]

@@ -1,0 +1,115 @@
+import type { Tube } from '../types'
+import { formatDecimal } from '#core/units'
+import { cut, deburr, mark, ream } from '../card/draft'
+import { CONE_TURNS } from '../card/facts'
+import { step } from '../card/remedy'
+import type { Card, DraftStep } from '../card/types'
+import { BOOKED, IN_GROUND, isInGround, noRoom, nutsInReach } from '../rules/common'
+import { care, note, refusal } from '../rules/rule'
+import type { JointMethod } from './types'
+
+const isMetal = ({ pipe }: Tube): boolean => pipe.family === 'copper'
+
+function steps(card: Card): DraftStep[] {
+  const { lo, hi } = CONE_TURNS
+  const metal = isMetal(card.tube)
+  return [
+    cut(card),
+    ...(metal
+      ? [ream, deburr('A burr cuts the seal.')]
+      : [
+          {
+            code: 'deburr' as const,
+            do: 'Calibrate and bevel the end',
+            why: 'An uncalibrated end tears the O-ring.',
+            check: 'A clean bevel all round.',
+          },
+        ]),
+    {
+      code: 'nut',
+      do: metal ? 'Nut on, then the sealing ring' : 'Nut on, then the split ring',
+      why: 'They cannot follow once the cone is on.',
+    },
+    mark(card),
+    {
+      code: 'insert',
+      do: metal ? 'Push the tube to the stop of the ring, through the cone' : 'Push the cone in to its shoulder',
+      check: metal ? 'Straight in the ring.' : 'O-rings whole, insulating ring there where the pipe has aluminium.',
+    },
+    {
+      code: 'assemble',
+      do: 'Set the cone in its seat, straight, and run the nut up by hand until it seats',
+      why: 'It seals at the cone: nothing goes on the thread.',
+    },
+    {
+      code: 'tighten',
+      do: `Hold the body; then ${formatDecimal(lo, 2)} to ${formatDecimal(hi, 2)} turns, or by the system's torque`,
+      why: 'Makers differ; until it is clearly firm.',
+      check: 'Draw a line across nut and body.',
+      ask: {
+        what: 'nut-turns',
+        words: 'Turns past hand tight',
+        lo,
+        hi,
+        unit: 'turns',
+        source: 'typical, trade practice',
+        isFirm: false,
+      },
+    },
+    { code: 'check', do: 'Tighten it once more, cold, after the first heat, unless its maker forbids it' },
+  ]
+}
+
+export const cone: JointMethod = {
+  id: 'cone',
+  words: 'cone',
+  takes: 'PEX, multilayer and copper tube by a cone of its own size, on a G 3/4 seat',
+  undo: 'unscrew',
+  comesApart: true,
+  needsFlame: false,
+  byHand: true,
+  rules: [
+    refusal('service', IN_GROUND, 'A cone joint is not for the ground.', 'typical, trade practice', isInGround),
+    nutsInReach('A cone joint stays in reach. Hidden only as a temporary repair that is booked.'),
+    noRoom('Two spanners need a 60 degree swing. There is no room here.'),
+  ],
+  concerns: [
+    BOOKED,
+    care(
+      'cone-drinking',
+      'a cone joint carries drinking water',
+      'A cone joint is made for heating: for drinking water only an adaptor that is listed for it.',
+      'typical, practice of EN 16313',
+      (_, { conditions }) => conditions.drinking,
+    ),
+    note(
+      'own-cone',
+      'a cone joint is made',
+      'The cone fits any G 3/4 seat; its tube side goes by outside diameter and wall, of one maker.',
+      'EN 16313; makers',
+    ),
+    note('renip', 'a cone joint is made', 'Nip it again after the first heat.', 'typical, trade practice'),
+  ],
+  looseParts: (tube) => [
+    {
+      kind: 'ring',
+      name: isMetal(tube) ? 'cone sealing ring' : 'cone insert',
+      size: tube.wall === null || isMetal(tube) ? tube.pipe.nominal : `${tube.pipe.nominal} × ${tube.wall}`,
+      quantity: 1,
+    },
+  ],
+  order: 13,
+  minutes: { work: 1.8, wait: 0 },
+  price: { low: 1.4, high: 3.2 },
+  spoken: ['cone', 'eurocone'],
+  hasSeal: true,
+  narrowsBore: true,
+  looks: ['mark', 'system'],
+  weeps: 'Nip it once, body held. Then a new cone on a fresh end.',
+  drawing: { mouth: 'barb-nut', material: 'brass', wall: 0.14 },
+  bareBetweenMm: 5,
+  remedies: {
+    tighten: step('A quarter turn more, once. If it still weeps, a new cone on a fresh end, the seat wiped clean'),
+  },
+  steps,
+}
