@@ -116,6 +116,33 @@ export function layOutWay(way: Way, a: End, b: End, bareDiameters = BARE): Chain
   const endRadius = (joint: Joint) => radiusOf(joint)
 
   let x = bare
+  if (items.length === 0) {
+    // One thread goes straight into the other end: a body with one mouth.
+    const [only] = joints as [Joint]
+    const depth = depthOf(only, radiusOf(only))
+    const mouth: Mouth = {
+      method: only.method,
+      from: x,
+      to: x + depth,
+      opens: only.on === 'b' ? 'right' : 'left',
+      radius: radiusOf(only),
+      bore: boreOf(only),
+      on: only.on,
+    }
+    const web = { from: x + depth, to: x + depth + 0.35 * widest }
+    layout.bodies.push({
+      kind: 'body',
+      from: x,
+      to: web.to,
+      web,
+      mouths: [mouth],
+      radius: radiusOf(only) * (1 + 2 * wallOf(only.method)),
+      bore: boreOf(only) * 0.95,
+    })
+    layout.threads.push({ kind: 'thread', from: x, to: x + depth, radius: radiusOf(only) })
+    layout.depths.push({ from: x, to: x + depth, joint: only, at: 0 })
+    x = web.to
+  }
   items.forEach((item, i) => {
     const left = joints[i]!
     const right = joints[i + 1]!

@@ -1,6 +1,5 @@
 import type { Ask } from '#core/joints'
-import { judgeReading } from '#core/making'
-import { formatDecimal, parseLength, type UnitSystem } from '#core/units'
+import { formatDecimal, judgeReading, parseLength, type UnitSystem } from '#core/units'
 
 export interface AskReading {
   value: number | null

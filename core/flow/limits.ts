@@ -83,11 +83,17 @@ const EN_806_3: VelocityLimit = {
   source: 'typical, EN 806-3: 2 m/s; to a single outlet 4; British practice 3 at 10 °C falling to 2 at 90',
 }
 
+/** What holds for every pipe of a region; of the United States' only copper has such a rule. */
+function generalLimit(asked: Asked): VelocityLimit | null {
+  if (!isUs(asked)) return EN_806_3
+  return asked.pipe.family === 'copper' ? usCopper(asked.temperature) : null
+}
+
 /** Greatest velocity, m/s, with where it is from: the least of what holds. */
 export function velocityLimit(asked: Asked): VelocityLimit {
   if (asked.service === 'recirculation') return inLoop(asked)
   const own = byMaterial(asked)
-  const general = isUs(asked) ? (asked.pipe.family === 'copper' ? usCopper(asked.temperature) : null) : EN_806_3
+  const general = generalLimit(asked)
   const limits = [own, general, asked.service === 'heating' ? QUIET : null].filter((one) => one !== null)
   const [least] = limits.sort((one, other) => one.limit - other.limit)
   return least ?? { limit: 8 * FT_S, source: 'ours: as for PEX, 8 ft/s' }

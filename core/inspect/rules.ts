@@ -2,8 +2,7 @@ import type { Figure, RuleRow } from '#core/base'
 import { getPipe, seriesOf, unitSystemOf, type Pipe } from '#core/catalogue'
 import { ALL_METHODS, isByThread, JOINT_METHODS, THREADS_LEFT, type Method, type MethodLook } from '#core/joints'
 import { refusedHidden } from './facts'
-import { judgeReading } from '#core/making'
-import { decimalsApart, formatDecimal, lengthsApart } from '#core/units'
+import { decimalsApart, formatDecimal, judgeReading, lengthsApart } from '#core/units'
 import type { Finding, InspectQuestion, Seen, SeenName } from './types'
 
 type Said<Name extends SeenName> = NonNullable<Seen[Name]>

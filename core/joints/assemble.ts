@@ -1,13 +1,5 @@
 import { compareText, type Figure, type Note, type WorkingLine } from '#core/base'
-import {
-  findSlipLength,
-  findSocket,
-  jointRating,
-  pipeRating,
-  socketDepth,
-  threadMadeUp,
-  type Region,
-} from '#core/catalogue'
+import { findSlipLength, findSocket, jointRating, socketDepth, threadMadeUp, type Region } from '#core/catalogue'
 import { ALL_METHODS, JOINT_METHODS } from './methods'
 import { concernsOfChain, FITS } from './rules/chain'
 import { ownRating } from './rules/common'
@@ -234,7 +226,8 @@ function jointOf(meeting: Meeting, insertion: Figure): Joint {
       ...(meeting.isSpigot ? { isSpigot: true } : {}),
     }
   return {
-    method: meeting.method,
+    // The seat of a cone is the other half of that joint.
+    method: meeting.isSeat ? 'cone' : meeting.method,
     on: meeting.on,
     pipe: null,
     thread: {
@@ -251,10 +244,7 @@ function jointOf(meeting: Meeting, insertion: Figure): Joint {
 export function assembleWay(chain: Chain, ends: { a: Offer; b: Offer }, situation: Situation): Way {
   const isSlip = chain.items.some((item) => item.kind === 'fitting' && item.fitting.kind === 'slip')
   const insertions = chain.meetings.map((meeting) => insertionOf(meeting, situation, isSlip))
-  // A seat is one with the joint of the cone on its tube.
-  const joints = chain.meetings.flatMap((meeting, i): Joint[] =>
-    meeting.kind === 'thread' && meeting.isSeat ? [] : [jointOf(meeting, insertions[i]!)],
-  )
+  const joints = chain.meetings.map((meeting, i) => jointOf(meeting, insertions[i]!))
   const parts = partsOf(chain, insertions, situation.region)
   const concerns = concernsOfChain({ chain, ends, insertions, situation, isInMetricBody })
   const verdict = concerns.reduce<Verdict>(

@@ -1,7 +1,7 @@
 export { orderList } from './order'
 
 export { factsIn, fillConditions, fillPolicy, fillSituation, toTube } from './defaults'
-export { findWays, readEnd, toOffer } from './ways'
+export { asksFlow, findWays, readEnd, toOffer } from './ways'
 export { concernsOfPipe, concernsOn, refuse } from './rules/ask'
 export type { Refused } from './rules/ask'
 export { JOINT_RULES } from './rules'
@@ -26,7 +26,7 @@ export type {
   Step,
   StepCode,
 } from './card/types'
-export { isLoose, METHODS, REFUSAL_CODES, SEATS, SERVICES, THREAD_FORMS, THREAD_MATERIALS } from './types'
+export { isAtFace, isLoose, METHODS, REFUSAL_CODES, SEATS, SERVICES, THREAD_FORMS, THREAD_MATERIALS } from './types'
 export type {
   Conditions,
   End,
@@ -43,6 +43,7 @@ export type {
   RefusalCode,
   Service,
   Situation,
+  Thread,
   ThreadMaterial,
   Tube,
   Verdict,

@@ -13,12 +13,12 @@ export interface OrderLine {
 
 /** What a way needs, as it is ordered; a tail is tube by its cut length, mm. */
 export const orderList = ({ parts }: Pick<Way, 'parts'>): OrderLine[] =>
-  parts.map(({ kind, name, size, quantity, length }) =>
+  parts.map(({ kind, name, size, quantity, length, material }) =>
     kind === 'tail'
       ? {
           quantity,
           name: name.replace(/^tail of /, ''),
           size: length === undefined ? 'length by the measured sockets' : `${formatDecimal(length, 0)} mm`,
         }
-      : { quantity, name, size },
+      : { quantity, name: material && !name.includes(material) ? `${name}, ${material}` : name, size },
   )

@@ -166,11 +166,12 @@ describe('what a pipe is used for, whatever joins it', () => {
         ])
       else {
         const isBarred = family !== 'multilayer'
+        // SDR 11 of PP-R has no rating for hot water at all.
+        const barred = pipe.startsWith('ppr-11') ? 'rating' : 'service'
         expect([method, pipe, code(method, { pipe, barrier: false }, conditions)]).toEqual([
           method,
           pipe,
-          // SDR 11 of PP-R has no rating for hot water at all.
-          isBarred ? (pipe.startsWith('ppr-11') ? 'rating' : 'service') : null,
+          isBarred ? barred : null,
         ])
         for (const barrier of ['unknown', undefined] as const)
           expect(

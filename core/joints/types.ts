@@ -185,6 +185,10 @@ export interface Joint {
   isSpigot?: true
 }
 
+/** Made at a face: nothing goes in, so there is no depth to mark. */
+export const isAtFace = ({ thread, insertion }: Pick<Joint, 'thread' | 'insertion'>): boolean =>
+  thread?.form === 'bspp' || insertion.value === 0
+
 export interface Part {
   kind:
     | 'coupling'

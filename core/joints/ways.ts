@@ -12,8 +12,9 @@ import {
   type ThreadForm,
 } from '#core/catalogue'
 import { assembleWay, compareWays } from './assemble'
-import { fillSituation, toTube } from './defaults'
+import { fillConditions, fillSituation, toTube } from './defaults'
 import { LEVERS, type Asked } from './levers'
+import { isFresh, isLessNoble, isNoble, metalOf } from './metals'
 import { JOINT_METHODS } from './methods'
 import { refusalsOn } from './refuse'
 import { refuseThread } from './rules/threads'
@@ -113,6 +114,15 @@ function whatWouldChange(asked: Asked): string[] {
   return pairs.length > 0
     ? pairs
     : ['Nothing in the tables joins these two within three fittings, whatever is changed round them.']
+}
+
+/** Whether it matters which end the water comes from: a less noble metal at one, a nobler one at the other, fresh water. */
+export function asksFlow({ a, b, conditions }: Pick<WaysQuestion, 'a' | 'b' | 'conditions'>): boolean {
+  const [one, other] = [readEnd(a, 'a'), readEnd(b, 'b')]
+  if (!one.ok || !other.ok) return false
+  const situation = { conditions: fillConditions(conditions) }
+  const links = [metalOf(one.value, situation), metalOf(other.value, situation)]
+  return isFresh(situation) && links.some(isLessNoble) && links.some(isNoble)
 }
 
 /** What stands over every way: pipe that is left alone, or not cut until one thing is known of it. */

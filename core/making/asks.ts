@@ -1,15 +1,6 @@
 import { decimalsApart, lengthsApart, type UnitSystem } from '#core/units'
 import type { Ask } from '#core/joints'
 
-/**
- * How a figure read off the work stands: `outside` of a firm limit is wrong, of a typical one it is the fitting's paper
- * that decides.
- */
-export function judgeReading({ lo, hi }: Pick<Ask, 'lo' | 'hi'>, reading: number): 'within' | 'under' | 'over' {
-  if (reading < lo - 1e-9) return 'under'
-  return reading > hi + 1e-9 ? 'over' : 'within'
-}
-
 /** How the figures of a question are written beside a reading: so finely that it reads apart from a limit it is not. */
 function wordsFor({ lo, hi, unit }: Ask, system: UnitSystem, reading: number | null): (value: number) => string {
   const figures = [lo, hi, ...(reading === null ? [] : [reading])]

@@ -1,4 +1,4 @@
-export { judgeReading, rangeWords, readingWords } from './asks'
+export { rangeWords, readingWords } from './asks'
 export { inMakingOrder, makeCards } from './cards'
 export type { MakeCard } from './cards'
 export { ASKED_REFUSALS, makeJoint } from './make'

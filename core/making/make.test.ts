@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { findSocket, getPipe, PIPES, socketDepth, type SocketMethod } from '#core/catalogue'
-import { inMakingOrder, judgeReading, makeCards, makeJoint, type MakeAnswer } from '#core/making'
+import { inMakingOrder, makeCards, makeJoint, type MakeAnswer } from '#core/making'
+import { judgeReading } from '#core/units'
 import {
   findWays,
   MADE_METHODS,

@@ -203,6 +203,21 @@ function makeThread(question: MakeQuestion & { method: ThreadMethod }): Result<M
   })
 }
 
+/** The seat a cone goes on, which is looked at before its tube is cut; the rest is on the card of the tube. */
+const seatCard = (): MakeAnswer => ({
+  ...carry([]),
+  marks: [],
+  steps: finish([
+    {
+      code: 'check',
+      do: 'Look into the body: a cone seat, clean and unmarked, G 3/4 outside',
+      why: 'A cone does not seal on a flat face, nor a washer on a cone.',
+    },
+  ]),
+  consumables: [],
+  seconds: { work: 0, wait: 0 },
+})
+
 /** What a card says of tightening its thread. */
 function wrenchOf({ form, isPlastic }: ThreadCard): MakeCode {
   if (form === 'bspp') return 'flat-face'
@@ -219,6 +234,7 @@ function wrenchOf({ form, isPlastic }: ThreadCard): MakeCode {
 export function makeJoint(question: MakeQuestion, mouth?: Figure): Result<MakeAnswer> {
   const { method, pipe: id } = question
   if (isByThread(method)) return makeThread({ ...question, method })
+  if (id === undefined && method === 'cone' && question.form === 'bspp') return ok(seatCard())
   if (id === undefined) return fail('missing', 'pipe', 'pipe: a catalogue id, such as cu-en-x-22.')
   const read = readEnd({ ...factsIn(question), pipe: id, wall: question.wall }, 'a', '')
   if (!read.ok) return read

@@ -1,3 +1,4 @@
+export { judgeReading } from './judge'
 export { decimalsApart, lengthsApart } from './apart'
 export { formatDecimal, formatLength, formatMm, formatTape, roundTo, toTape } from './format'
 

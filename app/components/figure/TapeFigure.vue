@@ -5,15 +5,23 @@ import { formatMm, toTape, type UnitSystem } from '#core/units'
  * A length for the hand: mm in a metric job; in an inch job what the tape shows, a whole and a stacked fraction to
  * the nearest sixteenth. null shows a question mark: it has to be measured.
  */
-const props = withDefaults(defineProps<{ mm: number | null; system: UnitSystem; withMm?: boolean }>(), {
-  withMm: false,
-})
+const props = withDefaults(
+  defineProps<{
+    mm: number | null
+    system: UnitSystem
+    withMm?: boolean
+    /** Made at a face: nothing goes in, so there is nothing to measure. */
+    atFace?: boolean
+  }>(),
+  { withMm: false, atFace: false },
+)
 const tape = computed(() => (props.mm === null ? null : toTape(props.mm)))
 </script>
 
 <template>
   <span class="tape">
-    <template v-if="mm === null">?</template>
+    <span v-if="atFace" class="face">face</span>
+    <template v-else-if="mm === null">?</template>
     <template v-else-if="system === 'metric'">{{ formatMm(mm) }}</template>
     <template v-else-if="tape">
       <span v-if="tape.whole > 0 || tape.over === 0">{{ tape.whole }}</span>
@@ -45,6 +53,10 @@ const tape = computed(() => (props.mm === null ? null : toTape(props.mm)))
   border-top: 0.09em solid currentColor;
   padding-top: 0.05em;
   margin-top: 0.05em;
+}
+/* A word in a figure's place is not as large as a figure. */
+.face {
+  font-size: max(13px, 0.6em);
 }
 small {
   font-size: 14px;

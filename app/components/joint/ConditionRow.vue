@@ -4,7 +4,11 @@ import { formatDecimal } from '#core/units'
 import { SERVICE_WORDS } from '~/wording/en'
 
 /** What the joint has to stand and what is round it, as one row of quarter-turn switches. */
-const props = defineProps<{ conditions: Conditions }>()
+const props = defineProps<{
+  conditions: Conditions
+  /** The two ends in words, where it matters which of them the water comes from. */
+  flowEnds?: { a: string; b: string } | null
+}>()
 const emit = defineEmits<{ set: [name: keyof Conditions, value: Conditions[keyof Conditions]] }>()
 
 type Flag = 'hidden' | 'combustibles' | 'wet' | 'noFlame' | 'mustUndo' | 'temporary'
@@ -46,6 +50,19 @@ useKeys({ s: () => row.value?.querySelector('button')?.focus() })
         >
       </button>
       <span class="ml-auto note t13 only-wide"><kbd>S</kbd> switches</span>
+    </div>
+    <div v-if="flowEnds" class="services" role="group" aria-label="Which way the water runs">
+      <span class="note t14 self-center">the water comes from</span>
+      <button
+        v-for="on in ['a', 'b'] as const"
+        :key="on"
+        type="button"
+        class="choice"
+        :aria-pressed="conditions.flowFrom === on"
+        :data-flow-from="on"
+        @click="emit('set', 'flowFrom', on)">
+        {{ flowEnds[on] }}
+      </button>
     </div>
     <div class="levers">
       <LeverSwitch

@@ -19,7 +19,8 @@ const sides = [-1, 1] as const
 const drawing = computed(() => ALL_METHODS[props.mouth.method].drawing)
 /** What holds a tube that goes over a barb: a ring over part of it, or a sleeve over all. */
 const overBarb = computed(() => /^barb-(\w+)$/.exec(drawing.value.mouth)?.[1])
-const isNut = computed(() => drawing.value.mouth === 'nut' || drawing.value.mouth === 'sealed-nut')
+const isNut = computed(() => ['nut', 'sealed-nut', 'flared-nut'].includes(drawing.value.mouth))
+const isFlared = computed(() => drawing.value.mouth === 'flared-nut')
 const FILLS = { plastic: 'var(--paper2)', copper: 'url(#hatch-copper)', brass: 'url(#hatch-brass)' } as const
 </script>
 
@@ -52,6 +53,19 @@ const FILLS = { plastic: 'var(--paper2)', copper: 'url(#hatch-copper)', brass: '
         fill="var(--paper)"
         stroke="var(--ink)"
         stroke-width="1.75" />
+      <template v-else-if="overBarb === 'expanded'">
+        <!-- The tube, widened, has shrunk back on a plain barb; its ring covers it up to the shoulder. No seal. -->
+        <rect
+          v-bind="span(0, 1)"
+          :y="r"
+          :height="Math.max(4, t * 1.1)"
+          fill="var(--paper2)"
+          stroke="var(--ink)"
+          stroke-width="1.5" />
+        <path
+          :d="`M${at(0.25)} ${mouth.bore * k - t}l0 ${t}M${at(0.5)} ${mouth.bore * k - t}l0 ${t}M${at(0.75)} ${mouth.bore * k - t}l0 ${t}`"
+          class="l-thin" />
+      </template>
       <template v-else>
         <rect v-bind="span(0.02, 0.9)" :y="r" :height="Math.max(3, t * 0.8)" fill="var(--paper)" />
         <rect
@@ -106,7 +120,9 @@ const FILLS = { plastic: 'var(--paper2)', copper: 'url(#hatch-copper)', brass: '
         <path
           :d="`M${at(0.18)} ${r + t * 0.7}V${r + t * 1.35}M${at(0.36)} ${r + t * 0.7}V${r + t * 1.35}`"
           class="l-thin" />
+        <path v-if="isFlared" :d="`M${at(0.3)} ${r}L${at(0.62)} ${r + Math.max(4, t * 0.7)}`" class="l-edge" />
         <path
+          v-else
           :d="`M${at(0.42)} ${r}L${at(0.52)} ${r + Math.max(3, t * 0.55)}L${at(0.64)} ${r}Z`"
           fill="url(#hatch-selected)"
           stroke="var(--ink)"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { unitSystemOf } from '#core/catalogue'
 import { useElementSize } from '@vueuse/core'
-import type { Conditions, End } from '#core/joints'
+import { asksFlow, type Conditions, type End } from '#core/joints'
 import { isUntouched, type JobRecord } from '#core/record'
 import { SERVICE_WORDS } from '~/wording/en'
 import { endLabel } from '~/wording/way'
@@ -61,6 +61,12 @@ useKeys({
     isWorkingOpen.value = true
   },
 })
+/** Named where it matters which end the water comes from. */
+const flowEnds = computed(() => {
+  const { a, b } = joint.value ?? {}
+  if (!a || !b || !asksFlow({ a, b, conditions: conditions.value })) return null
+  return { a: endLabel(a), b: endLabel(b) }
+})
 const set = (name: keyof Conditions, value: Conditions[keyof Conditions]) => setCondition(name, value as never)
 /** No step of it was done, so that it can go as if it had never been begun. */
 const canDrop = computed(() => joint.value !== undefined && isUntouched(joint.value))
@@ -103,7 +109,7 @@ const missingEnds = computed(() => {
         <rect v-if="answer" :x="width * 0.4" y="50" :width="width * 0.2" height="55" fill="url(#hatch-brick)" />
         <text :x="width / 2" y="86" class="mid t40 w7 halo">?</text>
       </svg>
-      <ConditionRow v-if="!isSigned" :conditions="conditions" @set="set" />
+      <ConditionRow v-if="!isSigned" :conditions="conditions" :flow-ends="flowEnds" @set="set" />
       <p v-else class="signed">
         <StatusShape status="made" /> Signed for {{ SERVICE_WORDS[conditions.service] }},
         {{ conditions.temperature }} &#176;C, {{ conditions.pressure }} bar. The list shows what else would have done.

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { End, Way } from '#core/joints'
+import { isAtFace, type End, type Joint, type Way } from '#core/joints'
 import { formatDecimal, type UnitSystem } from '#core/units'
 import type { Pipe } from '#core/catalogue'
 import { crestsPath, layOutWay } from '~/drawing/joint-layout'
@@ -23,20 +23,25 @@ const k = computed(() => {
 const shift = computed(() => (props.compact ? 0 : Math.max(8, (props.width - layout.value.length * k.value) / 2)))
 const cy = computed(() => (props.compact ? props.height / 2 : 70 + room.value / 2))
 const top = computed(() => cy.value - layout.value.radius * 1.15 * k.value)
+/** How deep a joint is, in words. */
+function depthWords(joint: Joint): string {
+  if (isAtFace(joint)) return 'sealed at its face'
+  const { value } = joint.insertion
+  return value === null ? 'depth to be measured' : `${formatDecimal(value, 1)} mm deep`
+}
 const dims = computed(() =>
-  layout.value.depths.map((depth) => ({
-    ...depth,
-    isEnd: depth.joint.on !== 'between',
-    x1: depth.from * k.value,
-    x2: depth.to * k.value,
-  })),
+  layout.value.depths
+    .filter(({ joint }) => !isAtFace(joint))
+    .map((depth) => ({
+      ...depth,
+      isEnd: depth.joint.on !== 'between',
+      x1: depth.from * k.value,
+      x2: depth.to * k.value,
+    })),
 )
 const text = computed(() =>
   props.way.joints
-    .map(
-      ({ method, on, insertion }) =>
-        `${method} ${on === 'between' ? 'between' : `at ${on}`}, ${insertion.value === null ? 'depth to be measured' : `${formatDecimal(insertion.value, 1)} mm deep`}`,
-    )
+    .map((joint) => `${joint.method} ${joint.on === 'between' ? 'between' : `at ${joint.on}`}, ${depthWords(joint)}`)
     .join('; '),
 )
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { hasThread, type Region } from '#core/catalogue'
-import { THREAD_MATERIALS, type End, type Gender, type ThreadMaterial } from '#core/joints'
+import { THREAD_MATERIALS, type End, type Gender, type Thread, type ThreadMaterial } from '#core/joints'
 
 /** A threaded end: its form, size, side and material. */
 const props = defineProps<{ region: Region }>()
@@ -14,6 +14,22 @@ const SIZES = ['1/8', '1/4', '3/8', '1/2', '3/4', '1', '1-1/4', '1-1/2', '2'] as
 const form = ref<(typeof FORMS)[number]['value']>(props.region === 'us' ? 'npt' : 'bspt')
 const gender = ref<Gender>('male')
 const material = ref<ThreadMaterial>('brass')
+/** What a parallel thread seals on, where somebody looked. */
+const seat = ref<Thread['seat'] | null>(null)
+const SEAT_WORDS = [
+  { value: null, words: 'seat not looked at' },
+  { value: 'flat', words: 'flat seat' },
+  { value: 'cone', words: 'cone seat' },
+] as const
+const end = (size: string): End => ({
+  thread: {
+    form: form.value,
+    size,
+    gender: gender.value,
+    material: material.value,
+    ...(form.value === 'bspp' && seat.value !== null ? { seat: seat.value } : {}),
+  },
+})
 const sizes = computed(() => SIZES.filter((size) => hasThread(form.value, size)))
 </script>
 
@@ -55,6 +71,18 @@ const sizes = computed(() => SIZES.filter((size) => hasThread(form.value, size))
         {{ one }}
       </button>
     </div>
+    <div v-if="form === 'bspp'" class="answers" role="group" aria-label="Seat">
+      <button
+        v-for="one in SEAT_WORDS"
+        :key="one.words"
+        type="button"
+        class="answer"
+        :aria-pressed="seat === one.value"
+        :data-seat="one.value ?? 'unknown'"
+        @click="seat = one.value">
+        {{ one.words }}
+      </button>
+    </div>
     <div class="answers" role="group" aria-label="Size">
       <button
         v-for="size in sizes"
@@ -62,7 +90,7 @@ const sizes = computed(() => SIZES.filter((size) => hasThread(form.value, size))
         type="button"
         class="answer"
         :data-thread-size="size"
-        @click="emit('pick', { thread: { form, size, gender, material } })">
+        @click="emit('pick', end(size))">
         take {{ size }}
       </button>
     </div>

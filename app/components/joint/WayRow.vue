@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { End, Joint, Way } from '#core/joints'
+import { isAtFace, type End, type Joint, type Way } from '#core/joints'
 import type { Region } from '#core/catalogue'
 import { formatDecimal, type UnitSystem } from '#core/units'
 import { CURRENCY, inRegion } from '~/wording/en'
@@ -28,6 +28,7 @@ const isTypical = (source: string) => source.startsWith('typical')
 /** Under a depth: its range in mm where makers differ, else the mm beside the inches, else which end it is. */
 function below({ insertion: { value, lo, hi, source } }: Joint, end: string): string {
   const unit = props.system === 'inch' ? ' mm' : ''
+  if (value === 0) return end
   if (isTypical(source) && lo !== null && hi !== null && lo !== hi)
     return `${formatDecimal(lo, 1)} to ${formatDecimal(hi, 1)}${unit}`
   return props.system === 'inch' && value !== null ? `${formatDecimal(value, 1)} mm` : end
@@ -56,12 +57,13 @@ function below({ insertion: { value, lo, hi, source } }: Joint, end: string): st
       }}</span>
     </span>
     <span class="cell" :class="system"
-      ><b :class="{ open: first.insertion.value === null }"
-        ><TapeFigure :mm="first.insertion.value" :system="system" /></b
+      ><b :class="{ open: first.insertion.value === null && !isAtFace(first) }"
+        ><TapeFigure :mm="first.insertion.value" :system="system" :at-face="isAtFace(first)" /></b
       ><i>{{ below(first, 'first end') }}</i></span
     >
     <span class="cell" :class="system"
-      ><b :class="{ open: last.insertion.value === null }"><TapeFigure :mm="last.insertion.value" :system="system" /></b
+      ><b :class="{ open: last.insertion.value === null && !isAtFace(last) }"
+        ><TapeFigure :mm="last.insertion.value" :system="system" :at-face="isAtFace(last)" /></b
       ><i>{{ below(last, 'other end') }}</i></span
     >
     <span class="cell"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Note } from '#core/base'
-import { ALL_METHODS, orderList, type Policy, type Way } from '#core/joints'
+import { ALL_METHODS, isAtFace, orderList, type Policy, type Way } from '#core/joints'
 import type { Region } from '#core/catalogue'
 import { formatDecimal, type UnitSystem } from '#core/units'
 import { CURRENCY, inRegion, methodWords, VERDICT_WORDS } from '~/wording/en'
@@ -96,14 +96,17 @@ function showMargin() {
               class="figure-button"
               :data-depth="i"
               @click="showDepth(`Depth: ${methodWords(joint.method)}, ${place(i)}`, joint.insertion)">
-              <TapeFigure :mm="joint.insertion.value" :system="system" /><span class="visually-hidden"
+              <TapeFigure :mm="joint.insertion.value" :system="system" :at-face="isAtFace(joint)" /><span
+                class="visually-hidden"
                 >, show the working</span
               >
             </button>
           </td>
           <td class="src">
             {{
-              joint.insertion.source.startsWith('typical') && joint.insertion.lo !== joint.insertion.hi
+              !isAtFace(joint) &&
+              joint.insertion.source.startsWith('typical') &&
+              joint.insertion.lo !== joint.insertion.hi
                 ? `typical ${formatDecimal(joint.insertion.lo ?? 0, 1)} to ${formatDecimal(joint.insertion.hi ?? 0, 1)}${system === 'inch' ? ' mm' : ''}`
                 : joint.insertion.source
             }}

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { getPipe } from '#core/catalogue'
+import { isAtFace } from '#core/joints'
 import type { MakeCard } from '#core/making'
 import { formatMm, type UnitSystem } from '#core/units'
 import { materialOf } from '~/drawing/materials'
@@ -17,9 +18,11 @@ const props = defineProps<{
 }>()
 
 const pipe = computed(() => (props.card.joint.pipe ? getPipe(props.card.joint.pipe) : null))
+/** Made at a face: no mark, no depth. */
+const atFace = computed(() => isAtFace(props.card.joint))
 const narrow = computed(() => props.width < 600)
 const od = computed(() => pipe.value?.od ?? 21)
-const depth = computed(() => props.mm ?? od.value)
+const depth = computed(() => props.mm || od.value)
 const endX = computed(() => (narrow.value ? props.width * 0.66 : Math.min(props.width * 0.52, 540)))
 const k = computed(() => {
   const across = (narrow.value ? 104 : 160) / od.value
@@ -70,9 +73,16 @@ const mouth = computed<Mouth>(() => ({
 }))
 const socketX = computed(() => endX.value + (narrow.value ? 34 : 96))
 const hatch = computed(() => (pipe.value ? materialOf(pipe.value.family) : null))
-const words = computed(() =>
-  props.mm === null ? 'depth not known: measure the socket' : `insertion mark ${formatMm(props.mm)} mm from the end`,
-)
+const words = computed(() => {
+  if (atFace.value) return 'sealed at its face, no mark'
+  return props.mm === null
+    ? 'depth not known: measure the socket'
+    : `insertion mark ${formatMm(props.mm)} mm from the end`
+})
+const markWords = computed(() => {
+  if (atFace.value) return 'seals at its face: nothing goes in'
+  return props.card.joint.method === 'thread' ? 'made up to here' : 'mark, right round'
+})
 </script>
 
 <template>
@@ -100,22 +110,24 @@ const words = computed(() =>
         height="9"
         fill="var(--copper)" />
     </g>
-    <path :d="`M${markX} ${cy - r - 12}V${cy + r + 12}`" class="l-sel3" :style="{ stroke: colour }" />
+    <path v-if="!atFace" :d="`M${markX} ${cy - r - 12}V${cy + r + 12}`" class="l-sel3" :style="{ stroke: colour }" />
     <text :x="Math.max(6, markX)" :y="cy - r - 20" :class="markX > 90 ? 'mid' : ''" class="t15 w6">
-      {{ card.joint.method === 'thread' ? 'made up to here' : 'mark, right round' }}
+      {{ markWords }}
     </text>
-    <DimensionLine :x1="markX" :x2="endX" :y="cy + r - 18" :tone="done ? 'ink' : 'copper'" />
-    <foreignObject :x="figureX" :y="cy - r + 10" :width="figureWidth" :height="Math.max(1, 2 * r - 34)">
-      <div class="big w7" :style="{ fontSize: `${size}px`, color: colour }" data-test="depth-figure">
-        <TapeFigure :mm="mm" :system="system" />
-      </div>
-    </foreignObject>
-    <text :x="endX + 8" :y="cy + r - 12" class="t17 w7" :style="{ fill: colour }">
-      {{ system === 'inch' ? 'in' : 'mm' }}
-      <tspan v-if="system === 'inch' && mm !== null" class="t14" font-weight="400" fill="var(--ink2)">
-        &#160;{{ formatMm(mm) }} mm
-      </tspan>
-    </text>
+    <template v-if="!atFace">
+      <DimensionLine :x1="markX" :x2="endX" :y="cy + r - 18" :tone="done ? 'ink' : 'copper'" />
+      <foreignObject :x="figureX" :y="cy - r + 10" :width="figureWidth" :height="Math.max(1, 2 * r - 34)">
+        <div class="big w7" :style="{ fontSize: `${size}px`, color: colour }" data-test="depth-figure">
+          <TapeFigure :mm="mm" :system="system" />
+        </div>
+      </foreignObject>
+      <text :x="endX + 8" :y="cy + r - 12" class="t17 w7" :style="{ fill: colour }">
+        {{ system === 'inch' ? 'in' : 'mm' }}
+        <tspan v-if="system === 'inch' && mm !== null" class="t14" font-weight="400" fill="var(--ink2)">
+          &#160;{{ formatMm(mm) }} mm
+        </tspan>
+      </text>
+    </template>
     <g v-if="!narrow || width > 340">
       <path :d="`M${endX + 6} ${cy}H${socketX - 8}m-9 -5l9 5l-9 5`" class="l-sel" />
       <text v-if="!narrow" :x="(endX + socketX) / 2" :y="cy - 14" class="mid t17 w7 copper">

@@ -37,7 +37,9 @@ const VERDICT_SENTENCES = {
         @keydown.stop />
       {{ ' ' }} <span class="note">{{ unit }}</span></label
     >
-    <span class="note t15">{{ rangeWords(ask, system, reading.value) }}<template v-if="!ask.isFirm">, typical</template></span>
+    <span class="note t15"
+      >{{ rangeWords(ask, system, reading.value) }}<template v-if="!ask.isFirm">, typical</template></span
+    >
     <span v-if="reading.problem" class="brick t15" role="status">{{ reading.problem }}</span>
     <span v-else-if="verdict" class="verdict" :class="verdict" role="status" data-test="ask-verdict"
       ><StatusShape :status="VERDICT_SHAPES[verdict]" :size="18" /> {{ VERDICT_SENTENCES[verdict] }}</span

@@ -121,7 +121,7 @@ export const expansion: JointMethod = {
   isTicked: true,
   takesInsertPolicy: true,
   looks: ['mark', 'system'],
-  drawing: { mouth: 'barb-sleeve', material: 'brass', wall: 0.12 },
+  drawing: { mouth: 'barb-expanded', material: 'brass', wall: 0.12 },
   bareBetweenMm: 10,
   hasDropEar: true,
   transition: 'plastic',

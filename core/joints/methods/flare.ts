@@ -95,7 +95,7 @@ export const flare: JointMethod = {
   spoken: ['flare', 'flared'],
   looks: ['mark', 'metals'],
   weeps: 'A flat more, once, body held. Then cut it off and flare a fresh end.',
-  drawing: { mouth: 'nut', material: 'brass', wall: 0.22 },
+  drawing: { mouth: 'flared-nut', material: 'brass', wall: 0.22 },
   bareBetweenMm: 30,
   remedies: {
     expand: end(NEW_END, true),

@@ -23,7 +23,18 @@ export type MethodLook =
  * tube.
  */
 interface MouthDrawing {
-  mouth: 'cup' | 'bead' | 'grip' | 'nut' | 'sealed-nut' | 'barb-ring' | 'barb-sleeve' | 'barb-nut' | 'crests'
+  mouth:
+    | 'cup'
+    | 'bead'
+    | 'grip'
+    | 'nut'
+    | 'sealed-nut'
+    | 'flared-nut'
+    | 'barb-ring'
+    | 'barb-sleeve'
+    | 'barb-expanded'
+    | 'barb-nut'
+    | 'crests'
   material: 'copper' | 'brass' | 'plastic'
   wall: number
 }

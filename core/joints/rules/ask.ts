@@ -3,7 +3,8 @@ import type { SocketMethod } from '#core/catalogue'
 import { JOINT_METHODS } from '../methods'
 import { REFUSAL_CODES, type RefusalCode, type Situation, type Tube } from '../types'
 import { rowOfConcern, rowOfRefusal, type Concern, type ConcernRule, type RefusalRule } from './rule'
-import { PIPE_CONCERNS, PIPE_REFUSALS, SHARED_CONCERNS, SHARED_REFUSALS } from './shared'
+import { PIPE_CONCERNS, PIPE_REFUSALS } from './pipe'
+import { SHARED_CONCERNS, SHARED_REFUSALS } from './shared'
 
 /** Why a method cannot be made on an end: the first code that applies, in the order of `REFUSAL_CODES`. */
 export interface Refused {
