@@ -91,6 +91,8 @@ function hasWay({ a, b, situation }: Asked): boolean {
   return refusedOutright(a, b, situation) === null && waysBetween(a, b, situation).length > 0
 }
 
+const NOTHING_HELPS = 'Nothing in the tables joins these two within three fittings, whatever is changed round them.'
+
 /** What would give a way: one lever alone, else two together. Only what was tried and gives one is named. */
 function whatWouldChange(asked: Asked): string[] {
   const tubes = [asked.a, asked.b].map((offer) => offer.tube ?? null)
@@ -100,6 +102,9 @@ function whatWouldChange(asked: Asked): string[] {
     const then = lever.turn(asked)
     return then ? [{ words: lever.words(asked), then }] : []
   })
+  // Where not even all of them together give a way, none is tried.
+  const all = LEVERS.reduce((now, lever) => lever.turn(now) ?? now, asked)
+  if (turned.length === 0 || !hasWay(all)) return [NOTHING_HELPS]
   const alone = turned.filter(({ then }) => hasWay(then)).map(({ words }) => words)
   if (alone.length > 0) return alone
   const pairs = turned.flatMap(({ words, then }, i) =>
@@ -111,9 +116,7 @@ function whatWouldChange(asked: Asked): string[] {
         : []
     }),
   )
-  return pairs.length > 0
-    ? pairs
-    : ['Nothing in the tables joins these two within three fittings, whatever is changed round them.']
+  return pairs.length > 0 ? pairs : [NOTHING_HELPS]
 }
 
 /** Whether it matters which end the water comes from: a less noble metal at one, a nobler one at the other, fresh water. */
