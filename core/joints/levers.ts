@@ -96,7 +96,9 @@ export const LEVERS: readonly Lever[] = [
     words: () => 'Take tube whose print lists the fitting.',
     turn: (asked) =>
       withTubes(asked, (tube) =>
-        tube.listing === undefined && tube.pexType === 'a' ? null : { ...tube, listing: undefined, pexType: 'a' },
+        tube.pipe.family !== 'pex' || (tube.listing === undefined && tube.pexType === 'a')
+          ? null
+          : { ...tube, listing: undefined, pexType: 'a' },
       ),
   },
   {

@@ -163,11 +163,11 @@ describe('joints', () => {
       orientation: 'horizontal',
     })
     const step = steps.findIndex(({ code }) => code === 'wait')
-    const first = (await act('joint/wait', job, id, { entry: 0, step })).timers
-    expect((await act('joint/wait', job, id, { entry: 0, step })).timers).toEqual(first)
+    const first = (await act('joint/wait', job, id, { entry: 1, step })).timers
+    expect((await act('joint/wait', job, id, { entry: 1, step })).timers).toEqual(first)
     expect(first[0]).toMatchObject({ seconds: 300 })
     expect((await tryAct('joint/wait', job, id, { entry: 0, step: 0 })).status).toBe(422)
-    expect((await act('joint/stop-wait', job, id, { entry: 0, step })).timers).toEqual([])
+    expect((await act('joint/stop-wait', job, id, { entry: 1, step })).timers).toEqual([])
   })
 
   it('are signed only when every step is done, once, with the depth of each end', async () => {

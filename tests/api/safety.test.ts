@@ -41,7 +41,7 @@ describe('another way', () => {
     const { job, joint, wayOf, tick } = await yard()
     const begun = await joint('solder')
     for (const step of ['cut', 'ream']) await tick(begun, 0, step, { by: 'Wyn' })
-    const waiting = await act('joint/wait', job, begun.id, { entry: 0, step: 'wait' })
+    const waiting = await act('joint/wait', job, begun.id, { entry: 1, step: 'wait' })
     const other = await act('joint/change', job, begun.id, { wayId: wayOf('press') })
     expect(other).toMatchObject({
       ticks: [],

@@ -94,7 +94,7 @@ describe('a first joint, end to end', () => {
       const steps = await app.count('[data-step]')
       for (let step = 0; step < steps; step++) {
         const code = await (await app.find('[data-step].now')).getAttribute('data-step')
-        if (code === 'wait' && entry === 0) {
+        if (code === 'wait' && entry === 1) {
           await app.click('[data-test="start-wait"]')
           await app.waitForText('[data-test="clock"]', /^4:5\d$/)
           await app.reload()

@@ -100,10 +100,10 @@ describe('the card in gloves', () => {
     await app.waitForText('.entries', /one step at a time/)
   })
   it('tells of a wait that runs on another joint, and what to do meanwhile', async () => {
-    // The wait of the first joint is begun; its place is the first step that has one.
+    // The wait of the first joint is begun, on the card that has the heat of both ends; its place is the first step that has one.
     const place = await placeOf('hold')
-    for (let step = 0; step < place; step++) await act('joint/tick', yard, joints[0]!.id, { entry: 0, step })
-    await act('joint/wait', yard, joints[0]!.id, { entry: 0, step: place })
+    for (let step = 0; step < place; step++) await act('joint/tick', yard, joints[0]!.id, { entry: 1, step })
+    await act('joint/wait', yard, joints[0]!.id, { entry: 1, step: place })
     await app.go(`/jobs/${slug}/make?joint=${joints[1]!.id}`)
     await app.waitForText('[data-test="running-waits"]', /J1\s+(0:\d\d|over)/)
     await app.click('[data-test="running-waits"] a')
@@ -117,8 +117,10 @@ describe('a check that fails', () => {
     await app.go(`/jobs/${slug}/make?joint=${joints[1]!.id}`)
     // On to the step whose ring has to show all round.
     const feed = await placeOf('feed')
-    for (let step = 0; step < feed; step++) await act('joint/tick', yard, joints[1]!.id, { entry: 0, step })
+    for (let step = 0; step < feed; step++) await act('joint/tick', yard, joints[1]!.id, { entry: 1, step })
     await app.reload()
+    // Both ends are made in one heat, on the card of the second.
+    await app.click('[data-entry="1"]')
     await app.click(`[data-fails="${feed}"]`)
     await app.waitForText('[data-test="remedy"]', /Heat it again while it is bright/)
     await app.click('[data-test="enter-fault"]')
