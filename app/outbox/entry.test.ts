@@ -105,7 +105,7 @@ describe('values that two hands set', () => {
     ['place', null, 'nothing'],
     ['place', 'riser', 'riser'],
     ['a', { pipe: 'cu-en-x-22' }, '22 × 0.9 copper'],
-    ['b', { thread: { form: 'npt', size: '3/4', gender: 'female' } }, '3/4 NPT female'],
+    ['b', { thread: { form: 'npt', size: '3/4', gender: 'female', material: 'brass' } }, '3/4 NPT female, brass'],
     ['pipe', 'cu-en-x-15', '15 × 0.7 copper'],
     ['depths.0', '21', '21 mm'],
     ['legs', ['e 640', 'u 480'], 'e 640, u 480'],

@@ -156,7 +156,7 @@ describe('an entry of an earlier version', () => {
     })
     const done = [
       { do: 'tick', place: { entry: 0, step: 4, way: solder.id }, done: true },
-      { do: 'wait', place: { entry: 0, step: 11 }, running: true },
+      { do: 'wait', place: { entry: 1, step: 11 }, running: true },
     ].reduce((job, act) => {
       const next = applyEntry(job, brought(act, { record: 'joint-0001' })[0]!)
       if (!next.ok) throw new Error(next.error.message)

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { PIPES } from '#core/catalogue'
-import { asksFlow, findWays, THREAD_MATERIALS, type Conditions, type End, type WaysAnswer } from '#core/joints'
+import { asksFlow, findWays, type Conditions, type End, type ThreadMaterial, type WaysAnswer } from '#core/joints'
 
-const thread = (material: (typeof THREAD_MATERIALS)[number], gender: 'male' | 'female' = 'male'): End => ({
+const thread = (material: ThreadMaterial, gender: 'male' | 'female' = 'male'): End => ({
   thread: { form: 'bspt', size: '1/2', gender, material },
 })
 function ask(a: End, b: End, conditions: Partial<Conditions> = {}, region: 'gb' | 'us' = 'gb'): WaysAnswer {

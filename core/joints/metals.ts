@@ -6,7 +6,7 @@ import type { Offer, Situation, ThreadMaterial } from './types'
  * circuit has no oxygen left to feed that. Order of nobility: handbooks of the galvanic series, EN 12502.
  */
 
-export type Metal = 'galvanised' | 'steel' | 'brass' | 'copper' | 'stainless'
+type Metal = 'galvanised' | 'steel' | 'brass' | 'copper' | 'stainless'
 /** `break`: nothing metal goes through it. */
 export type Link = Metal | 'break'
 

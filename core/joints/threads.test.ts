@@ -20,11 +20,9 @@ const stepsOf = (cards: ReturnType<typeof cardsOf>) =>
 
 describe('a parallel thread', () => {
   it('seals at its face in every size: no depth, a washer, and card and way say one thing', () => {
-    for (const size of SIZES.filter((one) => ['3/8', '1/2', '3/4', '1'].includes(one))) {
-      const [a, b] = [
-        end({ form: 'bspp', size }),
-        { pipe: { '3/8': 'cu-en-x-12', '1/2': 'cu-en-x-15', '3/4': 'cu-en-x-22', '1': 'cu-en-x-28' }[size]! },
-      ]
+    const TUBE = { '3/8': 'cu-en-x-12', '1/2': 'cu-en-x-15', '3/4': 'cu-en-x-22', '1': 'cu-en-x-28' }
+    for (const [size, pipe] of Object.entries(TUBE)) {
+      const [a, b] = [end({ form: 'bspp', size }), { pipe }]
       const way = ask(a, b).ways.find(({ parts }) => parts[0]!.name.includes('swivel'))!
       expect(way.verdict).toBe('fits')
       expect(way.joints.find(({ on }) => on === 'a')).toMatchObject({ insertion: { value: null, lo: null, hi: null } })

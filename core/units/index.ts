@@ -1,6 +1,6 @@
 export { judgeReading } from './judge'
 export { decimalsApart, lengthsApart } from './apart'
-export { formatDecimal, formatLength, formatMm, formatTape, roundTo, toTape } from './format'
+export { formatDecimal, formatLength, formatMm, formatTape, toTape } from './format'
 
 export { parseLength } from './parse-length'
 

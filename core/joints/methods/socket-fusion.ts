@@ -8,7 +8,7 @@ import { care, note, refusal } from '../rules/rule'
 import type { JointMethod } from './types'
 
 /** Air under which it is heated half as long again, degC. DVS 2207-11. */
-export const FUSION_COLD_C = 5
+const FUSION_COLD_C = 5
 const LONGER = 1.5
 
 const CUT_OUT = 'Cut it out: a fused fitting is never used again. Begin on sound pipe with a new one'

@@ -30,7 +30,7 @@ export const isUnionRefused = (situation: Situation): boolean => unionReason(sit
 /** Plastic pipe thick enough to be threaded; schedule 40 is not. ASTM D1785. */
 const THREADED_PLASTIC: Readonly<Record<string, ThreadForm>> = { 'pvc-80': 'npt' }
 /** What a thread leaves of the pressure of the pipe. ASTM D1785. */
-export const THREADED_SHARE = 0.5
+const THREADED_SHARE = 0.5
 
 /** Pressure of plastic pipe with a thread cut on it, bar; null where no figure is held. */
 export function threadedBar(tube: Tube, temperature: number): number | null {
