@@ -74,7 +74,8 @@ const THREAD_RADIUS: Readonly<Record<string, number>> = {
   '2': 29.8,
 }
 
-const depthOf = (joint: Joint, radius: number): number => joint.insertion.value ?? UNKNOWN_DEPTH * 2 * radius
+/** As deep as it is; what nobody knows, or what is made at a face, as long as it takes to be seen. */
+const depthOf = (joint: Joint, radius: number): number => joint.insertion.value || UNKNOWN_DEPTH * 2 * radius
 const radiusOf = (joint: Joint): number =>
   joint.pipe === null ? (THREAD_RADIUS[joint.thread!.size] ?? 12) : getPipe(joint.pipe).od / 2
 const boreOf = (joint: Joint): number => {

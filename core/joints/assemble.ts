@@ -181,7 +181,7 @@ function timeAndCost(
 ): Pick<Way, 'minutes' | 'cost'> {
   const minutes = { work: 0, wait: 0 }
   const kinds = chain.items.map((item) => (item.kind === 'fitting' ? item.fitting.kind : 'tail'))
-  const dearer = Math.max(...kinds.map((kind) => DEARER[kind] ?? 1))
+  const dearer = Math.max(1, ...kinds.map((kind) => DEARER[kind] ?? 1))
   const cost = { low: loose * SMALL_PART_PRICE.low, high: loose * SMALL_PART_PRICE.high }
   for (const meeting of chain.meetings) {
     if (meeting.kind === 'thread' && meeting.isSeat) continue

@@ -1,4 +1,4 @@
-export { orderList } from './order'
+export { orderList, orderName } from './order'
 
 export { factsIn, fillConditions, fillPolicy, fillSituation, toTube } from './defaults'
 export { asksFlow, findWays, readEnd, toOffer } from './ways'

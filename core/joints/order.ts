@@ -1,5 +1,5 @@
 import { formatDecimal } from '#core/units'
-import type { Way } from './types'
+import type { Part, Way } from './types'
 
 /**
  * One line of an order, in the supplier's order of naming: how many, what, then large x small, run x branch, tube x
@@ -11,6 +11,10 @@ export interface OrderLine {
   size: string
 }
 
+/** A part as it is called at the counter: with what it is of, where its name does not say so. */
+export const orderName = ({ name, material }: Pick<Part, 'name' | 'material'>): string =>
+  material && !name.includes(material) ? `${name}, ${material}` : name
+
 /** What a way needs, as it is ordered; a tail is tube by its cut length, mm. */
 export const orderList = ({ parts }: Pick<Way, 'parts'>): OrderLine[] =>
   parts.map(({ kind, name, size, quantity, length, material }) =>
@@ -20,5 +24,5 @@ export const orderList = ({ parts }: Pick<Way, 'parts'>): OrderLine[] =>
           name: name.replace(/^tail of /, ''),
           size: length === undefined ? 'length by the measured sockets' : `${formatDecimal(length, 0)} mm`,
         }
-      : { quantity, name: material && !name.includes(material) ? `${name}, ${material}` : name, size },
+      : { quantity, name: orderName({ name, material }), size },
   )

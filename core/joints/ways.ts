@@ -19,7 +19,7 @@ import { JOINT_METHODS } from './methods'
 import { refusalsOn } from './refuse'
 import { refuseThread } from './rules/threads'
 import { findChains } from './search'
-import type { End, Offer, Part, Situation, Tube, Way, WaysAnswer, WaysQuestion } from './types'
+import type { End, Offer, Part, RefusalCode, Situation, Tube, Way, WaysAnswer, WaysQuestion } from './types'
 
 /** Thread that is cut on steel pipe of a series: taper, by its country. */
 const THREADED: Readonly<Record<string, ThreadForm>> = { 'st-40': 'npt', 'st-en': 'bspt' }
@@ -91,7 +91,17 @@ function hasWay({ a, b, situation }: Asked): boolean {
   return refusedOutright(a, b, situation) === null && waysBetween(a, b, situation).length > 0
 }
 
-const NOTHING_HELPS = 'Nothing in the tables joins these two within three fittings, whatever is changed round them.'
+/** Codes that the pipe itself is refused by: no lever turns them, other pipe does. */
+const OF_PIPE: ReadonlySet<RefusalCode> = new Set(['rating', 'service', 'drinking', 'metals'])
+
+/** Where nothing that can be changed helps: what stands in the way of the pipe itself, else that nothing joins them. */
+function nothingHelps({ a, b, situation }: Asked): string[] {
+  const refused = [...refusalsOn(a, b, 'a', situation), ...refusalsOn(b, a, 'b', situation)]
+  const reasons = new Set(refused.filter(({ code }) => OF_PIPE.has(code)).map(({ reason }) => reason))
+  return reasons.size > 0
+    ? [...reasons].map((reason) => `Other pipe is wanted here. ${reason}`)
+    : ['Nothing in the tables joins these two within three fittings, whatever is changed round them.']
+}
 
 /** What would give a way: one lever alone, else two together. Only what was tried and gives one is named. */
 function whatWouldChange(asked: Asked): string[] {
@@ -104,7 +114,7 @@ function whatWouldChange(asked: Asked): string[] {
   })
   // Where not even all of them together give a way, none is tried.
   const all = LEVERS.reduce((now, lever) => lever.turn(now) ?? now, asked)
-  if (turned.length === 0 || !hasWay(all)) return [NOTHING_HELPS]
+  if (turned.length === 0 || !hasWay(all)) return nothingHelps(asked)
   const alone = turned.filter(({ then }) => hasWay(then)).map(({ words }) => words)
   if (alone.length > 0) return alone
   const pairs = turned.flatMap(({ words, then }, i) =>
@@ -116,7 +126,7 @@ function whatWouldChange(asked: Asked): string[] {
         : []
     }),
   )
-  return pairs.length > 0 ? pairs : [NOTHING_HELPS]
+  return pairs.length > 0 ? pairs : nothingHelps(asked)
 }
 
 /** Whether it matters which end the water comes from: a less noble metal at one, a nobler one at the other, fresh water. */

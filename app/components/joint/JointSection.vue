@@ -29,6 +29,12 @@ function depthWords(joint: Joint): string {
   const { value } = joint.insertion
   return value === null ? 'depth to be measured' : `${formatDecimal(value, 1)} mm deep`
 }
+/** The figures of the ends are large; over a short depth smaller, so that two beside each other do not run together. */
+const SHORT_PX = 76
+function figureClass({ isEnd, x1, x2 }: { isEnd: boolean; x1: number; x2: number }): string {
+  if (!isEnd) return 't17 w7'
+  return x2 - x1 < SHORT_PX && props.width < 600 ? 'copper t22 w7' : 'copper t40 w7'
+}
 const dims = computed(() =>
   layout.value.depths
     .filter(({ joint }) => !isAtFace(joint))
@@ -142,7 +148,7 @@ const breakPath = (x: number, r: number) =>
             :y="dim.isEnd ? 2 : 36"
             width="120"
             :height="dim.isEnd ? 50 : 26">
-            <div class="figure" :class="dim.isEnd ? 'copper t40 w7' : 't17 w7'">
+            <div class="figure" :class="figureClass(dim)">
               <TapeFigure :mm="dim.joint.insertion.value" :system="system" :with-mm="dim.isEnd" />
             </div>
           </foreignObject>

@@ -24,6 +24,8 @@ const { lacks } = useStock()
 const missing = computed(() => lacks(props.way))
 const first = computed(() => props.way.joints[0]!)
 const last = computed(() => props.way.joints.at(-1)!)
+/** One thread straight into the other has one depth. */
+const isOne = computed(() => props.way.joints.length === 1)
 const isTypical = (source: string) => source.startsWith('typical')
 /** Under a depth: its range in mm where makers differ, else the mm beside the inches, else which end it is. */
 function below({ insertion: { value, lo, hi, source } }: Joint, end: string): string {
@@ -62,10 +64,12 @@ function below({ insertion: { value, lo, hi, source } }: Joint, end: string): st
       ><i>{{ below(first, 'first end') }}</i></span
     >
     <span class="cell" :class="system"
-      ><b :class="{ open: last.insertion.value === null && !isAtFace(last) }"
-        ><TapeFigure :mm="last.insertion.value" :system="system" :at-face="isAtFace(last)" /></b
-      ><i>{{ below(last, 'other end') }}</i></span
-    >
+      ><template v-if="!isOne"
+        ><b :class="{ open: last.insertion.value === null && !isAtFace(last) }"
+          ><TapeFigure :mm="last.insertion.value" :system="system" :at-face="isAtFace(last)" /></b
+        ><i>{{ below(last, 'other end') }}</i></template
+      >
+    </span>
     <span class="cell"
       ><b>{{ formatDecimal(way.minutes.work, 1) }}</b
       ><i>min{{ way.minutes.wait ? `, + ${formatDecimal(way.minutes.wait, 0)} cool` : '' }}</i></span

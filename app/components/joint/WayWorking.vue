@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Note } from '#core/base'
-import { ALL_METHODS, isAtFace, orderList, type Policy, type Way } from '#core/joints'
+import { ALL_METHODS, isAtFace, orderList, orderName, type Policy, type Way } from '#core/joints'
 import type { Region } from '#core/catalogue'
 import { formatDecimal, type UnitSystem } from '#core/units'
 import { CURRENCY, inRegion, methodWords, VERDICT_WORDS } from '~/wording/en'
@@ -144,13 +144,14 @@ function showMargin() {
       </tbody>
     </table>
     <h3 class="zone-heading mt-3">To order</h3>
+    <p v-if="way.parts.length === 0" class="note t15 py-1">Nothing: one goes straight into the other.</p>
     <ul class="t15">
       <li
         v-for="part in way.parts"
         :key="part.name + part.size"
         class="flex justify-between gap-3 border-b border-[var(--hair)] py-1">
         <span
-          >{{ words(part.name) }} <b>{{ part.kind === 'tail' ? '' : part.size }}</b></span
+          >{{ words(orderName(part)) }} <b>{{ part.kind === 'tail' ? '' : part.size }}</b></span
         ><span class="whitespace-nowrap"
           >{{ part.length ? `cut ${formatDecimal(part.length, 0)} mm` : `${part.quantity} off`
           }}<button

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { unitSystemOf } from '#core/catalogue'
+import { isAtFace } from '#core/joints'
 import type { MakeCard } from '#core/making'
 import { statusOf, type JobRecord, type JointRecord } from '#core/record'
 import { formatDecimal } from '#core/units'
@@ -23,9 +24,14 @@ const drawing = useTemplateRef<HTMLElement>('drawing')
 const { width } = useElementSize(drawing)
 const narrow = useNarrow()
 const system = computed(() => unitSystemOf(props.job.region))
+const depthWords = computed(() => {
+  if (isAtFace(props.card.joint)) return 'seals at its face'
+  return props.depth.mm === null ? 'no figure held' : `${formatDecimal(props.depth.mm, 1)} mm deep`
+})
 const depthSource = computed(() => {
   const { lo, hi, source } = props.card.joint.insertion
   if (props.depth.isMeasured) return 'your own measure'
+  if (isAtFace(props.card.joint)) return ''
   if (!source.startsWith('typical') || lo === null) return source
   return `typical ${formatDecimal(lo, 1)} to ${formatDecimal(hi ?? 0, 1)}`
 })
@@ -53,12 +59,12 @@ const depthSource = computed(() => {
       <p class="note t14">{{ joint.place }}; {{ wayTitle(joint.way!, job.region) }}</p>
       <p class="t14">
         <button type="button" class="figure-button w7" data-test="depth-working" @click="emit('working')">
-          {{ depth.mm === null ? 'no figure held' : `${formatDecimal(depth.mm, 1)} mm deep` }}
+          {{ depthWords }}
         </button>
         {{ ' ' }}
         <span class="note">{{ depthSource }}</span>
       </p>
-      <label class="measure"
+      <label v-if="!isAtFace(card.joint)" class="measure"
         ><span class="t14 note">your measure, {{ unitOf(system) }}</span
         ><input
           class="plain-input t17 w7"

@@ -31,7 +31,7 @@ const k = computed(() => {
 })
 const cy = computed(() => (narrow.value ? props.height / 2 + 8 : props.height / 2 + 6))
 const r = computed(() => (od.value / 2) * k.value)
-const markX = computed(() => endX.value - depth.value * k.value)
+const markX = computed(() => (atFace.value ? endX.value : endX.value - depth.value * k.value))
 const colour = computed(() => (props.done ? 'var(--ink)' : 'var(--copper)'))
 const letters = computed(() => {
   if (props.mm === null) return 1
@@ -73,6 +73,10 @@ const mouth = computed<Mouth>(() => ({
 }))
 const socketX = computed(() => endX.value + (narrow.value ? 34 : 96))
 const hatch = computed(() => (pipe.value ? materialOf(pipe.value.family) : null))
+const markAnchor = computed(() => {
+  if (atFace.value) return 'end'
+  return markX.value > 90 ? 'mid' : ''
+})
 const words = computed(() => {
   if (atFace.value) return 'sealed at its face, no mark'
   return props.mm === null
@@ -111,7 +115,7 @@ const markWords = computed(() => {
         fill="var(--copper)" />
     </g>
     <path v-if="!atFace" :d="`M${markX} ${cy - r - 12}V${cy + r + 12}`" class="l-sel3" :style="{ stroke: colour }" />
-    <text :x="Math.max(6, markX)" :y="cy - r - 20" :class="markX > 90 ? 'mid' : ''" class="t15 w6">
+    <text :x="atFace ? markX : Math.max(6, markX)" :y="cy - r - 20" :class="markAnchor" class="t15 w6">
       {{ markWords }}
     </text>
     <template v-if="!atFace">
@@ -131,7 +135,7 @@ const markWords = computed(() => {
     <g v-if="!narrow || width > 340">
       <path :d="`M${endX + 6} ${cy}H${socketX - 8}m-9 -5l9 5l-9 5`" class="l-sel" />
       <text v-if="!narrow" :x="(endX + socketX) / 2" :y="cy - 14" class="mid t17 w7 copper">
-        {{ card.joint.method === 'thread' ? 'screw' : 'push' }}
+        {{ atFace || card.joint.method === 'thread' ? 'screw' : 'push' }}
       </text>
       <g :transform="`translate(${socketX} 0)`">
         <FittingMouth :mouth="mouth" :k="k" :cy="cy" />
@@ -151,7 +155,7 @@ const markWords = computed(() => {
             stroke="var(--ink)"
             stroke-width="1.5" />
         </template>
-        <g v-if="!narrow">
+        <g v-if="!narrow && !atFace">
           <DimensionLine :x1="0" :x2="depth * k" :y="cy + r * 0.32" />
           <text :x="(depth * k) / 2" :y="cy + r * 0.32 - 8" class="mid t15 halo">to the stop</text>
         </g>

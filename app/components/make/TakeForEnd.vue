@@ -29,7 +29,7 @@ function quantity(n: number, unit: string): string {
       <li v-for="one in consumables" :key="one.item">
         {{ inRegion(one.item, region) }}: <b>{{ quantity(one.quantity, one.unit) }}</b><template
           v-if="byVolume !== null && one.item.includes('solder wire')">
-          by the rule of the trade, as long as the tube is wide;
+          by the rule of the trade, as long as its nominal size;
           <b data-test="solder-volume">{{ quantity(byVolume, 'mm') }}</b> by a gap of {{ SOLDER_GAP_MM.value }} mm each
           side, twice for fillet and waste</template
         >

@@ -70,6 +70,7 @@ function preparing(card: Card): DraftStep[] {
     {
       ...mark(card),
       why: "This is the least the standard asks. Hold the tube beside the cup: where that is deeper, mark the cup's own depth.",
+      ...(card.question.oneHeat === 'prepare' ? { check: 'Then the other end: both are soldered in one heat.' } : {}),
     },
   ]
 }
