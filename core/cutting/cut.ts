@@ -1,5 +1,5 @@
 import { fail, ok, type Result } from '#core/base'
-import { formatDecimal } from '#core/units'
+import { decimalsApart, formatDecimal } from '#core/units'
 import { exhaust, isBetter, leftOf, MOST_EXHAUSTED, type Score } from './exhaust'
 import { firstFit, fullestFirst, takes } from './fill'
 import { relax, type Relaxed } from './master'
@@ -53,11 +53,12 @@ function findImpossible({ pieces }: CutQuestion, kinds: readonly Kind[]): Result
     )
   for (const [i, { id, length, quantity }] of pieces.entries()) {
     if (quantity === 0 || length <= longest + TOUCHING) continue
-    const [path, mm] = [`pieces.${i}.length`, formatDecimal(length, 1)]
+    const say = decimalsApart([length, longest], 1)
+    const [path, mm] = [`pieces.${i}.length`, say(length)]
     return fail(
       'impossible',
       path,
-      `${path}: piece ${id} is ${mm} long; the longest stock is ${formatDecimal(longest, 1)}. ` +
+      `${path}: piece ${id} is ${mm} long; the longest stock is ${say(longest)}. ` +
         `Stock of ${mm} or more, or a coupling in the piece, would do.`,
     )
   }

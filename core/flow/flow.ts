@@ -127,13 +127,16 @@ function lossIn({ length, flow, temperature, fittings = [] }: FlowQuestion, pipe
   }
 }
 
+const LITRES_A_GALLON = 3.785411784
+
 /** What is said of a hot branch that stands longer than its region allows; null where it does not, or none is asked. */
 function standingIn({ service, region = 'gb', length }: FlowQuestion, pipe: Pipe, bore: number): string | null {
   const most = service === 'hot' ? longestDeadLeg(pipe, region) : null
   if (most === null || length <= most.longest) return null
   const words = lengthsApart([length, most.longest], unitSystemOf(region))
   const litres = ((Math.PI / 4) * bore ** 2 * length) / 1e6
-  return `${words(length)} of hot pipe stands between uses, ${formatDecimal(litres, 1)} l that go cold; ${words(most.longest)} is the most by ${most.source}. A smaller pipe, a nearer heater, or a loop with lagging.`
+  const water = region === 'us' ? `${formatDecimal(litres / LITRES_A_GALLON, 2)} gal` : `${formatDecimal(litres, 1)} l`
+  return `${words(length)} of hot pipe stands between uses, ${water} that go cold; ${words(most.longest)} is the most by ${most.source}. A smaller pipe, a nearer heater, or a loop with lagging.`
 }
 
 /**

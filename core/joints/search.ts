@@ -4,6 +4,7 @@ import type { Fitting, Mouth } from './fitting'
 import { fittingsBetween } from './fittings'
 import { ANSWERED_BY } from './refuse'
 import { refuse } from './rules/ask'
+import { isFresh, metalOf, pairIn } from './metals'
 import { mayBeCone } from './rules/seats'
 import { isUnionRefused, threadOn } from './rules/threads'
 import { alongOf, asideOf } from './play'
@@ -127,8 +128,10 @@ function screwsInto(one: Screwed, other: Screwed): boolean {
 }
 
 /** The one joint of a male thread that goes straight into the other end, or null where it does not. */
-function meetStraight(a: Offer, b: Offer): Meeting | null {
+function meetStraight(a: Offer, b: Offer, situation: Situation): Meeting | null {
   if (a.kind !== 'thread' || b.kind !== 'thread' || !screwsInto(a.thread, b.thread)) return null
+  // In fresh water brass stands between steel and stainless: they never touch bare.
+  if (isFresh(situation) && pairIn([metalOf(a, situation), metalOf(b, situation)])) return null
   const male = a.thread.gender === 'male' ? a : b
   return {
     kind: 'thread',
@@ -276,7 +279,7 @@ export function findChains(a: Offer, b: Offer, situation: Situation): Chain[] {
 
   for (const from of startsOf(a)) {
     for (const to of startsOf(b)) {
-      const straight = meetStraight(from, to)
+      const straight = meetStraight(from, to, situation)
       if (straight) chains.push({ items: [], meetings: [straight] })
     }
     extend(from, { items: [], meetings: [] }, [])

@@ -115,6 +115,11 @@ describe('a male thread and its own female', () => {
       expect(codes(first!)).toContain('turns')
     }
   })
+  it('of steel and stainless never touch bare in fresh water: brass stands between', () => {
+    const [a, b] = [end({ material: 'galvanised' }), end({ material: 'stainless', gender: 'female' })]
+    for (const { parts } of ask(a, b).ways) expect(parts.length).toBeGreaterThan(0)
+    expect(ask(a, b, { service: 'heating' }).ways.some(({ parts }) => parts.length === 0)).toBe(true)
+  })
   it('of other sizes or forms do not', () => {
     expect(
       ask(end({ form: 'npt' }), end({ form: 'bspt', gender: 'female' })).ways.every(({ parts }) => parts.length > 0),
@@ -129,6 +134,11 @@ describe('a male thread and its own female', () => {
       expect(verdict).toBe('held')
       expect(because.map(({ code }) => code)).toContain('turns')
     }
+    // Pipe is turned in itself.
+    const pipes = ask({ pipe: 'st-en-1_2' }, { pipe: 'st-en-1_2' }).ways.find(
+      ({ parts }) => parts[0]!.name === 'BSP socket',
+    )!
+    expect(pipes.verdict).not.toBe('held')
     for (const { parts, because } of answer.ways.filter((way) => way.parts.some(({ kind }) => kind === 'union')))
       expect([parts[0]!.name, because.map(({ code }) => code)]).not.toContain('turns')
   })

@@ -64,7 +64,10 @@ function inStock(way: Way, { kit: { parts } }: Situation): boolean {
     other.name === one.name && other.size === one.size
   const count = (list: readonly { name: string; size: string; quantity: number }[], one: Part) =>
     list.filter(same(one)).reduce((sum, { quantity }) => sum + quantity, 0)
-  return way.parts.filter(({ kind }) => kind !== 'tail').every((part) => count(parts, part) >= count(way.parts, part))
+  // A washer comes with the connector that it is for.
+  return way.parts
+    .filter(({ kind }) => kind !== 'tail' && kind !== 'washer')
+    .every((part) => count(parts, part) >= count(way.parts, part))
 }
 
 /** Pipe that nothing here is made for, each once. */

@@ -1,8 +1,14 @@
-import { formatDecimal } from '#core/units'
+import { decimalsApart, formatDecimal } from '#core/units'
 import { blocksOf, stepOf } from './fix'
 import type { FixContext, FixRule, Support } from './types'
 
 const EDGE = 1e-6
+
+/** A figure beside its limit, so finely that they read apart, mm. */
+function against(is: number, limit: number, words: (is: string, limit: string) => string): string {
+  const say = decimalsApart([is, limit], 0)
+  return words(say(is), say(limit))
+}
 
 /** What supports at these places break, by leg: distances, joints, bends and arms. Empty where all is right. */
 export function checkSupports(context: FixContext, supports: readonly Support[]): FixRule[] {
@@ -21,7 +27,7 @@ export function checkSupports(context: FixContext, supports: readonly Support[])
       if (place < -EDGE || place > leg.length + EDGE)
         tell(
           'off-leg',
-          `${formatDecimal(place, 0)} is beyond the leg, which is ${formatDecimal(leg.length, 0)} long.`,
+          against(place, leg.length, (is, length) => `${is} is beyond the leg, which is ${length} long.`),
           place,
         )
       const block = blocksOf(context, index).find(
@@ -39,20 +45,20 @@ export function checkSupports(context: FixContext, supports: readonly Support[])
     if (at[0]! > step / 2 + EDGE)
       tell(
         'far-end',
-        `The first is ${formatDecimal(at[0]!, 0)} from the beginning; at most ${formatDecimal(step / 2, 0)}.`,
+        against(at[0]!, step / 2, (is, most) => `The first is ${is} from the beginning; at most ${most}.`),
         at[0],
       )
     if (leg.length - at.at(-1)! > step / 2 + EDGE)
       tell(
         'far-end',
-        `The last is ${formatDecimal(leg.length - at.at(-1)!, 0)} from the end; at most ${formatDecimal(step / 2, 0)}.`,
+        against(leg.length - at.at(-1)!, step / 2, (is, most) => `The last is ${is} from the end; at most ${most}.`),
         at.at(-1),
       )
     for (let i = 1; i < at.length; i++)
       if (at[i]! - at[i - 1]! > step + EDGE)
         tell(
           'too-wide',
-          `${formatDecimal(at[i]! - at[i - 1]!, 0)} between two; at most ${formatDecimal(step, 0)}.`,
+          against(at[i]! - at[i - 1]!, step, (is, most) => `${is} between two; at most ${most}.`),
           at[i],
         )
   })

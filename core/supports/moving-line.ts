@@ -1,5 +1,5 @@
 import { dot, vectorOf } from '#core/line'
-import { formatDecimal } from '#core/units'
+import { decimalsApart, formatDecimal } from '#core/units'
 import { ARM_CONSTANT, LEAST_GROWTH_MM } from './expansion-figures'
 import type { FixGroup, HeldLine } from './held'
 import type { FixRule } from './types'
@@ -47,6 +47,7 @@ export function branchRules({ line, groups, supports, nameOf }: HeldLine): FixRu
     if (!constant || Math.abs(atEnd) < LEAST_GROWTH_MM || Math.abs(dot(along, laid[parent]!.along)) > 0.5) return []
     const needs = constant.value * Math.sqrt(pipe.od * Math.abs(atEnd))
     const has = Math.min(length, ...supports.filter(({ leg }) => leg === index).map(({ at }) => at))
+    const free = decimalsApart([needs, has], 0)
     return has >= needs
       ? []
       : [
@@ -55,7 +56,7 @@ export function branchRules({ line, groups, supports, nameOf }: HeldLine): FixRu
             leg: index,
             text:
               `${nameOf(parent)} moves the branch ${nameOf(index)} by ${formatDecimal(Math.abs(atEnd), 1)}: ` +
-              `it wants ${formatDecimal(needs, 0)} free from its tee and has ${formatDecimal(has, 0)}.`,
+              `it wants ${free(needs)} free from its tee and has ${free(has)}.`,
           },
         ]
   })

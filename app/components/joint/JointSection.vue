@@ -33,7 +33,7 @@ function depthWords(joint: Joint): string {
 const SHORT_PX = 76
 function figureClass({ isEnd, x1, x2 }: { isEnd: boolean; x1: number; x2: number }): string {
   if (!isEnd) return 't17 w7'
-  return x2 - x1 < SHORT_PX && props.width < 600 ? 'copper t22 w7' : 'copper t40 w7'
+  return x2 - x1 < SHORT_PX && props.width < 600 ? 'copper t26 w7' : 'copper t40 w7'
 }
 const dims = computed(() =>
   layout.value.depths

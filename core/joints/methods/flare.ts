@@ -1,5 +1,5 @@
-import { formatDecimal } from '#core/units'
-import { cut, deburr, ream, rounded } from '../card/draft'
+import { formatDecimal, lengthsApart } from '#core/units'
+import { cut, deburr, ream, rounded, system } from '../card/draft'
 import { FLARE_STANDS_MM, FLARE_TURNS } from '../card/facts'
 import { end, step } from '../card/remedy'
 import type { Card, DraftStep } from '../card/types'
@@ -11,6 +11,7 @@ const NEW_END = 'Cut it off behind the flare and flare a fresh end; one end is f
 
 function steps(card: Card): DraftStep[] {
   const { lo, hi } = FLARE_TURNS
+  const stands = lengthsApart([FLARE_STANDS_MM.lo, FLARE_STANDS_MM.hi], system(card))
   return [
     cut(card),
     ream,
@@ -19,7 +20,7 @@ function steps(card: Card): DraftStep[] {
     { code: 'nut', do: 'Slide the nut on, thread to the end', why: 'It cannot follow once the end is flared.' },
     {
       code: 'expand',
-      do: `Clamp it in the die, ${FLARE_STANDS_MM.lo} to ${FLARE_STANDS_MM.hi} mm standing out by the tool's own paper; turn the cone in until the flare is full`,
+      do: `Clamp it in the die, ${stands(FLARE_STANDS_MM.lo)} to ${stands(FLARE_STANDS_MM.hi)} standing out by the tool's own paper; turn the cone in until the flare is full`,
       why: 'Too short leaves no face to hold, too long does not pass the nut.',
       check: 'Even all round, no crack, just through the nut.',
     },

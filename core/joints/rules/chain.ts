@@ -67,10 +67,13 @@ const hasPlasticThread = ({ chain }: ChainFacts): boolean => threadsIn(chain).so
 /** Threads of metal that are made up with sealant. */
 const sealedThreads = (chain: Chain) => threadsIn(chain).filter(({ form, isPlastic }) => form !== 'bspp' && !isPlastic)
 
-/** Screwed together all through, with a thread at both ends: whatever turns in at one end turns out at the other. */
+/**
+ * Screwed together all through between two threads that stand fast: whatever turns in at one turns out at the other.
+ * Pipe with a thread on it is turned in itself.
+ */
 const isRigid = ({ meetings, items }: Chain): boolean =>
   items.length > 0 &&
-  meetings.every((meeting) => meeting.kind === 'thread' && meeting.form !== 'bspp') &&
+  meetings.every((meeting) => meeting.kind === 'thread' && meeting.form !== 'bspp' && meeting.tube === undefined) &&
   items.every((item) => item.kind === 'fitting' && item.fitting.kind !== 'union')
 
 const rule =
