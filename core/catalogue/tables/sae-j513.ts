@@ -14,6 +14,8 @@ export const NOSES = [
   { nominal: '3/8', depthMm: 0, loMm: -1, hiMm: 2, typical: true },
   { nominal: '1/2', depthMm: 0, loMm: -1, hiMm: 2, typical: true },
   { nominal: '5/8', depthMm: 0, loMm: -1, hiMm: 2, typical: true },
+  { nominal: '3/4', depthMm: 0, loMm: -1, hiMm: 2, typical: true },
+  { nominal: '1', depthMm: 0, loMm: -1, hiMm: 2, typical: true },
 ] as const satisfies readonly EndRow[]
 
 /** On soft copper with water; 150 to 200 psi by maker. */

@@ -70,6 +70,19 @@ export const liner: DraftStep = {
   check: 'Flange flat on the pipe end.',
 }
 
+/** Plastic with O-rings inside it: a sharp or oval edge would cut them. */
+export const bevel: DraftStep = {
+  code: 'deburr',
+  do: 'Calibrate and bevel the end',
+  why: 'An uncalibrated end tears the O-ring.',
+  check: 'A clean bevel all round.',
+}
+
+/** How far a nut was turned, as a question to the hand that turned it: typical, the fitting's own paper decides. */
+export const turnsAsk = (words: string, { lo, hi }: { lo: number; hi: number }): { ask: Ask } => ({
+  ask: { what: 'nut-turns', words, lo, hi, unit: 'turns', source: 'typical, trade practice', isFirm: false },
+})
+
 /** Where the ring of an end lies, as a question to the hand that set it. */
 export function ringAsk(ring: Figure | null): { ask?: Ask } {
   return ring?.lo == null || ring.hi === null

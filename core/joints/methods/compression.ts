@@ -1,6 +1,6 @@
 import { seriesOf, findSocket } from '#core/catalogue'
 import { formatDecimal } from '#core/units'
-import { cut, deburr, hasLiner, liner, mark, ream, rounded } from '../card/draft'
+import { cut, deburr, hasLiner, liner, mark, ream, rounded, turnsAsk } from '../card/draft'
 import { nutTurns, NUT_TURNS_INCH, NUT_TURNS_PLASTIC } from '../card/facts'
 import { step } from '../card/remedy'
 import type { Card, DraftStep } from '../card/types'
@@ -86,15 +86,7 @@ function steps(card: Card): DraftStep[] {
       do: `Hold the body. Nut hand tight, then ${formatDecimal(lo, 2)} to ${formatDecimal(hi, 2)} turns`,
       why: `By the fitting's own paper first. Too tight pinches the tube.${isInch(card) ? ' Charts of industrial makers say up to 2-1/4: on plumbing brass that splits nuts, so stop when it is dry.' : ''} An olive used before: hand tight and a quarter.`,
       check: 'Draw a line across nut and body.',
-      ask: {
-        what: 'nut-turns',
-        words: 'Turns past hand tight',
-        lo,
-        hi,
-        unit: 'turns',
-        source: 'typical, trade practice',
-        isFirm: false,
-      },
+      ...turnsAsk('Turns past hand tight', { lo, hi }),
     },
     { code: 'check', do: 'Under pressure: if it weeps, a quarter turn more, once' },
   ]

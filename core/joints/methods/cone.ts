@@ -1,6 +1,6 @@
 import type { Tube } from '../types'
 import { formatDecimal } from '#core/units'
-import { cut, deburr, mark, ream } from '../card/draft'
+import { bevel, cut, deburr, mark, ream, turnsAsk } from '../card/draft'
 import { CONE_TURNS } from '../card/facts'
 import { step } from '../card/remedy'
 import type { Card, DraftStep } from '../card/types'
@@ -15,16 +15,7 @@ function steps(card: Card): DraftStep[] {
   const metal = isMetal(card.tube)
   return [
     cut(card),
-    ...(metal
-      ? [ream, deburr('A burr cuts the seal.')]
-      : [
-          {
-            code: 'deburr' as const,
-            do: 'Calibrate and bevel the end',
-            why: 'An uncalibrated end tears the O-ring.',
-            check: 'A clean bevel all round.',
-          },
-        ]),
+    ...(metal ? [ream, deburr('A burr cuts the seal.')] : [bevel]),
     {
       code: 'nut',
       do: metal ? 'Nut on, then the sealing ring' : 'Nut on, then the split ring',
@@ -46,15 +37,7 @@ function steps(card: Card): DraftStep[] {
       do: `Hold the body; then ${formatDecimal(lo, 2)} to ${formatDecimal(hi, 2)} turns, or by the system's torque`,
       why: 'Makers differ; until it is clearly firm.',
       check: 'Draw a line across nut and body.',
-      ask: {
-        what: 'nut-turns',
-        words: 'Turns past hand tight',
-        lo,
-        hi,
-        unit: 'turns',
-        source: 'typical, trade practice',
-        isFirm: false,
-      },
+      ...turnsAsk('Turns past hand tight', { lo, hi }),
     },
     { code: 'check', do: 'Tighten it once more, cold, after the first heat, unless its maker forbids it' },
   ]

@@ -1,5 +1,5 @@
 import { formatDecimal, lengthsApart } from '#core/units'
-import { cut, deburr, ream, rounded, system } from '../card/draft'
+import { cut, deburr, ream, rounded, system, turnsAsk } from '../card/draft'
 import { FLARE_STANDS_MM, FLARE_TURNS } from '../card/facts'
 import { end, step } from '../card/remedy'
 import type { Card, DraftStep } from '../card/types'
@@ -33,15 +33,7 @@ function steps(card: Card): DraftStep[] {
       code: 'tighten',
       do: `Hold the body. Snug, then ${formatDecimal(lo, 2)} to ${formatDecimal(hi, 2)} turns`,
       check: 'Draw a line across nut and body.',
-      ask: {
-        what: 'nut-turns',
-        words: 'Turns past snug',
-        lo,
-        hi,
-        unit: 'turns',
-        source: 'typical, trade practice',
-        isFirm: false,
-      },
+      ...turnsAsk('Turns past snug', { lo, hi }),
     },
     { code: 'check', do: 'Under pressure: if it weeps, a flat more, once' },
   ]

@@ -1,4 +1,4 @@
-import { cut, mark } from '../card/draft'
+import { bevel, cut, mark } from '../card/draft'
 import { step } from '../card/remedy'
 import type { Card, DraftStep } from '../card/types'
 import { BOOKED, IN_GROUND, isInGround, noRoom, nutsInReach } from '../rules/common'
@@ -8,12 +8,7 @@ import type { JointMethod } from './types'
 function steps(card: Card): DraftStep[] {
   return [
     cut(card),
-    {
-      code: 'deburr',
-      do: 'Calibrate and bevel the end',
-      why: 'An uncalibrated end tears the O-ring.',
-      check: 'A clean bevel all round.',
-    },
+    bevel,
     { code: 'nut', do: 'Nut on, then the split ring', why: 'They cannot follow the insert.' },
     mark(card),
     { code: 'insert', do: 'Push the insert in to its collar', check: 'O-rings whole, insulating ring there.' },

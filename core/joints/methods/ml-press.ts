@@ -1,5 +1,5 @@
 import { ringPosition, type Pipe } from '#core/catalogue'
-import { cut, mark, ringBand } from '../card/draft'
+import { bevel, cut, mark, ringBand } from '../card/draft'
 import { end, step } from '../card/remedy'
 import type { Card, DraftStep } from '../card/types'
 import { IN_GROUND, isInGround, noRoom } from '../rules/common'
@@ -34,12 +34,7 @@ const byRing = (card: Card): DraftStep[] => [
 function steps(card: Card): DraftStep[] {
   return [
     cut(card),
-    {
-      code: 'deburr',
-      do: 'Calibrate and bevel the end',
-      why: 'An uncalibrated end tears the O-ring.',
-      check: 'A clean bevel all round.',
-    },
+    bevel,
     { code: 'clean', do: 'Wipe clean; look that O-rings and insulating ring are there' },
     ...(hasRing(card.tube) ? [{ code: 'ring' as const, do: 'Slide the ring on', why: RING_FIRST }] : []),
     mark(card),
