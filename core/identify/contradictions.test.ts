@@ -27,6 +27,19 @@ describe('checks that contradict each other', () => {
     expect(ask([magnet, copper, od(15)]).contradictions[0]).toMatchObject({ again: 0 })
   })
 
+  it.each(['us', 'gb', 'eu'] as const)('are what a material never does, and paint is none of it (%s)', (region) => {
+    const scratched = (value: 'copper' | 'plastic'): Check => ({ check: 'scratch', value })
+    for (const never of [
+      [magnet, scratched('copper')],
+      [magnet, scratched('plastic')],
+      [scratched('copper'), { check: 'flex', value: 'springy' }],
+      [scratched('plastic'), { check: 'held-by', value: 'soldered' }],
+    ] as Check[][])
+      expect(ask(never, region).contradictions, JSON.stringify(never)).toHaveLength(1)
+    for (const painted of [scratched('copper'), { check: 'held-by', value: 'soldered' } as Check])
+      expect(ask([{ check: 'colour', value: 'white' }, painted], region).contradictions).toEqual([])
+  })
+
   it('lower the certainty: more is left to none of them, and the first is less sure', () => {
     const [agreed, contradicted] = [ask([od(21.5), copper]), ask([od(21.5), copper, magnet])]
     expect(contradicted.unknown).toBeGreaterThan(agreed.unknown)

@@ -60,15 +60,18 @@ const misread = (check: Check): number => {
 
 /**
  * Pairs of checks that hardly any pipe gives together: how likely both are beside how likely they would be if they had
- * nothing to do with each other, over all pipes as they stood before anything was checked. Worst first.
+ * nothing to do with each other, over the pipes of the catalogue as they stood before anything was checked. Worst first.
  */
 export function findContradictions(priors: readonly Standing[], checks: readonly Check[]): Contradiction[] {
   const telling = checks
     .map((check, i) => ({ check, i, words: named(check) }))
     .filter((one): one is { check: Check; i: number; words: string } => one.words !== null)
-  const rows = telling.map(({ check }) => priors.map(({ pipe }) => likelihood(check, pipe)))
+  // A pipe of no table gives any two answers alike: it would hide what none of the tables' gives.
+  const known = priors.filter(({ pipe }) => pipe !== null)
+  const share = known.reduce((sum, { weight }) => sum + weight, 0)
+  const rows = telling.map(({ check }) => known.map(({ pipe }) => likelihood(check, pipe)))
   const mean = (likelihoods: readonly number[]): number =>
-    likelihoods.reduce((sum, one, i) => sum + one * priors[i]!.weight, 0)
+    likelihoods.reduce((sum, one, i) => sum + (one * known[i]!.weight) / share, 0)
   const means = rows.map(mean)
   const together = (x: number, y: number): number =>
     mean(rows[x]!.map((one, i) => one * rows[y]![i]!)) / means[x]! / means[y]!

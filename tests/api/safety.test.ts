@@ -95,10 +95,10 @@ describe('a step that says something else since', () => {
   it('is ticked anew, once', async () => {
     const { job, joint, tick } = await yard()
     const begun = await joint('solder')
-    await tick(begun, 0, 'protect')
+    await tick(begun, 1, 'protect')
     await act('joint/change', job, begun.id, { conditions: { combustibles: true } })
-    const again = (await tick(begun, 0, 'protect')).record
+    const again = (await tick(begun, 1, 'protect')).record
     expect(again.ticks).toMatchObject([{ step: 'protect', did: expect.stringContaining('wood damped') }])
-    expect((await tick(begun, 0, 'protect')).record.ticks).toEqual(again.ticks)
+    expect((await tick(begun, 1, 'protect')).record.ticks).toEqual(again.ticks)
   })
 })

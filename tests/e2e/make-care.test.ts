@@ -39,8 +39,9 @@ beforeAll(async () => {
 })
 afterAll(() => app.close())
 
-/** Where a step stands among those on the screen, once it is drawn. */
+/** Where a step stands on the card of the second end, which has the one heat of both, once it is drawn. */
 async function placeOf(step: string): Promise<number> {
+  await app.click('[data-entry="1"]')
   await app.find(`[data-step="${step}"]`)
   return app.driver.executeScript<number>(
     `return [...document.querySelectorAll("[data-step]")].findIndex(e => e.dataset.step === "${step}")`,
@@ -100,7 +101,7 @@ describe('the card in gloves', () => {
     await app.waitForText('.entries', /one step at a time/)
   })
   it('tells of a wait that runs on another joint, and what to do meanwhile', async () => {
-    // The wait of the first joint is begun, on the card that has the heat of both ends; its place is the first step that has one.
+    // The wait of the first joint is begun, on the card that has the heat of both ends.
     const place = await placeOf('hold')
     for (let step = 0; step < place; step++) await act('joint/tick', yard, joints[0]!.id, { entry: 1, step })
     await act('joint/wait', yard, joints[0]!.id, { entry: 1, step: place })
@@ -119,7 +120,6 @@ describe('a check that fails', () => {
     const feed = await placeOf('feed')
     for (let step = 0; step < feed; step++) await act('joint/tick', yard, joints[1]!.id, { entry: 1, step })
     await app.reload()
-    // Both ends are made in one heat, on the card of the second.
     await app.click('[data-entry="1"]')
     await app.click(`[data-fails="${feed}"]`)
     await app.waitForText('[data-test="remedy"]', /Heat it again while it is bright/)
@@ -128,6 +128,7 @@ describe('a check that fails', () => {
     await app.waitForText('li.now', /Cut square/)
     await app.saved()
     await app.reload()
+    await app.click('[data-entry="1"]')
     await app.waitForText('[data-test="faults"]', /feed/)
     expect(await app.errors()).toEqual([])
   })

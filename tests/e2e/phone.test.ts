@@ -75,7 +75,7 @@ describe('no way is right', () => {
     }
     await app.find('[data-way]')
     await app.click('[data-service="heating"]')
-    await app.waitForText('[data-test="no-way"]', /Lower the pressure or the temperature/)
+    await app.waitForText('[data-test="no-way"]', /Other pipe is wanted here[\s\S]*not made for that heat/)
     await app.waitForText('[data-refused="pe-compression-a"]', /not made for that heat/)
     await app.click('[data-test="all-refused"]')
     await app.waitForText('[data-refused="crimp-b"]', /PEX/)
