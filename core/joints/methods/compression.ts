@@ -4,7 +4,7 @@ import { cut, deburr, hasLiner, liner, mark, ream, rounded, turnsAsk } from '../
 import { nutTurns, NUT_TURNS_INCH, NUT_TURNS_PLASTIC } from '../card/facts'
 import { step } from '../card/remedy'
 import type { Card, DraftStep } from '../card/types'
-import { BOOKED, IN_GROUND, isInGround, isSoft, mayBeSoft, noRoom, nutsInReach } from '../rules/common'
+import { BOOKED, IN_GROUND, isInGround, isSoft, mayBeSoft, nutsInReach, TWO_SPANNERS } from '../rules/common'
 import { care, refusal, school } from '../rules/rule'
 import type { Part, Tube } from '../types'
 import type { JointMethod } from './types'
@@ -103,7 +103,7 @@ export const compression: JointMethod = {
   rules: [
     refusal('service', IN_GROUND, 'A type A compression joint is not for the ground.', 'WS(WF)R 1999', isInGround),
     nutsInReach('A compression joint stays in reach. Hidden only as a temporary repair that is booked.'),
-    noRoom('Two spanners need a 60 degree swing. There is no room here.'),
+    TWO_SPANNERS,
   ],
   concerns: [
     BOOKED,

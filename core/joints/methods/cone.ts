@@ -4,8 +4,8 @@ import { bevel, cut, deburr, mark, ream, turnsAsk } from '../card/draft'
 import { CONE_TURNS } from '../card/facts'
 import { step } from '../card/remedy'
 import type { Card, DraftStep } from '../card/types'
-import { BOOKED, IN_GROUND, isInGround, noRoom, nutsInReach } from '../rules/common'
-import { care, note, refusal } from '../rules/rule'
+import { BOOKED, CONE_RULES, RENIP } from '../rules/common'
+import { care, note } from '../rules/rule'
 import type { JointMethod } from './types'
 
 const isMetal = ({ pipe }: Tube): boolean => pipe.family === 'copper'
@@ -51,11 +51,7 @@ export const cone: JointMethod = {
   comesApart: true,
   needsFlame: false,
   byHand: true,
-  rules: [
-    refusal('service', IN_GROUND, 'A cone joint is not for the ground.', 'typical, trade practice', isInGround),
-    nutsInReach('A cone joint stays in reach. Hidden only as a temporary repair that is booked.'),
-    noRoom('Two spanners need a 60 degree swing. There is no room here.'),
-  ],
+  rules: CONE_RULES,
   concerns: [
     BOOKED,
     care(
@@ -71,7 +67,7 @@ export const cone: JointMethod = {
       'The cone fits any G 3/4 seat; its tube side goes by outside diameter and wall, of one maker.',
       'EN 16313; makers',
     ),
-    note('renip', 'a cone joint is made', 'Nip it again after the first heat.', 'typical, trade practice'),
+    RENIP,
   ],
   looseParts: (tube) => [
     {

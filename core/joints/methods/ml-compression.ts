@@ -1,8 +1,8 @@
 import { bevel, cut, mark } from '../card/draft'
 import { step } from '../card/remedy'
 import type { Card, DraftStep } from '../card/types'
-import { BOOKED, IN_GROUND, isInGround, noRoom, nutsInReach } from '../rules/common'
-import { note, refusal } from '../rules/rule'
+import { BOOKED, CALIBRATE, CONE_RULES, RENIP } from '../rules/common'
+import { note } from '../rules/rule'
 import type { JointMethod } from './types'
 
 function steps(card: Card): DraftStep[] {
@@ -31,26 +31,17 @@ export const mlCompression: JointMethod = {
   comesApart: true,
   needsFlame: false,
   byHand: true,
-  rules: [
-    refusal('service', IN_GROUND, 'A cone joint is not for the ground.', 'typical, trade practice', isInGround),
-    nutsInReach('A cone joint stays in reach. Hidden only as a temporary repair that is booked.'),
-    noRoom('Two spanners need a 60 degree swing. There is no room here.'),
-  ],
+  rules: CONE_RULES,
   concerns: [
     BOOKED,
-    note(
-      'calibrate',
-      'multilayer pipe is joined',
-      'Calibrate and bevel every end, or the O-ring tears.',
-      'typical, makers',
-    ),
+    CALIBRATE,
     note(
       'own-cone',
       'a cone joint is made',
       "Cone and insert of the pipe's own system, into a eurocone seat only.",
       'EN 16313',
     ),
-    note('renip', 'a cone joint is made', 'Nip it again after the first heat.', 'typical, trade practice'),
+    RENIP,
   ],
   looseParts: (tube) => [
     {

@@ -2,7 +2,7 @@ import { ringPosition, type Pipe } from '#core/catalogue'
 import { bevel, cut, mark, ringBand } from '../card/draft'
 import { end, step } from '../card/remedy'
 import type { Card, DraftStep } from '../card/types'
-import { IN_GROUND, isInGround, noRoom } from '../rules/common'
+import { CALIBRATE, IN_GROUND, isInGround, noRoom } from '../rules/common'
 import { care, note } from '../rules/rule'
 import type { Tube } from '../types'
 import type { JointMethod } from './types'
@@ -63,12 +63,7 @@ export const mlPress: JointMethod = {
       'Pipe, fitting and jaw profile of one system.',
       'EN ISO 21003; makers',
     ),
-    note(
-      'calibrate',
-      'multilayer pipe is joined',
-      'Calibrate and bevel every end, or the O-ring tears.',
-      'typical, makers',
-    ),
+    CALIBRATE,
   ],
   looseParts: (tube) =>
     hasRing(tube) ? [{ kind: 'ring', name: 'ring for PEX-AL-PEX', size: tube.pipe.nominal, quantity: 1 }] : [],

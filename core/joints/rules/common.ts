@@ -1,5 +1,5 @@
 import { pipeRating, seriesOf, type Rating } from '#core/catalogue'
-import { care, refusal, type ConcernRule, type RefusalRule, type Test } from './rule'
+import { care, note, refusal, type ConcernRule, type RefusalRule, type Test } from './rule'
 import type { Situation, Tube } from '../types'
 
 /* Rules and conditions that several methods have in common. */
@@ -51,6 +51,8 @@ export const noRoom = (because: string): RefusalRule =>
     (_, { conditions }) => conditions.room === 'tight',
   )
 
+export const TWO_SPANNERS = noRoom('Two spanners need a 60 degree swing. There is no room here.')
+
 /** A seal or a grip ring wants the whole of its length sound. */
 export const cutBack = refusal(
   'surface',
@@ -80,4 +82,25 @@ export const BOOKED: ConcernRule = care(
   'Temporary: book the date to come back, and say what will replace it.',
   "the job's policy",
   (_, { conditions }) => conditions.hidden && conditions.temporary,
+)
+
+/** What refuses a joint by cone and nut, whatever its cone. */
+export const CONE_RULES: readonly RefusalRule[] = [
+  refusal('service', IN_GROUND, 'A cone joint is not for the ground.', 'typical, trade practice', isInGround),
+  nutsInReach('A cone joint stays in reach. Hidden only as a temporary repair that is booked.'),
+  TWO_SPANNERS,
+]
+export const RENIP: ConcernRule = note(
+  'renip',
+  'a cone joint is made',
+  'Nip it again after the first heat.',
+  'typical, trade practice',
+)
+
+/** Pipe that is joined over O-rings inside it. */
+export const CALIBRATE: ConcernRule = note(
+  'calibrate',
+  'multilayer pipe is joined',
+  'Calibrate and bevel every end, or the O-ring tears.',
+  'typical, makers',
 )
