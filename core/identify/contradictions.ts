@@ -71,7 +71,7 @@ export function findContradictions(priors: readonly Standing[], checks: readonly
   const share = known.reduce((sum, { weight }) => sum + weight, 0)
   const rows = telling.map(({ check }) => known.map(({ pipe }) => likelihood(check, pipe)))
   const mean = (likelihoods: readonly number[]): number =>
-    likelihoods.reduce((sum, one, i) => sum + (one * known[i]!.weight) / share, 0)
+    likelihoods.reduce((sum, one, i) => sum + one * known[i]!.weight, 0) / share
   const means = rows.map(mean)
   const together = (x: number, y: number): number =>
     mean(rows[x]!.map((one, i) => one * rows[y]![i]!)) / means[x]! / means[y]!

@@ -36,21 +36,21 @@ beforeAll(async () => {
 afterAll(() => app.close())
 
 describe('a card of each method', () => {
-  // a, b, first part of the way, figure on the drawing, a step it must have, the caution that goes with it.
+  // a, b, first part of the way, figure on the drawing, a step it must have, the caution that goes with it, and the end
+  // whose card has them: what is done once for both ends of a soldered fitting stands on that of the second.
   it.each([
-    ['cu-en-x-28', 'cu-en-x-28', 'solder coupling', /18\.4/, 'flux', 'open-end'],
-    ['cu-en-x-15', 'cu-en-x-15', 'press coupling', /21/, 'press', 'tick'],
-    ['cu-en-x-15', 'cu-en-x-15', 'push-fit coupling', /27\.5/, 'tug', 'in-line'],
-    ['cu-en-x-22', 'cu-en-x-22', 'compression coupling', /23\.5/, 'olive', 'dry-olive'],
-    ['pex-cts-3_4', 'pex-cts-3_4', 'crimp coupling', /16\.5/, 'ring', 'gauge'],
-    ['ml-en-16', 'ml-en-16', 'multilayer press coupling', /21\.5/, 'deburr', 'one-system'],
-    ['pe-en-32', 'pe-en-32', 'PE compression coupling', /63/, 'liner', 'scores'],
-  ] as const)('%s to %s by %s', async (a, b, part, figure, step, caution) => {
+    ['cu-en-x-28', 'cu-en-x-28', 'solder coupling', /18\.4/, 'flux', 'open-end', 1],
+    ['cu-en-x-15', 'cu-en-x-15', 'press coupling', /21/, 'press', 'tick', 0],
+    ['cu-en-x-15', 'cu-en-x-15', 'push-fit coupling', /27\.5/, 'tug', 'in-line', 0],
+    ['cu-en-x-22', 'cu-en-x-22', 'compression coupling', /23\.5/, 'olive', 'dry-olive', 0],
+    ['pex-cts-3_4', 'pex-cts-3_4', 'crimp coupling', /16\.5/, 'ring', 'gauge', 0],
+    ['ml-en-16', 'ml-en-16', 'multilayer press coupling', /21\.5/, 'deburr', 'one-system', 0],
+    ['pe-en-32', 'pe-en-32', 'PE compression coupling', /63/, 'liner', 'scores', 0],
+  ] as const)('%s to %s by %s', async (a, b, part, figure, step, caution, entry) => {
     const joint = await takeWay(a, b, part)
     await app.go(`/jobs/${slug}/make?joint=${joint.id}`)
     await app.waitForText('[data-test="depth-figure"]', figure)
-    // What is done once for both ends of a soldered fitting stands on the card of the second.
-    await app.click('[data-entry="1"]')
+    await app.click(`[data-entry="${entry}"]`)
     await app.find(`[data-step="${step}"]`)
     await app.find(`[data-caution="${caution}"]`)
     expect(await app.count('[data-entry]')).toBe(2)
