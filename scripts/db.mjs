@@ -115,6 +115,8 @@ export function layout(dir = path.join(dataFolder, 'mariadb')) {
     init: path.join(dir, 'init.sql'),
     connection: path.join(dir, 'conn.json'),
     pid: path.join(dir, 'mariadbd.pid'),
+    // Its own: a database that starts clears the temporary tables of every other one from a shared folder.
+    temporary: path.join(dir, 'tmp'),
     // A unix socket's path is limited to 107 bytes.
     socket: path.join(os.tmpdir(), `jolvet-${short}.sock`),
   }
@@ -208,6 +210,7 @@ function ensureData(at, asRoot) {
         '--no-defaults',
         ...asRoot,
         `--datadir=${fresh}`,
+        `--tmpdir=${at.temporary}`,
         '--auth-root-authentication-method=socket',
         `--auth-root-socket-user=${os.userInfo().username}`,
         '--skip-test-db',
@@ -216,10 +219,11 @@ function ensureData(at, asRoot) {
       { stdio: ['ignore', 'ignore', 'pipe'], env: { ...process.env, PATH } },
     )
   } catch (error) {
+    const said = String(error.stderr ?? error.message)
     throw (
-      explain(String(error.stderr ?? error.message), at) ??
+      explain(said, at) ??
       new Halt(
-        `The database could not be begun in ${at.dir}. What MariaDB said: ${String(error.stderr).trim().split('\n').at(-1)}`,
+        `The database could not be begun in ${at.dir}. What MariaDB said: ${said.trim().split('\n').slice(-5).join(' / ')}`,
       )
     )
   }
@@ -289,6 +293,7 @@ export async function start({ dir, port, options = [], isTied = false } = {}) {
   let older = false
   const connection = readConnection(at)
   try {
+    mkdirSync(at.temporary, { recursive: true, mode: 0o700 })
     ensureData(at, asRoot)
     checkRoom(at, ROOM_TO_START)
     const [own, kept] = [ownVersion(), dataVersion(at)]
@@ -312,6 +317,7 @@ export async function start({ dir, port, options = [], isTied = false } = {}) {
       '--no-defaults',
       ...asRoot,
       `--datadir=${at.data}`,
+      `--tmpdir=${at.temporary}`,
       `--socket=${at.socket}`,
       `--port=${connection.port}`,
       '--bind-address=127.0.0.1',

@@ -1,6 +1,8 @@
+import { execFile } from 'node:child_process'
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
+import { promisify } from 'node:util'
 import mysql from 'mysql2/promise'
 import { afterAll, describe, expect, inject, it } from 'vitest'
 import { freePort, isRunning, start, stop, url } from '../../scripts/db.mjs'
@@ -8,6 +10,8 @@ import { runMigrations } from '../../scripts/migrate.mjs'
 import { tsx } from '../../scripts/setup.mjs'
 import { copyDatabase } from '../copy-database'
 import '../bed'
+
+const run = promisify(execFile)
 
 // The private database and the start, on folders of their own.
 const dir = mkdtempSync(path.join(tmpdir(), 'jolvet-db-'))
@@ -35,6 +39,19 @@ describe('the private database', () => {
     expect(two).toMatchObject({ port: one.port, pid: one.pid, host: '127.0.0.1' })
     expect(isRunning(dir)).toBe(true)
     expect(readFileSync(`/proc/${one.pid}/cmdline`, 'utf8')).toContain('--bind-address=127.0.0.1')
+  })
+
+  it('keeps its temporary tables to itself: databases begun at one moment leave each other alone', async () => {
+    const script = path.resolve('scripts/db.mjs')
+    const folders = Array.from({ length: 6 }, (_, at) => path.join(dir, `beside-${at}`))
+    const begun = await Promise.allSettled(
+      folders.map((folder) =>
+        run(process.execPath, [script, 'start'], { env: { ...process.env, JOLVET_DATA: folder } }),
+      ),
+    )
+    const stopped = await Promise.all(folders.map((folder) => stop({ dir: path.join(folder, 'mariadb') })))
+    expect(begun.filter(({ status }) => status === 'rejected')).toEqual([])
+    expect(stopped).toEqual(folders.map(() => true))
   })
 
   it('keeps what was committed when it is killed', async () => {
