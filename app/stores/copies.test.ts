@@ -7,7 +7,8 @@ import type { JobRecord } from '#core/record'
 import { aFind, aJob, aJoint, aLine } from '../../tests/records'
 import { createCopies } from './copies'
 import { changesOf, jobOfParts } from '~/outbox/parts'
-import { openStorage } from '~/outbox/storage'
+import type { Entry } from '~/outbox/entry'
+import { memoryStorage, openStorage } from '~/outbox/storage'
 
 const job = (changes: Partial<JobRecord> = {}): JobRecord =>
   aJob({
@@ -108,6 +109,55 @@ describe('a copy in the browser', () => {
     expect(await storage.copy(one.id)).toEqual({ id: one.id, at: 7, job: one })
     expect(await storage.looked()).toEqual([{ id: one.id, slug: one.slug, at: 7 }])
     expect(await storage.all()).toEqual([entry])
+  })
+})
+
+describe('an answer to an act', () => {
+  /** A line as so many acts left it, its version and its name telling which. */
+  const lineAfter = (acts: number) => aLine({ id: 'line-a', version: acts, name: `after ${acts}` })
+  const stateAfter = (acts: number) => ({ ...job({ lines: [lineAfter(acts)], acts }), gists: {} })
+  const answerTo = (acts: number) =>
+    ({ key: `k${acts}`, state: 'taken', seq: acts, acts, record: lineAfter(acts) }) as const
+  const entry = { job: job().id, record: 'line-a', act: { name: 'line/change', body: {} } } as unknown as Entry
+  const here = () => {
+    const copies = createCopies({ storage: () => memoryStorage(), isHeld: () => true, onPut: () => undefined })
+    copies.putWhole(stateAfter(1))
+    return copies
+  }
+
+  it('never puts a record back behind what a quicker read gave, whichever comes when', () => {
+    // Answers come in the order of their acts; reads, as new as the acts that were taken, between them.
+    const reads = fc.array(fc.record({ before: fc.integer({ min: 2, max: 9 }), acts: fc.integer({ min: 1, max: 8 }) }))
+    fc.assert(
+      fc.property(reads, (reads) => {
+        const copies = here()
+        const check = () => {
+          const { acts, lines } = copies.get(job().id)!
+          expect(lines[0]!.version).toBeGreaterThanOrEqual(acts)
+        }
+        for (let acts = 2; acts <= 9; acts++) {
+          for (const read of reads.filter(({ before }) => before === acts)) {
+            copies.putWhole(stateAfter(read.acts))
+            check()
+          }
+          if (acts === 9) break
+          copies.take(entry, answerTo(acts))
+          check()
+        }
+        expect(copies.get(job().id)!.lines[0]).toMatchObject({ name: 'after 8' })
+      }),
+    )
+  })
+
+  it('that is behind the copy asks for a read; after a backup was taken back the server is right', () => {
+    const copies = here()
+    copies.putWhole(stateAfter(8))
+    expect(copies.take(entry, answerTo(8))).toBe(true)
+    expect(copies.take(entry, answerTo(5))).toBe(false)
+    copies.putWhole(stateAfter(5))
+    expect(copies.get(job().id)!.acts).toBe(8)
+    copies.putWhole(stateAfter(5), true)
+    expect(copies.get(job().id)).toMatchObject({ acts: 5, lines: [{ name: 'after 5' }] })
   })
 })
 

@@ -113,8 +113,8 @@ export function createCopies({ storage, isHeld, onPut }: Around) {
       if (copies.has(id)) writeLater(id)
     },
     /**
-     * What the server made of an entry. Where others acted meanwhile the copy is not yet the state after as many acts as
-     * the answer says: false, and it is to be read.
+     * What the server made of an entry. Where the copy is not the state after as many acts as the answer says: false,
+     * and it is to be read.
      */
     take(
       { job: id, record, act }: Entry,
@@ -122,17 +122,22 @@ export function createCopies({ storage, isHeld, onPut }: Around) {
     ): boolean {
       const { on } = actOf(act.name)
       const before = copies.get(id)
-      if (on !== 'rack') putRecord(id, on, record, now)
       if (onRack) setRack(onRack)
+      // A read was quicker than this answer, and what it gave is newer; or the server was put back to an earlier day.
+      if (before && acts <= before.acts) return acts === before.acts
+      if (on !== 'rack') putRecord(id, on, record, now)
       const copy = copies.get(id)
       if (!copy) return true
-      if (before && acts !== before.acts + 1) return acts <= before.acts
+      if (before && acts !== before.acts + 1) return false
       put({ ...copy, acts })
       return true
     },
-    /** A job as the server gave it whole; an older answer than the copy is let go. */
-    putWhole({ gists = {}, ...own }: WholeJob) {
-      const before = copies.get(own.id)
+    /**
+     * A job as the server gave it whole. An older answer than the copy is let go, unless the server `isPutBack`: a backup
+     * was taken back, and it has no later state.
+     */
+    putWhole({ gists = {}, ...own }: WholeJob, isPutBack = false) {
+      const before = isPutBack ? undefined : copies.get(own.id)
       if (before && before.acts > own.acts) return
       const whole = completeJob({ ...own, rack })
       const job = withSame(before, whole)

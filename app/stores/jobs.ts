@@ -200,10 +200,10 @@ export const useJobStore = defineStore('jobs', () => {
   }
 
   /** Reads a job of which there is no copy here, or one that the server's log does not go on from. */
-  async function readWhole(name: string): Promise<Answer<unknown>> {
+  async function readWhole(name: string, isPutBack = false): Promise<Answer<unknown>> {
     const answer = await reader.read<WholeJob>(`/api/jobs/${encodeURIComponent(name)}`)
     if (answer.ok) {
-      copies.putWhole(answer.value)
+      copies.putWhole(answer.value, isPutBack)
       heard.add(answer.value.id)
     }
     return answer
@@ -216,7 +216,7 @@ export const useJobStore = defineStore('jobs', () => {
     // A copy of an earlier version does not say what it is the state after.
     if (!copy || copy.acts === 0) return readWhole(copy?.slug ?? name)
     const answer = await reader.read<SinceAnswer>(`/api/jobs/${encodeURIComponent(copy.slug)}?since=${copy.acts}`)
-    if (!answer.ok) return answer.error.path === 'since' ? readWhole(copy.slug) : answer
+    if (!answer.ok) return answer.error.path === 'since' ? readWhole(copy.slug, true) : answer
     if ('whole' in answer.value) copies.putWhole(answer.value.whole)
     else if (answer.value.id === copy.id) copies.putChanges(answer.value)
     // Another job has the name by now: the one kept here was deleted.
