@@ -3,8 +3,8 @@ import { ownBed } from './bed'
 import { actOf, recordOf } from '#core/acts'
 import type { ACTS, ActName, AnyRecord, Clash, InputOf, RecordOf } from '#core/acts'
 import type { Issue } from '#core/base'
-import type { Region } from '#core/catalogue'
 import type { JobRecord, OffcutRecord } from '#core/record'
+import type { Region } from '#core/units'
 
 /* Acts done as a program does them, over HTTP. */
 

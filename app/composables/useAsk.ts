@@ -2,7 +2,6 @@ import { suggestNext, understand, type Understood } from '#core/ask'
 import type { Word } from '#core/shorthand'
 import type { Issue } from '#core/base'
 import { ask } from '#core/contract'
-import type { Region } from '#core/catalogue'
 import type { IdentifyAnswer } from '#core/identify'
 import type { Conditions, End, WaysAnswer } from '#core/joints'
 import type { OffsetAnswer } from '#core/line'
@@ -10,6 +9,7 @@ import type { FixAnswer } from '#core/supports'
 import type { FlowAnswer } from '#core/flow'
 import type { MakeAnswer } from '#core/making'
 import type { FindBody, JobRecord } from '#core/record'
+import type { Region } from '#core/units'
 
 /** What came of a line: the answer of the verb it asks. */
 export type Asked =

@@ -1,6 +1,6 @@
 import { v4 as uuid } from 'uuid'
 import type { LinesElsewhere } from '#core/acts'
-import { getPipe, unitSystemOf } from '#core/catalogue'
+import { getPipe } from '#core/catalogue'
 import { cutQuestion, cutRows, cutterFor, isRight, slipsOf, sumOf, takeAnswer, type CutRow } from '#core/cutting'
 import {
   piecesFor,
@@ -16,7 +16,7 @@ import {
   type JobRecord,
 } from '#core/record'
 import type { RunPiece } from '#core/run'
-import { parseLength } from '#core/units'
+import { parseLength, unitSystemOf } from '#core/units'
 import { cutProblem } from '~/wording/cut'
 
 /** The cut sheet on the screen: its pieces and stock, the plan, what is cut, and what can be done to it. */

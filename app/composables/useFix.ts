@@ -1,7 +1,7 @@
-import { unitSystemOf } from '#core/catalogue'
 import type { ActOn, InputOf } from '#core/acts'
 import { fixLine, fixSettings, lineFlow, type JobRecord, type LineRecord } from '#core/record'
 import type { LineSupport } from '#core/supports'
+import { unitSystemOf } from '#core/units'
 
 /** The line being fixed: its supports, the one at hand, and what moves or fixes it. */
 export function useFix(job: Ref<JobRecord>) {

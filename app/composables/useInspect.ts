@@ -1,8 +1,8 @@
-import { findPipe, unitSystemOf, type EndFacts } from '#core/catalogue'
+import { findPipe, type EndFacts } from '#core/catalogue'
 import { inspectJoint, looksFor, type InspectAnswer, type Seen, type SeenName } from '#core/inspect'
 import type { Method, Service } from '#core/joints'
 import type { JobRecord } from '#core/record'
-import { parseLength } from '#core/units'
+import { parseLength, unitSystemOf } from '#core/units'
 import { ASKED_FACTS } from '~/wording/facts'
 import { SEEN_LENGTHS } from '~/wording/inspect'
 

@@ -1,5 +1,4 @@
 import isEqual from 'fast-deep-equal'
-import { unitSystemOf, type Region } from '#core/catalogue'
 import { surveyLine, type LaidLeg, type LineWarning, type Piece } from '#core/line'
 import type { Issue } from '#core/base'
 import { draftLine, type JobRecord, type LineBody, type LineInput, type LineRecord } from '#core/record'
@@ -15,6 +14,7 @@ import {
   type RunRow,
 } from '#core/run'
 import { beginHistory, record, redo, undo, type History } from '~/editor/history'
+import { type Region, unitSystemOf } from '#core/units'
 
 /** A tube of the line as the screen shows it. */
 export interface ShownPiece {

@@ -1,5 +1,4 @@
 import type { ActOn, InputOf } from '#core/acts'
-import { unitSystemOf } from '#core/catalogue'
 import { inMakingOrder, type MakeCard } from '#core/making'
 import type { Step } from '#core/joints'
 import {
@@ -15,7 +14,7 @@ import {
   type LeftCode,
   type StepState,
 } from '#core/record'
-import { parseLength } from '#core/units'
+import { parseLength, unitSystemOf } from '#core/units'
 import { readAsk } from '~/reading/ask'
 
 /** The joint being made: one card for each entry of its way, the steps done, the depth in use. */

@@ -1,5 +1,5 @@
 import { useStorage } from '@vueuse/core'
-import { REGIONS, type Region } from '#core/catalogue'
+import { REGIONS, type Region } from '#core/units'
 
 /** Sizes of a country by the language a tablet speaks: before anybody said otherwise. */
 function regionOf(language: string): Region {

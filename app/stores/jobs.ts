@@ -15,7 +15,6 @@ import {
   type WholeJob,
 } from '#core/acts'
 import { fail, ok, type Issue, type Result } from '#core/base'
-import type { Region } from '#core/catalogue'
 import { toIssue } from '#core/contract'
 import type { JobBody, JobRecord, OffcutRecord } from '#core/record'
 import { useApi, type Answer } from '~/composables/useApi'
@@ -31,6 +30,7 @@ import { after } from './pauses'
 import { createReader } from './reader'
 import { openStream } from './stream'
 import { createViews } from './views'
+import type { Region } from '#core/units'
 
 /** How long the server is waited for before the copy kept here is shown, ms. */
 const COPY_AFTER_MS = 600

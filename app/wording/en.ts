@@ -1,7 +1,8 @@
-import type { Allowed, Region, SeriesFacts, Use } from '#core/catalogue'
+import type { Allowed, SeriesFacts, Use } from '#core/catalogue'
 import type { CheckName } from '#core/identify'
 import type { Method, RefusalCode, Service, Verdict } from '#core/joints'
 import type { JointStatus, Means } from '#core/record'
+import type { Region } from '#core/units'
 
 /** Words of the screen, in one place; trade words follow the job's region. */
 export const STATUS_WORDS: Readonly<Record<JointStatus, string>> = {

@@ -1,9 +1,9 @@
 import { FIELD_WORDS } from '#core/acts'
-import { getPipe, unitSystemOf } from '#core/catalogue'
+import { getPipe } from '#core/catalogue'
 import type { CheckName } from '#core/identify'
 import type { End } from '#core/joints'
 import type { JobRecord } from '#core/record'
-import { formatDecimal, formatLength } from '#core/units'
+import { formatDecimal, formatLength, unitSystemOf } from '#core/units'
 import { answerWords, CHECK_WORDS, methodWords } from './en'
 import { endLabel } from './way'
 

@@ -1,6 +1,7 @@
-import { getPipe, type Region } from '#core/catalogue'
+import { getPipe } from '#core/catalogue'
 import { isLoose, type End, type Thread, type Way } from '#core/joints'
 import { inRegion } from './en'
+import type { Region } from '#core/units'
 
 /** A way in a few words: its fittings in order, as they are ordered. */
 export function wayTitle(way: Way, region: Region): string {

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { SHAPES, suggestNext, understand, type Understood } from '#core/ask'
 import { ask } from '#core/contract'
-import { REGIONS, type Region } from '#core/catalogue'
+import { REGIONS, type Region } from '#core/units'
 
 const read = (text: string, region: Region = 'gb'): Understood => {
   const result = understand({ text, region })

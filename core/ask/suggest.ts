@@ -1,8 +1,9 @@
-import { PIPES, type Region } from '#core/catalogue'
+import { PIPES } from '#core/catalogue'
 import { ALL_METHODS } from '#core/joints'
 import { pipesNamed } from '#core/shorthand'
 import { understand } from './understand'
 import { LISTS } from './words'
+import type { Region } from '#core/units'
 
 const MOST = 6
 const COMMON_MATERIALS = [

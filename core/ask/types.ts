@@ -1,5 +1,5 @@
-import type { Region } from '#core/catalogue'
 import type { Word } from '#core/shorthand'
+import type { Region } from '#core/units'
 
 export interface AskQuestion {
   text: string

@@ -1,9 +1,9 @@
 import { fail, ok, type Result } from '#core/base'
-import { findSocket, getPipe, PIPES, SERIES, unitSystemOf, type Region, type SocketMethod } from '#core/catalogue'
+import { findSocket, getPipe, PIPES, SERIES, type SocketMethod } from '#core/catalogue'
 import type { Check } from '#core/identify'
 import { nameOfPipe, pipesNamed, Reader, startsWith } from '#core/shorthand'
 import { fillConditions, JOINT_METHODS, type Service } from '#core/joints'
-import { formatDecimal, parseFlow } from '#core/units'
+import { formatDecimal, parseFlow, type Region, unitSystemOf } from '#core/units'
 import type { AskQuestion, Understood } from './types'
 import { LISTS, SAYS_OF_MATERIAL } from './words'
 

@@ -1,4 +1,5 @@
 import type { Figure } from '#core/base'
+import { about } from '#core/speech'
 import { INCH_COPPER, METRIC_COPPER } from './tables/en-1057-bends'
 import type { BendRow, Family, Pipe } from './types'
 
@@ -51,7 +52,7 @@ const MULTIPLES: Readonly<Record<Family, (Omit<Bend, 'radius'> & { times: number
     times: 5,
     lo: 3.5,
     hi: 5,
-    how: 'by hand to 20 mm; 4 times with a spring, 3.5 in a bender',
+    how: `by hand to ${about(20)}; 4 times with a spring, 3.5 in a bender`,
     isPulled: true,
     springback: { lo: 0, hi: 5 },
   },
@@ -68,7 +69,7 @@ const MULTIPLES: Readonly<Record<Family, (Omit<Bend, 'radius'> & { times: number
     times: 3.5,
     lo: 3.5,
     hi: 3.5,
-    how: 'cold, in a bender, to 28 mm',
+    how: `cold, in a bender, to ${about(28)}`,
     isPulled: true,
     springback: { lo: 1, hi: 5 },
   },
@@ -85,8 +86,8 @@ function copperHow({ od, series }: Pipe): string {
   if (od <= MOST_HARD_OD) return MULTIPLES.copper!.how
   const isInch = !series.startsWith('cu-en')
   return isInch && od > MOST_INCH_BENDER_OD
-    ? 'soft tube only, over a form; hard tube over 22 mm is not bent by hand'
-    : 'soft or half-hard, in a geared bender; hard tube over 22 mm is not bent by hand'
+    ? `soft tube only, over a form; hard tube over ${about(22)} is not bent by hand`
+    : `soft or half-hard, in a geared bender; hard tube over ${about(22)} is not bent by hand`
 }
 
 const rowOf = (pipe: Pipe): BendRow | undefined =>

@@ -38,6 +38,6 @@ const NAMED: Readonly<Record<SizingSystem, string>> = {
 /** How a pipe comes by its name. */
 export function namedBy(pipe: Pipe): string {
   if (pipe.family === 'lead') return 'named by its bore; the wall goes by weight'
-  if (pipe.series === 'ml-astm') return 'named in inches, made in whole mm: not a copper tube size'
+  if (pipe.series === 'ml-astm') return 'named in inches, made to metric sizes: not a copper tube size'
   return NAMED[seriesOf(pipe.series).sizing]
 }

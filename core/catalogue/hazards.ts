@@ -1,4 +1,5 @@
 import type { Note } from '#core/base'
+import { w } from '#core/speech'
 import type { Pipe } from './types'
 
 /*
@@ -29,11 +30,10 @@ export const HAZARDS: Readonly<Record<HazardCode, Hazard>> = {
     source: 'BS 6891, GSIUR 1998; IFGC, NFPA 54',
   },
   lead: {
-    text: 'It may be lead. Do not cut, scrape or joint it; replace the run and tell the occupier and the supplier.',
+    text: `It may be lead. Do not cut, scrape or joint it; replace the run and tell the ${w.occupier} and the supplier.`,
     refusal:
       'Lead is not joined: replace the run back to sound pipe. A leak at night is stopped with a lead coupling made for it, and booked.',
-    remedy:
-      'Do not disturb it. Replace the run back to sound pipe, flush, and tell the occupier and the supplier. A leak at night is stopped with a lead coupling made for it, and booked.',
+    remedy: `Do not disturb it. Replace the run back to sound pipe, flush, and tell the ${w.occupier} and the supplier. A leak at night is stopped with a lead coupling made for it, and booked.`,
     when: 'the pipe is lead',
     source: 'Water Supply (Water Fittings) Regulations 1999; SDWA 1417',
   },

@@ -1,6 +1,7 @@
 import { PIPES } from './pipes'
 import { SERIES, seriesOf } from './series'
-import type { Pipe, Region } from './types'
+import type { Pipe } from './types'
+import type { Region } from '#core/units'
 
 /** A pipe's name where there is room for little: size and kind, without wall, type or schedule. */
 export function shortName({ nominal, label, series }: Pick<Pipe, 'nominal' | 'label' | 'series'>): string {

@@ -2,7 +2,9 @@ import { compareText, fail, ok, type Result } from '#core/base'
 import { namedBy } from './compare'
 import { factsOf, SERIES, seriesOf } from './series'
 import { STANDARDS } from './tables'
-import { FAMILIES, REGIONS, type Family, type Pipe, type PipeRow, type Region, type SeriesFacts } from './types'
+import { FAMILIES, type Family, type Pipe, type PipeRow, type SeriesFacts } from './types'
+import { REGIONS, type Region } from '#core/units'
+import { w } from '#core/speech'
 
 /** Size as it is said: `22 × 0.9` by outside diameter and wall, `3/4 in` by a name. */
 function sizeWords(row: PipeRow): string {
@@ -49,7 +51,7 @@ export function findPipe(id: string, path: string): Result<Pipe> {
     : fail(
         'unknown-id',
         path,
-        `${path}: no pipe "${id.slice(0, 40)}" in the catalogue. Accepted: <series>-<nominal>, such as cu-en-x-22 or pex-cts-1_2.`,
+        `${path}: no pipe "${id.slice(0, 40)}" in the ${w.catalogue}. Accepted: <series>-<nominal>, such as cu-en-x-22 or pex-cts-1_2.`,
       )
 }
 
@@ -82,7 +84,7 @@ export interface SeriesAnswer extends SeriesFacts {
 export function findPipes(question: PipesQuestion): Result<{ pipes: Pipe[]; series: SeriesAnswer[] }> {
   const { family, series, nominal, region } = question
   const unknown = (path: string, accepted: readonly string[]) =>
-    fail('unknown-id', path, `${path}: not in the catalogue. Accepted: ${accepted.join(', ')}.`)
+    fail('unknown-id', path, `${path}: not in the ${w.catalogue}. Accepted: ${accepted.join(', ')}.`)
   if (family !== undefined && !FAMILIES.includes(family as Family)) return unknown('family', FAMILIES)
   if (series !== undefined && !SERIES.some((s) => s.id === series))
     return unknown(

@@ -1,3 +1,4 @@
+import { about, pressure, run, soldInFeet, soldInMetres, temperature, w } from '#core/speech'
 import type { Fact, SeriesFacts } from './types'
 
 /*
@@ -14,7 +15,10 @@ const COPPER_US = {
   kinds: null,
   listings: fact('ASTM B88; NSF 61 or NSF-pw for drinking water', 'NSF/ANSI/CAN 61'),
   barrier: fact('metal: no oxygen passes', 'physics'),
-  lengths: fact('hard: 10 and 20 ft (3.05, 6.10 m). Soft coils: 20, 60, 100 ft up to 1 in; 40, 60 ft above', TYPICAL),
+  lengths: fact(
+    `hard: ${soldInFeet(10, 20)}. Soft coils: ${soldInFeet(20, 60, 100)} up to 1 in; ${soldInFeet(40, 60)} above`,
+    TYPICAL,
+  ),
   services: { cold: 'yes', hot: 'yes', recirculation: 'yes', heating: 'yes', buried: 'yes' },
   hazard: fact(
     'Gas, refrigerant and medical lines use the same tube, often unmarked. Trace it to a water outlet before a cut.',
@@ -30,8 +34,11 @@ const COPPER_EN = {
   kinds: null,
   listings: fact('EN 1057 with temper and size', 'EN 1057'),
   barrier: fact('metal: no oxygen passes', 'physics'),
-  lengths: fact('straight: 2, 3, 6 m in Britain, 5 m on the continent. Soft coils: 10, 25, 50 m', TYPICAL),
-  marks: fact('EN 1057, temper, outside × wall, each 600 mm. No colour code', 'EN 1057'),
+  lengths: fact(
+    `straight: ${soldInMetres(2, 3, 6)} in Britain, ${soldInMetres(5)} on the continent. Soft coils: ${soldInMetres(10, 25, 50)}`,
+    TYPICAL,
+  ),
+  marks: fact(`EN 1057, temper, outside × wall, each ${about(600)}. No ${w.colour} code`, 'EN 1057'),
   colours: fact('copper; sometimes coated in plastic', TRADE),
   services: { cold: 'yes', hot: 'yes', recirculation: 'yes', heating: 'yes', buried: 'coated' },
   hazard: fact(
@@ -44,17 +51,17 @@ const PEX_PRINT = fact(
   'size, CTS, SDR9, ASTM F876, four-digit code, 160 psi at 73 °F, 100 psi at 180 °F, fitting codes, date',
   'ASTM F876',
 )
-const PEX_COLOURS = fact('red, blue, white or grey: a habit for hot and cold, no rule', TRADE)
-const STICKS_AND_COILS = fact('sticks 5, 10, 20 ft; coils 100, 300, 500, 1000 ft', TYPICAL)
+const PEX_COLOURS = fact(`red, blue, white or ${w.grey}: a habit for hot and cold, no rule`, TRADE)
+const STICKS_AND_COILS = fact(`sticks ${soldInFeet(5, 10, 20)}; coils ${soldInFeet(100, 300, 500, 1000)}`, TYPICAL)
 
 const PPR = {
   tempers: null,
   kinds: fact('SDR 6 (S 2.5, PN 20), SDR 7.4 (S 3.2, PN 16) or SDR 11 (S 5, PN 10, cold only)', 'EN ISO 15874'),
   listings: fact('EN ISO 15874, DIN 8077, DIN 8078', 'EN ISO 15874'),
   barrier: fact('none, unless its print says so: not to steel parts of a heating', 'DIN 4726'),
-  lengths: fact('4 m', TYPICAL),
+  lengths: fact(soldInMetres(4), TYPICAL),
   marks: fact('PP-R, SDR, PN, EN ISO 15874, DIN 8077/8078', 'typical, general form'),
-  colours: fact('green, grey or white', TRADE),
+  colours: fact(`green, ${w.grey} or white`, TRADE),
   services: { cold: 'yes', hot: 'yes', recirculation: 'print', heating: 'print', buried: 'print' },
   hazard: fact('Fused by heat with its own tools: no ring, press or push-fit is made for it.', TRADE),
 } as const
@@ -64,9 +71,9 @@ const PVC = {
   kinds: fact('schedule 40 or 80: one outside, two walls', 'ASTM D1785'),
   listings: fact('ASTM D1785, PVC 1120; NSF-pw for drinking water', 'ASTM D1785'),
   barrier: null,
-  lengths: fact('10 and 20 ft', TYPICAL),
+  lengths: fact(soldInFeet(10, 20), TYPICAL),
   marks: fact('size, SCH 40 or 80, PVC 1120, ASTM D1785, psi at 73 °F, NSF-pw', 'typical, general form'),
-  colours: fact('white; grey where thick', TRADE),
+  colours: fact(`white; ${w.grey} where thick`, TRADE),
   services: { cold: 'yes', hot: 'no', recirculation: 'no', heating: 'no', buried: 'yes' },
   hazard: fact(
     'Never hot. Codes keep it outside, or to the entry of the building. No air or gas test on it.',
@@ -76,11 +83,11 @@ const PVC = {
 
 const STEEL = {
   tempers: null,
-  kinds: fact('galvanised for water, black for closed heating and gas', TRADE),
+  kinds: fact(`${w.galvanised} for water, black for closed heating and gas`, TRADE),
   barrier: fact('metal: no oxygen passes; it rusts where oxygen gets in elsewhere', 'DIN 4726'),
-  colours: fact('zinc grey, black, or painted', TRADE),
+  colours: fact(`zinc ${w.grey}, black, or painted`, TRADE),
   hazard: fact(
-    'Galvanised scales shut inside over decades: cut back to sound thread. Black steel is often gas. Not in a recirculating loop with copper before it.',
+    `${w.Galvanised} scales shut inside over decades: cut back to sound thread. Black steel is often gas. Not in a recirculating loop with copper before it.`,
     'EN 12502',
   ),
 } as const
@@ -91,7 +98,7 @@ const peUs = (listing: string, words: string, hazard: string): SeriesFacts => ({
   kinds: null,
   listings: fact(`${listing}; NSF-pw`, listing),
   barrier: fact('none', 'physics'),
-  lengths: fact('coils 100, 200, 300, 500 ft', TYPICAL),
+  lengths: fact(`coils ${soldInFeet(100, 200, 300, 500)}`, TYPICAL),
   marks: fact(`${words}, ${listing}, the grade such as PE4710`, 'typical, general form'),
   colours: fact('black or blue; yellow is gas', TRADE),
   services: { cold: 'buried only', hot: 'no', recirculation: 'no', heating: 'no', buried: 'yes' },
@@ -145,7 +152,7 @@ export const SERIES_FACTS: Readonly<Record<string, SeriesFacts>> = {
     colours: fact('copper', TRADE),
     services: { cold: 'yes', hot: 'yes', recirculation: 'yes', heating: 'yes', buried: 'no' },
     hazard: fact(
-      'Called by its bore. 3/8, 1/2, 1 and 2 in nearly match 12, 15, 28 and 54 mm for compression only; 3/4, 1-1/4 and 1-1/2 want converters. Thin, old ends: cut back to sound pipe.',
+      'Called by its bore. 3/8, 1/2, 1 and 2 nearly match sizes 12, 15, 28 and 54 for compression only; 3/4, 1-1/4 and 1-1/2 want converters. Thin, old ends: cut back to sound pipe.',
       'BS 659, EN 1254-1',
     ),
   },
@@ -162,7 +169,7 @@ export const SERIES_FACTS: Readonly<Record<string, SeriesFacts>> = {
     colours: PEX_COLOURS,
     services: { cold: 'yes', hot: 'yes', recirculation: 'print', heating: 'barrier', buried: 'print' },
     hazard: fact(
-      "Sunlight ages it: the code's second digit is 1, 3 or 6 months, 0 untested. A kinked b pipe is cut out. Metal for the first 457 mm at a heater.",
+      `Sunlight ages it: the code's second digit is 1, 3 or 6 months, 0 untested. A kinked b pipe is cut out. Metal for the first ${about(457)} at a heater.`,
       'ASTM F876, UPC',
     ),
   },
@@ -184,10 +191,10 @@ export const SERIES_FACTS: Readonly<Record<string, SeriesFacts>> = {
     barrier: null,
     lengths: fact('no longer sold; laid 1978 to 1995', 'ASTM D3309'),
     marks: fact('PB2110, ASTM D3309, SDR11, 100 psi at 180 °F', 'ASTM D3309'),
-    colours: fact('grey; blue or black outside', 'ASTM D3309'),
+    colours: fact(`${w.grey}; blue or black outside`, 'ASTM D3309'),
     services: { cold: 'no', hot: 'no', recirculation: 'no', heating: 'no', buried: 'no' },
     hazard: fact(
-      'The kind that failed, at fittings and in the tube. Advise replacement; do not join to it. Grey pipe to BS 7291 in Britain is another, sound kind.',
+      `The kind that failed, at fittings and in the tube. Advise replacement; do not join to it. ${w.Grey} pipe to BS 7291 in Britain is another, sound kind.`,
       'ASTM D3309',
     ),
   },
@@ -196,7 +203,7 @@ export const SERIES_FACTS: Readonly<Record<string, SeriesFacts>> = {
     kinds: null,
     listings: fact('ASTM D2846, CPVC 4120, SDR11; NSF-pw', 'ASTM D2846'),
     barrier: null,
-    lengths: fact('10 and 20 ft', TYPICAL),
+    lengths: fact(soldInFeet(10, 20), TYPICAL),
     marks: fact('size, CPVC 4120, ASTM D2846, SDR11, 100 psi at 180 °F, NSF-pw', 'typical, general form'),
     colours: fact('cream. Orange is a sprinkler line: leave it', TRADE),
     services: { cold: 'yes', hot: 'yes', recirculation: 'print', heating: 'no', buried: 'print' },
@@ -215,7 +222,7 @@ export const SERIES_FACTS: Readonly<Record<string, SeriesFacts>> = {
     kinds: null,
     listings: fact('ASTM D2737, SDR9; NSF-pw', 'ASTM D2737'),
     barrier: fact('none', 'physics'),
-    lengths: fact('coils 100, 200, 300, 500 ft', TYPICAL),
+    lengths: fact(`coils ${soldInFeet(100, 200, 300, 500)}`, TYPICAL),
     marks: fact('CTS, SDR9, ASTM D2737', 'typical, general form'),
     colours: fact('black or blue; yellow of either system is gas', TRADE),
     services: { cold: 'buried only', hot: 'no', recirculation: 'no', heating: 'no', buried: 'yes' },
@@ -238,7 +245,7 @@ export const SERIES_FACTS: Readonly<Record<string, SeriesFacts>> = {
   'st-40': {
     ...STEEL,
     listings: fact('ASTM A53, SCH 40, heat number', 'typical, general form'),
-    lengths: fact('21 ft; 10 ft', TYPICAL),
+    lengths: fact(soldInFeet(21, 10), TYPICAL),
     marks: fact('ASTM A53, SCH 40, heat number; NPT threads', 'typical, general form'),
     services: { cold: 'galvanised', hot: 'galvanised', recirculation: 'no', heating: 'black', buried: 'no' },
   },
@@ -246,7 +253,7 @@ export const SERIES_FACTS: Readonly<Record<string, SeriesFacts>> = {
     tempers: fact('bends by hand and stays', TRADE),
     kinds: null,
     listings: fact('ASTM F1281, 200 psi at 73 °F, 125 psi at 180 °F; NSF-pw', 'typical, general form'),
-    barrier: fact('aluminium: no oxygen passes', 'physics'),
+    barrier: fact(`${w.aluminium}: no oxygen passes`, 'physics'),
     lengths: fact('coils and sticks by maker', TYPICAL),
     marks: fact('size with its code, such as 1/2 (1216), PEX-AL-PEX, ASTM F1281', 'typical, general form'),
     colours: fact('white, orange, blue', TRADE),
@@ -263,10 +270,10 @@ export const SERIES_FACTS: Readonly<Record<string, SeriesFacts>> = {
     barrier: null,
     lengths: fact('no longer sold', TRADE),
     marks: null,
-    colours: fact('dull grey; a scratch shines silver', TRADE),
+    colours: fact(`dull ${w.grey}; a scratch shines silver`, TRADE),
     services: { cold: 'no', hot: 'no', recirculation: 'no', heating: 'no', buried: 'no' },
     hazard: fact(
-      'Poisonous in drinking water. Replace the run; do not cut, scrape or joint it. A part replaced raises the lead for weeks: flush, and tell the occupier and the supplier.',
+      `Poisonous in drinking water. Replace the run; do not cut, scrape or joint it. A part replaced raises the lead for weeks: flush, and tell the ${w.occupier} and the supplier.`,
       'Water Supply (Water Fittings) Regulations 1999; SDWA 1417',
     ),
   },
@@ -275,37 +282,37 @@ export const SERIES_FACTS: Readonly<Record<string, SeriesFacts>> = {
     kinds: fact('PB or PE-X, printed on it', 'BS 7291'),
     listings: fact('BS 7291-2 or -3, class S', 'BS 7291'),
     barrier: fact('barrier and plain both sold: read the print; barrier for heating', 'BS 7291'),
-    lengths: fact('sticks 3 m (6 m); coils 25, 50, 100 m', TYPICAL),
+    lengths: fact(`sticks ${soldInMetres(3, 6)}; coils ${soldInMetres(25, 50, 100)}`, TYPICAL),
     marks: fact(
-      'BS 7291, class S, size, 12 bar 20 °C, 6 bar 82 °C, insertion marks at even spacing: cut on one, the next is the depth',
+      `BS 7291, class S, size, ${pressure(12)} at ${temperature(20)}, ${pressure(6)} at ${temperature(82)}, insertion marks at even spacing: cut on one, the next is the depth`,
       'BS 7291',
     ),
-    colours: fact('white or grey', TRADE),
+    colours: fact(`white or ${w.grey}`, TRADE),
     services: { cold: 'yes', hot: 'yes', recirculation: 'print', heating: 'barrier', buried: 'ducted' },
     hazard: fact(
-      'A liner in every end. Metal for the first metre at a boiler (350 mm where its maker agrees). Not in sunlight, nor through ground spoilt by oil.',
+      `A liner in every end. Metal for the first ${run(1000)} at a boiler (${about(350)} where its maker agrees). Not in sunlight, nor through ground ${w.spoilt} by oil.`,
       TRADE,
     ),
   },
   'pex-en': {
     tempers: fact('coils spring', TRADE),
     kinds: fact('PE-Xa, Xb or Xc, printed on it', 'EN ISO 15875'),
-    listings: fact('EN ISO 15875 with class and bar', 'EN ISO 15875'),
+    listings: fact('EN ISO 15875 with class and pressure', 'EN ISO 15875'),
     barrier: fact('where it says oxygen-tight or DIN 4726', 'DIN 4726'),
     lengths: fact('coils and sticks by maker', TYPICAL),
-    marks: fact('EN ISO 15875, PE-Xa, S 5, 16 × 2.0, class, bar, metre marks', 'typical, general form'),
-    colours: fact('white, red, blue, grey', TRADE),
+    marks: fact(`EN ISO 15875, PE-Xa, S 5, 16 × 2.0, class, pressure, ${w.metre} marks`, 'typical, general form'),
+    colours: fact(`white, red, blue, ${w.grey}`, TRADE),
     services: { cold: 'yes', hot: 'yes', recirculation: 'class', heating: 'barrier', buried: 'print' },
     hazard: fact("Joined by its own system's fittings only. 16 and 20 come in several walls: read the print.", TRADE),
   },
   'ml-en': {
     tempers: fact('bends by hand and stays; bigger bores by spring or former', TRADE),
-    kinds: fact('PE-X or PE-RT either side of aluminium', 'EN ISO 21003'),
-    listings: fact('EN ISO 21003 with class and bar', 'EN ISO 21003'),
-    barrier: fact('aluminium: no oxygen passes', 'physics'),
-    lengths: fact('sticks 4 to 5 m; coils 25, 50, 100, 200 m', TYPICAL),
+    kinds: fact(`PE-X or PE-RT either side of ${w.aluminium}`, 'EN ISO 21003'),
+    listings: fact('EN ISO 21003 with class and pressure', 'EN ISO 21003'),
+    barrier: fact(`${w.aluminium}: no oxygen passes`, 'physics'),
+    lengths: fact(`sticks ${soldInMetres(4, 5)}; coils ${soldInMetres(25, 50, 100, 200)}`, TYPICAL),
     marks: fact(
-      'EN ISO 21003, 16 × 2.0, class 2 at 10 bar, class 5 at 6 to 10 bar, metre marks',
+      `EN ISO 21003, 16 × 2.0, class 2 at ${pressure(10)}, class 5 at ${pressure(6)} to ${pressure(10)}, ${w.metre} marks`,
       'typical, general form',
     ),
     colours: fact('white; yellow is gas', TRADE),
@@ -320,19 +327,19 @@ export const SERIES_FACTS: Readonly<Record<string, SeriesFacts>> = {
     kinds: fact('PE 80 or PE 100; SDR 11 or 17', 'EN 12201'),
     listings: fact('EN 12201, PE 100, SDR 11, PN 16, W or P', 'EN 12201'),
     barrier: fact('none', 'physics'),
-    lengths: fact('coils 25, 50, 100, 150 m', TYPICAL),
+    lengths: fact(`coils ${soldInMetres(25, 50, 100, 150)}`, TYPICAL),
     marks: fact('EN 12201, PE 100, SDR 11, PN 16, 32 × 3.0, water', 'typical, general form'),
     colours: fact('blue, or black with blue; yellow, or black with yellow, is gas', TRADE),
     services: { cold: 'buried only', hot: 'no', recirculation: 'no', heating: 'no', buried: 'yes' },
     hazard: fact(
-      'Scores from stones leak under a seal: cut back to unmarked pipe. Not through ground spoilt by oil. Old black British PE is sized by bore and wants its own liners.',
+      `Scores from stones leak under a seal: cut back to unmarked pipe. Not through ground ${w.spoilt} by oil. Old black British PE is sized by bore and wants its own liners.`,
       TRADE,
     ),
   },
   'st-en': {
     ...STEEL,
     listings: fact('EN 10255, medium', 'EN 10255'),
-    lengths: fact('6 m, 6.5 m', TYPICAL),
+    lengths: fact(soldInMetres(6, 6.5), TYPICAL),
     marks: fact('EN 10255 M, heat number; BSP threads', 'typical, general form'),
     services: { cold: 'galvanised', hot: 'galvanised', recirculation: 'no', heating: 'black', buried: 'no' },
   },
@@ -341,12 +348,12 @@ export const SERIES_FACTS: Readonly<Record<string, SeriesFacts>> = {
     kinds: fact('1.4401 (a magnet does not hold) or ferritic 1.4521 (it does)', 'EN 10312'),
     listings: fact('EN 10312', 'EN 10312'),
     barrier: fact('metal: no oxygen passes', 'physics'),
-    lengths: fact('6 m', TYPICAL),
+    lengths: fact(soldInMetres(6), TYPICAL),
     marks: fact('EN 10312, steel number, outside × wall', 'typical, general form'),
     colours: fact('silver', TRADE),
     services: { cold: 'yes', hot: 'yes', recirculation: 'yes', heating: 'yes', buried: 'no' },
     hazard: fact(
-      'No chlorides: paste, tape, lagging. No steel brush, no hot bending. Solder does not wet it; push-fit teeth do not grip unless listed.',
+      `No chlorides: paste, tape, ${w.lagging}. No steel brush, no hot bending. Solder does not wet it; push-fit teeth do not grip unless listed.`,
       TRADE,
     ),
   },
@@ -355,7 +362,7 @@ export const SERIES_FACTS: Readonly<Record<string, SeriesFacts>> = {
     kinds: null,
     listings: fact('EN 10305-3', 'EN 10305-3'),
     barrier: fact('metal: no oxygen passes; it rusts where oxygen gets in elsewhere', 'DIN 4726'),
-    lengths: fact('6 m', TYPICAL),
+    lengths: fact(soldInMetres(6), TYPICAL),
     marks: fact('EN 10305-3, outside × wall; thin bright zinc', 'typical, general form'),
     colours: fact('bright zinc', TRADE),
     services: { cold: 'no', hot: 'no', recirculation: 'no', heating: 'yes', buried: 'no' },

@@ -1,5 +1,6 @@
 import { SERIES_FACTS } from './series-facts'
-import type { Family, Region, Series, SeriesFacts } from './types'
+import type { Family, Series, SeriesFacts } from './types'
+import type { Region } from '#core/units'
 
 const US: readonly Region[] = ['us']
 const GB: readonly Region[] = ['gb']
@@ -76,7 +77,7 @@ export const SERIES: readonly Series[] = [
     standard: 'EN 1057',
     regions: METRIC,
     sizing: 'en-od',
-    words: 'copper, 1 mm wall',
+    words: 'copper, thick wall',
     plastic: false,
     odToleranceMm: 0.05,
   },

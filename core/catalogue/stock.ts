@@ -1,5 +1,6 @@
 import type { Figure } from '#core/base'
-import type { Family, Pipe, Region } from './types'
+import type { Family, Pipe } from './types'
+import type { Region } from '#core/units'
 
 /** How a pipe is sold: in straight lengths or in coils, mm. */
 export interface SoldAs {

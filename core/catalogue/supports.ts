@@ -1,4 +1,4 @@
-import { MM_PER_INCH } from '#core/units'
+import { MM_PER_INCH, type Region } from '#core/units'
 import { PIPES } from './pipes'
 import { inchesOf } from './sizes'
 import * as gb from './tables/bs-8558'
@@ -7,7 +7,7 @@ import * as ppr from './tables/dvs-2210-1'
 import * as ipc from './tables/ipc-308-5'
 import * as irc from './tables/irc-p2605'
 import * as upc from './tables/upc-313-3'
-import type { Family, Pipe, Region, SupportRow } from './types'
+import type { Family, Pipe, SupportRow } from './types'
 
 export const SUPPORT_CODES = ['ipc', 'irc', 'upc', 'gb', 'en'] as const
 /** Whose distances between supports a job goes by. */

@@ -1,9 +1,7 @@
+import type { Region } from '#core/units'
 import type { Source } from '#core/base'
 
 export type { Source } from '#core/base'
-
-export const REGIONS = ['us', 'gb', 'eu'] as const
-export type Region = (typeof REGIONS)[number]
 
 export const FAMILIES = [
   'copper',

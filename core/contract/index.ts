@@ -12,6 +12,8 @@ import { planLine, planOffset } from '#core/line'
 import { makeJoint } from '#core/making'
 import { listRules } from '#core/rulebook'
 import { fixPipe } from '#core/supports'
+import { speakAll } from '#core/speech'
+import { REGIONS, type Region } from '#core/units'
 import { toIssue } from './issues'
 import {
   pipesQuestion,
@@ -71,8 +73,17 @@ export const VERBS: Readonly<Record<string, Verb>> = {
 /** Most questions answered in one array (contract). */
 const MOST_QUESTIONS = 1000
 
-/** One question checked and answered. */
-export function ask(name: string, question: unknown): Result<unknown> {
+/** Whose words a question is answered in: its own region's, or Britain's. */
+function regionOf(question: unknown): Region {
+  const region = typeof question === 'object' && question !== null && 'region' in question ? question.region : undefined
+  return REGIONS.find((one) => one === region) ?? 'gb'
+}
+
+/** One question checked and answered, in the words of its region. */
+export const ask = (name: string, question: unknown): Result<unknown> =>
+  speakAll(answered(name, question), regionOf(question))
+
+function answered(name: string, question: unknown): Result<unknown> {
   const found = Object.hasOwn(VERBS, name) ? VERBS[name] : undefined
   if (!found) return fail('verb', '', `No verb "${name.slice(0, 40)}". Accepted: ${Object.keys(VERBS).join(', ')}.`)
   const parsed = found.question.safeParse(question)

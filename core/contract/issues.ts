@@ -3,6 +3,7 @@ import type { Issue, IssueCode } from '#core/base'
 import { CHLORINE_DIGITS } from '#core/catalogue'
 import { HEAT_TARGETS } from '#core/heat'
 import { DIRECTIONS } from '#core/line'
+import { lengths, temperatures } from '#core/speech'
 import { CHECK_NAMES } from './questions'
 
 const isPresent = (value: unknown, path: PropertyKey[]): boolean => {
@@ -29,13 +30,13 @@ interface Union {
 }
 const UNIONS: Readonly<Record<string, Union>> = {
   target: {
-    accepted: `${HEAT_TARGETS.join(', ')} or a temperature of 30 to 250 degC`,
+    accepted: `${HEAT_TARGETS.join(', ')} or a temperature of ${temperatures(30, 250)}`,
     ofString: 'unknown-id',
     ofNumber: 'range',
   },
   to: { accepted: `${DIRECTIONS.join(', ')} or a unit vector [right, away, up]`, ofString: 'unknown-id' },
   play: {
-    accepted: 'mm from 0 to 100000, null for enough, or {a, b} with along and aside',
+    accepted: `a length of ${lengths(0, 100_000)}, null for enough, or {a, b} with along and aside`,
     ofNumber: 'range',
     ofString: 'type',
   },

@@ -4,7 +4,6 @@ import {
   LINE_FITTINGS,
   MADE_FOR,
   PEX_TYPES,
-  REGIONS,
   SUPPORT_CODES,
   SURFACES,
   TEMPERS,
@@ -15,6 +14,7 @@ import { HEAT_TARGETS } from '#core/heat'
 import { COLOURS, FLEXES, HELD_BYS, INSTRUMENTS, LAGGINGS, SCRATCHES, STRIPES, TRACES } from '#core/identify'
 import { MADE_METHODS, METHODS, NEAR, SEATS, SERVICES, THREAD_FORMS, THREAD_MATERIALS } from '#core/joints'
 import { DIRECTIONS, MEASURED_TO } from '#core/line'
+import { REGIONS } from '#core/units'
 
 /* The schema of each verb's question. */
 

@@ -1,5 +1,6 @@
 import { fail, ok, type Result } from '#core/base'
 import { decimalsApart, formatDecimal } from '#core/units'
+import { run } from '#core/speech'
 import { exhaust, isBetter, leftOf, MOST_EXHAUSTED, type Score } from './exhaust'
 import { firstFit, fullestFirst, takes } from './fill'
 import { relax, type Relaxed } from './master'
@@ -342,10 +343,9 @@ export function* searchCuts(question: CutQuestion): Generator<CutProgress, Resul
     return fail(
       'impossible',
       'stock',
-      `stock: it runs out before piece ${sizes[0]!.ids[0]} and the others are all cut. ${formatDecimal(
+      `stock: it runs out before piece ${sizes[0]!.ids[0]} and the others are all cut. ${run(
         sizes.reduce((sum, { length, count }) => sum + length * count, 0),
-        1,
-      )} mm of pieces; more lengths are wanted.`,
+      )} of pieces; more lengths are wanted.`,
     )
   }
 }

@@ -1,5 +1,6 @@
 import type { Figure } from '#core/base'
 import type { Pipe } from '#core/catalogue'
+import { w } from '#core/speech'
 
 export const CUTTERS = ['wheel', 'shears', 'hacksaw', 'fine-saw', 'power-saw'] as const
 export type Cutter = (typeof CUTTERS)[number]
@@ -27,7 +28,7 @@ export const CUTTER_KERF: Readonly<Record<Cutter, Figure & { leaves: string }>> 
     lo: 0.8,
     hi: 1.3,
     source: PRACTICE,
-    leaves: 'swarf in and out: deburr both; square it with a file',
+    leaves: `${w.swarf} in and out: deburr both; square it with a file`,
   },
   'fine-saw': { value: 1.5, lo: 1, hi: 1.5, source: PRACTICE, leaves: 'strings of plastic: wipe and deburr' },
   'power-saw': {
@@ -35,6 +36,6 @@ export const CUTTER_KERF: Readonly<Record<Cutter, Figure & { leaves: string }>> 
     lo: 1.6,
     hi: 2.5,
     source: PRACTICE,
-    leaves: 'hot swarf: deburr both, no liner or seal until it is clean',
+    leaves: `hot ${w.swarf}: deburr both, no liner or seal until it is clean`,
   },
 }

@@ -1,4 +1,6 @@
-import { inchesOf, seriesOf, type Pipe, type Region } from '#core/catalogue'
+import { inchesOf, seriesOf, type Pipe } from '#core/catalogue'
+import type { Region } from '#core/units'
+import { volume } from '#core/speech'
 
 /*
  * How much hot pipe may stand between what is kept warm and an outlet. What stands in it goes cold, is run to waste and
@@ -51,5 +53,5 @@ export function longestDeadLeg(pipe: Pipe, region: Region): DeadLeg | null {
   }
   if (pipe.bore === null) return null
   const squareMm = (Math.PI / 4) * pipe.bore ** 2
-  return { longest: (GERMAN_LITRES * 1e6) / squareMm, source: 'DVGW W 551: 3 litres' }
+  return { longest: (GERMAN_LITRES * 1e6) / squareMm, source: `DVGW W 551: ${volume(GERMAN_LITRES)}` }
 }

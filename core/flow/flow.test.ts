@@ -164,7 +164,7 @@ describe('a run', () => {
   it('never says a speed over a limit that reads the same', () => {
     const { limit, velocity } = flow({ pipe: 'cu-en-x-22', flow: 0.5 })
     const near = flow({ pipe: 'cu-en-x-22', flow: (0.5 * limit * 1.0005) / velocity })
-    const [, speed, most] = /^([\d.]+) m\/s is over ([\d.]+):/.exec(
+    const [, speed, most] = /^([\d.]+) m\/s is over ([\d.]+) m\/s:/.exec(
       near.cautions.find(({ code }) => code === 'velocity')!.text,
     )!
     expect(Number(speed)).toBeGreaterThan(Number(most))

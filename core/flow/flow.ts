@@ -1,12 +1,25 @@
 import { fail, ok, type Note, type Result, type WorkingLine } from '#core/base'
-import { findPipe, unitSystemOf, type Pipe, type Region } from '#core/catalogue'
+import { findPipe, type Pipe } from '#core/catalogue'
 import type { Service } from '#core/joints'
-import { decimalsApart, formatDecimal, lengthsApart } from '#core/units'
+import { MM_PER_INCH, formatDecimal, type Region } from '#core/units'
+import {
+  diameter,
+  flow as flowWords,
+  perRegion,
+  pressure,
+  run,
+  speed,
+  spoken,
+  temperature as degrees,
+  temperatures,
+  volume,
+  w,
+} from '#core/speech'
 import { INSERT_WALL_MM, isMinimumWall, K, MEAN_WALL, roughnessOf, type FlowFitting } from './loss-figures'
 import { density, viscosity } from './water'
 import { longestDeadLeg } from './dead-legs'
 import { velocityLimit } from './limits'
-import type { FlowCode } from './rules'
+import { FLOW_RULES, type FlowCode } from './rules'
 
 export interface FlowQuestion {
   region?: Region
@@ -66,6 +79,10 @@ export function frictionOf(reynolds: number, relativeRoughness: number): number 
   }
   return 1 / x ** 2
 }
+
+/** A roughness, mm: too fine for a diameter's digits. */
+const roughnessWords = (mm: number): string =>
+  perRegion({ gb: `${mm} mm`, us: `${(mm / MM_PER_INCH).toPrecision(2)} in (${mm} mm)` })
 
 /** m/s of a flow in l/s through a bore in mm. */
 export const velocityIn = (flow: number, bore: number): number => (flow * 1e-3) / ((Math.PI / 4) * (bore * 1e-3) ** 2)
@@ -127,16 +144,12 @@ function lossIn({ length, flow, temperature, fittings = [] }: FlowQuestion, pipe
   }
 }
 
-const LITRES_A_GALLON = 3.785411784
-
 /** What is said of a hot branch that stands longer than its region allows; null where it does not, or none is asked. */
 function standingIn({ service, region = 'gb', length }: FlowQuestion, pipe: Pipe, bore: number): string | null {
   const most = service === 'hot' ? longestDeadLeg(pipe, region) : null
   if (most === null || length <= most.longest) return null
-  const words = lengthsApart([length, most.longest], unitSystemOf(region))
   const litres = ((Math.PI / 4) * bore ** 2 * length) / 1e6
-  const water = region === 'us' ? `${formatDecimal(litres / LITRES_A_GALLON, 2)} gal` : `${formatDecimal(litres, 1)} l`
-  return `${words(length)} of hot pipe stands between uses, ${water} that go cold; ${words(most.longest)} is the most by ${most.source}. A smaller pipe, a nearer heater, or a loop with lagging.`
+  return `${run(length)} of hot pipe stands between uses, ${volume(litres)} that go cold; ${run(most.longest)} is the most by ${most.source}. A smaller pipe, a nearer heater, or a loop with ${w.lagging}.`
 }
 
 /**
@@ -144,7 +157,8 @@ function standingIn({ service, region = 'gb', length }: FlowQuestion, pipe: Pipe
  * velocity heads, inserts by their bore. bar, m/s, mm. Issues: `unknown-id` at `pipe`, `impossible` at `pipe` where no bore
  * is held, `range` at `temperature` where water is ice or steam.
  */
-export function askFlow(question: FlowQuestion): Result<FlowAnswer> {
+export const askFlow = spoken(flowThrough)
+function flowThrough(question: FlowQuestion): Result<FlowAnswer> {
   const { flow, temperature, region } = question
   const found = findPipe(question.pipe, 'pipe')
   if (!found.ok) return found
@@ -153,7 +167,7 @@ export function askFlow(question: FlowQuestion): Result<FlowAnswer> {
     return fail(
       'range',
       'temperature',
-      `temperature: from 0 to 100 \u00b0C is accepted; at ${formatDecimal(temperature, 1)} water is ${temperature < 0 ? 'ice: lag it or drain it' : 'steam'}.`,
+      `temperature: ${temperatures(0, 100)} is accepted; at ${degrees(temperature)} water is ${temperature < 0 ? `ice: ${w.lag} it or drain it` : 'steam'}.`,
     )
   const bore = question.wall === undefined ? pipe.bore : pipe.od - 2 * question.wall
   if (bore === null || bore <= 0)
@@ -174,7 +188,6 @@ export function askFlow(question: FlowQuestion): Result<FlowAnswer> {
   const { limit, source } = velocityLimit({ pipe, temperature, region, service: question.service })
   const standing = standingIn(question, pipe, bore)
   const isOver = loss.velocity > limit
-  const speed = decimalsApart([loss.velocity, limit], 2)
   const caution = (when: boolean, code: FlowCode, text: string): Note[] => (when ? [{ code, text }] : [])
   return ok({
     velocity: loss.velocity,
@@ -190,14 +203,14 @@ export function askFlow(question: FlowQuestion): Result<FlowAnswer> {
     friction: loss.friction,
     working: [
       {
-        text: `flow ${formatDecimal(flow, 3)} l/s through bore ${formatDecimal(bore, 2)}`,
+        text: `flow ${flowWords(flow)} through bore ${diameter(bore)}`,
         op: '=',
         value: loss.velocity,
         unit: 'm/s',
         source: question.wall === undefined ? pipe.standard : 'measured',
       },
       {
-        text: `water at ${formatDecimal(temperature, 0)} \u00b0C: density`,
+        text: `water at ${degrees(temperature)}: density`,
         op: '=',
         value: density(temperature),
         unit: 'kg/m3',
@@ -215,14 +228,14 @@ export function askFlow(question: FlowQuestion): Result<FlowAnswer> {
         text:
           loss.reynolds < LAMINAR
             ? 'friction factor, laminar 64/Re'
-            : `friction factor, Colebrook-White, roughness ${roughnessOf(pipe)} mm`,
+            : `friction factor, Colebrook-White, roughness ${roughnessWords(roughnessOf(pipe))}`,
         op: '=',
         value: loss.friction,
         unit: '',
         source: loss.reynolds < LAMINAR ? 'closed form' : 'roughness ours',
       },
       {
-        text: `straight pipe, ${formatDecimal(question.length, 0)} mm`,
+        text: `straight pipe, ${run(question.length)}`,
         op: '=',
         value: loss.straight,
         unit: 'bar',
@@ -237,31 +250,27 @@ export function askFlow(question: FlowQuestion): Result<FlowAnswer> {
       ...caution(
         isOver,
         'velocity',
-        `${speed(loss.velocity)} m/s is over ${speed(limit)}: noise, wear at bends. A size up, or less flow.`,
+        `${speed(loss.velocity, [limit])} is over ${speed(limit, [loss.velocity])}: noise, wear at bends. A size up, or less flow.`,
       ),
       ...caution(standing !== null, 'dead-leg', standing ?? ''),
       ...caution(
         loss.insert !== null && loss.insert.velocity > limit,
         'insert',
         loss.insert
-          ? `${formatDecimal(loss.insert.velocity, 2)} m/s in an insert of bore ${formatDecimal(loss.insert.bore, 1)}: it throttles. An expansion or press fitting of full bore, or a size up.`
+          ? `${speed(loss.insert.velocity)} in an insert of bore ${diameter(loss.insert.bore)}: it throttles. An expansion or press fitting of full bore, or a size up.`
           : '',
       ),
       ...caution(
         loss.insert !== null &&
           !(question.fittings ?? []).some(({ fitting, bore: own }) => fitting === 'insert' && own !== undefined),
         'insert-bore',
-        `An insert's bore is not held: the tube's less two walls of ${INSERT_WALL_MM.value} (ours). Measure it and it wins.`,
+        `An insert's bore is not held: the tube's less two walls of ${diameter(INSERT_WALL_MM.value)} (ours). Measure it and it wins.`,
       ),
-      ...caution(
-        pipe.series === 'cu-m' && loss.velocity > 1.5,
-        'thin-wall',
-        'Thin type M wears under velocity: type L, or under 1.5 m/s.',
-      ),
+      ...caution(pipe.series === 'cu-m' && loss.velocity > 1.5, 'thin-wall', FLOW_RULES['thin-wall'].because),
       ...caution(
         isMinimum,
         'minimum-wall',
-        `The wall is the least its standard allows: by the mean bore ${formatDecimal(meanBore, 2)} it loses ${formatDecimal(worst.bar, 3)} bar.`,
+        `The wall is the least its standard allows: by the mean bore ${diameter(meanBore)} it loses ${pressure(worst.bar)}.`,
       ),
     ],
   })

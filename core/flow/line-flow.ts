@@ -1,10 +1,12 @@
 import { ok, type Result } from '#core/base'
-import { LINE_FITTINGS, type LineFitting, type Region } from '#core/catalogue'
+import { LINE_FITTINGS, type LineFitting } from '#core/catalogue'
 import { ALL_METHODS, type Service } from '#core/joints'
 import type { LaidLeg } from '#core/line'
 import { longestDeadLeg } from './dead-legs'
 import { askFlow, type FlowAnswer, type FlowQuestion } from './flow'
 import { FLOW_RULES } from './rules'
+import type { Region } from '#core/units'
+import { spoken } from '#core/speech'
 
 /** Whether a tube end has an insert pushed into it. */
 const hasInsert = (mouth: LaidLeg['mouths'][number]): boolean =>
@@ -79,7 +81,8 @@ function standingAlong(way: readonly LaidLeg[], region: Region): string | null {
 }
 
 /** Speed and pressure lost along the way from a line's start to its farthest end. Issue at `flow` or `temperature`. */
-export function flowAlong({ region, laid, names, flow, temperature, service }: LineInFlow): Result<LineFlow> {
+export const flowAlong = spoken(follow)
+function follow({ region, laid, names, flow, temperature, service }: LineInFlow): Result<LineFlow> {
   const legs: FlowLeg[] = []
   const lost: LineFlow['lost'] = [{ at: 0, bar: 0 }]
   const inserts: LineFlow['inserts'] = []

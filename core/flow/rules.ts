@@ -1,4 +1,5 @@
 import type { RuleTable } from '#core/base'
+import { speed } from '#core/speech'
 
 /** What an answer on flow says beside its figures. */
 export const FLOW_RULES = {
@@ -30,7 +31,7 @@ export const FLOW_RULES = {
   },
   'thin-wall': {
     when: 'water runs fast in copper type M',
-    because: 'Thin type M wears under velocity: type L, or under 1.5 m/s.',
+    because: `Thin type M wears under velocity: type L, or under ${speed(1.5)}.`,
     source: 'trade practice',
   },
   'minimum-wall': {

@@ -1,4 +1,4 @@
-import type { Region } from '#core/catalogue'
+import type { Region } from '#core/units'
 
 /** A sheet held landscape, mm, with the margin that printers leave white. */
 export interface Paper {

@@ -1,6 +1,14 @@
-import { firstOf, namedDiameters, unitSystemOf, type Region } from '#core/catalogue'
+import { firstOf, namedDiameters } from '#core/catalogue'
 import { DIAMETER_RANGE } from '#core/identify'
-import { formatDecimal, MM_PER_INCH, tickRank, type TickRank, type UnitSystem } from '#core/units'
+import {
+  formatDecimal,
+  MM_PER_INCH,
+  tickRank,
+  type TickRank,
+  type UnitSystem,
+  type Region,
+  unitSystemOf,
+} from '#core/units'
 
 /** Thickness of office paper of 80 g/m2, mm: ours. */
 export const PAPER_THICKNESS_MM = 0.1

@@ -1,3 +1,4 @@
+import { temperature as degrees, temperatures, w } from '#core/speech'
 /*
  * Figures of the heat model. Each with the range it is met in and where it is from; "ours" are assumptions, on the
  * careful side: a seal is called safe only where it is under all of them.
@@ -19,7 +20,7 @@ export const WATER = {
 
 /** What the joint is held at, degC: tin solders are worked at 240 to 300; a hotter flame overshoots more. */
 export const JOINT_TEMPERATURE = {
-  propane: { value: 280, lo: 240, hi: 300, source: 'practice, 240 to 300; within it ours' },
+  propane: { value: 280, lo: 240, hi: 300, source: `practice, ${temperatures(240, 300)}; within it ours` },
   propylene: { value: 300, lo: 240, hi: 300, source: 'practice, the upper end' },
 } as const
 
@@ -33,9 +34,9 @@ export const WRAP_LOSS = { value: 250, lo: 150, hi: 500, source: 'ours; it dries
 
 /** Highest temperature of what is near, degC. */
 export const LIMITS = {
-  seal: { value: 110, source: 'trade practice: no seal above 110 °C' },
+  seal: { value: 110, source: `trade practice: no seal above ${degrees(110)}` },
   plastic: { value: 82, source: 'ASTM F876, D2846: the temperature plastic tube is rated to' },
-  washer: { value: 90, source: 'typical: fibre and rubber washers 60 to 90 °C' },
+  washer: { value: 90, source: `typical: ${w.fibre} and rubber washers ${temperatures(60, 90)}` },
 } as const
 
 /** Bare metal that may be held for ten minutes, degC. */

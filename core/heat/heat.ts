@@ -1,6 +1,7 @@
 import { fail, ok, type Figure, type Note, type Result, type RuleTable, type WorkingLine } from '#core/base'
-import { formatDecimal, formatLength } from '#core/units'
-import { findPipe, findSocket, socketDepth, unitSystemOf, type Pipe, type Region } from '#core/catalogue'
+import type { Region } from '#core/units'
+import { findPipe, findSocket, socketDepth, type Pipe } from '#core/catalogue'
+import { length, lengths, spoken, temperature as degrees } from '#core/speech'
 import {
   AIR_LOSS,
   COPPER,
@@ -74,12 +75,12 @@ export const HEAT_RULES = {
 /** What the trade asks beside what the model finds, both figures said. */
 function cautionsOf(
   pipe: Pipe,
-  { distance, wrapped, wrapAt, inside, region }: HeatQuestion,
+  { distance, wrapped, wrapAt, inside }: HeatQuestion,
   safe: boolean,
   least: number,
 ): Note[] {
-  const system = unitSystemOf(region ?? 'gb')
-  const mm = (value: number) => (system === 'inch' ? formatLength(value, system) : `${formatDecimal(value, 0)} mm`)
+  // Whole millimetres: the model is no finer.
+  const mm = (value: number) => length(Math.round(value))
   const isWrapped = wrapped === true || wrapAt !== undefined
   const [most, wet] = [TRADE_RULE.most * pipe.od, TRADE_RULE.least * pipe.od]
   const asked = isWrapped ? wet : most
@@ -243,7 +244,7 @@ function readHeat(question: HeatQuestion): Result<{ pipe: Pipe; socket: number; 
     return fail(
       'impossible',
       'ambient',
-      `ambient: ${question.ambient} °C is not below the limit of ${limit} °C, so that no distance is safe.`,
+      `ambient: ${degrees(question.ambient)} is not below the limit of ${degrees(limit)}, so that no distance is safe.`,
     )
   // Where no cup is held, as deep as the tube is wide.
   return ok({ pipe: found.value, socket: cupOf(found.value)?.value ?? found.value.od, limit, limitSource })
@@ -253,7 +254,8 @@ function readHeat(question: HeatQuestion): Result<{ pipe: Pipe; socket: number; 
  * Whether what is near a soldered joint stays cool enough: heat along the tube, worked out in time. The flame's own spill on
  * the tube is not in it. Issues: at `pipe` where it is no copper tube, at `ambient` where the room is as warm as the limit.
  */
-export function heatAlong(question: HeatQuestion): Result<HeatAnswer & { course: HeatCourse }> {
+export const heatAlong = spoken(workHeat)
+function workHeat(question: HeatQuestion): Result<HeatAnswer & { course: HeatCourse }> {
   const read = readHeat(question)
   if (!read.ok) return read
   const { pipe, socket, limit, limitSource } = read.value
@@ -324,7 +326,7 @@ export function heatAlong(question: HeatQuestion): Result<HeatAnswer & { course:
     ...(wrap
       ? [
           {
-            text: `wet wrap ${round(wrap[0] * 1000)} to ${round(wrap[1] * 1000)} mm from the face takes`,
+            text: `wet wrap ${lengths(wrap[0] * 1000, wrap[1] * 1000)} from the face takes`,
             op: '=' as const,
             value: WRAP_LOSS.value,
             unit: 'W/(m2 K)',
@@ -334,7 +336,7 @@ export function heatAlong(question: HeatQuestion): Result<HeatAnswer & { course:
       : []),
     { text: 'limit', op: '=', value: limit, unit: 'degC', source: limitSource },
     {
-      text: `highest at ${round(question.distance)} mm`,
+      text: `highest at ${length(question.distance)}`,
       op: '=',
       value: round(peak),
       unit: 'degC',

@@ -1,9 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { REGIONS } from '#core/catalogue'
 import { PIPES } from '#core/catalogue'
 import { identifyPipe, type Check, type IdentifyAnswer } from '#core/identify'
 import { sharesFor } from './likelihood'
+import type { REGIONS } from '#core/units'
 
 const ask = (checks: readonly Check[], region: (typeof REGIONS)[number] = 'gb'): IdentifyAnswer => {
   const result = identifyPipe({ region, checks })

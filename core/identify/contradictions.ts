@@ -1,4 +1,4 @@
-import { formatDecimal } from '#core/units'
+import { colourWords, diameter, w } from '#core/speech'
 import { likelihood } from './likelihood'
 import type { Standing } from './next-check'
 import { CONTRADICTS } from './likelihood-figures'
@@ -6,7 +6,7 @@ import type { IdentifyCode } from './rules'
 import type { Check, Contradiction, Instrument } from './types'
 
 const INSTRUMENT: Readonly<Record<Instrument, string>> = {
-  calliper: 'by calliper',
+  calliper: `by ${w.calliper}`,
   'tape-round': 'round it',
   rule: 'by rule',
   gauge: 'on a gauge',
@@ -17,16 +17,16 @@ const plain = (value: unknown): string => String(value).replaceAll('-', ' ')
 function named(check: Check): string | null {
   switch (check.check) {
     case 'outside-diameter':
-      return `${formatDecimal(check.value, 2)} mm outside ${INSTRUMENT[check.by]}`
+      return `${diameter(check.value)} outside ${INSTRUMENT[check.by]}`
     case 'wall':
     case 'bore':
-      return `a ${check.check} of ${formatDecimal(check.value, 2)} mm`
+      return `a ${check.check} of ${diameter(check.value)}`
     case 'print':
       return 'what is printed on it'
     case 'colour':
-      return `the colour ${check.value}`
+      return `the ${w.colour} ${colourWords(check.value)}`
     case 'stripe':
-      return check.value === 'none' ? 'no stripe' : `a ${check.value} stripe`
+      return check.value === 'none' ? 'no stripe' : `a ${colourWords(check.value)} stripe`
     case 'flex':
       return `a ${check.value} feel`
     case 'magnet':

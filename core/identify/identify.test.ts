@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { PIPES, REGIONS } from '#core/catalogue'
+import { PIPES } from '#core/catalogue'
 import {
   COLOURS,
   FLEXES,
@@ -10,6 +10,7 @@ import {
   type IdentifyAnswer,
   type IdentifyQuestion,
 } from '#core/identify'
+import { REGIONS } from '#core/units'
 
 const ask = (question: IdentifyQuestion): IdentifyAnswer => {
   const result = identifyPipe(question)

@@ -1,6 +1,7 @@
 import { fail, ok, type Result } from '#core/base'
 import { PIPES, type Pipe } from '#core/catalogue'
 import { formatDecimal, MM_PER_INCH } from '#core/units'
+import { diameter, lengths, spoken } from '#core/speech'
 import { cautionsFor } from './cautions'
 import { findContradictions } from './contradictions'
 import { factsFrom } from './facts'
@@ -38,7 +39,7 @@ function checkTogether(checks: readonly Check[]): Result<null> {
       return fail(
         'impossible',
         `checks.${i}.value`,
-        `checks.${i}.value: a ${name} of ${formatDecimal(mm, 2)} mm does not go into ${formatDecimal(outside.mm, 2)} mm outside. One of the two is misread.`,
+        `checks.${i}.value: a ${name} of ${diameter(mm)} does not go into ${diameter(outside.mm)} outside. One of the two is misread.`,
       )
   }
   return ok(null)
@@ -51,7 +52,7 @@ function checkLengths(checks: readonly Check[]): Result<null> {
     return fail(
       'range',
       `checks.${i}.value`,
-      `checks.${i}.value: an outside diameter is between 4 and 120 mm. ${formatDecimal(check.value, 3)} read as inches is ${formatDecimal(check.value * MM_PER_INCH, 2)} mm.`,
+      `checks.${i}.value: an outside diameter is ${lengths(DIAMETER_RANGE.lo, DIAMETER_RANGE.hi)}. ${formatDecimal(check.value, 3)} read as inches is ${diameter(check.value * MM_PER_INCH)}.`,
     )
   }
   return checkTogether(checks)
@@ -90,7 +91,8 @@ function weigh({ checks, region, year }: IdentifyQuestion): Weighed {
  * What stands over a pipe and what is known of its end, by the checks made at it: as `identifyPipe` says it, without the
  * candidates and what to check next. null where two lengths do not go together.
  */
-export function factsOfChecks(question: IdentifyQuestion): Pick<IdentifyAnswer, 'cautions' | 'facts'> | null {
+export const factsOfChecks = spoken(factsFound)
+function factsFound(question: IdentifyQuestion): Pick<IdentifyAnswer, 'cautions' | 'facts'> | null {
   if (!checkLengths(question.checks).ok) return null
   const { after } = weigh(question)
   const cautions = cautionsFor(after, question.checks)
@@ -103,7 +105,8 @@ export function factsOfChecks(question: IdentifyQuestion): Pick<IdentifyAnswer, 
  * Checks that contradict each other leave more to `unknown` and are named in `contradictions`. Issues: `range` at an
  * outside diameter below 4 or above 120 mm; `impossible` at a wall or bore that does not go into it.
  */
-export function identifyPipe(question: IdentifyQuestion): Result<IdentifyAnswer> {
+export const identifyPipe = spoken(identify)
+function identify(question: IdentifyQuestion): Result<IdentifyAnswer> {
   const { checks } = question
   const lengths = checkLengths(checks)
   if (!lengths.ok) return lengths

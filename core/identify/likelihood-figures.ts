@@ -1,5 +1,6 @@
-import type { Family, Pipe, Region } from '#core/catalogue'
+import type { Family, Pipe } from '#core/catalogue'
 import type { ChoiceName, Colour, Flex, HeldBy, Instrument, Scratch, Stripe } from './types'
+import type { Region } from '#core/units'
 
 /*
  * Our own working assumptions, shown as "ours": how often a pipe is met, how far instruments err,

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { getPipe, PIPES } from '#core/catalogue'
+import { speak } from '#core/speech'
 import { ANSWERS, density, likelihood, shareOf, spreadOf, unknownDensity } from './likelihood'
 import { entropy, rankNext, type Standing } from './next-check'
 import type { INSTRUMENT_ERROR } from './likelihood-figures'
@@ -150,12 +151,13 @@ describe('reasons', () => {
     expect(reasonsFor(getPipe('cu-en-x-22'), [check], [0.2]).against).toHaveLength(1)
     expect(reasonsFor(getPipe('cu-en-x-22'), [check], [0.01])).toEqual({ for: [], against: [] })
   })
-  it('say how far a measure is off, in mm', () => {
+  it("say how far a measure is off, in the reader's units", () => {
     const [text] = reasonsFor(
       getPipe('cu-en-x-22'),
       [{ check: 'outside-diameter', value: 22.1, by: 'calliper' }],
       [0.01],
     ).for
-    expect(text!.text).toBe('22 mm outside, 0.1 under the measure.')
+    expect(speak(text!.text, 'gb')).toBe('22 mm outside, 0.1 mm under the measure.')
+    expect(speak(text!.text, 'us')).toBe('0.866 in (22 mm) outside, 0.004 in (0.1 mm) under the measure.')
   })
 })

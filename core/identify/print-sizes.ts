@@ -1,4 +1,5 @@
 import { seriesOf, type ChlorineDigit, type Pipe } from '#core/catalogue'
+import { BAR_PER_PSI, diameter, pressure, temperature } from '#core/speech'
 import type { PrintToken } from './print-forms'
 
 /** Letters that stand for one that cannot be read. */
@@ -72,7 +73,7 @@ export const SHAPES: readonly Shape[] = [
   {
     pattern: /(?<=PEX[ -]?[ABC]? ?)([0135])([0123])(0[68])(?!\d)/g,
     read: ([, chlorine, sun, stress]) => ({
-      meaning: `PEX code: ${CHLORINE[chlorine!]}; ${UV[sun!]}; design stress ${stress === '06' ? 630 : 800} psi at 23 \u00b0C`,
+      meaning: `PEX code: ${CHLORINE[chlorine!]}; ${UV[sun!]}; design stress ${pressure((stress === '06' ? 630 : 800) * BAR_PER_PSI)} at ${temperature(23)}`,
       fits: (pipe) => pipe.series === 'pex-cts',
       says: { chlorine: Number(chlorine) as ChlorineDigit },
     }),
@@ -80,7 +81,7 @@ export const SHAPES: readonly Shape[] = [
   {
     pattern: /(?<!\d)\((0912|1216|1620|2025|2532)\)|(?<!\d)(0912|1216|1620|2025|2532)(?!\d)/g,
     read: ([text]) => ({
-      meaning: `bore and outside in mm: ${text.replace(/[()]/g, '').replace(/^(..)(..)$/, '$1 and $2')}`,
+      meaning: `bore ${diameter(Number(text.replace(/[()]/g, '').slice(0, 2)))}, outside ${diameter(Number(text.replace(/[()]/g, '').slice(2)))}`,
       fits: (pipe) => pipe.series === 'ml-astm' && near(pipe.od, Number(text.replace(/[()]/g, '').slice(2)), OD_WITHIN),
     }),
   },
@@ -97,7 +98,7 @@ export const SHAPES: readonly Shape[] = [
   {
     pattern: /PN ?(\d{1,2}(?:[.,]\d)?)(?!\d)/g,
     read: ([, bar]) => ({
-      meaning: `${bar} bar at 20 \u00b0C`,
+      meaning: `${pressure(decimal(bar!))} at ${temperature(20)}`,
       fits: (pipe) => ['pe', 'pp-r'].includes(pipe.family) || pipe.series === 'pex-en' || pipe.series === 'ml-en',
     }),
   },
@@ -119,13 +120,16 @@ export const SHAPES: readonly Shape[] = [
   {
     pattern: /(?<!\d)(\d{2,3}) ?PSI ?(?:@|AT)? ?(\d{2,3}) ?F?/g,
     read: ([, psi, f]) => ({
-      meaning: `${psi} psi at ${f} \u00b0F (${(Number(psi) * 0.0689476).toFixed(1)} bar at ${Math.round((Number(f) - 32) / 1.8)} \u00b0C)`,
+      meaning: `${pressure(Number(psi) * BAR_PER_PSI)} at ${temperature((Number(f) - 32) / 1.8)}`,
       fits: (pipe) => pipe.regions.includes('us') && seriesOf(pipe.series).plastic,
     }),
   },
   {
     pattern: /(?<!\d)(\d{1,2}(?:[.,]\d)?) ?BAR(?![A-Z])/g,
-    read: ([, bar]) => ({ meaning: `${bar} bar`, fits: (pipe) => !pipe.regions.every((region) => region === 'us') }),
+    read: ([, bar]) => ({
+      meaning: pressure(decimal(bar!)),
+      fits: (pipe) => !pipe.regions.every((region) => region === 'us'),
+    }),
   },
   {
     pattern: /(?<![A-Z0-9])S ?(2[.,]5|3[.,]2|4|5)(?![\d.,])/g,

@@ -1,9 +1,12 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { PIPES } from '#core/catalogue'
+import { speak } from '#core/speech'
+import type { Region } from '#core/units'
 import { readPrint } from './print'
 
-const meanings = (text: string) => readPrint(text).tokens.map(({ meaning }) => meaning)
+const meanings = (text: string, region: Region = 'gb') =>
+  readPrint(text).tokens.map(({ meaning }) => speak(meaning, region))
 const fitting = (text: string) =>
   PIPES.filter((pipe) => readPrint(text).tokens.every(({ fits }) => !fits || fits(pipe))).map(({ id }) => id)
 
@@ -43,11 +46,12 @@ describe('readPrint', () => {
   })
 
   it('tells the digits of a PEX code, the classes and the ratings', () => {
-    expect(meanings('PEX 5306')).toContain(
-      'PEX code: hot recirculation all the time; 6 months in the sun; design stress 630 psi at 23 \u00b0C',
+    expect(meanings('PEX 5306', 'us')).toContain(
+      'PEX code: hot recirculation all the time; 6 months in the sun; design stress 630 psi at 73 \u00b0F',
     )
     expect(meanings('class 2, 5')).toEqual(['class 2: hot water at 70 \u00b0C; class 5: radiators at 80 \u00b0C'])
-    expect(meanings('100 PSI @ 180F')).toEqual(['100 psi at 180 \u00b0F (6.9 bar at 82 \u00b0C)'])
+    expect(meanings('100 PSI @ 180F')).toEqual(['6.9 bar at 82 \u00b0C'])
+    expect(meanings('100 PSI @ 180F', 'us')).toEqual(['100 psi at 180 \u00b0F'])
     expect(meanings('SDR 11 PN 16')).toEqual(['outside diameter 11 times the wall', '16 bar at 20 \u00b0C'])
   })
 

@@ -1,6 +1,6 @@
 import type { Note } from '#core/base'
 import type { Pipe } from '#core/catalogue'
-import { formatDecimal } from '#core/units'
+import { colourWords, diameter, w } from '#core/speech'
 import { likelihood, printTokens } from './likelihood'
 import type { PrintToken } from './print'
 import { sizeOf, type Check } from './types'
@@ -9,7 +9,7 @@ import { sizeOf, type Check } from './types'
 const TELLING = 1.25
 
 const SAYS: Readonly<Record<string, string>> = {
-  copper: 'copper colour',
+  copper: `copper ${w.colour}`,
   rigid: 'rigid',
   springy: 'springy',
   soft: 'soft',
@@ -18,6 +18,7 @@ const SAYS: Readonly<Record<string, string>> = {
   'bright-silver': 'bright silver',
   'dull-silver': 'dull silver',
   plastic: 'plastic',
+  olive: w.anOlive,
 }
 
 const said = (value: unknown): string => SAYS[String(value)] ?? String(value).replaceAll('-', ' ')
@@ -32,13 +33,13 @@ function words(check: Check, pipe: Pipe): string | null {
       const off = check.value - known
       const name = check.check === 'outside-diameter' ? 'outside' : check.check
       return Math.abs(off) < 0.005
-        ? `${formatDecimal(known, 2)} mm ${name}, as measured.`
-        : `${formatDecimal(known, 2)} mm ${name}, ${formatDecimal(Math.abs(off), 2)} ${off < 0 ? 'over' : 'under'} the measure.`
+        ? `${diameter(known)} ${name}, as measured.`
+        : `${diameter(known)} ${name}, ${diameter(Math.abs(off))} ${off < 0 ? 'over' : 'under'} the measure.`
     }
     case 'colour':
-      return `Seen ${said(check.value)}.`
+      return `Seen ${colourWords(check.value)}.`
     case 'stripe':
-      return check.value === 'none' ? 'No stripe.' : `${said(check.value)} stripe.`
+      return check.value === 'none' ? 'No stripe.' : `${colourWords(check.value)} stripe.`
     case 'flex':
       return `It feels ${said(check.value)}.`
     case 'magnet':

@@ -1,5 +1,6 @@
 import type { RuleTable } from '#core/base'
 import { HAZARDS } from '#core/catalogue'
+import { w } from '#core/speech'
 
 const hazard = ({ when, text, source }: { when: string; text: string; source: string }) => ({
   when,
@@ -11,7 +12,7 @@ const hazard = ({ when, text, source }: { when: string; text: string; source: st
 export const IDENTIFY_RULES = {
   gas: {
     ...hazard(HAZARDS.gas),
-    when: 'it may be metal or multilayer, yellow in colour or stripe, unmarked, black or orange polyethylene, or nothing of the catalogue, or its print names gas; until it is traced to water',
+    when: `it may be metal or multilayer, yellow in ${w.colour} or stripe, unmarked, black or orange polyethylene, or nothing of the ${w.catalogue}, or its print names gas; until it is traced to water`,
   },
   'marked-gas': {
     when: 'its print names gas, and it was traced to a water outlet',
@@ -20,7 +21,7 @@ export const IDENTIFY_RULES = {
   },
   'earth-path': {
     when: 'it may be metal',
-    because: 'Could it be an earth path? Look for a green and yellow clamp. Bridge a metal line before you part it.',
+    because: `Could it be ${w.anEarth} path? Look for a green and yellow clamp. Bridge a metal line before you part it.`,
     source: 'BS 7671; NEC',
   },
   lead: { ...hazard(HAZARDS.lead), when: 'it may be lead' },
@@ -46,8 +47,8 @@ export const IDENTIFY_RULES = {
     source: 'EN 1057, ASTM B88',
   },
   asbestos: {
-    when: 'its lagging is hard and white',
-    because: 'Hard white lagging may be asbestos. Leave it alone and have it tested.',
+    when: `its ${w.lagging} is hard and white`,
+    because: `Hard white ${w.lagging} may be asbestos. Leave it alone and have it tested.`,
     source: 'trade practice',
   },
   hot: {
@@ -56,8 +57,8 @@ export const IDENTIFY_RULES = {
     source: 'trade practice',
   },
   'not-supply': {
-    when: 'nothing in the catalogue fits',
-    because: 'Nothing in the catalogue fits. It may not be supply pipe at all.',
+    when: `nothing in the ${w.catalogue} fits`,
+    because: `Nothing in the ${w.catalogue} fits. It may not be supply pipe at all.`,
     source: 'ours',
   },
   contradiction: {

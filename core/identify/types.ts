@@ -1,5 +1,6 @@
 import type { Note } from '#core/base'
-import type { EndFacts, Pipe, Region } from '#core/catalogue'
+import type { EndFacts, Pipe } from '#core/catalogue'
+import type { Region } from '#core/units'
 
 export const INSTRUMENTS = ['calliper', 'tape-round', 'rule', 'gauge'] as const
 export const COLOURS = [

@@ -1,5 +1,6 @@
 import { ok, type Result } from '#core/base'
 import { findPipe, type Pipe } from '#core/catalogue'
+import { spoken } from '#core/speech'
 import { findingsOfEnd, leaveAlone } from './facts'
 import { LOOKS } from './rules'
 import type { Finding, InspectAnswer, InspectQuestion, SeenName } from './types'
@@ -17,7 +18,8 @@ export const looksFor = (method: InspectQuestion['method'], pipe: Pipe | undefin
  * is wrong, with what to do; the worst decides. Distances mm, typical (`rules.ts`). Issue `unknown-id` at `pipe`. What was
  * said of a thing that such a joint does not have is left out.
  */
-export function inspectJoint(question: InspectQuestion): Result<InspectAnswer> {
+export const inspectJoint = spoken(inspect)
+function inspect(question: InspectQuestion): Result<InspectAnswer> {
   const { method, seen } = question
   const found = question.pipe === undefined ? undefined : findPipe(question.pipe, 'pipe')
   if (found && !found.ok) return found

@@ -1,8 +1,9 @@
 import type { Figure, RuleRow } from '#core/base'
-import { getPipe, seriesOf, unitSystemOf, type Pipe } from '#core/catalogue'
+import { getPipe, seriesOf, type Pipe } from '#core/catalogue'
 import { ALL_METHODS, isByThread, JOINT_METHODS, THREADS_LEFT, type Method, type MethodLook } from '#core/joints'
 import { refusedHidden } from './facts'
-import { decimalsApart, formatDecimal, judgeReading, lengthsApart } from '#core/units'
+import { decimalsApart, formatDecimal, judgeReading } from '#core/units'
+import { about, length, w } from '#core/speech'
 import type { Finding, InspectQuestion, Seen, SeenName } from './types'
 
 type Said<Name extends SeenName> = NonNullable<Seen[Name]>
@@ -136,14 +137,14 @@ export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
     source: 'ASTM F1807, F2098',
     gravest: 'wrong',
     applies: where('ringDistance'),
-    says: (value, { region, method }, pipe) => {
+    says: (value, { method }, pipe) => {
       const { lo, hi } = ringBandOn(method, pipe)
-      const words = lengthsApart([value, lo, hi], unitSystemOf(region))
-      const band = `${words(lo)} to ${words(hi)}`
+      const among = [value, lo, hi]
+      const band = `${length(lo, among)} to ${length(hi, among)}`
       return judgeReading({ lo, hi }, value) === 'within'
-        ? sound(`The ring lies ${words(value)} from the end, in the band of ${band}.`)
+        ? sound(`The ring lies ${length(value, among)} from the end, in the band of ${band}.`)
         : wrong(
-            `The ring lies ${words(value)} from the end; ${band} is the band.`,
+            `The ring lies ${length(value, among)} from the end; ${band} is the band.`,
             'Cut the ring off and set another in the band.',
           )
     },
@@ -173,16 +174,16 @@ export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
         : wrong('A gap in the ring: it is not filled there.', 'Drain, clean, flux and heat it again, or cut it out.'),
   },
   olive: {
-    ask: 'Is the pipe pinched at the olive?',
-    when: 'the pipe is pinched at the olive',
-    because: 'A pinched pipe splits, or turns loose under its olive.',
+    ask: `Is the pipe pinched at the ${w.olive}?`,
+    when: `the pipe is pinched at the ${w.olive}`,
+    because: `A pinched pipe splits, or turns loose under its ${w.olive}.`,
     source: 'trade practice',
     gravest: 'wrong',
     applies: where('olive'),
     says: (value) =>
       value === 'even'
-        ? sound('The olive sits even.')
-        : wrong('Over-tightened: the pipe is pinched.', 'Cut back behind the olive and make it anew.'),
+        ? sound(`The ${w.olive} sits even.`)
+        : wrong('Over-tightened: the pipe is pinched.', `Cut back behind the ${w.olive} and make it anew.`),
   },
   threads: {
     ask: 'How many threads show?',
@@ -227,7 +228,7 @@ export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
       if (value !== 'bare') return sound('Brass stands between zinc and copper.')
       if (service === 'heating')
         return care('Zinc meets copper. In a closed, treated circuit it lasts.', 'See that the inhibitor is kept up.')
-      const remedy = 'Put brass of 150 or a dielectric union between, and bond across.'
+      const remedy = `Put brass of ${about(150)} or a dielectric union between, and bond across.`
       return wrong('Zinc meets copper bare: the zinc goes.', remedy)
     },
   },
@@ -270,15 +271,15 @@ export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
     source: 'typical, trade practice',
     gravest: 'care',
     applies: always,
-    says: (value, { region }, pipe) => {
+    says: (value, _, pipe) => {
       const most = isPlastic(pipe) ? CLIP_WITHIN.plastic : CLIP_WITHIN.metal
-      const words = lengthsApart([value, most], unitSystemOf(region))
+      const away = length(value, [most])
       return value > most
         ? care(
-            `The nearest clip is ${words(value)} away; within about ${words(most)} is usual.`,
+            `The nearest clip is ${away} away; within about ${length(most, [value])} is usual.`,
             'Add a clip on each side.',
           )
-        : sound(`Held ${words(value)} away.`)
+        : sound(`Held ${away} away.`)
     },
   },
   flux: {
@@ -314,11 +315,10 @@ export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
     source: 'HSG274, BS 8558',
     gravest: 'wrong',
     applies: (_, pipe) => pipe !== undefined,
-    says: (value, { region }, pipe) => {
+    says: (value, _, pipe) => {
       const times = value / pipe!.od
       if (value === 0) return sound('No blind end is left.')
-      const words = lengthsApart([value, DEAD_LEG_OD * pipe!.od], unitSystemOf(region))
-      const long = `${words(value)} of blind pipe, ${decimalsApart([times, DEAD_LEG_OD], 1)(times)} times its diameter`
+      const long = `${length(value, [DEAD_LEG_OD * pipe!.od])} of blind pipe, ${decimalsApart([times, DEAD_LEG_OD], 1)(times)} times its diameter`
       const remedy = 'Cut back to the running pipe: the tee out, a straight coupling in.'
       if (times > DEAD_LEG_OD) return wrong(`${long}; over ${DEAD_LEG_OD} the water in it goes bad.`, remedy)
       return care(`${long}: none is best.`, `${remedy} Until then flush it each week.`)

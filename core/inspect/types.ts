@@ -1,6 +1,7 @@
-import type { EndFacts, Region } from '#core/catalogue'
+import type { EndFacts } from '#core/catalogue'
 import type { Note } from '#core/base'
 import type { Method, Policy, RefusalCode, Service } from '#core/joints'
+import type { Region } from '#core/units'
 
 /** What can be seen at a joint that is made already. Lengths mm. */
 export interface Seen {

@@ -1,5 +1,5 @@
 import { compareText, type Figure, type Note, type WorkingLine } from '#core/base'
-import { findSlipLength, findSocket, jointRating, socketDepth, threadMadeUp, type Region } from '#core/catalogue'
+import { findSlipLength, findSocket, jointRating, socketDepth, threadMadeUp } from '#core/catalogue'
 import { ALL_METHODS, JOINT_METHODS } from './methods'
 import { concernsOfChain, FITS } from './rules/chain'
 import { ownRating } from './rules/common'
@@ -20,6 +20,8 @@ import {
   type Verdict,
   type Way,
 } from './types'
+import type { Region } from '#core/units'
+import { speak, temperature as degrees, w } from '#core/speech'
 
 const UNKNOWN_DEPTH: Figure = { value: null, lo: null, hi: null, source: 'no figure held; measure the socket' }
 
@@ -79,7 +81,7 @@ function looseOf(meeting: Meeting, region: Region): Part[] {
       : []
   return JOINT_METHODS[meeting.method]
     .looseParts(meeting.tube, region)
-    .filter(({ name }) => name !== 'converter olive' || isInMetricBody(meeting))
+    .filter(({ name }) => name !== `converter ${w.olive}` || isInMetricBody(meeting))
 }
 
 /** Fittings and tails in the order of the chain, one line each, then the loose parts counted together. */
@@ -133,13 +135,13 @@ function weakestOf(chain: Chain, { conditions }: Situation): Weakest | null {
     const joint = socket ? jointRating(socket, pipe, temperature) : { kind: 'none' as const }
     return [
       ...(tube.kind === 'rated'
-        ? [{ bar: tube.bar, at: `${pipe.label} at ${tube.tempC} °C`, source: tube.source }]
+        ? [{ bar: tube.bar, at: `${pipe.label} at ${degrees(tube.tempC)}`, source: tube.source }]
         : []),
       ...(joint.kind === 'rated'
         ? [
             {
               bar: joint.bar,
-              at: `${JOINT_METHODS[meeting.method].words} joint at ${joint.tempC} °C`,
+              at: `${JOINT_METHODS[meeting.method].words} joint at ${degrees(joint.tempC)}`,
               source: joint.source,
             },
           ]
@@ -164,10 +166,13 @@ function minutesOf(meeting: Meeting, { kit: { minutes = [] } }: Situation): { wo
 }
 
 /** A part's own price in place of our guess, where the user typed it. */
-function ownCost(parts: readonly Part[], { kit: { prices = [] } }: Situation): number | null {
+function ownCost(parts: readonly Part[], { region, kit: { prices = [] } }: Situation): number | null {
   const priced = parts
     .filter(({ kind }) => kind !== 'tail')
-    .map((part) => ({ part, own: prices.find(({ name, size }) => name === part.name && size === part.size) }))
+    .map((part) => ({
+      part,
+      own: prices.find(({ name, size }) => name === speak(part.name, region) && size === part.size),
+    }))
   return priced.length > 0 && priced.every(({ own }) => own)
     ? priced.reduce((sum, { part, own }) => sum + own!.price * part.quantity, 0)
     : null

@@ -1,4 +1,5 @@
 import { findSocket, INCH_ORDER, METRIC_COPPER_ORDER, type SocketMethod } from '#core/catalogue'
+import { w } from '#core/speech'
 import { fitting, LETTERS, mouthId, socket, thread, words, type Fitting } from './fitting'
 import { JOINT_METHODS, type JointMethod } from './methods'
 import {
@@ -62,7 +63,7 @@ function ownFittings(method: SocketMethod, size: SizeClass): Fitting[] {
       (['male', 'female'] as const).map((gender) =>
         fitting(
           'adaptor',
-          `${words(method)} x ${gender} ${LETTERS[form]} ${method === 'solvent-cement' && gender === 'female' ? 'brass-insert ' : ''}adaptor`,
+          `${words(method)} x ${gender} ${LETTERS[form]} ${method === 'solvent-cement' && gender === 'female' ? 'brass-insert ' : ''}${w.adaptor}`,
           `${nominal} x ${threadSize}`,
           socket(method, size),
           // A cemented male is of the pipe's own plastic; the female is moulded round brass.
@@ -116,7 +117,7 @@ function toPex(rigid: SizeClass, plastic: SizeClass): Fitting[] {
     rings.map((ring) =>
       fitting(
         'transition',
-        `${words(method)} x ${words(ring)} adaptor`,
+        `${words(method)} x ${words(ring)} ${w.adaptor}`,
         size,
         socket(method, rigid),
         socket(ring, plastic),
@@ -201,7 +202,7 @@ function ownSystemTransitions(size: SizeClass): Fitting[] {
   return (PE_TO_COPPER[nominal] ?? []).flatMap((copper) => [
     fitting(
       'transition',
-      'PE x copper compression adaptor',
+      `PE x copper compression ${w.adaptor}`,
       `${nominal} x ${copper}`,
       socket('pe-compression', size),
       socket('compression', `en:${copper}`),

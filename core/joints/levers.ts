@@ -1,3 +1,4 @@
+import { w } from '#core/speech'
 import type { Offer, Policy, Situation, Tube } from './types'
 
 /*
@@ -72,7 +73,7 @@ export const LEVERS: readonly Lever[] = [
         : { ...asked, situation: { ...asked.situation, kit: { ...asked.situation.kit, tools: undefined } } },
   },
   {
-    words: () => 'Fetch the parts: the van has not all of any way.',
+    words: () => `Fetch the parts: the ${w.van} has not all of any way.`,
     turn: (asked) =>
       asked.situation.kit.parts === undefined
         ? null

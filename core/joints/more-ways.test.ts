@@ -20,17 +20,17 @@ const codes = (way: Way | undefined) => [...(way?.because ?? []), ...(way?.cauti
 
 // The usual chains of the trade, one row a pair: ends, service, what has to be among the ways.
 const CHAINS: [string, string, string | RegExp, Partial<Conditions>, 'gb' | 'us'][] = [
-  ['cu-l-3_4', 'pex-cts-3_4', 'press x clamp adaptor', {}, 'us'],
+  ['cu-l-3_4', 'pex-cts-3_4', 'press x clamp adapter', {}, 'us'],
   ['cu-l-3_4', 'cpvc-cts-3_4', 'push-fit coupling', {}, 'us'],
-  ['cu-l-3_4', 'cpvc-cts-3_4', /cemented x female NPT brass-insert adaptor/, {}, 'us'],
-  ['cu-l-3_4', 'pvc-40-3_4', /cemented x male NPT adaptor/, {}, 'us'],
+  ['cu-l-3_4', 'cpvc-cts-3_4', /cemented x female NPT brass-insert adapter/, {}, 'us'],
+  ['cu-l-3_4', 'pvc-40-3_4', /cemented x male NPT adapter/, {}, 'us'],
   ['cu-l-3_4', 'st-40-3_4', 'dielectric union, female NPT x solder', {}, 'us'],
   ['cu-en-x-22', 'st-en-3_4', /press x female BSP adaptor/, { service: 'heating' }, 'gb'],
   ['cu-en-x-22', 'ss-en-22', 'gunmetal press coupling, stainless x copper', {}, 'gb'],
   ['cu-en-x-22', 'cs-en-22', 'gunmetal press coupling, carbon steel x copper', { service: 'heating' }, 'gb'],
   ['cu-en-x-15', 'bs7291-15', 'push-fit coupling', {}, 'gb'],
-  ['cpvc-cts-1_2', 'pex-cts-1_2', 'cemented x crimp adaptor', {}, 'us'],
-  ['pex-cts-1_2', 'st-40-1_2', /crimp x female NPT adaptor/, {}, 'us'],
+  ['cpvc-cts-1_2', 'pex-cts-1_2', 'cemented x crimp adapter', {}, 'us'],
+  ['pex-cts-1_2', 'st-40-1_2', /crimp x female NPT adapter/, {}, 'us'],
   ['pex-en-16', 'ml-en-16', /sliding sleeve x male BSP adaptor/, {}, 'gb'],
   ['pe-en-25', 'cu-en-x-15', 'entry stop valve with drain, PE x copper compression', {}, 'gb'],
   ['st-40-1', 'st-40-1', 'NPT union', {}, 'us'],

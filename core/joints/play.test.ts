@@ -59,7 +59,7 @@ describe('a coupling without a stop', () => {
       expect(insertion.value, method).toEqual(length === null ? null : (length.value! - 20) / 2)
       if (length === null) {
         expect(verdict).toBe('held')
-        expect(because.find(({ code }) => code === 'measure')!.text).toContain('(length - 20) / 2')
+        expect(because.find(({ code }) => code === 'measure')!.text).toContain('(length - 20 mm) / 2')
       }
     }
   })

@@ -1,4 +1,5 @@
 import { hasThread, INCH_ORDER, type ThreadForm } from '#core/catalogue'
+import { w } from '#core/speech'
 import { fitting, LETTERS, mouthId, socket, thread, type Fitting } from './fitting'
 import { methodsOf, nominalOf, systemOf, type SizeClass } from './size-classes'
 import type { Thread } from './types'
@@ -78,14 +79,14 @@ export function threadConverters(): Fitting[] {
   return sizes.flatMap((size) => [
     fitting(
       'converter',
-      'female NPT x male BSP adaptor',
+      `female NPT x male BSP ${w.adaptor}`,
       size,
       thread('npt', size, 'female'),
       thread('bspt', size, 'male'),
     ),
     fitting(
       'converter',
-      'male NPT x female BSP adaptor',
+      `male NPT x female BSP ${w.adaptor}`,
       size,
       thread('npt', size, 'male'),
       thread('bspt', size, 'female'),

@@ -1,5 +1,6 @@
 import type { Figure, Note, WorkingLine } from '#core/base'
-import type { EndFacts, PexType, Pipe, Region, SocketMethod, Temper, ThreadForm } from '#core/catalogue'
+import type { EndFacts, PexType, Pipe, SocketMethod, Temper, ThreadForm } from '#core/catalogue'
+import type { Region } from '#core/units'
 
 export const METHODS = [
   'solder',

@@ -88,9 +88,9 @@ describe('transitions between the families', () => {
     expect(all).toEqual(
       expect.arrayContaining([
         'push-fit coupling',
-        'press x crimp adaptor',
-        'solder x crimp adaptor',
-        'press x female NPT adaptor',
+        'press x crimp adapter',
+        'solder x crimp adapter',
+        'press x female NPT adapter',
       ]),
     )
   })
@@ -121,7 +121,7 @@ describe('transitions between the families', () => {
   it('old 3/4 in: refused by solder, press and push-fit, half a millimetre under', () => {
     const answer = pair('cu-bs-imp-3_4', 'cu-en-x-22')
     for (const method of ['solder', 'press', 'push-fit'])
-      expect(refusal(answer, method)).toMatchObject({ code: 'size', reason: expect.stringContaining('0.51 under') })
+      expect(refusal(answer, method)).toMatchObject({ code: 'size', reason: expect.stringContaining('0.51 mm under') })
     const olive = answer.ways.find(({ parts }) => parts.some(({ kind }) => kind === 'olive'))!
     expect(olive).toMatchObject({ verdict: 'care' })
     const converter = answer.ways.find(({ parts }) => parts[0]!.name === 'compression converter coupling')!

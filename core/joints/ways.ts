@@ -11,6 +11,7 @@ import {
   type SocketMethod,
   type ThreadForm,
 } from '#core/catalogue'
+import { spoken } from '#core/speech'
 import { assembleWay, compareWays } from './assemble'
 import { fillConditions, fillSituation, toTube } from './defaults'
 import { LEVERS, type Asked } from './levers'
@@ -152,7 +153,8 @@ const hazardsOf = (tubes: readonly (Tube | null)[]): Note[] =>
  * cannot be made directly on each end with the first reason. Lengths mm, pressures bar gauge, minutes and cost ours.
  * Issues: `unknown-id` at a pipe or thread size, `range` at a wall.
  */
-export function findWays(question: WaysQuestion): Result<WaysAnswer> {
+export const findWays = spoken(search)
+function search(question: WaysQuestion): Result<WaysAnswer> {
   const a = readEnd(question.a, 'a')
   if (!a.ok) return a
   const b = readEnd(question.b, 'b')

@@ -18,7 +18,7 @@ function bent(
   if (!answer.ok) throw new Error(answer.error.message)
   return answer.value.pieces[0]!
 }
-const codes = (piece: Piece) => bendCard(piece, 'hook', 'metric')!.steps.map(({ code }) => code)
+const codes = (piece: Piece) => bendCard(piece, 'hook', 'gb')!.steps.map(({ code }) => code)
 
 describe('a card for bends', () => {
   it('of one bend: cut long, mark, set, pull, mark where it left, square, trim', () => {
@@ -39,7 +39,7 @@ describe('a card for bends', () => {
         { length: 400, to: 'right' },
       ]),
       'hook',
-      'metric',
+      'gb',
     )!
     expect(flat.steps.find(({ code }) => code === 'wobble')!.do).toContain('flat floor')
     const space = bendCard(
@@ -49,7 +49,7 @@ describe('a card for bends', () => {
         { length: 400, to: 'toward' },
       ]),
       'hook',
-      'metric',
+      'gb',
     )!
     expect(space.steps.find(({ code }) => code === 'wobble')!.do).toContain('Sight along it')
     expect(flat.steps.filter(({ code }) => code === 'set')[1]!.do).toContain('opposite to the bend before')
@@ -65,15 +65,15 @@ describe('a card for bends', () => {
       { length: 300, to: 'up' },
     ])
     // The shorter leg lies in the hook: from the right end its mark is past the bend by the same lead.
-    expect(bendCard(piece, 'corner', 'metric')!.steps[1]!.do).toContain('Mark 400 mm from the left end')
-    expect(bendCard(piece, 'hook', 'metric')!.steps.find(({ code }) => code === 'set')!.do).toContain(
+    expect(bendCard(piece, 'corner', 'gb')!.steps[1]!.do).toContain('Mark 400 mm from the left end')
+    expect(bendCard(piece, 'hook', 'gb')!.steps.find(({ code }) => code === 'set')!.do).toContain(
       'right end in the hook',
     )
     const turned = bent([
       { length: 300, to: 'right' },
       { length: 400, to: 'up' },
     ])
-    expect(bendCard(turned, 'hook', 'metric')!.steps[1]!.do).toContain('Mark 205 mm from the left end')
+    expect(bendCard(turned, 'hook', 'gb')!.steps[1]!.do).toContain('Mark 205 mm from the left end')
   })
   it('trims to the leg past the last corner', () => {
     const { steps } = bendCard(
@@ -82,7 +82,7 @@ describe('a card for bends', () => {
         { length: 300, to: 'up' },
       ]),
       'hook',
-      'metric',
+      'gb',
     )!
     expect(steps.at(-1)!.do).toContain('Trim to 300 mm past the last corner')
   })
@@ -97,14 +97,14 @@ describe('a card for bends', () => {
           { radius: 80, setback: 95, springback },
         ),
         'hook',
-        'metric',
+        'gb',
       )!.steps.find(({ code }) => code === 'pull')!,
     )
     expect(plain!.do).toContain('a touch past')
     expect(known!.do).toMatch(/Pull to 94/)
   })
   it('is null for a straight piece', () => {
-    expect(bendCard(bent([{ length: 400, to: 'right' }]), 'hook', 'metric')).toBeNull()
+    expect(bendCard(bent([{ length: 400, to: 'right' }]), 'hook', 'gb')).toBeNull()
   })
   it('keeps its order: every mark before the first pull, each bend set, pulled, marked where it left, squared; trimmed last', () => {
     const turn = fc.constantFrom('up' as const, 'down' as const, 'toward' as const, 'away' as const)
@@ -119,7 +119,7 @@ describe('a card for bends', () => {
             { length: first, to: 'right' as const },
             ...turns.flatMap((one) => [one, { length: 320, to: 'right' as const }]),
           ]
-          const card = bendCard(bent(legs), school, 'metric')!
+          const card = bendCard(bent(legs), school, 'gb')!
           const order = card.steps.map(({ code }) => code)
           const bends = legs.length - 1
           expect(order.filter((code) => code === 'mark')).toHaveLength(bends)
@@ -141,7 +141,7 @@ describe('a card for bends', () => {
         { length: 300, to: 'up' },
       ]),
       'hook',
-      'metric',
+      'gb',
     )!
     expect(
       bendCard(
@@ -150,7 +150,7 @@ describe('a card for bends', () => {
           { length: 300, to: 'up' },
         ]),
         'hook',
-        'metric',
+        'gb',
       )!.marks,
     ).not.toBe(one.marks)
     expect(
@@ -160,7 +160,7 @@ describe('a card for bends', () => {
           { length: 300, to: 'up' },
         ]),
         'corner',
-        'metric',
+        'gb',
       )!.marks,
     ).not.toBe(one.marks)
   })

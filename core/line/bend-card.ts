@@ -1,5 +1,6 @@
 import { getPipe } from '#core/catalogue'
-import { formatDecimal, formatLength, type UnitSystem } from '#core/units'
+import { formatDecimal, type Region } from '#core/units'
+import { length, speakAll, w } from '#core/speech'
 import { arcOfBend } from './bend'
 import { orderBends } from './order'
 import type { Piece, PieceMark } from './types'
@@ -46,7 +47,7 @@ function turnWords(turn: number, from: 'left' | 'right'): string {
   if (Math.abs(turn - 180) < 0.5) return 'opposite to the bend before'
   return turn < 180
     ? `${degrees(turn)} clockwise from the bend before, seen from the ${from} end`
-    : `${degrees(360 - turn)} anticlockwise from the bend before, seen from the ${from} end`
+    : `${degrees(360 - turn)} ${w.anticlockwise} from the bend before, seen from the ${from} end`
 }
 
 /** Whether all its bends lie in one plane, so that it can be laid flat. */
@@ -57,11 +58,10 @@ const isFlat = (bends: readonly BendMark[]): boolean =>
  * The card of a piece with bends; null where it has none, or its length is not known. `school` is where the mark goes: at
  * the former's hook edge, or the corner sighted with an offcut laid in the former. Lengths mm from the left end.
  */
-export function bendCard(piece: Piece, school: 'hook' | 'corner', system: UnitSystem): BendCard | null {
+export function bendCard(piece: Piece, school: 'hook' | 'corner', region: Region): BendCard | null {
   const bends = bendsOf(piece)
   if (piece.cut === null || bends.length === 0) return null
   const { cut } = piece
-  const length = (mm: number) => formatLength(mm, system)
   const pulls = orderBends(piece, getPipe(piece.pipe).od)
   const pullOf = (i: number) => pulls.find(({ bend }) => bend === i + 1)!
   const from = pulls[0]!.bend === 1 ? ('left' as const) : ('right' as const)
@@ -73,7 +73,7 @@ export function bendCard(piece: Piece, school: 'hook' | 'corner', system: UnitSy
       figure: { value: cut + BEND_SPARE, unit: 'mm' },
       do: `Cut it long: ${length(cut + BEND_SPARE)}`,
       why: `The piece is ${length(cut)}; the rest is for your hands, and is trimmed last. It cannot be put back.`,
-      caution: 'Swarf and the cut end are sharp.',
+      caution: `${w.Swarf} and the cut end are sharp.`,
     },
     ...(bends.length > 1
       ? [{ code: 'line', do: 'Draw a line along the whole tube', why: 'It keeps the bends in their planes.' } as const]
@@ -169,7 +169,7 @@ export function bendCard(piece: Piece, school: 'hook' | 'corner', system: UnitSy
   ]
   const round = (mm: number) => Math.round(mm * 10) / 10
   return {
-    steps,
+    steps: speakAll(steps, region),
     marks: [
       school,
       round(cut),

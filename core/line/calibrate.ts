@@ -1,5 +1,6 @@
 import { fail, ok, type Result, type WorkingLine } from '#core/base'
 import { formatDecimal } from '#core/units'
+import { length, lengths, w } from '#core/speech'
 import { arcOf, gainOf, tangentOf } from './bend'
 
 /**
@@ -53,11 +54,7 @@ export function calibrateBender({
   const apart = marks[1] - marks[0]
   if (!(apart > 0)) return fail('range', 'marks.1', 'marks.1: it must lie beyond the first mark.')
   if (!(hook > marks[0] && hook < marks[1]))
-    return fail(
-      'range',
-      'hook',
-      `hook: set between the marks, ${formatDecimal(marks[0], 1)} to ${formatDecimal(marks[1], 1)}.`,
-    )
+    return fail('range', 'hook', `hook: set between the marks, ${lengths(marks[0], marks[1])}.`)
   if (!(angle >= 30 && angle <= 135))
     return fail('range', 'angle', 'angle: 30 to 135 degrees are accepted; 90 tells most.')
   if (!(pulled >= angle && pulled <= angle + 20))
@@ -68,7 +65,7 @@ export function calibrateBender({
     return fail(
       'impossible',
       'measures',
-      `measures: together they must be more than the ${formatDecimal(apart, 1)} between the marks; a bend gains. Measure to where the centre lines cross.`,
+      `measures: together they must be more than the ${length(apart)} between the marks; a bend gains. Measure to where the ${w.centre} lines cross.`,
     )
   const radius = gain / factor
   // The hook edge stays where it was on the straight part; the corner of this bend is known from the first mark.
@@ -105,12 +102,12 @@ export function calibrateBender({
         unit: '',
         source: 'geometry',
       },
-      { text: 'centreline radius', op: '=', value: radius, unit: 'mm' },
+      { text: `${w.centre}line radius`, op: '=', value: radius, unit: 'mm' },
       { text: 'corner from the hook edge', op: '+', value: corner - hook, unit: 'mm', source: 'measured' },
       { text: `tangent of this bend`, op: '-', value: tangentOf(radius, angle), unit: 'mm' },
       { text: 'radius, the tangent of a right angle', op: '+', value: radius, unit: 'mm' },
       { text: 'set-back of a right angle', op: '=', value: setback, unit: 'mm' },
-      { text: 'arc along the centre line', op: '=', value: arcOf(radius, angle), unit: 'mm' },
+      { text: `arc along the ${w.centre} line`, op: '=', value: arcOf(radius, angle), unit: 'mm' },
     ],
   })
 }

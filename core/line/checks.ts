@@ -1,6 +1,6 @@
-import { familiesOf, unitSystemOf, type Pipe, type Region, type SocketMethod } from '#core/catalogue'
+import { familiesOf, type Pipe, type SocketMethod } from '#core/catalogue'
 import { JOINT_METHODS, type Method } from '#core/joints'
-import { formatDecimal, formatLength } from '#core/units'
+import { length, w } from '#core/speech'
 import { arcOfBend } from './bend'
 import { GRIP_OD, HALF_CLIP_MM, LITTLE_STRAIGHT_MM, NEAR_JOINT_OD, WORTH_MEASURING_MM } from './clearances'
 import type { LaidLeg, LineQuestion, LineWarning, Piece } from './types'
@@ -12,13 +12,8 @@ import { distanceBetween, dot, add, scale, type Vector } from './vector'
 const bareBetween = (method: Method): number =>
   method in JOINT_METHODS ? JOINT_METHODS[method as SocketMethod].bareBetweenMm : 0
 
-/** A length in a warning: bare mm, or inches with the mm beside in inch regions. */
-type Say = (mm: number) => string
-const sayIn = (region: Region): Say =>
-  unitSystemOf(region) === 'inch' ? (mm) => formatLength(mm, 'inch') : (mm) => formatDecimal(mm, 1)
-
 /** Bends too near a joint, each other or the end that is gripped. */
-function bendWarnings(piece: Piece, pipe: Pipe, mm: Say): LineWarning[] {
+function bendWarnings(piece: Piece, pipe: Pipe): LineWarning[] {
   const bends = piece.marks.filter((mark) => mark.what === 'bend')
   if (bends.length === 0) return []
   const warnings: LineWarning[] = []
@@ -37,14 +32,14 @@ function bendWarnings(piece: Piece, pipe: Pipe, mm: Say): LineWarning[] {
         code: 'bend-in-insertion',
         leg,
         piece: piece.id,
-        text: `The bend begins ${mm(-bare)} inside the insertion: the tube will not go home there.`,
+        text: `The bend begins ${length(-bare)} inside the insertion: the tube will not go home there.`,
       })
     else if (bare < nearest)
       warnings.push({
         code: 'bend-near-joint',
         leg,
         piece: piece.id,
-        text: `Only ${mm(bare)} straight between joint and bend; ${mm(nearest)} or more keeps the end round and square (typical).`,
+        text: `Only ${length(bare, [nearest])} straight between joint and bend; ${length(nearest, [bare])} or more keeps the end round and square (typical).`,
       })
   }
   for (const [i, straight] of piece.straights.entries()) {
@@ -55,21 +50,21 @@ function bendWarnings(piece: Piece, pipe: Pipe, mm: Say): LineWarning[] {
         code: 'little-straight',
         leg,
         piece: piece.id,
-        text: `Bends only just fit: ${mm(straight)} straight between them. Try it on an offcut first.`,
+        text: `Bends only just fit: ${length(straight)} straight between them. Try it on an offcut first.`,
       })
     else if (!isBetween && straight < GRIP_OD * pipe.od && piece.straights.length > 1)
       warnings.push({
         code: 'leave-long',
         leg,
         piece: piece.id,
-        text: `${mm(straight)} before the bend is short to hold: leave this end long, bend first, then trim.`,
+        text: `${length(straight)} before the bend is short to hold: leave this end long, bend first, then trim.`,
       })
   }
   return warnings
 }
 
 /** Two joints too near each other for jaw, spanner or torch. */
-function jawWarnings(piece: Piece, mm: Say): LineWarning[] {
+function jawWarnings(piece: Piece): LineWarning[] {
   const [a, b] = piece.ends
   if (
     piece.straights.length > 1 ||
@@ -88,7 +83,7 @@ function jawWarnings(piece: Piece, mm: Say): LineWarning[] {
         code: 'joints-meet',
         leg: piece.legs[0]!,
         piece: piece.id,
-        text: `The two fittings would overlap by ${mm(-bare)}: both depths need ${mm(a.insertion + b.insertion)} of the ${mm(piece.cut)} cut.`,
+        text: `The two fittings would overlap by ${length(-bare)}: both depths need ${length(a.insertion + b.insertion)} of the ${length(piece.cut)} cut.`,
       },
     ]
   return bare < needs
@@ -97,17 +92,17 @@ function jawWarnings(piece: Piece, mm: Say): LineWarning[] {
           code: 'short-for-jaws',
           leg: piece.legs[0]!,
           piece: piece.id,
-          text: `${mm(bare)} bare pipe between the joints; ${a.method} wants ${mm(needs)} or more (typical). Make both in one go, or lengthen the leg.`,
+          text: `${length(bare, [needs])} bare pipe between the joints; ${a.method} wants ${length(needs, [bare])} or more (typical). Make both in one go, or lengthen the leg.`,
         },
       ]
     : []
 }
 
 /** Marks that a clip would lie on, and clips on bends and joints. */
-function clipWarnings(piece: Piece, mm: Say): LineWarning[] {
+function clipWarnings(piece: Piece): LineWarning[] {
   const clips = piece.marks.filter((mark) => mark.what === 'clip')
   return clips.flatMap((clip): LineWarning[] => {
-    const at = `The clip at ${mm(clip.at)}`
+    const at = `The clip at ${length(clip.at)}`
     const bend = piece.marks.find(
       (mark) =>
         mark.what === 'bend' && clip.at > mark.at - HALF_CLIP_MM && clip.at < mark.at + arcOfBend(mark) + HALF_CLIP_MM,
@@ -117,7 +112,7 @@ function clipWarnings(piece: Piece, mm: Say): LineWarning[] {
         {
           code: 'clip-on-bend',
           piece: piece.id,
-          text: `${at} lies on the bend at ${mm(bend.at)}: set it past the throat.`,
+          text: `${at} lies on the bend at ${length(bend.at)}: set it past the throat.`,
         },
       ]
     const ends = [
@@ -131,7 +126,7 @@ function clipWarnings(piece: Piece, mm: Say): LineWarning[] {
           {
             code: 'mark-hidden',
             piece: piece.id,
-            text: `${at} hides the insertion mark: it must stay seen. Move it ${mm(HALF_CLIP_MM)} or more.`,
+            text: `${at} hides the insertion mark: it must stay seen. Move it ${length(HALF_CLIP_MM)} or more.`,
           },
         ]
       : []
@@ -148,7 +143,7 @@ const unmeasured = ({ ends }: Piece): string[] => [
 ]
 
 /** What a take-out's range does to the cut, or that it has to be measured first. */
-function measureWarnings(piece: Piece, mm: Say): LineWarning[] {
+function measureWarnings(piece: Piece): LineWarning[] {
   const leg = piece.legs[0]!
   if (piece.cut === null)
     return [
@@ -156,7 +151,7 @@ function measureWarnings(piece: Piece, mm: Say): LineWarning[] {
         code: 'measure',
         leg,
         piece: piece.id,
-        text: `No cut for ${piece.id}: measure its ${unmeasured(piece).join(' and ')}, centre to stop.`,
+        text: `No cut for ${piece.id}: measure its ${unmeasured(piece).join(' and ')}, ${w.centre} to stop.`,
       },
     ]
   const spread = piece.cutHi! - piece.cutLo!
@@ -166,14 +161,14 @@ function measureWarnings(piece: Piece, mm: Say): LineWarning[] {
           code: 'typical',
           leg,
           piece: piece.id,
-          text: `${piece.id} comes out between ${mm(piece.cutLo!)} and ${mm(piece.cutHi!)} by typical fittings: measure yours before you cut.`,
+          text: `${piece.id} comes out between ${length(piece.cutLo!, [piece.cutHi!])} and ${length(piece.cutHi!, [piece.cutLo!])} by typical fittings: measure yours before you cut.`,
         },
       ]
     : []
 }
 
 /** Places where a joint would end up inside a wall. */
-function wallWarnings(laid: readonly LaidLeg[], question: LineQuestion, mm: Say): LineWarning[] {
+function wallWarnings(laid: readonly LaidLeg[], question: LineQuestion): LineWarning[] {
   return (question.walls ?? []).flatMap((wall) =>
     laid.flatMap(({ index, begin, end, along, mouths }): LineWarning[] => {
       const normal = vectorOf(wall.to)
@@ -192,7 +187,7 @@ function wallWarnings(laid: readonly LaidLeg[], question: LineQuestion, mm: Say)
               {
                 code: 'joint-in-wall',
                 leg: index,
-                text: `A joint of ${legName(question, index)} lies inside the wall ${mm(wall.at)} ${wall.to}: nobody can reach it, and many codes bar it. Move it clear.`,
+                text: `A joint of ${legName(question, index)} lies inside the wall ${length(wall.at)} ${wall.to}: nobody can reach it, and many codes forbid it. Move it clear.`,
               },
             ]
           : []
@@ -213,7 +208,7 @@ const isFarApart = (one: LaidLeg, other: LaidLeg, within: number): boolean =>
   )
 
 /** Pipes that would run through one another. */
-function crossingWarnings(laid: readonly LaidLeg[], question: LineQuestion, mm: Say): LineWarning[] {
+function crossingWarnings(laid: readonly LaidLeg[], question: LineQuestion): LineWarning[] {
   if (laid.length > MOST_CROSSED) return []
   const warnings: LineWarning[] = []
   for (const [i, one] of laid.entries()) {
@@ -226,7 +221,7 @@ function crossingWarnings(laid: readonly LaidLeg[], question: LineQuestion, mm: 
         warnings.push({
           code: 'crossing',
           leg: other.index,
-          text: `${legName(question, other.index)} runs through ${legName(question, one.index)}: ${mm(-gap)} too near. Step one of them over.`,
+          text: `${legName(question, other.index)} runs through ${legName(question, one.index)}: ${length(-gap)} too near. Step one of them over.`,
         })
     }
   }
@@ -264,17 +259,16 @@ function methodWarnings(laid: readonly LaidLeg[], question: LineQuestion): LineW
  * ours.
  */
 export function checkLine(question: LineQuestion, laid: readonly LaidLeg[], pieces: readonly Piece[]): LineWarning[] {
-  const mm = sayIn(question.region)
   const pipes = new Map(laid.map(({ index, pipe }) => [index, pipe]))
   return [
     ...methodWarnings(laid, question),
     ...pieces.flatMap((piece) => [
-      ...measureWarnings(piece, mm),
-      ...bendWarnings(piece, pipes.get(piece.legs[0]!)!, mm),
-      ...jawWarnings(piece, mm),
-      ...clipWarnings(piece, mm),
+      ...measureWarnings(piece),
+      ...bendWarnings(piece, pipes.get(piece.legs[0]!)!),
+      ...jawWarnings(piece),
+      ...clipWarnings(piece),
     ]),
-    ...wallWarnings(laid, question, mm),
-    ...crossingWarnings(laid, question, mm),
+    ...wallWarnings(laid, question),
+    ...crossingWarnings(laid, question),
   ]
 }

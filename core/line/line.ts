@@ -1,4 +1,5 @@
 import { compareText, fail, ok, type Result } from '#core/base'
+import { spoken } from '#core/speech'
 import { layLine } from './lay'
 import { checkLine } from './checks'
 import { planPiece, runsOf } from './pieces'
@@ -62,7 +63,8 @@ export interface Survey {
  * Works a line out piece by piece, so that one that cannot be made does not hide the others. Fails where the line cannot
  * be laid: see `layLine`.
  */
-export function surveyLine(question: LineQuestion): Result<Survey> {
+export const surveyLine = spoken(survey)
+function survey(question: LineQuestion): Result<Survey> {
   const read = layLine(question)
   if (!read.ok) return read
   const laid = read.value
@@ -96,10 +98,11 @@ export function surveyLine(question: LineQuestion): Result<Survey> {
  * warnings. Issue `impossible` at the leg (`legs.2`) where a turn, a bend or a length cannot be made; see `layLine` for
  * the rest. Take-outs and depths: given, then measured in the kit, then typical from the tables, else null.
  */
-export function planLine(question: LineQuestion): Result<LineAnswer> {
-  const survey = surveyLine(question)
-  if (!survey.ok) return survey
-  const { laid, runs, fittings, warnings } = survey.value
+export const planLine = spoken(plan)
+function plan(question: LineQuestion): Result<LineAnswer> {
+  const surveyed = survey(question)
+  if (!surveyed.ok) return surveyed
+  const { laid, runs, fittings, warnings } = surveyed.value
   const pieces: Piece[] = []
   for (const { piece } of runs) {
     if (!piece.ok) return piece

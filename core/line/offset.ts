@@ -1,5 +1,6 @@
 import { fail, ok, type Note, type Result, type WorkingLine } from '#core/base'
-import { formatDecimal } from '#core/units'
+import { formatDecimal, type Region } from '#core/units'
+import { length, spoken } from '#core/speech'
 import { LITTLE_STRAIGHT_MM } from './clearances'
 
 /**
@@ -7,6 +8,8 @@ import { LITTLE_STRAIGHT_MM } from './clearances'
  * centreline radius (mm).
  */
 export interface OffsetQuestion {
+  /** Whose words a refusal is in. */
+  region?: Region
   set: number
   angle: number
   roll?: number
@@ -31,7 +34,8 @@ export interface OffsetAnswer {
  * Marks of an offset by plane trigonometry: travel = true set / sin A, shrink = true set × tan(A/2), gain of one bend =
  * 2R tan(A/2) - R A. Issue `impossible` at `radius` where the arcs would overlap.
  */
-export function planOffset({ set, angle, roll = 0, radius }: OffsetQuestion): Result<OffsetAnswer> {
+export const planOffset = spoken(plan)
+function plan({ set, angle, roll = 0, radius }: OffsetQuestion): Result<OffsetAnswer> {
   const radians = (angle * Math.PI) / 180
   const trueSet = Math.hypot(set, roll)
   const travel = trueSet / Math.sin(radians)
@@ -39,11 +43,11 @@ export function planOffset({ set, angle, roll = 0, radius }: OffsetQuestion): Re
   const tangent = radius === undefined ? 0 : radius * Math.tan(radians / 2)
   const straight = travel - 2 * tangent
   if (straight < -1e-9) {
-    const bends = `two bends of ${formatDecimal(radius!, 1)} mm at ${formatDecimal(angle, 1)} degrees`
+    const bends = `two bends of ${length(radius!)} at ${formatDecimal(angle, 1)} degrees`
     return fail(
       'impossible',
       'radius',
-      `radius: ${bends} need ${formatDecimal(2 * tangent, 1)} mm of travel; there are ${formatDecimal(travel, 1)}. ` +
+      `radius: ${bends} need ${length(2 * tangent, [travel])} of travel; there are ${length(travel, [2 * tangent])}. ` +
         'A smaller angle, a smaller radius or a larger set is accepted.',
     )
   }
@@ -53,7 +57,7 @@ export function planOffset({ set, angle, roll = 0, radius }: OffsetQuestion): Re
     ...(roll > 0
       ? [
           {
-            text: `root of ${formatDecimal(set, 1)} squared and ${formatDecimal(roll, 1)} squared: true set`,
+            text: `root of ${length(set)} squared and ${length(roll)} squared: true set`,
             op: '=' as const,
             value: trueSet,
             unit: 'mm',
@@ -69,9 +73,7 @@ export function planOffset({ set, angle, roll = 0, radius }: OffsetQuestion): Re
     { text: 'travel', op: '=', value: travel, unit: 'mm' },
     ...(radius === undefined
       ? []
-      : [
-          { text: `gain of one bend of radius ${formatDecimal(radius, 1)}`, op: '-' as const, value: gain, unit: 'mm' },
-        ]),
+      : [{ text: `gain of one bend of radius ${length(radius)}`, op: '-' as const, value: gain, unit: 'mm' }]),
     { text: 'marks apart', op: '=', value: markSpacing, unit: 'mm' },
   ]
   const warnings: Note[] =
@@ -79,7 +81,7 @@ export function planOffset({ set, angle, roll = 0, radius }: OffsetQuestion): Re
       ? [
           {
             code: 'little-straight',
-            text: `Only ${formatDecimal(straight, 1)} mm stay straight between the bends: try it on an offcut first.`,
+            text: `Only ${length(Math.max(0, straight))} stay straight between the bends: try it on an offcut first.`,
           },
         ]
       : []

@@ -2,8 +2,9 @@ import { fail, ok, type Figure, type Result, type WorkingLine } from '#core/base
 import type { Pipe, SocketMethod } from '#core/catalogue'
 import { JOINT_METHODS } from '#core/joints'
 import { formatDecimal } from '#core/units'
+import { length as mm, w } from '#core/speech'
 import { arcOf, gainOf, radiusOf, tangentOf } from './bend'
-import type { LaidLeg, LineQuestion, Mouth, Piece, PieceEnd, PieceMark } from './types'
+import type { LaidLeg, LineQuestion, MeasuredTo, Mouth, Piece, PieceEnd, PieceMark } from './types'
 import { angleBetween, squareTo, turnAbout, type Vector, scale } from './vector'
 
 /** What a leg is called. */
@@ -196,9 +197,10 @@ function marksOf({ run, corners, first, last, cut, question }: Measures, straigh
   return marks.sort((a, b) => a.at - b.at)
 }
 
+const TO_WORDS: Readonly<Record<MeasuredTo, string>> = { centre: w.centre, stop: 'stop', face: 'face' }
 const legWords = (leg: LaidLeg, question: LineQuestion): string => {
   const { measured } = question.legs[leg.index]!
-  return `${legName(question, leg.index)}, ${measured?.begin ?? 'centre'} to ${measured?.end ?? 'centre'}`
+  return `${legName(question, leg.index)}, ${TO_WORDS[measured?.begin ?? 'centre']} to ${TO_WORDS[measured?.end ?? 'centre']}`
 }
 
 /** Whether the legs leave room for the bends. Issue `impossible` at the leg that is short, with the shortfall. */
@@ -206,29 +208,29 @@ function checkRoom({ run, corners, first, last }: Measures, straights: readonly 
   const short = straights.findIndex((straight) => (run.length === 1 ? straight <= TOUCHING : straight < -TOUCHING))
   if (short < 0) return ok(null)
   const { index, length } = run[short]!
-  const by = formatDecimal(-straights[short]!, 1)
-  const [at, has] = [`legs.${index}`, formatDecimal(length, 1)]
+  const by = mm(Math.abs(straights[short]!))
+  const [at, has] = [`legs.${index}`, mm(length)]
   if (run.length === 1)
     return fail(
       'impossible',
       at,
-      `${at}: nothing is left to cut: ${has} less its take-outs is ${formatDecimal(straights[short]!, 1)} mm. ` +
-        `A length over ${formatDecimal(length - straights[short]!, 1)} is accepted.`,
+      `${at}: nothing is left to cut: ${has} less its take-outs is ${by} short. ` +
+        `A length over ${mm(length - straights[short]!)} is accepted.`,
     )
   const [before, after] = [corners[short - 1], corners[short]]
   if (before && after)
     return fail(
       'impossible',
       at,
-      `${at}: the bends overlap by ${by} mm. They take ${formatDecimal(before.tangent + after.tangent, 1)} of its ${has}. ` +
+      `${at}: the bends overlap by ${by}. They take ${mm(before.tangent + after.tangent)} of its ${has}. ` +
         'A longer leg, a smaller radius or a smaller angle is accepted.',
     )
   const other = (before ? last : first).kind === 'free' ? 'end' : 'fitting'
-  const takes = `the bend takes ${formatDecimal((before ?? after)!.tangent, 1)} and the ${other} its take-out`
+  const takes = `the bend takes ${mm((before ?? after)!.tangent)} and the ${other} its take-out`
   return fail(
     'impossible',
     at,
-    `${at}: ${takes}: ${by} mm more than its ${has}. A longer leg or a smaller radius is accepted.`,
+    `${at}: ${takes}: ${by} more than its ${has}. A longer leg or a smaller radius is accepted.`,
   )
 }
 
@@ -277,7 +279,7 @@ export function planPiece(run: readonly LaidLeg[], number: number, question: Lin
         line && value !== null ? [{ ...line, value: Math.abs(value), unit: 'mm' }] : [],
       ),
       ...corners.map(({ angle, radius, gain: one, source }): WorkingLine => ({
-        text: `gain of the bend, ${formatDecimal(angle, 1)} degrees at radius ${formatDecimal(radius, 1)}`,
+        text: `gain of the bend, ${formatDecimal(angle, 1)} degrees at radius ${mm(radius)}`,
         op: '-',
         value: one,
         unit: 'mm',

@@ -1,4 +1,5 @@
 import type { RuleTable } from '#core/base'
+import { w } from '#core/speech'
 
 const rule = (when: string, because: string, source = 'typical; ours') => ({ when, because, source })
 
@@ -28,13 +29,13 @@ export const LINE_RULES = {
   'mark-hidden': rule('a clip hides an insertion mark', 'The mark must stay seen: move the clip.', 'trade practice'),
   measure: rule(
     'a take-out or a depth is not held',
-    'Measure it, centre to stop: until then there is no cut.',
+    `Measure it, ${w.centre} to stop: until then there is no cut.`,
     'the tables',
   ),
   typical: rule('the range of typical fittings matters to the cut', 'Measure yours before you cut.', 'the tables'),
   'joint-in-wall': rule(
     'a joint lies inside a wall',
-    'Nobody can reach it, and many codes bar it. Move it clear.',
+    'Nobody can reach it, and many codes forbid it. Move it clear.',
     'WS(WF)R 1999; codes',
   ),
   crossing: rule('two legs run through one another', 'Step one of them over.', 'geometry'),

@@ -1,8 +1,9 @@
 import type { Figure, Note, WorkingLine } from '#core/base'
-import type { LineFitting, Pipe, Region } from '#core/catalogue'
+import type { LineFitting, Pipe } from '#core/catalogue'
 import type { Kit, Method } from '#core/joints'
 import type { Vector } from './vector'
 import type { LineCode } from './rules'
+import type { Region } from '#core/units'
 
 export const DIRECTIONS = ['right', 'left', 'up', 'down', 'away', 'toward'] as const
 export type Direction = (typeof DIRECTIONS)[number]

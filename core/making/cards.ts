@@ -1,5 +1,5 @@
 import { ok, type Result } from '#core/base'
-import { getPipe, type EndFacts, type Family, type Region } from '#core/catalogue'
+import { getPipe, type EndFacts, type Family } from '#core/catalogue'
 import {
   ALL_METHODS,
   factsIn,
@@ -15,6 +15,7 @@ import {
 } from '#core/joints'
 import { makeJoint } from './make'
 import type { MakeAnswer } from './types'
+import type { Region } from '#core/units'
 
 /** How one entry of a way is made: its place in the way's joints, and the answer of `make`. */
 export interface MakeCard {

@@ -1,5 +1,5 @@
 import { fail, ok, type Figure, type Note, type Result } from '#core/base'
-import { findSocket, socketDepth, threadMadeUp, unitSystemOf, type ThreadForm } from '#core/catalogue'
+import { findSocket, socketDepth, threadMadeUp, type ThreadForm } from '#core/catalogue'
 import {
   concernsOfPipe,
   concernsOn,
@@ -33,7 +33,8 @@ import {
   type ThreadCard,
   type ThreadMethod,
 } from '#core/joints'
-import { decimalsApart, formatLength } from '#core/units'
+import { decimalsApart, formatLength, unitSystemOf } from '#core/units'
+import { length as mm, spoken, temperature as degrees, w } from '#core/speech'
 import { MAKE_RULES, type MakeCode } from './rules'
 import { ofSpigot, slidOver } from './steps'
 import type { MakeAnswer } from './types'
@@ -125,12 +126,11 @@ function concernsOfCard(card: Card, situation: Situation): Concern[] {
  */
 function slipMark({ length, gap }: NonNullable<MakeQuestion['slip']>, { lo }: Figure): Result<Mark> {
   const fromEnd = (length - gap) / 2
-  const words = decimalsApart([fromEnd, lo ?? 0], 1)
   if (fromEnd < (lo ?? 0) || fromEnd <= 0)
     return fail(
       'impossible',
       'slip',
-      `slip: a coupling of ${length} mm over a gap of ${gap} holds ${words(fromEnd)} mm of each pipe; ${lo === null ? 'more than 0' : words(lo)} is the least. A longer coupling or a smaller gap is accepted.`,
+      `slip: a coupling of ${mm(length)} over a gap of ${mm(gap)} holds ${mm(Math.max(fromEnd, 0), [lo ?? 0])} of each pipe; ${lo === null ? 'more than 0' : mm(lo, [fromEnd])} is the least. A longer coupling or a smaller gap is accepted.`,
     )
   return ok({ what: 'half-coupling', fromEnd, lo: fromEnd, hi: fromEnd, source: 'measured' })
 }
@@ -231,11 +231,12 @@ function wrenchOf({ form, isPlastic }: ThreadCard): MakeCode {
  * the tool's least. Depths are the tables'; step times are typical. `mouth` is the depth of the very mouth a way put the
  * tube into, such as a measured fitting or a converter of the tube's own size; it wins over the tables.
  */
-export function makeJoint(question: MakeQuestion, mouth?: Figure): Result<MakeAnswer> {
+export const makeJoint = spoken(make)
+function make(question: MakeQuestion, mouth?: Figure): Result<MakeAnswer> {
   const { method, pipe: id } = question
   if (isByThread(method)) return makeThread({ ...question, method })
   if (id === undefined && method === 'cone' && question.form === 'bspp') return ok(seatCard())
-  if (id === undefined) return fail('missing', 'pipe', 'pipe: a catalogue id, such as cu-en-x-22.')
+  if (id === undefined) return fail('missing', 'pipe', `pipe: a ${w.catalogue} id, such as cu-en-x-22.`)
   const read = readEnd({ ...factsIn(question), pipe: id, wall: question.wall }, 'a', '')
   if (!read.ok) return read
   const offer = read.value
@@ -249,7 +250,7 @@ export function makeJoint(question: MakeQuestion, mouth?: Figure): Result<MakeAn
     return fail(
       'range',
       'ambient',
-      `ambient: ${ambient} degC is under ${leastAmbient} degC, the least this tool works at. Warm the place and the tube, or take another method.`,
+      `ambient: ${degrees(ambient, [leastAmbient])} is under ${degrees(leastAmbient, [ambient])}, the least this tool works at. Warm the place and the tube, or take another method.`,
     )
   }
   const tube = offer.tube!
@@ -275,11 +276,7 @@ export function makeJoint(question: MakeQuestion, mouth?: Figure): Result<MakeAn
     question,
   }
   const drafts = question.isSpigot ? ofSpigot(JOINT_METHODS[method].steps(card)) : JOINT_METHODS[method].steps(card)
-  const steps = finish(
-    question.slip === undefined
-      ? drafts
-      : slidOver(drafts, formatLength(insertion.fromEnd!, unitSystemOf(question.region))),
-  )
+  const steps = finish(question.slip === undefined ? drafts : slidOver(drafts, mm(insertion.fromEnd!)))
   const ring = JOINT_METHODS[method].ringOf?.(pipe) ?? null
   const gauge = JOINT_METHODS[method].gaugeOf?.(pipe) ?? null
   return ok({

@@ -1,4 +1,5 @@
 import type { RuleTable } from '#core/base'
+import { temperatures } from '#core/speech'
 
 /** What a card says beside what its end asks for. */
 export const MAKE_RULES = {
@@ -25,13 +26,12 @@ export const MAKE_RULES = {
   },
   cold: {
     when: 'an expansion fitting would be made in frost, and the least temperature of its tool is not in Kit',
-    because:
-      'Read on the tool, or in its paper, how cold it may be, and enter it in Kit: makers stop between 5 and about −15 °C. Until then nothing is expanded in frost.',
+    because: `Read on the tool, or in its paper, how cold it may be, and enter it in Kit: makers stop between ${temperatures(-15, 5)}. Until then nothing is expanded in frost.`,
     source: 'typical, makers differ',
   },
   'cement-air': {
     when: 'the air is colder or warmer than ordinary cement takes',
-    because: 'Ordinary cement takes between 5 and 43 °C. Now it wants one made for this, or another method.',
+    because: `Ordinary cement takes at ${temperatures(5, 43)}. Now it wants one made for this, or another method.`,
     source: 'typical, makers',
   },
   measure: {

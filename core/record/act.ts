@@ -1,5 +1,6 @@
 import type { z } from 'zod'
 import type { Result } from '#core/base'
+import { speakAll } from '#core/speech'
 import type { CutRecord } from './cut/record'
 import type { FindRecord } from './find/record'
 import type { Hand, Next } from './hand'
@@ -113,6 +114,10 @@ type About<K extends Kind, S extends z.ZodType> = Pick<ActDef<K, S>, 'body' | 'm
   Partial<Pick<ActDef<K, S>, 'rests' | 'touches' | 'undo' | 'sees'>>
 const USUAL = { rests: null, touches: null, undo: null, may: 'all', sees: [] } as const
 
+/** What core says against an act, in the words of its job; a record is left as it is. */
+const inWords = <T>(result: Result<T>, { region }: Pick<Rules, 'region'>): Result<T> =>
+  result.ok ? result : speakAll(result, region)
+
 /** An act that begins a record under an id of its own. */
 export const begins = <K extends Kind, S extends z.ZodType>(
   on: K,
@@ -122,7 +127,7 @@ export const begins = <K extends Kind, S extends z.ZodType>(
   ...about,
   on,
   does: 'begins',
-  apply: (rules, _, body, doing) => apply(rules, body, doing),
+  apply: (rules, _, body, doing) => inWords(apply(rules, body, doing), rules),
 })
 
 /** An act on a record that is there. */
@@ -139,7 +144,7 @@ export const changes = <K extends Kind, S extends z.ZodType>(
   ...about,
   on,
   does: 'changes',
-  apply: (rules, record, body, doing) => apply(rules, record!, body, doing),
+  apply: (rules, record, body, doing) => inWords(apply(rules, record!, body, doing), rules),
 })
 
 /** An act that takes a record out, as it was seen. */
@@ -152,7 +157,7 @@ export const drops = <K extends Kind, S extends z.ZodType>(
   ...about,
   on,
   does: 'drops',
-  apply: (rules, record, body) => apply(rules, record!, body),
+  apply: (rules, record, body) => inWords(apply(rules, record!, body), rules),
 })
 
 /** Fields changed, as they are called. */

@@ -8,6 +8,7 @@ import { JOINT_RULES } from '#core/joints'
 import { LINE_RULES, OFFSET_RULES } from '#core/line'
 import { ASKED_REFUSALS as ASKED_AT_MAKE, MAKE_RULES } from '#core/making'
 import { FIX_RULES } from '#core/supports'
+import { speakAll } from '#core/speech'
 import { writePage } from './page'
 import type { VerbRule } from './types'
 
@@ -54,7 +55,7 @@ export const RULES: readonly VerbRule[] = Object.entries(BY_VERB)
   .sort((x, y) => compareText(x.verb, y.verb) || compareText(x.code, y.code))
 
 /** docs/verdicts.md as the rules are. */
-export const verdictsPage = (): string => writePage(RULES)
+export const verdictsPage = (): string => writePage(speakAll(RULES, 'gb'))
 
 const CODES: ReadonlySet<string> = new Set(RULES.map(({ code }) => code))
 

@@ -1,10 +1,12 @@
 import { fail, ok, type Result } from '#core/base'
 import { add, dot, scale, type LineEnd, type LineLeg, type Vector } from '#core/line'
 import { formatDecimal } from '#core/units'
+import { length } from '#core/speech'
 import type { TypedLeg } from './types'
 
 const rad = (degrees: number): number => (degrees * Math.PI) / 180
-const mm = (value: number) => formatDecimal(value, 1)
+const mm = (value: number): string => length(Math.max(0, value))
+const degrees = (value: number): string => formatDecimal(value, 1)
 
 const TOWARD: Vector = [0, -1, 0]
 const UP: Vector = [0, 0, 1]
@@ -59,7 +61,7 @@ function offsetStretches({ leg, next, path }: Expansion, length: number): Result
     return fail(
       'impossible',
       path,
-      `The step of ${mm(trueSet)} at ${mm(angle)} degrees covers ${mm(covers)} of the leg's ${mm(length)}` +
+      `The step of ${mm(trueSet)} at ${degrees(angle)} degrees covers ${mm(covers)} of the leg's ${mm(length)}` +
         `${at ? `, from ${mm(before)}` : ''}. A longer leg, a steeper angle or another place is accepted.`,
     )
   return ok([
@@ -88,14 +90,18 @@ function overStretches({ leg, path }: Expansion, length: number): Result<Stretch
   const side = sideOf(along, to?.vector ?? null, [UP, TOWARD], path)
   if (!side.ok) return side
   if (angle > 60)
-    return fail('impossible', path, `A crossover bends twice ${mm(angle)} at its peak. Up to 60 degrees is accepted.`)
+    return fail(
+      'impossible',
+      path,
+      `A crossover bends twice ${degrees(angle)} at its peak. Up to 60 degrees is accepted.`,
+    )
   const half = height.mm / Math.tan(rad(angle))
   const peak = at?.mm ?? length / 2
   if (peak - half <= 0 || length - peak - half <= 0)
     return fail(
       'impossible',
       path,
-      `The crossover of ${mm(height.mm)} at ${mm(angle)} degrees covers ${mm(2 * half)} about ${mm(peak)}; the leg is ${mm(length)}. A longer leg, a steeper angle or another place is accepted.`,
+      `The crossover of ${mm(height.mm)} at ${degrees(angle)} degrees covers ${mm(2 * half)} about ${mm(peak)}; the leg is ${mm(length)}. A longer leg, a steeper angle or another place is accepted.`,
     )
   const slope = (sign: 1 | -1): Vector =>
     add(scale(along, Math.cos(rad(angle))), scale(side.value, sign * Math.sin(rad(angle))))

@@ -1,8 +1,8 @@
 import { fail, ok, type Result } from '#core/base'
-import { unitSystemOf, type Region } from '#core/catalogue'
 import { vectorOf, type Direction, type MeasuredTo, type Vector } from '#core/line'
 import { METHOD_NAMES, pipesNamed, Reader, startsWith, MATERIAL_NAMES } from '#core/shorthand'
-import { formatDecimal, parseLength } from '#core/units'
+import { formatDecimal, parseLength, type Region, unitSystemOf } from '#core/units'
+import { length as mmWords, run, w } from '#core/speech'
 import type { EndWord, TypedDirection, TypedLeg, TypedLength, TypedOffset, TypedOver } from './types'
 
 /** How legs are said, as shapes to follow. */
@@ -80,9 +80,9 @@ function readDirection(reader: Reader): TypedDirection | null {
 function readLength(reader: Reader, what: string): TypedLength | null {
   const from = reader.position
   const before = reader.words.length
-  const mm = reader.length((value) => `${what} ${formatDecimal(value, 1)} mm`)
+  const mm = reader.length((value) => `${what} ${mmWords(value)}`)
   if (mm === null) return null
-  if (mm > 100_000) expected(`${what} up to 100 m`)
+  if (mm > 100_000) expected(`${what} up to ${run(100_000)}`)
   return { mm, from, to: from + reader.words[before]!.text.length }
 }
 
@@ -96,7 +96,7 @@ function readMeasured(reader: Reader): Pick<TypedLeg, 'measured' | 'wall'> {
     const kind = MEASURED[letter]!
     if (kind !== 'wall') return { measured: kind, wall: null }
     const stand = parseLength(off, unitSystemOf(reader.region), 'wall')
-    if (!stand.ok) return expected('how far the centre line stands off the wall, such as w25-c')
+    if (!stand.ok) return expected(`how far the ${w.centre} line stands off the wall, such as w25-c`)
     return { measured: 'centre' as const, wall: stand.value.mm }
   }
   const [begin, end] = [side(found[1]!, found[2]!), side(found[3]!, found[4]!)]

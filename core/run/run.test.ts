@@ -257,7 +257,7 @@ describe('ways out of bends that do not fit', () => {
 describe('the sum of a piece', () => {
   const sums = (text: string, head: Partial<RunHead> = {}) => {
     const drafted = draft(text, head)
-    return plan(text, head).pieces.map((piece) => ({ piece, lines: workPiece(drafted, piece) }))
+    return plan(text, head).pieces.map((piece) => ({ piece, lines: workPiece(drafted, piece, head.region ?? 'gb') }))
   }
   it.each([
     'e 1140 offset s 50 @ 45 at 420',
@@ -279,9 +279,9 @@ describe('the sum of a piece', () => {
       sums('e 1140 offset s 50 @ 45 at 420')[0]!.lines.map(({ text, value }) => [text, Math.round(value * 10) / 10]),
     ).toEqual([
       ['A to B, centre to centre', 1140],
-      ['travel, 50 ÷ sin 45°', 70.7],
+      ['travel, 50 mm ÷ sin 45°', 70.7],
       ['the run it covers', 50],
-      ['bend gain, 2 × 3.3, 45 degrees', 6.6],
+      ['bend gain, 2 × 3.3 mm, 45 degrees', 6.6],
       ['cut', 1154.1],
     ])
   })

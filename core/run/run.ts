@@ -10,6 +10,7 @@ import {
   type LineStart,
   type Wall,
 } from '#core/line'
+import { spoken } from '#core/speech'
 import { expandLeg } from './expand'
 import { readLeg, readStart } from './leg'
 import type { EndWord, RunDraft, RunHead, RunRow, RunSurroundings, TypedLeg } from './types'
@@ -216,7 +217,8 @@ function layRows(
  * A run as typed, as a question for the line verb. Each row keeps its text; one that cannot be read or made says why, and
  * what does not hang on it is laid all the same.
  */
-export function draftRun(head: RunHead, texts: readonly string[], { bender, kit }: RunSurroundings = {}): RunDraft {
+export const draftRun = spoken(draft)
+function draft(head: RunHead, texts: readonly string[], { bender, kit }: RunSurroundings = {}): RunDraft {
   const reads = readRows(head, texts)
   const start = readStart(head.start, head.region)
   const { walls, issues: wallIssues } = readWalls(head)

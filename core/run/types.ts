@@ -1,8 +1,9 @@
 import type { Issue } from '#core/base'
-import type { LineFitting, Region } from '#core/catalogue'
+import type { LineFitting } from '#core/catalogue'
 import type { Kit, Method } from '#core/joints'
 import type { Bender, LineQuestion, MeasuredTo, Vector } from '#core/line'
 import type { Word } from '#core/shorthand'
+import type { Region } from '#core/units'
 
 /** A length in a typed leg: mm, and where its letters stand, so that dragging can write another. */
 export interface TypedLength {

@@ -1,6 +1,6 @@
 import { surveyLine, type Piece } from '#core/line'
-import { formatDecimal } from '#core/units'
-import { unitSystemOf } from '#core/catalogue'
+import { formatDecimal, unitSystemOf } from '#core/units'
+import { length as mm, spoken } from '#core/speech'
 import { draftRun } from './run'
 import type { RunHead, RunSurroundings, TypedLeg } from './types'
 import { withLength } from './write'
@@ -36,12 +36,8 @@ const withElbow = (text: string, leg: TypedLeg): string =>
  * Ways out for a row whose bends do not fit: another angle of its step, elbows for bends, a longer leg; each tried on the
  * whole run and given only where that piece can then be made.
  */
-export function findWaysOut(
-  head: RunHead,
-  texts: readonly string[],
-  row: number,
-  surroundings: RunSurroundings,
-): WayOut[] {
+export const findWaysOut = spoken(waysOut)
+function waysOut(head: RunHead, texts: readonly string[], row: number, surroundings: RunSurroundings): WayOut[] {
   const { leg } = draftRun(head, texts, surroundings).rows[row] ?? {}
   if (!leg) return []
   const system = unitSystemOf(head.region)
@@ -67,9 +63,7 @@ export function findWaysOut(
     return piece !== null
   }
   const straightWords = ({ straights }: Piece) =>
-    straights.length > 2
-      ? `${formatDecimal(Math.min(...straights.slice(1, -1)), 1)} stays straight between the bends.`
-      : 'It fits.'
+    straights.length > 2 ? `${mm(Math.min(...straights.slice(1, -1)))} stays straight between the bends.` : 'It fits.'
   const step = leg.offset ?? leg.over
   if (step) {
     for (const angle of [...ANGLES]

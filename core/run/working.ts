@@ -1,6 +1,7 @@
 import type { WorkingLine } from '#core/base'
 import type { Piece } from '#core/line'
-import { formatDecimal } from '#core/units'
+import { formatDecimal, type Region } from '#core/units'
+import { length, speakAll, w } from '#core/speech'
 import { rowsAlong } from './rows'
 import type { RunDraft, RunRow } from './types'
 
@@ -14,17 +15,17 @@ const line = (text: string, op: WorkingLine['op'], value: number, source: string
 
 /** What a row adds to a piece: its length as measured, less what it stands off walls. */
 function lengthLines({ leg, from, to }: RunRow): WorkingLine[] {
-  const { length, measured, wall } = leg!
-  const words = { centre: 'centre', stop: 'stop', face: 'face' } as const
+  const { length: own, measured, wall } = leg!
+  const words = { centre: w.centre, stop: 'stop', face: 'face' } as const
   return [
     line(
       `${from} to ${to}, ${wall.begin === null ? words[measured.begin] : 'wall'} to ${wall.end === null ? words[measured.end] : 'wall'}`,
       '+',
-      length.mm,
+      own.mm,
       'measured',
     ),
     ...[wall.begin, wall.end].flatMap((off) =>
-      off === null ? [] : [line('centre line stands off the wall', '-', off, 'measured')],
+      off === null ? [] : [line(`${w.centre} line stands off the wall`, '-', off, 'measured')],
     ),
   ]
 }
@@ -38,7 +39,7 @@ function stepLines({ leg }: RunRow): WorkingLine[] {
     const covers = angle === 90 ? 0 : trueSet / Math.tan(radians)
     return [
       line(
-        `travel, ${formatDecimal(trueSet, 1)} ÷ sin ${formatDecimal(angle, 1)}°`,
+        `travel, ${length(trueSet)} ÷ sin ${formatDecimal(angle, 1)}°`,
         '+',
         trueSet / Math.sin(radians),
         'the step aside',
@@ -51,7 +52,7 @@ function stepLines({ leg }: RunRow): WorkingLine[] {
   const radians = (angle * Math.PI) / 180
   return [
     line(
-      `two slopes, 2 × ${formatDecimal(height.mm, 1)} ÷ sin ${formatDecimal(angle, 1)}°`,
+      `two slopes, 2 × ${length(height.mm)} ÷ sin ${formatDecimal(angle, 1)}°`,
       '+',
       (2 * height.mm) / Math.sin(radians),
       'the crossover',
@@ -64,7 +65,10 @@ function stepLines({ leg }: RunRow): WorkingLine[] {
  * The sum of a piece in the order a hand does it: lengths as measured, take-outs, the slant of a step aside less what it
  * covers, gains of the bends, cut. Adds up to the piece's own cut. A row of more than one piece keeps the piece's own sum.
  */
-export function workPiece({ rows }: RunDraft, piece: Piece): WorkingLine[] {
+export const workPiece = (draft: RunDraft, piece: Piece, region: Region): WorkingLine[] =>
+  speakAll(sumOf(draft, piece), region)
+
+function sumOf({ rows }: RunDraft, piece: Piece): WorkingLine[] {
   const own = rowsAlong(rows, piece.legs).map((i) => rows[i]!)
   const isWhole = own.every(({ legs }) => piece.legs.includes(legs![0]) && piece.legs.includes(legs![1]))
   if (!isWhole || own.some(({ leg }) => leg === null)) return piece.working
@@ -87,7 +91,7 @@ export function workPiece({ rows }: RunDraft, piece: Piece): WorkingLine[] {
     ...grouped.map(({ of, count }) => ({
       ...of,
       text: of.text
-        .replace('gain of the bend', count === 1 ? 'bend gain' : `bend gain, ${count} × ${formatDecimal(of.value, 1)}`)
+        .replace('gain of the bend', count === 1 ? 'bend gain' : `bend gain, ${count} × ${length(of.value)}`)
         .replace(/ at radius .*$/, ''),
       value: of.value * count,
       source: `${/at (radius .*)$/.exec(of.text)?.[1] ?? ''}: ${of.source?.replace('measured: the bender', 'your test bend') ?? ''}`,

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { REGIONS } from '#core/catalogue'
 import { Reader } from '#core/shorthand'
+import { REGIONS } from '#core/units'
 
 const WORDS = [{ name: 'copper' }, { name: 'old copper' }].sort((a, b) => b.name.length - a.name.length)
 const read = (text: string, region: 'us' | 'gb' | 'eu' = 'gb') => new Reader(text, region)

@@ -1,5 +1,4 @@
-import { unitSystemOf, type Region } from '#core/catalogue'
-import { parseLength } from '#core/units'
+import { parseLength, type Region, unitSystemOf } from '#core/units'
 import { startsWith } from './words'
 
 /** A word, or a few, as they were typed, and what they were taken for. */

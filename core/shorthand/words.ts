@@ -1,5 +1,6 @@
-import { findPipe, type Region } from '#core/catalogue'
+import { findPipe } from '#core/catalogue'
 import { ALL_METHODS, type Method } from '#core/joints'
+import type { Region } from '#core/units'
 
 /**
  * Series a material's name stands for, by region, the likeliest first. Copper is EN 1057 in metric countries and the old

@@ -1,14 +1,12 @@
-import { decimalsApart, formatDecimal } from '#core/units'
+import { length, lengths, speakAll } from '#core/speech'
 import { blocksOf, stepOf } from './fix'
 import type { FixContext, FixRule, Support } from './types'
 
 const EDGE = 1e-6
 
-/** A figure beside its limit, so finely that they read apart, mm. */
-function against(is: number, limit: number, words: (is: string, limit: string) => string): string {
-  const say = decimalsApart([is, limit], 0)
-  return words(say(is), say(limit))
-}
+/** A figure beside its limit, mm. */
+const against = (is: number, limit: number, words: (is: string, limit: string) => string): string =>
+  words(length(is, [limit]), length(limit, [is]))
 
 /** What supports at these places break, by leg: distances, joints, bends and arms. Empty where all is right. */
 export function checkSupports(context: FixContext, supports: readonly Support[]): FixRule[] {
@@ -27,7 +25,7 @@ export function checkSupports(context: FixContext, supports: readonly Support[])
       if (place < -EDGE || place > leg.length + EDGE)
         tell(
           'off-leg',
-          against(place, leg.length, (is, length) => `${is} is beyond the leg, which is ${length} long.`),
+          against(place, leg.length, (is, whole) => `${is} is beyond the leg, which is ${whole} long.`),
           place,
         )
       const block = blocksOf(context, index).find(
@@ -36,7 +34,7 @@ export function checkSupports(context: FixContext, supports: readonly Support[])
       if (block)
         tell(
           block.of === 'joint' ? 'on-joint' : 'on-bend',
-          `Nearer than ${formatDecimal(context.clear, 0)} to ${block.of === 'joint' ? 'a joint' : 'a bend'}: ${formatDecimal(block.interval[0], 0)} to ${formatDecimal(block.interval[1], 0)} stays free.`,
+          `Nearer than ${length(context.clear)} to ${block.of === 'joint' ? 'a joint' : 'a bend'}: ${lengths(Math.max(0, block.interval[0]), block.interval[1])} stays free.`,
           place,
         )
     }
@@ -62,5 +60,5 @@ export function checkSupports(context: FixContext, supports: readonly Support[])
           at[i],
         )
   })
-  return rules
+  return speakAll(rules, context.question.region)
 }

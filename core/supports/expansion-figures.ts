@@ -1,4 +1,5 @@
 import type { Family } from '#core/catalogue'
+import { w } from '#core/speech'
 
 /* Figures of expansion, each with the range it is met in; and our own clearances. */
 
@@ -20,7 +21,12 @@ export const EXPANSION: Readonly<Record<Family, Range>> = {
   pb: { value: 0.13, lo: 0.12, hi: 0.15, source: 'typical, handbooks' },
   cpvc: { value: 0.065, lo: 0.06, hi: 0.07, source: 'typical, handbooks' },
   pvc: { value: 0.054, lo: 0.052, hi: 0.08, source: 'typical, handbooks' },
-  'pp-r': { value: 0.15, lo: 0.15, hi: 0.18, source: 'typical, handbooks; with fibre or aluminium 0.03 to 0.05' },
+  'pp-r': {
+    value: 0.15,
+    lo: 0.15,
+    hi: 0.18,
+    source: `typical, handbooks; with ${w.fibre} or ${w.aluminium} 0.03 to 0.05`,
+  },
   pe: { value: 0.18, lo: 0.13, hi: 0.2, source: 'typical, handbooks' },
   steel: { value: 0.012, lo: 0.011, hi: 0.0125, source: 'handbooks' },
   stainless: { value: 0.0165, lo: 0.016, hi: 0.0175, source: 'handbooks, austenitic; ferritic 0.0105' },

@@ -1,5 +1,6 @@
 import { surveyLine, type Piece } from '#core/line'
 import { piecesOf } from '#core/run'
+import { speakAll } from '#core/speech'
 import type { FixedLine, FixGroup, HeldLine, LineSupport, LineToHold } from './held'
 import { holdLine } from './hold-line'
 import { branchRules, wallRules } from './moving-line'
@@ -54,6 +55,6 @@ export function fixLine(line: LineToHold): FixedLine {
     arms: groups.flatMap(({ legs, arms }) =>
       arms.map((arm) => ({ ...arm, leg: legs[arm.leg]!, across: legs[arm.across]! })),
     ),
-    rules: [...uniqueRules(groups), ...wallRules(held), ...branchRules(held)],
+    rules: [...uniqueRules(groups), ...speakAll([...wallRules(held), ...branchRules(held)], line.region)],
   }
 }

@@ -1,6 +1,7 @@
 import { fail, ok, type Result } from '#core/base'
 import { bendOf, findPipe, spacingOf, supportCodeOf, type Spacing } from '#core/catalogue'
 import { formatDecimal } from '#core/units'
+import { length, speak, speakAll, spoken, w } from '#core/speech'
 import {
   ARM_CONSTANT,
   CLEAR_OD,
@@ -125,8 +126,6 @@ const nameOf = ({ question: { legs } }: Pick<FixContext, 'question'>, index: num
   legs[index]!.name?.trim() || `leg ${index + 1}`
 const titled = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 
-const round = (mm: number): string => formatDecimal(mm, 0)
-
 /** Supports of one leg whose code speaks of storeys: base and top, a guide between. */
 function byStorey(context: FixContext, index: number): number[] {
   const { length } = context.question.legs[index]!
@@ -148,14 +147,14 @@ function byStorey(context: FixContext, index: number): number[] {
  * clear of joints and bends (ours: two outside diameters). No row: no supports, and a rule that says so. Arms are those
  * of a free cantilever. Source: the code's table; growth by handbooks, typical.
  */
-export function fixPipe(question: FixQuestion): Result<FixAnswer> {
+export const fixPipe = spoken((question: FixQuestion): Result<FixAnswer> => {
   const made = fixContext(question)
   return made.ok ? ok(answerFix(made.value)) : made
-}
+})
 
 export function answerFix(context: FixContext): FixAnswer {
   const {
-    question: { legs },
+    question: { legs, region },
     spacing,
   } = context
   const expansion = expansionOf(context)
@@ -181,9 +180,9 @@ export function answerFix(context: FixContext): FixAnswer {
         rules.push({
           code: 'too-short',
           text:
-            `${titled(nameOf(context, index))} is ${round(leg.length)} long: ` +
-            `no place on it is ${round(context.clear)} clear of its joints and bends. ` +
-            'Its neighbours carry it; a valve or outlet on it has its own bracket.',
+            `${titled(nameOf(context, index))} is ${length(leg.length)} long: ` +
+            `no place on it is ${length(context.clear)} clear of its joints and bends. ` +
+            `Its ${w.neighbours} carry it; a valve or outlet on it has its own bracket.`,
           leg: index,
         })
       else
@@ -191,8 +190,8 @@ export function answerFix(context: FixContext): FixAnswer {
           rules.push({
             code: 'no-room',
             text:
-              `${titled(nameOf(context, index))}: ${round(gap.to - gap.from)} from ${round(gap.from)} to ${round(gap.to)}, ` +
-              `at most ${round(gap.most)}: joints and bends leave no nearer place. ` +
+              `${titled(nameOf(context, index))}: ${length(gap.to - gap.from, [gap.most])} from ${length(gap.from)} to ${length(gap.to)}, ` +
+              `at most ${length(gap.most, [gap.to - gap.from])}: joints and bends leave no nearer place. ` +
               "Bracket a fitting's body there, or move a joint.",
             leg: index,
             at: gap.to,
@@ -208,10 +207,10 @@ export function answerFix(context: FixContext): FixAnswer {
   })
   return {
     spacing: { horizontal: spacing?.horizontal ?? null, vertical: spacing?.vertical ?? null },
-    source: spacing?.source ?? 'none held for this pipe',
+    source: speak(spacing?.source ?? 'none held for this pipe', region),
     supports,
     expansion,
-    rules: [...rules, ...armRules(context, supports, expansion), ...adviceOf(context, expansion)],
+    rules: speakAll([...rules, ...armRules(context, supports, expansion), ...adviceOf(context, expansion)], region),
   }
 }
 
@@ -255,13 +254,13 @@ function armRules(context: FixContext, supports: readonly Support[], expansion: 
     .filter(({ needs, has }) => has < needs - 1e-6)
     .map(({ leg, end, across, grows, needs, has }): FixAdvice => {
       const [name, other] = [nameOf(context, leg), nameOf(context, across)]
-      const moves = `${titled(name)} ${grows < 0 ? 'shortens' : 'grows'} ${formatDecimal(Math.abs(grows), 1)} at its ${end}`
-      const loop = `a loop into ${name}, its legs about ${round(LOOP_SHARE.value * needs)}`
+      const moves = `${titled(name)} ${grows < 0 ? 'shortens' : 'grows'} ${length(Math.abs(grows))} at its ${end}`
+      const loop = `a loop into ${name}, its legs about ${length(LOOP_SHARE.value * needs)}`
       return {
         code: 'arm-short',
         leg: across,
         text:
-          `${moves}: ${other} wants ${round(needs)} free there and has ${round(has)}. ` +
+          `${moves}: ${other} wants ${length(needs, [has])} free there and has ${length(has, [needs])}. ` +
           `Move its clip away, let that one slide and lift, or put ${loop}.`,
       }
     })

@@ -1,5 +1,5 @@
 import { dot, vectorOf } from '#core/line'
-import { decimalsApart, formatDecimal } from '#core/units'
+import { length as mm } from '#core/speech'
 import { ARM_CONSTANT, LEAST_GROWTH_MM } from './expansion-figures'
 import type { FixGroup, HeldLine } from './held'
 import type { FixRule } from './types'
@@ -29,7 +29,7 @@ export function wallRules({ line: { draft, survey }, groups, nameOf }: HeldLine)
         {
           code: 'wall-stops',
           leg: index,
-          text: `${nameOf(index)} moves ${formatDecimal(Math.abs(change), 1)} through the wall at ${formatDecimal(at, 0)}: a sleeve one or two sizes larger, sealed soft, or it is held there.`,
+          text: `${nameOf(index)} moves ${mm(Math.abs(change))} through the wall at ${mm(at)}: a sleeve one or two sizes larger, sealed soft, or it is held there.`,
         },
       ]
     }),
@@ -47,7 +47,6 @@ export function branchRules({ line, groups, supports, nameOf }: HeldLine): FixRu
     if (!constant || Math.abs(atEnd) < LEAST_GROWTH_MM || Math.abs(dot(along, laid[parent]!.along)) > 0.5) return []
     const needs = constant.value * Math.sqrt(pipe.od * Math.abs(atEnd))
     const has = Math.min(length, ...supports.filter(({ leg }) => leg === index).map(({ at }) => at))
-    const free = decimalsApart([needs, has], 0)
     return has >= needs
       ? []
       : [
@@ -55,8 +54,8 @@ export function branchRules({ line, groups, supports, nameOf }: HeldLine): FixRu
             code: 'branch-arm',
             leg: index,
             text:
-              `${nameOf(parent)} moves the branch ${nameOf(index)} by ${formatDecimal(Math.abs(atEnd), 1)}: ` +
-              `it wants ${free(needs)} free from its tee and has ${free(has)}.`,
+              `${nameOf(parent)} moves the branch ${nameOf(index)} by ${mm(Math.abs(atEnd))}: ` +
+              `it wants ${mm(needs, [has])} free from its tee and has ${mm(has, [needs])}.`,
           },
         ]
   })

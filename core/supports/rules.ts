@@ -1,4 +1,5 @@
 import { supportCodeOf, type Pipe } from '#core/catalogue'
+import { about, w } from '#core/speech'
 import { LEAST_GROWTH_MM } from './expansion-figures'
 import type { Expansion, FixAdvice, FixContext } from './types'
 import type { FixCode } from './words'
@@ -24,27 +25,27 @@ export function adviceOf(
       'no-row',
     ),
     ...rule(
-      'The code speaks of storeys here: held at the base and at each floor, guided half way up. No length is given.',
+      `The code speaks of ${w.storeys} here: held at the base and at each floor, guided half way up. No length is given.`,
       spacing?.byStorey === true && legs.some(({ run }) => run === 'vertical'),
       'storey',
     ),
     ...rule(
-      'A guide stands half way up each storey besides (sizes to 2 in).',
+      `A guide stands half way up each ${w.storey} besides (sizes to 2 in).`,
       spacing?.midStorey === true && !spacing.byStorey && legs.some(({ run }) => run === 'vertical'),
       'mid-storey',
     ),
     ...rule(
-      'Heard in the trade: a clip each 4 ft (1219). The code asks for 32 in (813) on small sizes, and that is used.',
+      'Heard in the trade: a clip each 4 ft. The code asks for 32 in (813 mm) on small sizes, and that is used.',
       region === 'us' && SOFT.has(pipe.family) && spacing?.horizontal === 813,
       'habit',
     ),
     ...rule(
-      'Heard in the trade: multilayer each 800 in floors. Its table allows more; closer is no fault.',
+      `Heard in the trade: multilayer each ${about(800)} in floors. Its table allows more; closer is no fault.`,
       region !== 'us' && pipe.family === 'multilayer',
       'habit',
     ),
     ...rule(
-      'A clip within 150 to 300 of every change of direction, tee and valve; plastic nearer, 100 to 150.',
+      `A clip within ${about(150, 300)} of every change of direction, tee and valve; plastic nearer, ${about(100, 150)}.`,
       true,
       'near-corners',
     ),
@@ -61,7 +62,7 @@ export function adviceOf(
       'clip-kind',
     ),
     ...rule(
-      "It moves: clips that let it slide, holes 5 to 10 over its outside, felt or sleeve where it touches. One anchor a straight run, at a fitting's body.",
+      `It moves: clips that let it slide, holes ${about(5, 10)} over its outside, felt or sleeve where it touches. One anchor a straight run, at a fitting's body.`,
       expansion.some(({ change }) => Math.abs(change) >= LEAST_GROWTH_MM),
       'slides',
     ),
@@ -70,29 +71,29 @@ export function adviceOf(
       expansion.some(({ arm, change }) => arm === null && Math.abs(change) >= LEAST_GROWTH_MM),
       'no-arm',
     ),
-    ...rule("Steel plate where the pipe is less than 32 (1-1/4 in) from a stud's face.", region === 'us', 'guard'),
+    ...rule("Steel plate where the pipe is less than 1-1/4 in (32 mm) from a stud's face.", region === 'us', 'guard'),
     ...rule(
-      "Guard plate over every notch and where nails may come. Notch at most 1/8 of the joist's depth, 0.07 to 0.25 of the span from its bearing; holes on the centre line, at most 1/4, 0.25 to 0.4 of the span.",
+      `Guard plate over every notch and where nails may come. Notch at most 1/8 of the joist's depth, 0.07 to 0.25 of the span from its bearing; holes on the ${w.centre} line, at most 1/4, 0.25 to 0.4 of the span.`,
       region !== 'us',
       'guard',
     ),
     ...rule(
-      'Lag it. Where frost comes, a drain point at its low end; thaw from the tap end, never by flame.',
+      `${w.Lag} it. Where frost comes, a drain point at its low end; thaw from the ${w.tap} end, never by flame.`,
       true,
       'insulate',
     ),
     ...rule(
-      'Below freezing: water in it is ice. Lag and trace-heat it, or drain it before frost.',
+      `Below freezing: water in it is ice. ${w.Lag} and trace-heat it, or drain it before frost.`,
       temperature < 0 || installedAt < 0,
       'frost',
     ),
     ...rule(
-      'Hot above cold on parallel runs, clips opposite one another, the two apart or lagged.',
+      `Hot above cold on parallel runs, clips opposite one another, the two apart or ${w.lagged}.`,
       isHot || service === 'cold',
       'parallel',
     ),
     ...rule(
-      'A metal pipe may be the earth path: its bond stays, and is bridged before it is cut. Plastic put in breaks it: tell an electrician.',
+      `A metal pipe may be the ${w.earth} path: its bond stays, and is bridged before it is cut. Plastic put in breaks it: tell an electrician.`,
       isMetal,
       'earth',
     ),

@@ -170,7 +170,7 @@ describe('supports of any legs', () => {
   it('are none on a leg shorter than its clearances, which is said', () => {
     const answer = fix({ pipe: 'cu-en-x-22', legs: [{ length: 80, run: 'horizontal', joints: [0, 80] }] })
     expect(answer.supports).toEqual([])
-    expect(answer.rules.find((rule) => rule.code === 'too-short')!.text).toMatch(/Leg 1 is 80 long/)
+    expect(answer.rules.find((rule) => rule.code === 'too-short')!.text).toMatch(/Leg 1 is 80 mm long/)
   })
 })
 
@@ -259,7 +259,7 @@ describe('growth', () => {
           { length: 600, run: 'horizontal' },
         ],
       }).rules.find((rule) => rule.code === 'arm-short')!.text,
-    ).toMatch(/Leg 1 grows [\d.]+ at its end: leg 2 wants \d+ free there and has \d+/)
+    ).toMatch(/Leg 1 grows [\d.]+ mm at its end: leg 2 wants [\d.]+ mm free there and has [\d.]+ mm/)
   })
 })
 
@@ -296,7 +296,7 @@ describe('odd questions', () => {
     for (const name of [undefined, '', '  ']) {
       const answer = fixPipe(question([{ name, length: 20, run: 'horizontal', joints: [10] }]))
       expect(answer.ok && answer.value.rules.find(({ code }) => code === 'too-short')!.text).toMatch(
-        /^Leg 1 is 20 long/,
+        /^Leg 1 is 20 mm long/,
       )
     }
   })

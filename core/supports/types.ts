@@ -1,7 +1,8 @@
 import type { FixCode } from './words'
 import type { Note } from '#core/base'
-import type { Pipe, Region, Spacing, SupportCode } from '#core/catalogue'
+import type { Pipe, Spacing, SupportCode } from '#core/catalogue'
 import type { Service } from '#core/joints'
+import type { Region } from '#core/units'
 
 /** One straight leg, mm along its centre line from its start. */
 export interface FixLeg {

@@ -1,4 +1,5 @@
 import type { RuleTable } from '#core/base'
+import { about, w } from '#core/speech'
 
 const rule = (when: string, because: string, source = 'trade practice') => ({ when, because, source })
 
@@ -10,13 +11,13 @@ export const FIX_RULES = {
     'the code in use',
   ),
   storey: rule(
-    'the code speaks of storeys',
+    `the code speaks of ${w.storeys}`,
     'Held at the base and at each floor, guided half way up. No length is given.',
     'the code in use',
   ),
   'mid-storey': rule(
     'the code asks for a guide between floors',
-    'A guide stands half way up each storey besides (sizes to 2 in).',
+    `A guide stands half way up each ${w.storey} besides (sizes to 2 in).`,
     'the code in use',
   ),
   habit: {
@@ -25,7 +26,7 @@ export const FIX_RULES = {
   },
   'near-corners': rule(
     'always',
-    'A clip within 150 to 300 of every change of direction, tee and valve; plastic nearer, 100 to 150.',
+    `A clip within ${about(150, 300)} of every change of direction, tee and valve; plastic nearer, ${about(100, 150)}.`,
   ),
   bracket: rule(
     'always',
@@ -44,22 +45,22 @@ export const FIX_RULES = {
   ),
   insulate: rule(
     'always',
-    'Lag it. Where frost comes, a drain point at its low end; thaw from the tap end, never by flame.',
+    `${w.Lag} it. Where frost comes, a drain point at its low end; thaw from the ${w.tap} end, never by flame.`,
   ),
-  frost: rule('it is below freezing', 'Water in it is ice. Lag and trace-heat it, or drain it before frost.'),
+  frost: rule('it is below freezing', `Water in it is ice. ${w.Lag} and trace-heat it, or drain it before frost.`),
   parallel: rule(
     'pipes run side by side',
-    'Hot above cold on parallel runs, clips opposite one another, the two apart or lagged.',
+    `Hot above cold on parallel runs, clips opposite one another, the two apart or ${w.lagged}.`,
   ),
   earth: rule(
     'the pipe is metal',
-    'It may be the earth path: its bond stays, and is bridged before it is cut.',
+    `It may be the ${w.earth} path: its bond stays, and is bridged before it is cut.`,
     'BS 7671; NEC',
   ),
   sleeve: rule('always', 'Wrap it in plaster, screed and masonry: sleeve or felt, no joint inside.'),
   'too-short': rule(
     'a leg has no place clear of its joints and bends',
-    'Its neighbours carry it; a valve or outlet on it has its own bracket.',
+    `Its ${w.neighbours} carry it; a valve or outlet on it has its own bracket.`,
     'ours',
   ),
   'no-room': rule(

@@ -1,4 +1,4 @@
-import { formatDecimal, formatMm, roundTo } from './format'
+import { formatDecimal, formatMm, roundTo, toTape } from './format'
 import { MM_PER_INCH, type UnitSystem } from './system'
 
 /*
@@ -26,14 +26,11 @@ export function decimalsApart(values: readonly number[], digits: number): (value
 /** Fractions of an inch that a tape or a steel rule is read to. */
 const UNDERS = [16, 32, 64] as const
 
-/** Inches in a fraction of `under` parts, in lowest terms: `4 1/4`, `5/32`, `0`. */
-function tapeWords(mm: number, under: number): string {
-  const parts = Math.round((mm / MM_PER_INCH) * under)
-  const whole = Math.floor(parts / under)
-  let [over, below] = [parts % under, under]
-  while (over > 0 && over % 2 === 0) [over, below] = [over / 2, below / 2]
+/** Inches in a fraction of `finest` parts, in lowest terms: `4 1/4`, `5/32`, `0`. */
+function tapeWords(mm: number, finest: number): string {
+  const { whole, over, under } = toTape(mm, finest)
   if (over === 0) return String(whole)
-  return whole > 0 ? `${whole} ${over}/${below}` : `${over}/${below}`
+  return whole > 0 ? `${whole} ${over}/${under}` : `${over}/${under}`
 }
 
 function inchesApart(values: readonly number[]): (mm: number) => string {

@@ -24,16 +24,16 @@ export function formatDecimal(value: number, digits: number): string {
 /** mm for the hand: whole from 100 up, tenths below. */
 export const formatMm = (mm: number): string => formatDecimal(mm, Math.abs(mm) >= 100 ? 0 : 1)
 
-/** Inches as the tape reads them, rounded to the nearest 1/16. */
-export function toTape(mm: number): TapeReading {
-  const sixteenths = Math.round((Math.abs(mm) / MM_PER_INCH) * 16)
-  let over = sixteenths % 16
-  let under = 16
+/** Inches as the tape reads them, rounded to the nearest 1/16, or to another fraction of a power of two. */
+export function toTape(mm: number, finest = 16): TapeReading {
+  const parts = Math.round((Math.abs(mm) / MM_PER_INCH) * finest)
+  let over = parts % finest
+  let under = finest
   while (over > 0 && over % 2 === 0) {
     over /= 2
     under /= 2
   }
-  return { whole: Math.floor(sixteenths / 16), over, under: over === 0 ? 1 : under }
+  return { whole: Math.floor(parts / finest), over, under: over === 0 ? 1 : under }
 }
 
 /** Inches as they are written on one line, to the nearest 1/16: `35 3/8`, `5/8`, `0`. */

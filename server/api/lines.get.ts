@@ -1,9 +1,9 @@
 import { getQuery } from 'h3'
 import { z } from 'zod'
-import { REGIONS } from '#core/catalogue'
 import { readQuery } from '~~/server/http/body'
 import { route } from '~~/server/http/route'
 import { linesElsewhere } from '~~/server/services/across'
+import { REGIONS } from '#core/units'
 
 const query = z.object({ region: z.enum(REGIONS), jobs: z.string().max(2000).default('') })
 

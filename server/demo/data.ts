@@ -1,7 +1,7 @@
-import type { Region } from '#core/catalogue'
 import type { Cutter } from '#core/cutting'
 import type { Conditions, End, Policy } from '#core/joints'
 import type { BenderRecord, FindBody, FittingRecord, LineInput, OffcutBody, ToolRecord } from '#core/record'
+import type { Region } from '#core/units'
 
 export interface DemoJoint {
   place: string

@@ -1,8 +1,8 @@
-import { getPipe, unitSystemOf, type Region } from '#core/catalogue'
+import { getPipe } from '#core/catalogue'
 import { barWords, cutRows, plannedRest, sumOf, type BenchPlan, type CutRow } from '#core/cutting'
 import { paperFor, type Paper } from '#core/gauges'
 import type { CutRecord, OffcutRecord } from '#core/record'
-import { formatDecimal, formatLength, formatTape } from '#core/units'
+import { formatDecimal, formatLength, formatTape, type Region, unitSystemOf } from '#core/units'
 import { FOOT_MM, printSheets, TOP_MM, type Board, type Fonts } from './sheet'
 
 type Say = (mm: number) => string

@@ -1,6 +1,5 @@
-import type { Region } from '#core/catalogue'
 import { paperFor } from '#core/gauges'
-import { formatDecimal } from '#core/units'
+import { formatDecimal, type Region } from '#core/units'
 import { FOOT_MM, printSheets, TOP_MM, type Board, type Fonts } from './sheet'
 
 /** One depth to be carried to the pipe: what it is of, the depth with its range, mm, and where it comes from. */

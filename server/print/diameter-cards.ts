@@ -1,6 +1,6 @@
-import type { Pipe, Region } from '#core/catalogue'
+import type { Pipe } from '#core/catalogue'
 import { layCards, paperFor } from '#core/gauges'
-import { formatDecimal } from '#core/units'
+import { formatDecimal, type Region } from '#core/units'
 import { FOOT_MM, printSheets, TOP_MM, type Fonts } from './sheet'
 
 const figure = (mm: number | null) => (mm === null ? '?' : formatDecimal(mm, 2))

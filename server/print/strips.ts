@@ -1,8 +1,8 @@
-import { getPipe, unitSystemOf, type Region } from '#core/catalogue'
+import { getPipe } from '#core/catalogue'
 import { paperFor, type Paper } from '#core/gauges'
 import { arcOfBend, projectIsometric, type Survey } from '#core/line'
 import { markRows, type RunDraft, type RunPiece } from '#core/run'
-import { formatDecimal, formatLength, formatTape, tickRank } from '#core/units'
+import { formatDecimal, formatLength, formatTape, tickRank, type Region, unitSystemOf } from '#core/units'
 import { FOOT_MM, printSheets, TOP_MM, type Board, type Fonts } from './sheet'
 
 /** A length as the tape of the region reads it. */

@@ -1,6 +1,5 @@
-import type { Region } from '#core/catalogue'
 import { layWrapStrip, PAPER_THICKNESS_MM, paperFor, type WrapStrip } from '#core/gauges'
-import { formatDecimal } from '#core/units'
+import { formatDecimal, type Region } from '#core/units'
 import { FOOT_MM, printSheets, TOP_MM, type Board, type Fonts } from './sheet'
 
 /** Height of a row of names and of the figures, mm; letters of the names. */

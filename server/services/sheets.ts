@@ -1,11 +1,12 @@
 import { useStorage } from 'nitropack/runtime'
-import { getPipe, type Region } from '#core/catalogue'
+import { getPipe } from '#core/catalogue'
 import { depthCardsPdf, type DepthCard } from '../print/depth-cards'
 import { diameterCardsPdf } from '../print/diameter-cards'
 import type { Fonts } from '../print/sheet'
 import { wrapStripPdf } from '../print/wrap-strip'
 import { invalid } from '../http/problem'
 import { getJob } from './jobs'
+import type { Region } from '#core/units'
 
 const FACES = {
   regular: '400Regular:AtkinsonHyperlegibleNext_400Regular.ttf',

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { getPipe, unitSystemOf, type Region } from '#core/catalogue'
-import { formatDecimal, formatLength } from '#core/units'
+import { getPipe } from '#core/catalogue'
+import { formatDecimal, formatLength, type Region, unitSystemOf } from '#core/units'
 import { inHundred } from '~/reading/format'
 import { inRegion } from '~/wording/en'
 import { wayTitle } from '~/wording/way'

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { onClickOutside } from '@vueuse/core'
 import { SHAPES } from '#core/ask'
-import { REGIONS, unitSystemOf } from '#core/catalogue'
 import type { JobRecord } from '#core/record'
 import { REGION_WORDS } from '~/wording/en'
+import { REGIONS, unitSystemOf } from '#core/units'
 
 /** Ask: one line of trade shorthand at the top of every screen, its answer below it. */
 const props = defineProps<{ job?: JobRecord }>()

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useElementSize, useStorage } from '@vueuse/core'
-import { getPipe, unitSystemOf } from '#core/catalogue'
+import { getPipe } from '#core/catalogue'
 import { readDiameter, type JobRecord, type JointRecord } from '#core/record'
-import { formatLength, formatMm, parseLength } from '#core/units'
+import { formatLength, formatMm, parseLength, unitSystemOf } from '#core/units'
 import type { Entry } from '~/outbox/entry'
 import { unitOf } from '~/reading/format'
 import { clockTime, recordWords } from '~/wording/entry'

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { getPipe, shortName, type Region } from '#core/catalogue'
+import { getPipe, shortName } from '#core/catalogue'
 import type { Candidate, CheckName, IdentifyAnswer, Meaning, NextCheck } from '#core/identify'
 import type { FindRecord } from '#core/record'
-import { formatDecimal, type UnitSystem } from '#core/units'
+import { formatDecimal, type UnitSystem, type Region } from '#core/units'
 import { materialOf } from '~/drawing/materials'
 import { formatReading, inHundred, mmBeside, unitOf } from '~/reading/format'
 import { isChoice, type AnswerName, type Settling } from '~/reading/answers'

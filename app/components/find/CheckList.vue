@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { unitSystemOf } from '#core/catalogue'
 import type { CheckName, NextCheck } from '#core/identify'
 import {
   LENGTH_ANSWERS,
@@ -13,7 +12,7 @@ import {
 } from '#core/record'
 import { CHOICES, FOR_CAUTION, isChoice, type AnswerName, type Choice } from '~/reading/answers'
 import { answerWords, CHECK_WORDS, inRegion, MEANS_WORDS } from '~/wording/en'
-import type { UnitSystem } from '#core/units'
+import { type UnitSystem, unitSystemOf } from '#core/units'
 import { formatReading, unitOf } from '~/reading/format'
 
 /** The checks a person can make, the most telling first, each a key and an answer; what is answered stays on top. */

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { getPipe, unitSystemOf, shortName } from '#core/catalogue'
+import { getPipe, shortName } from '#core/catalogue'
 import type { CheckName } from '#core/identify'
 import type { JobRecord } from '#core/record'
 import { CHECK_WORDS, MEANS_WORDS, inRegion } from '~/wording/en'
+import { unitSystemOf } from '#core/units'
 
 /** Find: checks at the left, the measured pipe among the known sizes, what it could be at the right, cautions below. */
 const props = defineProps<{ job: JobRecord }>()

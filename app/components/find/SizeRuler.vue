@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { firstOf, namedDiameters, type Region } from '#core/catalogue'
-import { MM_PER_INCH, type UnitSystem } from '#core/units'
+import { firstOf, namedDiameters } from '#core/catalogue'
+import { MM_PER_INCH, type UnitSystem, type Region } from '#core/units'
 import { formatReading, unitOf } from '~/reading/format'
 
 /** A measured diameter among the known ones: the whole range, and a window round the measure with what each size is. */

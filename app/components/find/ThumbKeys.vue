@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import type { Region } from '#core/catalogue'
 import type { CheckName } from '#core/identify'
 import type { Settling } from '~/reading/answers'
 import { CHECK_WORDS, inRegion } from '~/wording/en'
+import type { Region } from '#core/units'
 
 /** On a phone: the likeliest answers of the next check under the thumb. */
 const props = defineProps<{ settling: Settling; region: Region }>()

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { spacingOf, type Region, type SupportCode } from '#core/catalogue'
+import { spacingOf, type SupportCode } from '#core/catalogue'
 import type { FixSettings } from '#core/record'
 import type { FixedLine } from '#core/supports'
-import type { UnitSystem } from '#core/units'
+import type { UnitSystem, Region } from '#core/units'
 import { CODE_WORDS, spacingText } from '~/wording/fix'
 
 /** The most each code allows between supports, side by side, and the widest stretch there is. */

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { unitSystemOf, type Region } from '#core/catalogue'
 import { readDiameter } from '#core/record'
 import { formatReading, unitOf } from '~/reading/format'
+import { type Region, unitSystemOf } from '#core/units'
 
 /**
  * The screen as a gauge: set by a card once, then a disc at true size; what it shows goes to the find it was opened for.

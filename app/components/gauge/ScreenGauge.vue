@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { firstOf, namedDiameters, type Region } from '#core/catalogue'
+import { firstOf, namedDiameters } from '#core/catalogue'
 import { DIAMETER_RANGE } from '#core/identify'
-import { formatDecimal, type UnitSystem } from '#core/units'
+import { formatDecimal, type UnitSystem, type Region } from '#core/units'
 import { formatReading, mmBeside, unitOf } from '~/reading/format'
 
 /** A disc at true size to hold a pipe end against: made to vanish under it, it has the pipe's diameter. */

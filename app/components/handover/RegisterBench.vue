@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { unitSystemOf } from '#core/catalogue'
 import {
   shiftedEnds,
   standingSignoff,
@@ -8,7 +7,7 @@ import {
   type JobRecord,
   type JointRecord,
 } from '#core/record'
-import { formatDecimal } from '#core/units'
+import { formatDecimal, unitSystemOf } from '#core/units'
 import { inRegion, methodWords, STATUS_WORDS } from '~/wording/en'
 import { dayTime, nameOfRecord } from '~/wording/entry'
 import { fieldWords, valueWords } from '~/wording/values'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { unitSystemOf, type EndFacts } from '#core/catalogue'
+import { type EndFacts } from '#core/catalogue'
 import { METHODS, SERVICES } from '#core/joints'
 import type { SeenName } from '#core/inspect'
 import type { JobRecord } from '#core/record'
@@ -8,6 +8,7 @@ import { FACT_ASKS } from '~/wording/facts'
 import { inRegion, methodWords, SERVICE_WORDS } from '~/wording/en'
 import { dayTime } from '~/wording/entry'
 import { SEEN_CHOICES, SEEN_LENGTHS } from '~/wording/inspect'
+import { unitSystemOf } from '#core/units'
 
 /** Look at a joint that is there already: what is seen at the left, what it says at the right, the worst first. */
 const props = defineProps<{ job: JobRecord }>()

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { unitSystemOf } from '#core/catalogue'
 import type { ListedJob } from '#core/acts'
 import { isNow } from '~/stores/list'
 import { tapeWords } from '~/reading/format'
 import { gapLink } from '~/reading/gap-link'
 import { progressWords, SHELF_WORDS, workedWords } from '~/wording/jobs'
+import { unitSystemOf } from '#core/units'
 
 /** A job in the list: name and place, its run with the next figure in its own gap, the same in words, and whose hands. */
 const props = defineProps<{ job: ListedJob; now: number; isSelected: boolean; withShelf: boolean }>()

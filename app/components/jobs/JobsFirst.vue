@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { REGIONS, unitSystemOf } from '#core/catalogue'
 import { readDiameter, type Means, type Station } from '#core/record'
 import { unitOf } from '~/reading/format'
 import { inRegion, MEANS_WORDS, REGION_WORDS } from '~/wording/en'
+import { REGIONS, unitSystemOf } from '#core/units'
 
 /** First sight, with no job yet: what the calliper says is typed at once, and kept to a job later. */
 const store = useJobStore()

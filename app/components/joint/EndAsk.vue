@@ -2,7 +2,7 @@
 import type { End, PipeEnd, Way } from '#core/joints'
 import { inRegion } from '~/wording/en'
 import { ASKED_FACTS } from '~/wording/facts'
-import type { Region } from '#core/catalogue'
+import type { Region } from '#core/units'
 
 /** What a way is held for and only a look at the pipe can answer: asked once, its answers as keys. */
 const props = defineProps<{

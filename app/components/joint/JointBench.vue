@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { unitSystemOf } from '#core/catalogue'
 import { useElementSize } from '@vueuse/core'
 import { asksFlow, type Conditions, type End } from '#core/joints'
 import { isUntouched, type JobRecord } from '#core/record'
 import { SERVICE_WORDS } from '~/wording/en'
 import { endLabel } from '~/wording/way'
+import { unitSystemOf } from '#core/units'
 
 /** Joint: two ends facing each other, the conditions, every way that works and every one refused. */
 const props = defineProps<{ job: JobRecord }>()

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { findSocket, PIPES, SERIES, type Pipe, unitSystemOf } from '#core/catalogue'
+import { findSocket, PIPES, SERIES, type Pipe } from '#core/catalogue'
 import { JOINT_METHODS, type End } from '#core/joints'
 import type { JobRecord } from '#core/record'
 import { formatReading, unitOf } from '~/reading/format'
+import { unitSystemOf } from '#core/units'
 
 /** One pipe out of the job's finds or the catalogue; nominal, outside, wall and bore always together. */
 const props = defineProps<{ job: JobRecord; on: 'a' | 'b'; pipesOnly?: boolean }>()

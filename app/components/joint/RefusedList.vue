@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Refusal } from '#core/joints'
-import type { Region } from '#core/catalogue'
 import { inRegion, methodWords, REFUSAL_WORDS } from '~/wording/en'
+import type { Region } from '#core/units'
 
 /**
  * What cannot be made directly on an end, and why. Methods for other pipe altogether are counted, and shown when asked.

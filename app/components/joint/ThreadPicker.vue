@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { hasThread, type Region } from '#core/catalogue'
+import { hasThread } from '#core/catalogue'
 import { THREAD_MATERIALS, type End, type Gender, type Thread, type ThreadMaterial } from '#core/joints'
+import type { Region } from '#core/units'
 
 /** A threaded end: its form, size, side and material. */
 const props = defineProps<{ region: Region }>()

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { End, Way, WaysAnswer } from '#core/joints'
 import type { JobRecord, JointRecord } from '#core/record'
-import { unitSystemOf } from '#core/catalogue'
 import { endLabel } from '~/wording/way'
+import { unitSystemOf } from '#core/units'
 
 /**
  * Every way that works, the first few before the rest is asked for, and every one refused; or what would have to change.

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { isAtFace, type End, type Joint, type Way } from '#core/joints'
-import type { Region } from '#core/catalogue'
-import { formatDecimal, type UnitSystem } from '#core/units'
+import { formatDecimal, type UnitSystem, type Region } from '#core/units'
 import { CURRENCY, inRegion } from '~/wording/en'
 import { wayTitle } from '~/wording/way'
 

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import type { Note } from '#core/base'
 import { ALL_METHODS, isAtFace, orderList, orderName, type Policy, type Way } from '#core/joints'
-import type { Region } from '#core/catalogue'
-import { formatDecimal, type UnitSystem } from '#core/units'
+import { formatDecimal, type UnitSystem, type Region } from '#core/units'
 import { CURRENCY, inRegion, methodWords, VERDICT_WORDS } from '~/wording/en'
 import { schoolsOf } from '~/wording/policy'
 import { csvLink } from '~/reading/csv'

@@ -4,10 +4,10 @@ import { AriaComponent, GridComponent, LegendComponent, TooltipComponent } from 
 import { use } from 'echarts/core'
 import { SVGRenderer } from 'echarts/renderers'
 import VChart from 'vue-echarts'
-import type { Region } from '#core/catalogue'
 import type { Way } from '#core/joints'
 import { CURRENCY } from '~/wording/en'
 import { wayTitle } from '~/wording/way'
+import type { Region } from '#core/units'
 
 /** The first ways beside each other: minutes of work with the wait apart, and what the parts cost. */
 const props = defineProps<{ ways: readonly Way[]; region: Region }>()

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { bendOf, FAMILY_WORDS, getPipe, PIPES, unitSystemOf, type Region } from '#core/catalogue'
+import { bendOf, FAMILY_WORDS, getPipe, PIPES } from '#core/catalogue'
 import { calibrateBender, type TestBend } from '#core/line'
 import type { BenderRecord } from '#core/record'
-import { formatDecimal, formatLength, parseLength } from '#core/units'
+import { formatDecimal, formatLength, parseLength, type Region, unitSystemOf } from '#core/units'
 
 /** Benders of the van: one test bend each, two marks in and two measures out, gives radius, set-back and springback. */
 const props = defineProps<{ benders: readonly BenderRecord[]; region: Region; today: string }>()

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { ok } from '#core/base'
-import { unitSystemOf, type Region } from '#core/catalogue'
 import { METHODS, type Method } from '#core/joints'
 import type { FittingRecord } from '#core/record'
-import { formatLength, parseLength } from '#core/units'
+import { formatLength, parseLength, type Region, unitSystemOf } from '#core/units'
 import { inRegion, methodWords } from '~/wording/en'
 
 /** Fittings measured by hand: their figures win over the tables, and say so. */

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { findSocket, PIPES, type Region, type SocketMethod } from '#core/catalogue'
+import { findSocket, PIPES, type SocketMethod } from '#core/catalogue'
 import { ALL_METHODS, JOINT_METHODS, type Method } from '#core/joints'
 import { overdue, type ToolRecord } from '#core/record'
 import { readAir } from '~/reading/air'
 import { methodWords } from '~/wording/en'
+import type { Region } from '#core/units'
 
 /** The tools on the van: what each joins, the sizes it has, until when its check holds. */
 const props = defineProps<{ tools: readonly ToolRecord[] | null; region: Region; today: string }>()

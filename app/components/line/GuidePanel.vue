@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { getPipe, type Region } from '#core/catalogue'
+import { getPipe } from '#core/catalogue'
 import type { Bender } from '#core/line'
 import { kitOf, type JobRecord, type LineInput, type LineRecord } from '#core/record'
 import { GUIDES, readFields, type GuideContext, type GuideFigure } from '#core/run'
-import { formatDecimal, type UnitSystem } from '#core/units'
+import { formatDecimal, type UnitSystem, type Region } from '#core/units'
 import { unitOf } from '~/reading/format'
 import { inRegion } from '~/wording/en'
 

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { bendOf, getPipe, type Region } from '#core/catalogue'
+import { bendOf, getPipe } from '#core/catalogue'
 import { findWays, ALL_METHODS, type Method, type Verdict } from '#core/joints'
 import type { Survey } from '#core/line'
 import { kitOf, type JobRecord, type LineRecord } from '#core/record'
-import { formatDecimal } from '#core/units'
+import { formatDecimal, type Region } from '#core/units'
 import { inRegion, methodWords } from '~/wording/en'
 import { csvLink } from '~/reading/csv'
 

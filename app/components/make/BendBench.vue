@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { useElementSize, useStorage } from '@vueuse/core'
 import type { ActOn, InputOf } from '#core/acts'
-import { getPipe, unitSystemOf } from '#core/catalogue'
+import { getPipe } from '#core/catalogue'
 import { bendRemedy, isPulledOtherwise, nextPull, pulledAt, type BendStepCode } from '#core/line'
-import { formatLength } from '#core/units'
+import { formatLength, unitSystemOf } from '#core/units'
 import { benderFor, type BentPiece, type JobRecord } from '#core/record'
 
 /** A bent piece on the bench: its strip with every mark, and the steps of its bends to tick. */

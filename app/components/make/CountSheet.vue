@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { unitSystemOf } from '#core/catalogue'
-import { formatLength, parseLength } from '#core/units'
+import { formatLength, parseLength, unitSystemOf } from '#core/units'
 import { countStates, gistOfJob, type CountRecord, type JobRecord } from '#core/record'
 import { inRegion } from '~/wording/en'
 

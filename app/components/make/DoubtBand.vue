@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import type { CountState, JobRecord, JointRecord } from '#core/record'
-import { unitSystemOf } from '#core/catalogue'
-import { formatLength } from '#core/units'
+import { formatLength, unitSystemOf } from '#core/units'
 import { inRegion } from '~/wording/en'
 
 /** A made joint that may lack a part, by the count of what came back; what is signed stays as it was. */

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useStorage } from '@vueuse/core'
-import { getPipe, type Region } from '#core/catalogue'
+import { getPipe } from '#core/catalogue'
 import { HEAT_LIMITS, HEAT_RULE, HEAT_TARGETS, type HeatQuestion, type HeatTarget } from '#core/heat'
-import { formatDecimal, formatLength, parseLength, type UnitSystem } from '#core/units'
+import { formatDecimal, formatLength, parseLength, type UnitSystem, type Region } from '#core/units'
 
 /**
  * Is what is near this soldered joint safe: how hot it gets, how far it has to be, when the joint may be touched and

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { useStorage, useSwipe, useWakeLock } from '@vueuse/core'
-import { getPipe, unitSystemOf } from '#core/catalogue'
+import { getPipe } from '#core/catalogue'
 import { doubtsOf, gistOfJob, isAt, statusOf, type BentPiece, type JobRecord } from '#core/record'
 import { remedyOf } from '#core/making'
 import { inRegion, methodWords } from '~/wording/en'
 import { endLabel } from '~/wording/way'
+import { unitSystemOf } from '#core/units'
 
 /** Make: the pipe end to scale above, cautions, the steps to tick, the wait, the gauge, and the sign-off. */
 const props = defineProps<{ job: JobRecord; bent: readonly BentPiece[] }>()

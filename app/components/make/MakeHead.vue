@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { unitSystemOf } from '#core/catalogue'
 import { isAtFace } from '#core/joints'
 import type { MakeCard } from '#core/making'
 import { statusOf, type JobRecord, type JointRecord } from '#core/record'
-import { formatDecimal } from '#core/units'
+import { formatDecimal, unitSystemOf } from '#core/units'
 import { STATUS_WORDS } from '~/wording/en'
 import { endLabel, wayTitle } from '~/wording/way'
 import { unitOf } from '~/reading/format'

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useStorage } from '@vueuse/core'
-import type { Region } from '#core/catalogue'
 import type { Left, LeftCode } from '#core/record'
 import { inRegion } from '~/wording/en'
+import type { Region } from '#core/units'
 
 /** The question before a joint is signed: whose hands, and what is left. What is left is seen, or waited for. */
 const open = defineModel<boolean>('open', { required: true })

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import type { Region } from '#core/catalogue'
 import { isMade, type JointRecord } from '#core/record'
 import { inRegion } from '~/wording/en'
 import { dayTime } from '~/wording/entry'
+import type { Region } from '#core/units'
 
 /** Who signed a joint and when, what was left then, and each time it was opened again. */
 const props = defineProps<{ joint: JointRecord; region: Region }>()

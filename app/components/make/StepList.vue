@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import type { Remedy, Step } from '#core/joints'
-import type { Region } from '#core/catalogue'
 import type { TickRecord } from '#core/record'
-import { formatLength, type UnitSystem } from '#core/units'
+import { formatLength, type UnitSystem, type Region } from '#core/units'
 import { readAsk, askVerdict } from '~/reading/ask'
 import { inRegion } from '~/wording/en'
 import { clockTime } from '~/wording/entry'

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { getPipe, unitSystemOf, type Region } from '#core/catalogue'
+import { getPipe } from '#core/catalogue'
 import { solderByVolume, SOLDER_GAP_MM } from '#core/joints'
 import type { MakeCard } from '#core/making'
-import { formatDecimal } from '#core/units'
+import { formatDecimal, type Region, unitSystemOf } from '#core/units'
 import { inRegion } from '~/wording/en'
 import { formatReading } from '~/reading/format'
 

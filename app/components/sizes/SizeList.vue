@@ -1,16 +1,6 @@
 <script setup lang="ts">
-import {
-  FAMILIES,
-  FAMILY_WORDS,
-  PIPES,
-  pipesNear,
-  REGIONS,
-  seriesOf,
-  type Family,
-  type Pipe,
-  type Region,
-} from '#core/catalogue'
-import { parseLength, type UnitSystem } from '#core/units'
+import { FAMILIES, FAMILY_WORDS, PIPES, pipesNear, seriesOf, type Family, type Pipe } from '#core/catalogue'
+import { parseLength, type UnitSystem, REGIONS, type Region } from '#core/units'
 import { formatReading } from '~/reading/format'
 import { REGION_WORDS } from '~/wording/en'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { comparePipes, getPipe, namedBy, PIPES, unitSystemOf, type Pipe, type Region } from '#core/catalogue'
-import { formatDecimal } from '#core/units'
+import { comparePipes, getPipe, namedBy, PIPES, type Pipe } from '#core/catalogue'
+import { formatDecimal, type Region, unitSystemOf } from '#core/units'
 import { formatReading, unitOf } from '~/reading/format'
 
 /** Every size of the catalogue, and any two of them at one scale: which go into one mouth, and which only seem to. */

@@ -1,6 +1,7 @@
 import type { Figure } from '#core/base'
-import { unitSystemOf, type Pipe } from '#core/catalogue'
-import { formatLength, type UnitSystem } from '#core/units'
+import { type Pipe } from '#core/catalogue'
+import { formatLength, type UnitSystem, unitSystemOf } from '#core/units'
+import { w } from '#core/speech'
 import type { Part } from '../types'
 import type { Ask, Card, DraftStep, Near } from './types'
 
@@ -35,12 +36,12 @@ export function cut({ pipe: { family } }: Pick<Card, 'pipe'>): DraftStep {
       code: 'cut',
       do: 'Cut square with a wheel cutter',
       why: 'A slanted end leaves part of the socket empty.',
-      caution: 'Swarf and the cut end are sharp.',
+      caution: `${w.Swarf} and the cut end are sharp.`,
     }
   if (RIGID.has(family))
     return {
       code: 'cut',
-      do: 'Cut square with a fine saw in a mitre box, or a wheel cutter made for plastic',
+      do: `Cut square with a fine saw in a ${w.mitre} box, or a wheel cutter made for plastic`,
       why: `A blade that squeezes cracks ${family === 'cpvc' ? 'CPVC' : 'PVC'} along the pipe, where nobody sees it.`,
       check: 'Square, no crack at the end.',
     }

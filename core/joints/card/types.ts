@@ -1,4 +1,4 @@
-import type { EndFacts, Pipe, Region, ThreadForm } from '#core/catalogue'
+import type { EndFacts, Pipe, ThreadForm } from '#core/catalogue'
 import {
   METHODS,
   type Conditions,
@@ -9,6 +9,7 @@ import {
   type ThreadMaterial,
   type Tube,
 } from '../types'
+import type { Region } from '#core/units'
 
 export const STEP_CODES = [
   'cut',

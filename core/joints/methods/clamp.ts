@@ -1,4 +1,5 @@
 import { ringPosition, type Pipe } from '#core/catalogue'
+import { about } from '#core/speech'
 import { cut, mark, ringAsk, ringBand } from '../card/draft'
 import { CUT_OFF_RING, end, step } from '../card/remedy'
 import type { Card, DraftStep } from '../card/types'
@@ -40,7 +41,7 @@ export const clamp: JointMethod = {
   needsFlame: false,
   byHand: false,
   listings: ['F2098'],
-  rules: [noRoom("The nose needs 25 to 35 on the ear's side. There is no room here.")],
+  rules: [noRoom(`The nose needs ${about(25, 35)} on the ear's side. There is no room here.`)],
   concerns: [
     care(
       'wrap',

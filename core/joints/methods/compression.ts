@@ -1,5 +1,6 @@
 import { seriesOf, findSocket } from '#core/catalogue'
 import { formatDecimal } from '#core/units'
+import { w } from '#core/speech'
 import { cut, deburr, hasLiner, liner, mark, ream, rounded, turnsAsk } from '../card/draft'
 import { nutTurns, NUT_TURNS_INCH, NUT_TURNS_PLASTIC } from '../card/facts'
 import { step } from '../card/remedy'
@@ -18,7 +19,7 @@ const looseParts = (tube: Tube): Part[] => {
       { kind: 'liner', name: 'pipe liner', size: tube.pipe.nominal, quantity: 1 },
       // A body comes with a brass olive, or one for metal: plastic takes its own.
       ...(tube.pipe.family === 'bs7291'
-        ? [{ kind: 'olive' as const, name: 'copper olive', size: tube.pipe.nominal, quantity: 1 }]
+        ? [{ kind: 'olive' as const, name: `copper ${w.olive}`, size: tube.pipe.nominal, quantity: 1 }]
         : []),
     ]
   const socket = findSocket('compression', tube.pipe)
@@ -33,7 +34,7 @@ function oliveOf(tube: Tube, socket: ReturnType<typeof socketOf>): Part[] {
     ? [
         {
           kind: 'olive',
-          name: 'converter olive',
+          name: `converter ${w.olive}`,
           size: `${socket.fittingNominal} x ${tube.pipe.nominal} in`,
           quantity: 1,
         },
@@ -42,8 +43,10 @@ function oliveOf(tube: Tube, socket: ReturnType<typeof socketOf>): Part[] {
 }
 
 function oliveWords({ pipe }: Card): string {
-  if (findSocket('compression', pipe)?.converterOlive) return `Slide on the olive made for old ${pipe.nominal} in`
-  return pipe.family === 'bs7291' ? 'Slide a copper olive on, dry: not a brass one' : 'Slide the olive on, dry'
+  if (findSocket('compression', pipe)?.converterOlive) return `Slide on the ${w.olive} made for old ${pipe.nominal} in`
+  return pipe.family === 'bs7291'
+    ? `Slide a copper ${w.olive} on, dry: not a brass one`
+    : `Slide the ${w.olive} on, dry`
 }
 
 const isInch = ({ pipe, fittingNominal }: Card): boolean => pipe.family === 'copper' && fittingNominal.includes('/')
@@ -56,7 +59,7 @@ function turnsFor(card: Card): { lo: number; hi: number } {
 const supportSleeve: DraftStep = {
   code: 'liner',
   do: 'Push the support sleeve into the soft tube, to its flange',
-  why: 'It rounds the end and keeps the olive from crushing it.',
+  why: `It rounds the end and keeps the ${w.olive} from crushing it.`,
   check: 'Flange flat on the tube end.',
 }
 
@@ -65,13 +68,13 @@ function steps(card: Card): DraftStep[] {
   return [
     cut(card),
     ...(card.pipe.family === 'copper' ? [ream] : []),
-    deburr('The olive has to slide on.'),
+    deburr(`The ${w.olive} has to slide on.`),
     {
       code: 'clean',
       do: rounded(card, 'Clean bright and dry for the whole depth'),
-      check: 'Round, no score under the olive.',
+      check: `Round, no score under the ${w.olive}.`,
     },
-    { code: 'nut', do: 'Slide the nut on, thread to the end', why: 'It cannot follow once the olive is on.' },
+    { code: 'nut', do: 'Slide the nut on, thread to the end', why: `It cannot follow once the ${w.olive} is on.` },
     { code: 'olive', do: oliveWords(card) },
     ...(hasLiner(looseParts(card.tube)) ? [liner] : []),
     ...(isSoft(card.tube) ? [supportSleeve] : []),
@@ -84,7 +87,7 @@ function steps(card: Card): DraftStep[] {
     {
       code: 'tighten',
       do: `Hold the body. Nut hand tight, then ${formatDecimal(lo, 2)} to ${formatDecimal(hi, 2)} turns`,
-      why: `By the fitting's own paper first. Too tight pinches the tube.${isInch(card) ? ' Charts of industrial makers say up to 2-1/4: on plumbing brass that splits nuts, so stop when it is dry.' : ''} An olive used before: hand tight and a quarter.`,
+      why: `By the fitting's own paper first. Too tight pinches the tube.${isInch(card) ? ' Charts of industrial makers say up to 2-1/4: on plumbing brass that splits nuts, so stop when it is dry.' : ''} ${w.AnOlive} used before: hand tight and a quarter.`,
       check: 'Draw a line across nut and body.',
       ...turnsAsk('Turns past hand tight', { lo, hi }),
     },
@@ -110,11 +113,11 @@ export const compression: JointMethod = {
     care(
       'converter-olive',
       'old 3/4, 1-1/4 or 1-1/2 in copper enters a metric body',
-      'Needs an olive made for the old size: the metric one is too large. Some use a converter fitting instead.',
+      `Needs ${w.anOlive} made for the old size: the metric one is too large. Some use a converter fitting instead.`,
       'BS 659, EN 1254-2',
       (tube) =>
         isOld(tube) && socketOf(tube)?.converterOlive === true
-          ? `Needs an olive made for old ${tube.pipe.nominal} in: the ${socketOf(tube)!.fittingNominal} one is too large. Some use a converter fitting instead.`
+          ? `Needs ${w.anOlive} made for old ${tube.pipe.nominal} in: the ${socketOf(tube)!.fittingNominal} one is too large. Some use a converter fitting instead.`
           : null,
     ),
     care(
@@ -129,7 +132,7 @@ export const compression: JointMethod = {
     ),
     care(
       'support-sleeve',
-      'soft copper is joined by an olive',
+      `soft copper is joined by ${w.anOlive}`,
       'Soft thin tube wants a support sleeve inside: it is counted with the parts.',
       'EN 1254-2',
       isSoft,
@@ -143,7 +146,7 @@ export const compression: JointMethod = {
     ),
     care(
       'retighten',
-      'PEX is joined by an olive',
+      `PEX is joined by ${w.anOlive}`,
       'Plastic creeps: liner in, and nip the nut again after a day and after the first heat.',
       'typical, trade practice',
       ({ pipe }) => pipe.family === 'pex',
@@ -151,14 +154,14 @@ export const compression: JointMethod = {
     school(
       'dry-olive',
       'a compression joint is made',
-      "Dry on the olive is the maker's rule; a smear of potable paste is a school on metal only.",
+      `Dry on the ${w.olive} is the maker's rule; a smear of potable paste is a school on metal only.`,
       'typical, trade practice',
     ),
   ],
   looseParts: looseParts,
   consumables: (tube, fittingNominal) => {
     const own = looseParts(tube).find(({ kind }) => kind === 'olive')
-    return [{ item: own ? `${own.name} ${own.size}` : `olive ${fittingNominal}`, quantity: 1, unit: 'piece' }]
+    return [{ item: own ? `${own.name} ${own.size}` : `${w.olive} ${fittingNominal}`, quantity: 1, unit: 'piece' }]
   },
   order: 17,
   minutes: { work: 3, wait: 0 },
@@ -174,10 +177,10 @@ export const compression: JointMethod = {
   hasDropEar: true,
   remedies: {
     check: step(
-      'A quarter turn more, once. If it still weeps, take it apart: a new olive on a fresh end, nothing on it',
+      `A quarter turn more, once. If it still weeps, take it apart: a new ${w.olive} on a fresh end, nothing on it`,
     ),
     tighten: step(
-      'Weeping, a quarter turn more. If it still weeps, take it apart: a new olive on a fresh end, nothing on it',
+      `Weeping, a quarter turn more. If it still weeps, take it apart: a new ${w.olive} on a fresh end, nothing on it`,
     ),
     insert: step('Slacken, push to the stop, run the nut up by hand and look at the mark again'),
   },

@@ -1,5 +1,6 @@
 import type { Tube } from '../types'
 import { formatDecimal } from '#core/units'
+import { w } from '#core/speech'
 import { bevel, cut, deburr, mark, ream, turnsAsk } from '../card/draft'
 import { CONE_TURNS } from '../card/facts'
 import { step } from '../card/remedy'
@@ -25,7 +26,9 @@ function steps(card: Card): DraftStep[] {
     {
       code: 'insert',
       do: metal ? 'Push the tube to the stop of the ring, through the cone' : 'Push the cone in to its shoulder',
-      check: metal ? 'Straight in the ring.' : 'O-rings whole, insulating ring there where the pipe has aluminium.',
+      check: metal
+        ? 'Straight in the ring.'
+        : `O-rings whole, insulating ring there where the pipe has ${w.aluminium}.`,
     },
     {
       code: 'assemble',
@@ -57,7 +60,7 @@ export const cone: JointMethod = {
     care(
       'cone-drinking',
       'a cone joint carries drinking water',
-      'A cone joint is made for heating: for drinking water only an adaptor that is listed for it.',
+      `A cone joint is made for heating: for drinking water only an ${w.adaptor} that is listed for it.`,
       'typical, practice of EN 16313',
       (_, { conditions }) => conditions.drinking,
     ),

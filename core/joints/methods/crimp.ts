@@ -1,4 +1,5 @@
 import { ringPosition, ringGauge, type Pipe } from '#core/catalogue'
+import { about, w } from '#core/speech'
 import { cut, mark, ringAsk, ringBand } from '../card/draft'
 import { CUT_OFF_RING, end, step } from '../card/remedy'
 import type { Ask, Card, DraftStep } from '../card/types'
@@ -13,7 +14,7 @@ function gaugeAsk(card: Card): { ask?: Ask } {
     ? {
         ask: {
           what: 'ring-diameter',
-          words: 'Or with a calliper, across the ring',
+          words: `Or with a ${w.calliper}, across the ring`,
           lo: gauge.noGoMm,
           hi: gauge.goMm,
           unit: 'mm',
@@ -67,7 +68,7 @@ export const crimp: JointMethod = {
   needsFlame: false,
   byHand: false,
   listings: ['F1807', 'F2159'],
-  rules: [noRoom('The handles open 400 to 600 and the tool must stand square. There is no room here.')],
+  rules: [noRoom(`The handles open ${about(400, 600)} and the tool must stand square. There is no room here.`)],
   concerns: [
     care('sleeve', IN_GROUND, 'In the ground only where listed, sleeved.', 'typical, trade practice', isInGround),
     note(

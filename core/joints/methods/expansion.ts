@@ -1,4 +1,5 @@
 import { formatDecimal, formatLength } from '#core/units'
+import { about, temperature as degrees } from '#core/speech'
 import { ambient, cut, mark, system } from '../card/draft'
 import { EXPANSION_HOLD_SECONDS, expansionShrink, EXPANSION_STROKES, RING_OVER_END_MM } from '../card/facts'
 import { end, step } from '../card/remedy'
@@ -59,7 +60,7 @@ function steps(card: Card): DraftStep[] {
     },
     {
       code: 'wait',
-      do: `No test until it has shrunk: ${long} at ${formatDecimal(air, 0)} °C`,
+      do: `No test until it has shrunk: ${long} at ${degrees(air)}`,
       seconds: shrink ?? undefined,
       why: "Makers differ; in frost the tool's own paper says how cold it may be.",
     },
@@ -87,7 +88,7 @@ export const expansion: JointMethod = {
           ? `Cold expansion wants tube that shrinks back: PEX a, or F1960 in its print. This counts as PEX ${pexType}.`
           : null,
     ),
-    noRoom('The expander stands 300 to 450 in line with the pipe. There is no room here.'),
+    noRoom(`The expander stands ${about(300, 450)} in line with the pipe. There is no room here.`),
   ],
   concerns: [
     held(
@@ -108,7 +109,7 @@ export const expansion: JointMethod = {
     note(
       'shrink',
       'an expansion fitting is made',
-      "No test until it has shrunk: 30 minutes above 4 °C, hours in the cold. In frost only as cold as the tool's paper allows.",
+      `No test until it has shrunk: 30 minutes above ${degrees(4)}, hours in the cold. In frost only as cold as the tool's paper allows.`,
       'typical, makers differ',
     ),
   ],

@@ -1,4 +1,5 @@
 import { formatDecimal, lengthsApart } from '#core/units'
+import { w } from '#core/speech'
 import { cut, deburr, ream, rounded, system, turnsAsk } from '../card/draft'
 import { FLARE_STANDS_MM, FLARE_TURNS } from '../card/facts'
 import { end, step } from '../card/remedy'
@@ -62,7 +63,7 @@ export const flare: JointMethod = {
     ),
     cutBack,
     IN_REACH,
-    noRoom('The die and two spanners have to get round the end. There is no room here.'),
+    noRoom(`The die and two ${w.spanners} have to get round the end. There is no room here.`),
   ],
   concerns: [
     BOOKED,

@@ -1,4 +1,5 @@
 import { ringPosition, type Pipe } from '#core/catalogue'
+import { about } from '#core/speech'
 import { bevel, cut, mark, ringBand } from '../card/draft'
 import { end, step } from '../card/remedy'
 import type { Card, DraftStep } from '../card/types'
@@ -54,7 +55,7 @@ export const mlPress: JointMethod = {
   comesApart: false,
   needsFlame: false,
   byHand: false,
-  rules: [noRoom('The jaw needs 15 to 30 from pipe to wall. It does not get round here.')],
+  rules: [noRoom(`The jaw needs ${about(15, 30)} from pipe to wall. It does not get round here.`)],
   concerns: [
     care('wrap', IN_GROUND, 'In the ground only where the system lists it, wrapped.', 'typical, makers', isInGround),
     note(

@@ -3,9 +3,10 @@ import { step } from '../card/remedy'
 import type { Card, DraftStep } from '../card/types'
 import { noRoom } from '../rules/common'
 import { care, note, refusal } from '../rules/rule'
-import type { Region } from '#core/catalogue'
 import type { Tube } from '../types'
 import type { JointMethod } from './types'
+import type { Region } from '#core/units'
+import { about, w } from '#core/speech'
 
 function steps(card: Card): DraftStep[] {
   return [
@@ -52,7 +53,7 @@ export const peCompression: JointMethod = {
         policy.compressionHidden !== 'allowed' &&
         !(policy.compressionHidden === 'temporary-only' && conditions.temporary),
     ),
-    noRoom('A long spanner has to swing, and the pipe run straight for 300. There is no room here.'),
+    noRoom(`A long ${w.spanner} has to swing, and the pipe run straight for ${about(300)}. There is no room here.`),
   ],
   concerns: [
     care(

@@ -4,6 +4,7 @@ import type { Card, DraftStep } from '../card/types'
 import { cutBack, isInGround, isSoft, mayBeSoft, noRoom } from '../rules/common'
 import { care, note, refusal } from '../rules/rule'
 import type { JointMethod } from './types'
+import { about } from '#core/speech'
 
 const CUT_OUT = 'Cut it out: a press fitting is never used again. Begin on sound pipe with a new one'
 
@@ -45,7 +46,7 @@ export const press: JointMethod = {
       'EN 10312; typical',
       ({ pipe }, { conditions }) => pipe.family === 'stainless' && conditions.service === 'buried',
     ),
-    noRoom('The jaw needs 20 to 35 from tube to wall. It does not get round here.'),
+    noRoom(`The jaw needs ${about(20, 35)} from tube to wall. It does not get round here.`),
   ],
   concerns: [
     care(

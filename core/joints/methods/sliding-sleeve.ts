@@ -5,6 +5,7 @@ import type { Card, DraftStep } from '../card/types'
 import { IN_GROUND, isInGround, noRoom } from '../rules/common'
 import { care, note } from '../rules/rule'
 import type { JointMethod } from './types'
+import { about } from '#core/speech'
 
 function steps(card: Card): DraftStep[] {
   return [
@@ -29,7 +30,7 @@ function steps(card: Card): DraftStep[] {
     },
     {
       code: 'check',
-      do: 'Look: sleeve within 1 to 2 mm of the collar. Tick it',
+      do: `Look: sleeve within ${about(1, 2)} of the collar. Tick it`,
       check: 'Straight, as far up all round.',
       ask: {
         what: 'sleeve-gap',
@@ -53,7 +54,7 @@ export const slidingSleeve: JointMethod = {
   needsFlame: false,
   byHand: false,
   listings: ['F2080'],
-  rules: [noRoom('The expander and the pulling tool need 120 to 180 beside the pipe. There is no room here.')],
+  rules: [noRoom(`The expander and the pulling tool need ${about(120, 180)} beside the pipe. There is no room here.`)],
   concerns: [
     care('wrap', IN_GROUND, 'In the ground only where the system lists it, wrapped.', 'typical, makers', isInGround),
     note(

@@ -1,5 +1,6 @@
 import { fusionOf, fusionTool } from '#core/catalogue'
 import { formatDecimal } from '#core/units'
+import { temperature as degrees, temperatures, w } from '#core/speech'
 import { ambient, cut, deburr, mark } from '../card/draft'
 import { end } from '../card/remedy'
 import type { Card, DraftStep } from '../card/types'
@@ -23,16 +24,16 @@ function steps(card: Card): DraftStep[] {
     deburr('A ragged edge folds into the socket.'),
     {
       code: 'clean',
-      do: 'Wipe pipe and socket dry and clean; peel an aluminium layer off to the depth',
+      do: `Wipe pipe and socket dry and clean; peel an ${w.aluminium} layer off to the depth`,
       why: 'It fuses plastic to plastic only, and dry.',
     },
     mark(card),
     {
       code: 'heat',
-      do: `Tool at ${value} °C (${lo} to ${hi}). Pipe and fitting straight on, to mark and stop: ${formatDecimal(seconds, 1)} s`,
+      do: `Tool at ${degrees(value)} (${temperatures(lo, hi)}). Pipe and fitting straight on, to mark and stop: ${formatDecimal(seconds, 1)} s`,
       why: isCold ? 'In the cold half as long again, out of the wind.' : 'Time runs once both are fully on.',
       seconds,
-      caution: `Hot tool, ${value} °C: gloves.`,
+      caution: `Hot tool, ${degrees(value)}: gloves.`,
     },
     {
       code: 'insert',

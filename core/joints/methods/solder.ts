@@ -1,4 +1,5 @@
 import { formatLength } from '#core/units'
+import { about } from '#core/speech'
 import { cut, deburr, depth, isNear, mark, ream, rounded, system } from '../card/draft'
 import { SOLDER_SET_SECONDS, SOLDER_COOL_SECONDS, solderWire } from '../card/facts'
 import { end, step } from '../card/remedy'
@@ -174,7 +175,7 @@ export const solder: JointMethod = {
     care(
       'see-behind',
       'there is little room',
-      'Tight for a torch: keep 25 to 40 behind, and a mirror to see the back of the joint.',
+      `Tight for a torch: keep ${about(25, 40)} behind, and a mirror to see the back of the joint.`,
       'typical, trade practice',
       (_, { conditions }) => conditions.room === 'tight',
     ),

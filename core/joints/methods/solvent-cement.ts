@@ -1,9 +1,10 @@
 import { ambient, cut, deburr, mark } from '../card/draft'
-import { CEMENT_HOLD_SECONDS, cementCure } from '../card/facts'
+import { CEMENT_AIR_C, CEMENT_HOLD_SECONDS, cementCure } from '../card/facts'
 import { end } from '../card/remedy'
 import type { Card, DraftStep } from '../card/types'
 import { care, note, refusal } from '../rules/rule'
 import type { JointMethod } from './types'
+import { temperature as degrees } from '#core/speech'
 
 function steps(card: Card): DraftStep[] {
   const plastic = card.pipe.family === 'cpvc' ? 'CPVC (F493)' : 'PVC (D2564)'
@@ -81,7 +82,7 @@ export const solventCement: JointMethod = {
     note(
       'weather',
       'plastic is cemented',
-      'Not below 5 °C nor above 43 °C without a cement made for it, nor in rain.',
+      `Not below ${degrees(CEMENT_AIR_C.lo)} nor above ${degrees(CEMENT_AIR_C.hi)} without a cement made for it, nor in rain.`,
       'typical, makers',
     ),
   ],

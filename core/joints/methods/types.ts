@@ -1,8 +1,9 @@
 import type { Figure } from '#core/base'
-import type { Pipe, Region, SocketMethod } from '#core/catalogue'
+import type { Pipe, SocketMethod } from '#core/catalogue'
 import type { Card, Consumable, DraftStep, Remedy, StepCode } from '../card/types'
 import type { ConcernRule, RefusalRule, RuledMethod } from '../rules/rule'
 import type { OfferedMethod, Part, Tube } from '../types'
+import type { Region } from '#core/units'
 
 /** What can be looked at on a finished joint of some methods only. */
 export type MethodLook =

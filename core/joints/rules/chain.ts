@@ -1,5 +1,6 @@
 import type { Figure, RuleKind, RuleRow, RuleText } from '#core/base'
 import { findSocket, socketDepth } from '#core/catalogue'
+import { about, length, w } from '#core/speech'
 import { ALL_METHODS } from '../methods'
 import type { Chain, Meeting } from '../search'
 import { isFresh, metalOf, metalOfFitting, pairIn, type Link } from '../metals'
@@ -48,7 +49,7 @@ function metalsIn({ chain, ends, situation }: ChainFacts): ReturnType<typeof pai
   return pairIn([metalOf(ends.a, situation), ...between, metalOf(ends.b, situation)])
 }
 const METAL_WORDS = {
-  galvanised: 'Galvanised steel',
+  galvanised: `${w.Galvanised} steel`,
   steel: 'Steel',
   copper: 'copper',
   stainless: 'stainless',
@@ -58,9 +59,8 @@ function metalsSaid(facts: ChainFacts): string | null {
   const pair = metalsIn(facts)
   if (!pair) return null
   const { flowFrom } = facts.situation.conditions
-  const spacer = facts.situation.region === 'us' ? 'brass of 6 in (150 mm)' : 'brass of 150 mm'
   const order = `${METAL_WORDS[pair.less]} before ${METAL_WORDS[pair.noble]} in the flow`
-  return `${order}${flowFrom === undefined ? '' : ', as it is here'}; ${spacer} or a dielectric union between.`
+  return `${order}${flowFrom === undefined ? '' : ', as it is here'}; brass of ${about(150)} or a dielectric union between.`
 }
 
 const hasPlasticThread = ({ chain }: ChainFacts): boolean => threadsIn(chain).some(({ isPlastic }) => isPlastic)
@@ -105,7 +105,7 @@ const CHAIN_RULES: readonly ChainRule[] = [
       (!kindsIn(chain).has('slip') ||
         (conditions.gap === undefined
           ? "Measure the coupling's length and the gap between the pipe ends. Then it fits."
-          : `Measure the coupling's length: the mark is (length - ${conditions.gap}) / 2. Then it fits.`)),
+          : `Measure the coupling's length: the mark is (length - ${length(conditions.gap)}) / 2. Then it fits.`)),
   ),
   held(
     'short',
@@ -123,7 +123,7 @@ const CHAIN_RULES: readonly ChainRule[] = [
   school(
     'insert-fittings',
     'the job says brass or composite, and a fitting goes into the tube',
-    'Brass or composite insert fittings: scale sticks to brass over decades; a spoilt composite is scrap.',
+    `Brass or composite insert fittings: scale sticks to brass over decades; a ${w.spoilt} composite is scrap.`,
     "the job's policy",
     ({ chain, situation: { policy } }) => {
       if (
@@ -133,7 +133,7 @@ const CHAIN_RULES: readonly ChainRule[] = [
         return null
       return policy.insertFittings === 'brass'
         ? "Brass insert fittings, the job's way: scale sticks to them over decades."
-        : "Composite insert fittings, the job's way: nothing sticks, a spoilt one is scrap."
+        : `Composite insert fittings, the job's way: nothing sticks, a ${w.spoilt} one is scrap.`
     },
   ),
   note(
@@ -186,14 +186,14 @@ const CHAIN_RULES: readonly ChainRule[] = [
   note(
     'plastic-thread',
     'a thread of PVC or CPVC is made up',
-    'Plastic thread: tape, or a paste that says it is for this plastic, never both. Snug by hand, then one to two turns, no toothed wrench. A female moulded round brass where it can be had.',
+    `Plastic thread: tape, or a paste that says it is for this plastic, never both. Snug by hand, then one to two turns, no toothed wrench. A female ${w.moulded} round brass where it can be had.`,
     'ASTM F1498; makers',
     hasPlasticThread,
   ),
   care(
     'threaded-half',
     'a thread is cut on schedule 80',
-    'A thread cut on schedule 80 leaves half of its pressure. A cemented adaptor keeps more.',
+    `A thread cut on schedule 80 leaves half of its pressure. A cemented ${w.adaptor} keeps more.`,
     'ASTM D1785',
     ({ chain }) => threadsIn(chain).some(({ tube }) => tube?.pipe.family === 'pvc'),
   ),
@@ -223,29 +223,29 @@ const CHAIN_RULES: readonly ChainRule[] = [
   ),
   care(
     'metals',
-    'galvanised or black steel and copper or stainless are joined by metal in fresh water',
-    'The less noble metal before the nobler in the flow; brass of 150 or a dielectric union between.',
+    `${w.galvanised} or black steel and copper or stainless are joined by metal in fresh water`,
+    `The less noble metal before the nobler in the flow; brass of ${about(150)} or a dielectric union between.`,
     'EN 12502, IPC 605, UPC 605',
     metalsSaid,
   ),
   note(
     'earth-path',
     'a dielectric union is put in',
-    'A dielectric union cuts the earth path: bond across it, and have an electrician verify.',
+    `A dielectric union cuts the ${w.earth} path: bond across it, and have an electrician verify.`,
     'BS 7671; NEC',
     ({ chain }) => isParted(chain),
   ),
   care(
     'sound-thread',
     'old steel pipe is joined by its thread',
-    'Old galvanised scales shut: cut back to a sound thread, or cut a new one.',
+    `Old ${w.galvanised} scales shut: cut back to a sound thread, or cut a new one.`,
     'trade practice',
     hasWetSteel,
   ),
   care(
     'slip',
     'a coupling without a stop goes in',
-    'No stop: mark half of its length less the gap on each pipe, (length - gap) / 2, and centre it. It needs its whole length of clean, round, straight pipe on one side.',
+    `No stop: mark half of its length less the gap on each pipe, (length - gap) / 2, and ${w.centre} it. It needs its whole length of clean, round, straight pipe on one side.`,
     'geometry; trade practice',
     ({ chain }) => kindsIn(chain).has('slip'),
   ),
@@ -273,7 +273,7 @@ const CHAIN_RULES: readonly ChainRule[] = [
   care(
     'npt-bsp',
     'NPT and BSP threads are in one way',
-    'NPT to BSP only by an adaptor made for both: 1/2 and 3/4 start together and then leak.',
+    `NPT to BSP only by an ${w.adaptor} made for both: 1/2 and 3/4 start together and then leak.`,
     'ASME B1.20.1, EN 10226-1',
     ({ chain }) => hasForm(chain, 'npt') && (hasForm(chain, 'bspt') || hasForm(chain, 'bspp')),
   ),

@@ -1,4 +1,5 @@
 import { pipeRating, seriesOf, type Rating } from '#core/catalogue'
+import { w } from '#core/speech'
 import { care, note, refusal, type ConcernRule, type RefusalRule, type Test } from './rule'
 import type { Situation, Tube } from '../types'
 
@@ -51,7 +52,7 @@ export const noRoom = (because: string): RefusalRule =>
     (_, { conditions }) => conditions.room === 'tight',
   )
 
-export const TWO_SPANNERS = noRoom('Two spanners need a 60 degree swing. There is no room here.')
+export const TWO_SPANNERS = noRoom(`Two ${w.spanners} need a 60 degree swing. There is no room here.`)
 
 /** A seal or a grip ring wants the whole of its length sound. */
 export const cutBack = refusal(

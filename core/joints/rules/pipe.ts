@@ -1,4 +1,5 @@
 import { HAZARDS, seriesOf, type Pipe } from '#core/catalogue'
+import { perRegion, temperature as degrees, w } from '#core/speech'
 import type { Situation, Tube } from '../types'
 import { care, held, note, refusal, type ConcernRule, type RefusalRule } from './rule'
 
@@ -29,22 +30,22 @@ function classReason({ class: printed, pipe }: Tube, { conditions }: Situation):
   const [digit] = read as [string, ...string[]]
   const { most, water } = CLASSES[digit]!
   return service !== 'heating' && water === 'heating'
-    ? `Class ${digit} is for heating water: its print has no class for hot water at the tap.`
-    : `Class ${digit} is for ${most} °C. The line runs at ${temperature}.`
+    ? `Class ${digit} is for heating water: its print has no class for hot water at the ${w.tap}.`
+    : `Class ${digit} is for ${degrees(most)}. The line runs at ${degrees(temperature)}.`
 }
 
 /** Services a pipe is not used for, whatever joins it. Asked of tube and of threaded pipe alike. */
 export const PIPE_REFUSALS: readonly RefusalRule[] = [
   refusal(
     'service',
-    'its print or colour says gas',
+    `its print or ${w.colour} says gas`,
     'It is marked for gas. Gas is for a registered person only.',
     'ASTM D2513, EN 1555; GSIUR 1998, IFGC',
     ({ madeFor }) => madeFor === 'gas',
   ),
   refusal(
     'service',
-    'its print or colour says fire sprinkler',
+    `its print or ${w.colour} says fire sprinkler`,
     'It is marked for fire sprinklers. Leave it: water supply is not taken from it.',
     'trade practice',
     ({ madeFor }) => madeFor === 'sprinkler',
@@ -85,15 +86,15 @@ export const PIPE_REFUSALS: readonly RefusalRule[] = [
   ),
   refusal(
     'service',
-    'galvanised steel lies in the ground and carries drinking water',
-    'Galvanised steel is not laid in the ground for drinking water: the soil eats it from outside.',
+    `${w.galvanised} steel lies in the ground and carries drinking water`,
+    `${w.Galvanised} steel is not laid in the ground for drinking water: the soil eats it from outside.`,
     'IPC 605, UPC 604; WS(WF)R 1999',
     ({ pipe }, { conditions }) => pipe.family === 'steel' && conditions.service === 'buried' && conditions.drinking,
   ),
   refusal(
     'service',
     'CPVC is on heating',
-    'CPVC is for water at the tap, not for a heating circuit: glycol and inhibitors crack it.',
+    `CPVC is for water at the ${w.tap}, not for a heating circuit: glycol and inhibitors crack it.`,
     'typical, makers',
     ({ pipe }, { conditions }) => pipe.family === 'cpvc' && conditions.service === 'heating',
   ),
@@ -129,7 +130,7 @@ export const PIPE_REFUSALS: readonly RefusalRule[] = [
   ),
   refusal(
     'drinking',
-    'its print or colour says reclaimed water',
+    `its print or ${w.colour} says reclaimed water`,
     'It is marked for reclaimed water: never for drinking.',
     'IPC 605; trade practice',
     ({ madeFor }, { conditions }) => madeFor === 'reclaimed' && conditions.drinking,
@@ -144,33 +145,28 @@ export const PIPE_REFUSALS: readonly RefusalRule[] = [
 ]
 
 /** How far from what heats the water plastic begins, in the words of each region: typical, makers differ. */
-const METAL_FIRST: Readonly<Record<Situation['region'], string>> = {
+const METAL_FIRST = perRegion({
   us: '18 in (457 mm) from a heater or boiler',
-  gb: 'metre from a boiler or heater (350 mm where its maker agrees)',
-  eu: 'metre from a boiler or heater',
-}
+  gb: `${w.metre} from a boiler or heater (350 mm where its maker agrees)`,
+  eu: `${w.metre} from a heat generator`,
+})
 
 /** What is asked for on every pipe end, whatever joins it; threaded pipe too. */
 export const PIPE_CONCERNS: readonly ConcernRule[] = [
   care(
     'boiler-metre',
     'plastic is on heating',
-    'Plastic on heating: keep the first metre from the boiler in metal.',
+    `Plastic on heating: keep the first ${METAL_FIRST} in metal.`,
     'BS 7291, UPC 604; makers',
-    ({ pipe }, { conditions, region }) =>
-      conditions.service === 'heating' && seriesOf(pipe.series).plastic
-        ? `Plastic on heating: keep the first ${METAL_FIRST[region]} in metal.`
-        : null,
+    ({ pipe }, { conditions }) => conditions.service === 'heating' && seriesOf(pipe.series).plastic,
   ),
   note(
     'heater-metal',
     'plastic carries hot water',
-    'Keep the first stretch from a heater in metal.',
+    `Keep the first ${METAL_FIRST} in metal.`,
     'UPC 604, BS 7291; makers',
-    ({ pipe }, { conditions, region }) =>
-      (conditions.service === 'hot' || conditions.service === 'recirculation') && seriesOf(pipe.series).plastic
-        ? `Keep the first ${METAL_FIRST[region]} in metal.`
-        : null,
+    ({ pipe }, { conditions }) =>
+      (conditions.service === 'hot' || conditions.service === 'recirculation') && seriesOf(pipe.series).plastic,
   ),
   held('gas', HAZARDS.gas.when, HAZARDS.gas.text, HAZARDS.gas.source, ({ traced }) => traced === 'unknown'),
   care(

@@ -9,11 +9,11 @@ import {
   pipeRating,
   seriesOf,
   socketDepth,
-  unitSystemOf,
   type Pipe,
   type SocketMethod,
 } from '#core/catalogue'
-import { decimalsApart, formatDecimal, formatLength } from '#core/units'
+import { decimalsApart, formatDecimal, formatLength, unitSystemOf } from '#core/units'
+import { about, diameter, length, pressure as pressureWords, temperature as degrees, w } from '#core/speech'
 import { COMPRESSION_PLAY } from '../prices-and-play'
 import { alongOf } from '../play'
 import type { Situation, Tube } from '../types'
@@ -47,12 +47,12 @@ function sizeReason({ pipe }: Tube, _: Situation, method: RuledMethod): string |
   if (!near) return `No ${method.words} fitting is made for ${pipe.label}.`
   const off = pipe.od - near.od
   if (Math.abs(off) > 3)
-    return `${capital(method.words)} fittings go up to ${formatDecimal(near.od, 2)}. This pipe is ${formatDecimal(pipe.od, 2)}.`
+    return `${capital(method.words)} fittings go up to ${diameter(near.od)}. This pipe is ${diameter(pipe.od)}.`
   const why =
     method.id === 'solder'
       ? 'Capillarity needs the right gap all round'
       : 'The seal and grip are made for one diameter only'
-  return `Made for ${near.od.toFixed(2)}. This pipe is ${pipe.od.toFixed(2)}, ${formatDecimal(Math.abs(off), 2)} ${off < 0 ? 'under' : 'over'}. ${why}.`
+  return `Made for ${diameter(near.od)}. This pipe is ${diameter(pipe.od)}, ${diameter(Math.abs(off))} ${off < 0 ? 'under' : 'over'}. ${why}.`
 }
 
 function ratingReason(tube: Tube, { conditions }: Situation, method: RuledMethod): string | null {
@@ -61,15 +61,14 @@ function ratingReason(tube: Tube, { conditions }: Situation, method: RuledMethod
   const { temperature, pressure } = conditions
   const own = ownRating(tube, conditions)
   if (own.kind === 'beyond' && seriesOf(pipe.series).plastic)
-    return `No rating for ${FAMILY_WORDS[pipe.family]} at ${temperature} °C. It is not made for that heat.`
+    return `No rating for ${FAMILY_WORDS[pipe.family]} at ${degrees(temperature)}. It is not made for that heat.`
   const over = ({ bar, tempC }: { bar: number; tempC: number }) => {
-    const words = decimalsApart([bar, pressure], 1)
-    return `takes ${words(bar)} bar at ${tempC} °C. The line runs at ${words(pressure)}.`
+    return `takes ${pressureWords(bar, [pressure])} at ${degrees(tempC)}. The line runs at ${pressureWords(pressure, [bar])}.`
   }
   if (own.kind === 'rated' && own.bar < pressure) return `The pipe ${over(own)}`
   const joint = socket && jointRating(socket, pipe, temperature)
   if (joint?.kind === 'beyond' && !method.sealsOnMetal)
-    return `No rating for a ${method.words} joint at ${temperature} °C.`
+    return `No rating for a ${method.words} joint at ${degrees(temperature)}.`
   if (joint?.kind === 'rated' && joint.bar < pressure) return `The joint ${over(joint)}`
   return null
 }
@@ -85,18 +84,17 @@ function playReason({ pipe }: Tube, { conditions }: Situation, method: RuledMeth
   // Without a depth nobody can say that the pipe goes in at no play at all.
   const need = depth ?? 0
   if (play >= need && !(depth === null && play === 0)) return null
-  const words = decimalsApart([need, play], 1)
-  return `The pipe has to be drawn back ${words(need)} to enter. There is ${words(play)}.`
+  return `The pipe has to be drawn back ${length(need, [play])} to enter. There is ${length(play, [need])}.`
 }
 
 function toolReason({ pipe }: Tube, { kit: { tools } }: Situation, method: RuledMethod): string | null {
   if (tools === undefined || method.byHand) return null
   const tool = tools.find(({ method: id }) => id === method.id)
-  if (!tool) return `No ${method.words} tool on the van.`
+  if (!tool) return `No ${method.words} tool on the ${w.van}.`
   const nominal = findSocket(method.id, pipe)?.fittingNominal
   return tool.sizes === undefined || nominal === undefined || tool.sizes.includes(nominal)
     ? null
-    : `The ${method.words} tool on the van has no ${nominal}. It has ${tool.sizes.join(', ') || 'no sizes'}.`
+    : `The ${method.words} tool on the ${w.van} has no ${nominal}. It has ${tool.sizes.join(', ') || 'no sizes'}.`
 }
 
 export function familyReason({ pipe }: Tube, method: RuledMethod): string {
@@ -171,7 +169,13 @@ export const SHARED_REFUSALS: readonly RefusalRule[] = [
     'trade practice',
     (_, { conditions }, method) => conditions.mustUndo && !method.comesApart,
   ),
-  refusal('tool', 'the tool or its size is not on the van', 'The tool is not on the van.', "the van's kit", toolReason),
+  refusal(
+    'tool',
+    `the tool or its size is not on the ${w.van}`,
+    `The tool is not on the ${w.van}.`,
+    `the ${w.van}'s kit`,
+    toolReason,
+  ),
   refusal(
     'no-figure',
     'the method is made in this size, but no figure is held',
@@ -192,13 +196,12 @@ const STRAIGHT: Readonly<Partial<Record<SocketMethod, number>>> = {
 }
 
 /** How much of the pipe that is, with what stays straight behind it; nothing where no depth is held. */
-function lengthOf({ pipe }: Tube, region: Situation['region'], { id }: RuledMethod): string {
+function lengthOf({ pipe }: Tube, { id }: RuledMethod): string {
   const socket = findSocket(id, pipe)
   const depth = socket && socketDepth(socket).value
   if (depth === null) return ''
-  const words = (mm: number) => formatLength(mm, unitSystemOf(region))
   const straight = STRAIGHT[id]
-  return `, ${words(depth)}${straight === undefined ? '' : `, and ${words(straight)} more of it straight and round before a bend`}`
+  return `, ${length(depth)}${straight === undefined ? '' : `, and ${about(straight)} more of it straight and round before a bend`}`
 }
 
 const METAL = 'bare metal for the whole depth'
@@ -251,14 +254,14 @@ export const SHARED_CONCERNS: readonly ConcernRule[] = [
     'the end is painted, plated, scored or corroded',
     `Bring it to ${METAL}, or cut back to where it is.`,
     'typical, trade practice',
-    (tube, { region }, method) => {
+    (tube, _, method) => {
       const { surface } = tube
       if (surface === undefined || surface === 'bare' || MINDS_NOT[method.id]?.includes(surface)) return null
-      const length = lengthOf(tube, region, method)
+      const whole = lengthOf(tube, method)
       if (surface === 'scored' || surface === 'corroded')
-        return `The end is ${surface}: cut back to sound pipe for the whole depth${length}.`
+        return `The end is ${surface}: cut back to sound pipe for the whole depth${whole}.`
       const covered = surface === 'painted' ? 'painted or lacquered' : 'plated'
-      return `The end is ${covered}: take it to ${METAL} first${length}.`
+      return `The end is ${covered}: take it to ${METAL} first${whole}.`
     },
   ),
   held(
@@ -279,7 +282,7 @@ export const SHARED_CONCERNS: readonly ConcernRule[] = [
     (tube, { conditions }) =>
       ownRating(tube, conditions).kind === 'rated'
         ? null
-        : `No rating held for ${tube.pipe.label} at ${conditions.temperature} °C; the joint's own decides.`,
+        : `No rating held for ${tube.pipe.label} at ${degrees(conditions.temperature)}; the joint's own decides.`,
   ),
   note(
     'rating-unknown',

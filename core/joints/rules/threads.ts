@@ -1,6 +1,6 @@
 import { FAMILY_WORDS, findSocket, hasThread, pipeRating, type SocketMethod, type ThreadForm } from '#core/catalogue'
 import type { RuleRow } from '#core/base'
-import { decimalsApart } from '#core/units'
+import { pressure as pressureWords, w } from '#core/speech'
 import { JOINT_METHODS } from '../methods'
 import { isFresh, isLessNoble, isNoble, metalOf } from '../metals'
 import { REFUSAL_CODES, type Method, type Offer, type Situation, type Tube } from '../types'
@@ -67,14 +67,13 @@ const THREAD_RULES: readonly ThreadRule[] = [
       const tube = threadedPlastic(offer)
       const bar = tube ? threadedBar(tube, temperature) : null
       if (bar === null || bar >= pressure) return false
-      const words = decimalsApart([bar, pressure], 1)
-      return `A thread leaves half of what schedule 80 carries: ${words(bar)} bar. The line runs at ${words(pressure)}.`
+      return `A thread leaves half of what schedule 80 carries: ${pressureWords(bar, [pressure])}. The line runs at ${pressureWords(pressure, [bar])}.`
     },
   },
   {
     code: 'service',
-    when: 'a galvanised or steel thread lies in the ground and carries drinking water',
-    because: 'Galvanised steel is not laid in the ground for drinking water: the soil eats it from outside.',
+    when: `a ${w.galvanised} or steel thread lies in the ground and carries drinking water`,
+    because: `${w.Galvanised} steel is not laid in the ground for drinking water: the soil eats it from outside.`,
     source: 'IPC 605, UPC 604; WS(WF)R 1999',
     says: ({ thread }, _, { conditions }) =>
       (thread.material === 'galvanised' || thread.material === 'steel') &&
@@ -85,8 +84,7 @@ const THREAD_RULES: readonly ThreadRule[] = [
     code: 'thread',
     when: 'a plastic female thread would go over a metal male',
     source: PLASTIC_SOURCE,
-    because:
-      "A plastic female thread splits on a metal male. Use a male plastic adaptor in a socket of the pipe's own metal, or a female moulded round brass.",
+    because: `A plastic female thread splits on a metal male. Use a male plastic ${w.adaptor} in a socket of the pipe's own metal, or a female ${w.moulded} round brass.`,
     says: ({ thread }, other) =>
       other !== null && thread.material === 'plastic' && thread.gender === 'female' && !givesPlasticMale(other),
   },
@@ -99,10 +97,9 @@ const THREAD_RULES: readonly ThreadRule[] = [
   },
   {
     code: 'metals',
-    when: 'galvanised steel and copper or stainless are in a loop of fresh water',
+    when: `${w.galvanised} steel and copper or stainless are in a loop of fresh water`,
     source: 'EN 12502, IPC 605, UPC 605',
-    because:
-      'In a loop the water always comes back from the nobler metal: galvanised steel pits. Not in a recirculating line.',
+    because: `In a loop the water always comes back from the nobler metal: ${w.galvanised} steel pits. Not in a recirculating line.`,
     says: (offer, other, situation) =>
       areApart(offer, other, situation) &&
       situation.conditions.service === 'recirculation' &&
@@ -110,7 +107,7 @@ const THREAD_RULES: readonly ThreadRule[] = [
   },
   {
     code: 'metals',
-    when: 'fresh water comes from copper or stainless into galvanised steel',
+    when: `fresh water comes from copper or stainless into ${w.galvanised} steel`,
     source: 'EN 12502, IPC 605, UPC 605',
     because:
       'The water comes from the nobler metal and carries some of it on: the zinc pits. The less noble one comes first in the flow.',

@@ -1,7 +1,6 @@
 import { fail, ok, type Result } from '#core/base'
 import { bendCard, failPull, pulledAt, pullStep, type PulledPiece } from '#core/line'
 import { fillPolicy } from '#core/joints'
-import { unitSystemOf } from '#core/catalogue'
 import type { RunPiece } from '#core/run'
 import { tubesOf, type LineRules } from '../line/work'
 import type { JobRecord } from '../job/record'
@@ -20,7 +19,7 @@ export interface BentPiece extends RunPiece, Pick<PulledPiece, 'card'> {
 export const bentPieces = (job: LineRules & Pick<JobRecord, 'lines' | 'policy'>): BentPiece[] =>
   job.lines.flatMap((line) =>
     tubesOf(job, line).flatMap((tube) => {
-      const card = bendCard(tube.piece, fillPolicy(job.policy).bendMark, unitSystemOf(job.region))
+      const card = bendCard(tube.piece, fillPolicy(job.policy).bendMark, job.region)
       return card ? [{ ...tube, key: `L${line.number}${tube.piece.id}`, line, card }] : []
     }),
   )

@@ -1,5 +1,4 @@
-import { unitSystemOf } from '#core/catalogue'
-import { formatLength } from '#core/units'
+import { formatLength, unitSystemOf } from '#core/units'
 import { z } from 'zod'
 import { begins, begunAgain, changed, changes, drops, setBack, undoneBy, type DoneAct } from '../act'
 import type { CutRecord } from './record'

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { speakAll } from '#core/speech'
 import { ACTS } from '#core/acts'
 import { cutQuestion, cutRows, planCuts, restsOf, takeAnswer, type BenchPlan } from '#core/cutting'
 import {
@@ -187,7 +188,7 @@ describe('a plan and its rack', () => {
   })
   it('is refused in words where an offcut is promised elsewhere, gone, or another length', () => {
     const promised = { job: 'job-2', name: 'Boat-shed', cut: 'cut-9', number: 3 }
-    expect(planCut({ rack: [{ ...rack[0]!, promised }] }, LONG, plan)).toMatchObject({
+    expect(speakAll(planCut({ rack: [{ ...rack[0]!, promised }] }, LONG, plan), 'gb')).toMatchObject({
       ok: false,
       error: { message: expect.stringMatching(/1240 mm is promised to Boat-shed, sheet C3\. Plan again without it/) },
     })
@@ -316,9 +317,11 @@ describe('a plan and a line that changed', () => {
     const sheet = value(planCut({ rack: [] }, SHEET, planFor(JOB, SHEET)))
     const changed = { ...JOB, lines: [{ ...LINE, legs: ['e 700', ...LINE.legs.slice(1)] }] }
     const { pieces } = piecesFor(changed, SHEET, [changed])
-    expect(staleness(sheet.plan!, pieces, [], null)).toEqual([expect.stringMatching(/^L1 p1 is .* now, was /)])
-    expect(staleness(sheet.plan!, pieces.slice(0, 2), [], null)).toContain('L1 p3 is not wanted any more')
-    expect(staleness(sheet.plan!, sheet.plan!.pieces, [], { kerf: 2, keep: 300 })).toEqual(['a cut takes 2 now, was 0'])
+    expect(staleness(sheet.plan!, pieces, [], null, 'gb')).toEqual([expect.stringMatching(/^L1 p1 is .* now, was /)])
+    expect(staleness(sheet.plan!, pieces.slice(0, 2), [], null, 'gb')).toContain('L1 p3 is not wanted any more')
+    expect(staleness(sheet.plan!, sheet.plan!.pieces, [], { kerf: 2, keep: 300 }, 'gb')).toEqual([
+      'a cut takes 2 mm now, was 0 mm',
+    ])
   })
 })
 

@@ -1,5 +1,5 @@
 import { fail, issue, ok, type Issue, type Result } from '#core/base'
-import { findPipe, getPipe, soldAs, unitSystemOf } from '#core/catalogue'
+import { findPipe, getPipe, soldAs } from '#core/catalogue'
 import {
   CUTTER_KERF,
   findPlanFault,
@@ -17,7 +17,8 @@ import {
 } from '#core/cutting'
 import { fillPolicy } from '#core/joints'
 import { piecesOf, plainMessage } from '#core/run'
-import { formatDecimal, formatLength, parseLength, type UnitSystem } from '#core/units'
+import { formatDecimal, formatLength, parseLength, type UnitSystem, unitSystemOf, type Region } from '#core/units'
+import { length as mm, lengths, speakAll } from '#core/speech'
 import type { CutBody, DoneCutBody, FinishBody } from './schema'
 import type { Hand, Next } from '../hand'
 import { surveyed } from '../line/work'
@@ -153,7 +154,7 @@ export function readSheet(
   const system = unitSystemOf(job.region)
   const kerf = readTyped(sheet.kerf, system, 'kerf', CUTTER_KERF[sheet.cutter].value!)
   if (!kerf.ok) return kerf
-  if (kerf.value > 50) return fail('range', 'kerf', 'kerf: what one cut takes away, 0 to 50 mm.')
+  if (kerf.value > 50) return fail('range', 'kerf', `kerf: what one cut takes away, ${lengths(0, 50)}.`)
   const keep = readTyped(sheet.keep, system, 'keep', USUAL_KEEP_MM)
   if (!keep.ok) return keep
   const stock: (StockRow & { price: number | null })[] = []
@@ -239,23 +240,15 @@ export function planCut({ rack }: Pick<JobRecord, 'rack'>, sheet: CutRecord, pla
     const offcut = rack.find((one) => one.id === stock)
     const path = `plan.bars.${i}.stock`
     if (!offcut)
-      return fail(
-        'impossible',
-        path,
-        `An offcut of ${formatDecimal(length, 1)} mm is not on the rack any more. Plan again without it.`,
-      )
+      return fail('impossible', path, `An offcut of ${mm(length)} is not on the rack any more. Plan again without it.`)
     if (offcut.promised && offcut.promised.cut !== sheet.id)
       return fail(
         'impossible',
         path,
-        `The offcut of ${formatDecimal(length, 1)} mm is promised to ${offcut.promised.name}, sheet C${offcut.promised.number}. Plan again without it.`,
+        `The offcut of ${mm(length)} is promised to ${offcut.promised.name}, sheet C${offcut.promised.number}. Plan again without it.`,
       )
     if (Math.abs(offcut.length - length) > 0.01)
-      return fail(
-        'impossible',
-        path,
-        `The offcut of ${formatDecimal(length, 1)} mm is ${formatDecimal(offcut.length, 1)} mm by now. Plan again.`,
-      )
+      return fail('impossible', path, `The offcut of ${mm(length)} is ${mm(offcut.length)} by now. Plan again.`)
   }
   return ok({ ...sheet, plan })
 }
@@ -278,11 +271,7 @@ export function enterCut(
     return fail('impossible', 'piece', `piece: ${wanted.name} is cut already.`)
   const rest = restOf(on, sheet.done, sheet.plan.kerf)
   if (length > rest + 1)
-    return fail(
-      'range',
-      'length',
-      `length: ${formatDecimal(length, 1)} mm is longer than what is left of this bar, ${formatDecimal(rest, 1)} mm.`,
-    )
+    return fail('range', 'length', `length: ${mm(length)} is longer than what is left of this bar, ${mm(rest)}.`)
   return ok({ ...sheet, done: [...sheet.done, { id, bar, piece, length, at, by }] })
 }
 
@@ -317,7 +306,7 @@ export function finishCut(
       return fail(
         'range',
         `kept.${i}.length`,
-        `kept.${i}.length: no more than ${formatDecimal(found.length, 1)} mm can be left there. Measure it again.`,
+        `kept.${i}.length: no more than ${mm(found.length)} can be left there. Measure it again.`,
       )
   }
   const sum = trueSum(
@@ -341,6 +330,7 @@ export function staleness(
   pieces: readonly BenchPiece[],
   done: readonly DoneCut[],
   settings: Pick<BenchSettings, 'kerf' | 'keep'> | null,
+  region: Region,
 ): string[] {
   const now = new Map(pieces.map((piece) => [piece.key, piece]))
   const was = new Map(plan.pieces.map((piece) => [piece.key, piece]))
@@ -349,14 +339,14 @@ export function staleness(
     const before = was.get(piece.key)
     if (!before) words.push(`${piece.name} is new`)
     else if (Math.abs(before.length - piece.length) > 0.05)
-      words.push(`${piece.name} is ${formatDecimal(piece.length, 1)} now, was ${formatDecimal(before.length, 1)}`)
+      words.push(`${piece.name} is ${mm(piece.length, [before.length])} now, was ${mm(before.length, [piece.length])}`)
   }
   for (const piece of plan.pieces) if (!now.has(piece.key)) words.push(`${piece.name} is not wanted any more`)
   if (settings && settings.kerf !== plan.kerf)
-    words.push(`a cut takes ${formatDecimal(settings.kerf, 1)} now, was ${formatDecimal(plan.kerf, 1)}`)
+    words.push(`a cut takes ${mm(settings.kerf, [plan.kerf])} now, was ${mm(plan.kerf, [settings.kerf])}`)
   if (settings && settings.keep !== plan.keep) words.push('the shortest rest to keep has changed')
   if (slipsOf(plan, done).some(({ id }) => !plan.slips.includes(id))) words.push('a cut came out wrong')
-  return words
+  return speakAll(words, region)
 }
 
 /** A sheet taken out. Fails with `FINISHED` once finished, at `cut` where something was cut for it. */

@@ -17,7 +17,7 @@ describe('readDiameter', () => {
     expect(read('67.5', 'tape-round')).toMatchObject({
       state: 'read',
       mm: expect.closeTo(21.486, 3),
-      working: '67.5 round it \u00f7 3.1416 = 21.49',
+      working: '67.5 mm round it \u00f7 3.1416 = 21.49 mm',
     })
   })
 
@@ -32,7 +32,7 @@ describe('readDiameter', () => {
   it('asks whether it was measured round', () => {
     expect(read('200')).toMatchObject({
       state: 'wrong',
-      guess: { by: 'tape-round', words: expect.stringContaining('63.66 across') },
+      guess: { by: 'tape-round', words: expect.stringContaining('63.66 mm across') },
     })
   })
 

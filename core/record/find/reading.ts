@@ -1,6 +1,6 @@
-import { unitSystemOf, type Region } from '#core/catalogue'
 import { DIAMETER_RANGE, INSTRUMENTS, type Check, type Instrument } from '#core/identify'
-import { formatDecimal, MM_PER_INCH, parseLength } from '#core/units'
+import { formatDecimal, MM_PER_INCH, parseLength, type Region, unitSystemOf } from '#core/units'
+import { diameter, lengths, speakAll } from '#core/speech'
 
 /** How a diameter is read at the pipe. The wrap strip goes round it and shows the diameter itself. */
 export const MEANS = [...INSTRUMENTS, 'strip'] as const
@@ -22,7 +22,10 @@ export type Reading =
 export type LengthReading = { state: 'empty' } | { state: 'read'; mm: number } | { state: 'wrong'; message: string }
 
 /** Reads a wall or bore; it lies within the outside diameter where that is known. */
-export function readLength(
+export function readLength(...asked: Parameters<typeof lengthRead>): LengthReading {
+  return speakAll(lengthRead(...asked), asked[2])
+}
+function lengthRead(
   name: 'wall' | 'bore',
   typed: string | undefined,
   region: Region,
@@ -34,10 +37,7 @@ export function readLength(
   const { mm } = parsed.value
   const share = name === 'wall' ? 1 / 2 : 1
   if (outsideMm !== null && mm >= outsideMm * share)
-    return {
-      state: 'wrong',
-      message: `A ${name} of ${formatDecimal(mm, 2)} mm does not go into ${formatDecimal(outsideMm, 2)} mm outside.`,
-    }
+    return { state: 'wrong', message: `A ${name} of ${diameter(mm)} does not go into ${diameter(outsideMm)} outside.` }
   return { state: 'read', mm }
 }
 
@@ -45,7 +45,10 @@ export function readLength(
  * Reads a find's diameter by the job's own unit and instrument; a figure that no pipe has is questioned with what it
  * could have been.
  */
-export function readDiameter(find: { typed: string; by: Means }, region: Region): Reading {
+export const readDiameter = (find: { typed: string; by: Means }, region: Region): Reading =>
+  speakAll(diameterRead(find, region), region)
+
+function diameterRead(find: { typed: string; by: Means }, region: Region): Reading {
   if (find.typed.trim() === '') return { state: 'empty' }
   const parsed = parseLength(find.typed, unitSystemOf(region), 'outside diameter')
   if (!parsed.ok) return { state: 'wrong', message: parsed.error.message }
@@ -55,13 +58,13 @@ export function readDiameter(find: { typed: string; by: Means }, region: Region)
     return {
       state: 'read',
       mm,
-      working: girth ? `${formatDecimal(parsed.value.mm, 1)} round it \u00f7 3.1416 = ${formatDecimal(mm, 2)}` : null,
+      working: girth ? `${diameter(parsed.value.mm)} round it \u00f7 3.1416 = ${diameter(mm)}` : null,
     }
   const inches = parsed.value.mm * MM_PER_INCH
   if (mm < 4 && parsed.value.unit === 'mm' && inches >= 4 && inches <= 120)
     return {
       state: 'wrong',
-      message: `${formatDecimal(mm, 3)} mm is thinner than any pipe.`,
+      message: `${diameter(mm)} is thinner than any pipe.`,
       guess: {
         typed: `${find.typed.trim().replace(/\s*mm$/, '')} in`,
         words: `${formatDecimal(parsed.value.mm, 3)} in is ${formatDecimal(inches, 2)} mm`,
@@ -71,16 +74,12 @@ export function readDiameter(find: { typed: string; by: Means }, region: Region)
   if (mm > 120 && across <= 120 && !girth)
     return {
       state: 'wrong',
-      message: `No supply pipe is ${formatDecimal(mm, 0)} across. 4 to 120 mm is accepted.`,
-      guess: {
-        typed: find.typed,
-        by: 'tape-round',
-        words: `${formatDecimal(mm, 1)} round it is ${formatDecimal(across, 2)} across`,
-      },
+      message: `No supply pipe is ${diameter(mm)} across. ${lengths(4, 120)} is accepted.`,
+      guess: { typed: find.typed, by: 'tape-round', words: `${diameter(mm)} round it is ${diameter(across)} across` },
     }
   return {
     state: 'wrong',
-    message: `${formatDecimal(mm, 2)} mm is outside what supply pipe measures. 4 to 120 mm (5/32 to 4 3/4 in) is accepted.`,
+    message: `${diameter(mm)} is outside what supply pipe measures. ${lengths(4, 120)} is accepted.`,
   }
 }
 

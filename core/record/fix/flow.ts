@@ -1,7 +1,6 @@
 import { ok, type Result } from '#core/base'
-import { unitSystemOf } from '#core/catalogue'
 import { flowAlong, type LineFlow } from '#core/flow'
-import { parseFlow } from '#core/units'
+import { parseFlow, unitSystemOf } from '#core/units'
 import { fixSettings } from './work'
 import { surveyed, type LineRules } from '../line/work'
 import type { LineRecord } from '../line/record'

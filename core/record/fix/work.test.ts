@@ -182,7 +182,7 @@ describe('a line that is held', () => {
     // By hand: 10 m from an anchor near its middle moves the tee by some 5 mm; 61 x root of 15 x 5 is over 500.
     const branch = { legs: ['e 10000 tee', 'n 400 on 15 free', 'from b e 3000 free'], fix: hot }
     expect(fixed(branch).rules.find(({ code }) => code === 'branch-arm')!.text).toMatch(
-      /A to B moves the branch B to C by [\d.]+: it wants \d+ free from its tee and has \d+/,
+      /A to B moves the branch B to C by [\d.]+ mm: it wants [\d.]+ mm free from its tee and has [\d.]+ mm/,
     )
     expect(rules({ ...branch, fix: {} })).not.toContain('branch-arm')
   })

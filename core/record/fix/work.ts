@@ -4,6 +4,7 @@ import { fillConditions, type Service } from '#core/joints'
 import * as supports from '#core/supports'
 import type { FixedLine, HeldLine, LineToHold, Support } from '#core/supports'
 import { formatDecimal } from '#core/units'
+import { length } from '#core/speech'
 import { surveyed, type LineRules } from '../line/work'
 import type { JobRecord } from '../job/record'
 import type { Hand } from '../hand'
@@ -82,7 +83,7 @@ function putSupport(
   const found = supportOf(rules, line, support)
   if (!found.ok) return found
   return mm > found.value.length
-    ? fail('range', 'mm', `mm: its leg is ${formatDecimal(found.value.length, 1)} mm long; at most that is accepted.`)
+    ? fail('range', 'mm', `mm: its leg is ${length(found.value.length)} long; at most that is accepted.`)
     : ok(setClip(line, support, { mm, at, by }))
 }
 

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { ok } from '#core/base'
+import { w } from '#core/speech'
 import { begins, changed, changes, drops, setBack, undoneBy } from '../act'
 import { clashBody, dropJobBody, jobBody, jobFields } from './schema'
 import { archiveJob, beginJob, changeJob, dropJob, settleClash } from './work'
@@ -7,7 +8,7 @@ import { archiveJob, beginJob, changeJob, dropJob, settleClash } from './work'
 export const jobActs = {
   'job/begin': begins('jobs', {
     body: jobBody,
-    means: 'A job is begun; the van goes on to it with what it has.',
+    means: `A job is begun; the ${w.van} goes on to it with what it has.`,
     says: () => 'job begun',
     apply: (_, body, { record }) => ok(beginJob(record, body)),
   }),

@@ -1,4 +1,3 @@
-import type { Region } from '#core/catalogue'
 import type { Policy } from '#core/joints'
 import type { CutRecord } from '../cut/record'
 import type { FindRecord } from '../find/record'
@@ -8,6 +7,7 @@ import type { LineRecord } from '../line/record'
 import type { LookRecord } from '../look/record'
 import type { OffcutRecord } from '../rack/record'
 import type { ClashBody, Waits } from './schema'
+import type { Region } from '#core/units'
 
 /** Two entries that met, whichever was kept. */
 export interface ClashRecord extends ClashBody {

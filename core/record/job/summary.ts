@@ -1,7 +1,8 @@
-import { findPipe, type Region } from '#core/catalogue'
+import { findPipe } from '#core/catalogue'
 import type { JobGist } from '../gist'
 import { stationProgress, type Station, type StationProgress } from '../stations'
 import { nextAction, type NextAction } from './next-action'
+import type { Region } from '#core/units'
 
 /* A job as it stands in the list: what is read where nobody opens it. */
 

@@ -111,9 +111,9 @@ describe('a step that says something else since it was ticked', () => {
   it('asks to be looked at again, with what it said then', () => {
     const cold = value(changeJoint(job, done, { ambient: 2 }))
     expect(stateOf(job, cold, 'wait')).toBe('changed')
-    expect(cold.ticks.find(({ step }) => step === 'wait')!.did).toContain('30 minutes at 20')
+    expect(cold.ticks.find(({ step }) => step === 'wait')!.did).toContain('30 minutes at 68')
     const steps = stepsOf(job, cold)
-    expect(steps.ok && figuresOf(steps.value.steps.find(({ id }) => id === 'wait')!)).toContain('3 hours at 2')
+    expect(steps.ok && figuresOf(steps.value.steps.find(({ id }) => id === 'wait')!)).toContain('3 hours at 36')
     // What says the same stays done.
     expect(stateOf(job, cold, 'ring')).toBe('done')
   })

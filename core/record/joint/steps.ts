@@ -1,7 +1,6 @@
 import { fail, issue, ok, type Issue, type Result } from '#core/base'
-import { unitSystemOf } from '#core/catalogue'
 import { fillPolicy, type Step } from '#core/joints'
-import { judgeReading } from '#core/units'
+import { judgeReading, unitSystemOf } from '#core/units'
 import { figuresOf, rangeWords, readingWords, remedyOf, stepAtPlace, type MakeCard } from '#core/making'
 import { cardsOf } from './cards'
 import type { Hand } from '../hand'
@@ -151,7 +150,7 @@ export function failStep(
   if (isMade(joint)) return { ok: false, error: SIGNED }
   const { at, step, card } = found.value
   const { method } = card.joint
-  const remedy = remedyOf(method, step.code)
+  const remedy = remedyOf(method, step.code, rules.region)
   const used = reusesOf(joint, at.entry)
   const reused = remedy.reuses && used < fillPolicy(rules.policy).reuseLimit
   const words =

@@ -2,6 +2,7 @@ import type { Note } from '#core/base'
 import { HAZARDS, hazardNote, type EndFacts, type HazardCode } from '#core/catalogue'
 import { factsOfChecks } from '#core/identify'
 import type { End } from '#core/joints'
+import { speak, speakAll } from '#core/speech'
 import { readFind } from '../find/reading'
 import type { FindRecord } from '../find/record'
 import type { JobRecord } from '../job/record'
@@ -87,10 +88,10 @@ export function suspectsOf(rules: SuspectRules, joint: Ends): Suspect[] {
     const [end, find] = [ends[on], findOf(rules, joint, on)]
     if (!end || !('pipe' in end)) return []
     const codes: HazardCode[] = [...(end.traced === 'unknown' ? ['gas' as const] : []), ...doubtsOf(rules, find)]
-    return codes.map((code) => ({ on, code, text: HAZARDS[code].text, find: find?.id ?? null }))
+    return codes.map((code) => ({ on, code, text: speak(HAZARDS[code].text, rules.region), find: find?.id ?? null }))
   })
 }
 
 /** What is in doubt at an end, said on every card that rests on it. */
 export const doubtNotes = (rules: SuspectRules, joint: Ends, on: 'a' | 'b'): Note[] =>
-  doubtsOf(rules, findOf(rules, joint, on)).map(hazardNote)
+  doubtsOf(rules, findOf(rules, joint, on)).map((code) => speakAll(hazardNote(code), rules.region))

@@ -1,10 +1,10 @@
 import { z } from 'zod'
 import { fail, ok, type Result } from '#core/base'
-import { unitSystemOf, type Region } from '#core/catalogue'
 import { schemas, toIssue } from '#core/contract'
 import { lineFields, type LineInput } from './schema'
 import type { JobRecord } from '../job/record'
 import type { LineRecord } from './record'
+import { type Region, unitSystemOf } from '#core/units'
 
 /** Version of a line's file; it rises when a field changes its meaning. */
 export const LINE_FILE_VERSION = 1

@@ -1,6 +1,6 @@
 import { z } from 'zod'
-import { getPipe, unitSystemOf } from '#core/catalogue'
-import { formatLength } from '#core/units'
+import { getPipe } from '#core/catalogue'
+import { formatLength, unitSystemOf } from '#core/units'
 import { begins, begunAgain, changes, drops, setBack, undoneBy } from '../act'
 import type { JobRecord } from '../job/record'
 import { offcutBody, type OffcutBody } from './schema'

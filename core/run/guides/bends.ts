@@ -1,7 +1,7 @@
 import { fail, ok } from '#core/base'
-import { unitSystemOf } from '#core/catalogue'
 import { radiusOf, tangentOf } from '#core/line'
-import { formatDecimal } from '#core/units'
+import { formatDecimal, unitSystemOf } from '#core/units'
+import { length, w } from '#core/speech'
 import { typeLength } from '../write'
 import { CLEAR_MM } from './allowances'
 import { sum, type Guide, type GuideAnswer, type GuideContext } from './types'
@@ -34,7 +34,7 @@ export const CLEAR: Guide = {
   about: 'The set that clears it, where the first bend starts, and whether the bends fit.',
   fields: [
     { name: 'size', words: 'Obstacle stands out from the wall', kind: 'length', usual: inRegion('60', '2 1/2') },
-    { name: 'off', words: 'Centre of the pipe off the wall', kind: 'length', usual: inRegion('25', '1') },
+    { name: 'off', words: `${w.Centre} of the pipe off the wall`, kind: 'length', usual: inRegion('25', '1') },
     { name: 'clear', words: 'Kept clear of it', kind: 'length', usual: inRegion(String(CLEAR_MM), '3/8') },
     { name: 'to', words: 'From the start to the obstacle', kind: 'length', usual: inRegion('600', '24') },
     { name: 'leg', words: 'Whole leg', kind: 'length', usual: inRegion('1500', '60') },
@@ -54,14 +54,14 @@ export const CLEAR: Guide = {
       return fail(
         'impossible',
         'angle',
-        `Angle of the bends: the two take ${formatDecimal(2 * done, 1)} of a travel of ${formatDecimal(set / Math.sin(radians), 1)}. A smaller angle, or elbows, is accepted.`,
+        `Angle of the bends: the two take ${length(2 * done)} of a travel of ${length(set / Math.sin(radians))}. A smaller angle, or elbows, is accepted.`,
       )
     const at = to! - covers - done
     if (at <= 0)
       return fail(
         'impossible',
         'to',
-        `From the start: the step takes ${formatDecimal(covers + done, 1)} before the obstacle. A longer way there or a steeper angle is accepted.`,
+        `From the start: the step takes ${length(covers + done)} before the obstacle. A longer way there or a steeper angle is accepted.`,
       )
     const system = unitSystemOf(context.region)
     return ok<GuideAnswer>({
@@ -76,7 +76,7 @@ export const CLEAR: Guide = {
               ['obstacle', '+', size!],
               ['kept clear', '+', clear!, 'ours, typed over by you'],
               ['half of the pipe', '+', context.pipe.od / 2, context.pipe.standard],
-              ['centre off the wall', '-', off!],
+              [`${w.centre} off the wall`, '-', off!],
             ],
             'set',
             set,
@@ -137,7 +137,7 @@ export const PARALLEL: Guide = {
   name: 'Pipes side by side, evenly spaced',
   about: "How far each pipe's marks move on, so that the gap stays even through the bends.",
   fields: [
-    { name: 'spacing', words: 'Centre to centre', kind: 'length', usual: inRegion('60', '2 1/2') },
+    { name: 'spacing', words: `${w.Centre} to ${w.centre}`, kind: 'length', usual: inRegion('60', '2 1/2') },
     { name: 'count', words: 'Pipes', kind: 'number', usual: () => '3' },
     { name: 'first', words: "First pipe: first bend's corner at", kind: 'length', usual: inRegion('400', '16') },
     ANGLE,
@@ -157,7 +157,7 @@ export const PARALLEL: Guide = {
           source: 'geometry',
           working: sum(
             [
-              ['centre to centre', '+', spacing!],
+              [`${w.centre} to ${w.centre}`, '+', spacing!],
               [`tangent of half of ${formatDecimal(angle!, 1)} degrees`, 'x', Math.tan((angle! * Math.PI) / 360)],
             ],
             'shift',
@@ -207,7 +207,7 @@ export const WALL_FITTING: Guide = {
       return fail(
         'impossible',
         'aside',
-        `Aside: two bends of radius ${formatDecimal(radius.value, 1)} take ${formatDecimal(2 * radius.value, 1)}; that or more is accepted.`,
+        `Aside: two bends of radius ${length(radius.value)} take ${length(2 * radius.value)}; that or more is accepted.`,
       )
     const system = unitSystemOf(context.region)
     return ok<GuideAnswer>({

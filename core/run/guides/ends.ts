@@ -1,7 +1,8 @@
 import { fail, ok } from '#core/base'
-import { bendOf, unitSystemOf } from '#core/catalogue'
-import { formatDecimal, formatLength, MM_PER_INCH } from '#core/units'
+import { bendOf } from '#core/catalogue'
+import { formatDecimal, MM_PER_INCH, unitSystemOf } from '#core/units'
 import { gainOf } from '#core/line'
+import { about, length as mm, perRegion, w } from '#core/speech'
 import { typeLength } from '../write'
 import { FALL, WARM_MM } from './allowances'
 import { sum, type Guide, type GuideAnswer } from './types'
@@ -28,7 +29,7 @@ const usual =
 
 export const OUTDOOR_TAP: Guide = {
   id: 'outdoor-tap',
-  name: 'An outdoor tap where it freezes',
+  name: `${w.AnOutdoorTap} where it freezes`,
   about: 'Stem long enough that its seat lies in the warm, falling to the outside, fixed so that nothing shakes.',
   fields: [
     { name: 'outer', words: 'Outer skin', kind: 'length', usual: usual(110) },
@@ -71,11 +72,11 @@ export const OUTDOOR_TAP: Guide = {
           words: 'hole through',
           value: stem! + 10,
           unit: 'mm',
-          source: 'typical: 5 to 10 over what goes through',
+          source: `typical: ${about(5, 10)} over what goes through`,
           working: sum(
             [
               ['stem', '+', stem!],
-              ['room round it', '+', 10, 'typical 5 to 10'],
+              ['room round it', '+', 10, `typical ${about(5, 10)}`],
             ],
             'hole',
             stem! + 10,
@@ -99,7 +100,7 @@ export const OUTDOOR_TAP: Guide = {
       steps: [
         'Trace cables and pipes, then drill from the inside, falling to the outside.',
         'Sleeve the hole, no joint inside the wall; seal round it.',
-        "Screw the tap's flange to the wall; vacuum breaker upwards.",
+        `Screw the ${w.tap}'s flange to the wall; vacuum breaker upwards.`,
         'Clip the pipe behind it, so that the hose pulls on the wall and not on the joint.',
         context.region === 'us'
           ? 'No shut-off after an atmospheric vacuum breaker.'
@@ -116,9 +117,9 @@ export const OUTDOOR_TAP: Guide = {
         { code: 'hose-off', text: 'Hose off in winter: a hose left on keeps water in the stem, and it freezes.' },
       ],
       line: {
-        start: 'stop = tap seat',
+        start: `stop = ${w.tap} seat`,
         corners: 'fittings',
-        name: 'to the outdoor tap',
+        name: `to the ${w.outdoorTap}`,
         legs: [`n ${typeLength(300, unitSystemOf(context.region))}`],
       },
     })
@@ -131,9 +132,9 @@ const GUARD_MM = 31.75
 export const ROUGH_IN: Guide = {
   id: 'rough-in',
   name: "A fixture's rough-in",
-  about: 'Centrelines of hot and cold from a datum, the tails to cut, brackets and guards.',
+  about: `${w.Centre}lines of hot and cold from a datum, the tails to cut, brackets and guards.`,
   fields: [
-    { name: 'centre', words: 'Fixture centre from the datum', kind: 'length', usual: usual(900) },
+    { name: 'centre', words: `Fixture ${w.centre} from the datum`, kind: 'length', usual: usual(900) },
     { name: 'apart', words: 'Hot to cold', kind: 'length', usual: usual(150), why: "By the fixture's own paper." },
     { name: 'height', words: 'Height over the floor datum', kind: 'length', usual: usual(600) },
     { name: 'stub', words: 'Stub past the finished wall', kind: 'length', usual: usual(50) },
@@ -147,7 +148,7 @@ export const ROUGH_IN: Guide = {
     const half = (op: '+' | '-', value: number, words: string) =>
       sum(
         [
-          ['fixture centre', '+', centre!],
+          [`fixture ${w.centre}`, '+', centre!],
           ['half of hot to cold', op, apart! / 2],
         ],
         words,
@@ -157,14 +158,14 @@ export const ROUGH_IN: Guide = {
     return ok<GuideAnswer>({
       figures: [
         {
-          words: 'hot centreline from the datum',
+          words: `hot ${w.centre}line from the datum`,
           value: hot,
           unit: 'mm',
           source: 'hot on the left, seen from the front',
           working: half('-', hot, 'hot'),
         },
         {
-          words: 'cold centreline from the datum',
+          words: `cold ${w.centre}line from the datum`,
           value: cold,
           unit: 'mm',
           source: 'cold on the right',
@@ -186,8 +187,8 @@ export const ROUGH_IN: Guide = {
         },
       ],
       steps: [
-        `Level line at ${formatLength(height!, system)}; mark hot and cold on it from the datum.`,
-        'Noggin between the studs, bracket screwed to it with all its screws.',
+        `Level line at ${mm(height!)}; mark hot and cold on it from the datum.`,
+        `${w.Noggin} between the studs, bracket screwed to it with all its screws.`,
         'Stub-outs rigid: copper tail or drop-ear elbow, capped for the test.',
         ...(set! < GUARD_MM ? ['Steel guard over each stud the pipe passes.'] : []),
       ],
@@ -196,7 +197,7 @@ export const ROUGH_IN: Guide = {
           ? [
               {
                 code: 'guard',
-                text: `The pipe lies ${formatLength(set!, system)} behind the stud's face: nails and screws reach ${formatLength(GUARD_MM, system)}. Guard it (IPC 305.6).`,
+                text: `The pipe lies ${mm(set!)} behind the stud's face: nails and screws reach ${mm(GUARD_MM)}. Guard it (IPC 305.6).`,
               },
             ]
           : [],
@@ -225,7 +226,11 @@ export const PE_ENTRY: Guide = {
       words: 'Pipe below the entry floor',
       kind: 'length',
       usual: usual(900),
-      why: 'Britain: 750 to 1350 of cover. United States: 6 in under the frost line, 12 in at least.',
+      why: perRegion({
+        gb: '750 to 1350 mm of cover.',
+        us: '6 in under the frost line, 12 in at least.',
+        eu: 'Below the frost line of the place.',
+      }),
     },
     {
       name: 'run',
@@ -249,8 +254,8 @@ export const PE_ENTRY: Guide = {
       return fail(
         'impossible',
         'cover',
-        `The sweep needs ${formatDecimal(radius, 0)} mm up and along (${bend.radius.source}); ` +
-          `there are ${formatDecimal(rise, 0)} up and ${formatDecimal(run!, 0)} along. ` +
+        `The sweep needs ${mm(radius)} up and along (${bend.radius.source}); ` +
+          `there are ${mm(rise)} up and ${mm(run!)} along. ` +
           'Lay it deeper, or turn by an elbow that lies in its duct.',
       )
     const gain = gainOf(radius, 90)
@@ -303,7 +308,7 @@ export const PE_ENTRY: Guide = {
       ],
       cautions: [
         { code: 'cold-pipe', text: 'Cold pipe kinks: it wants 35 times its outside diameter and more near frost.' },
-        { code: 'spoilt-ground', text: 'Not through ground spoilt by oil or solvent: barrier pipe there.' },
+        { code: 'spoilt-ground', text: `Not through ground ${w.spoilt} by oil or solvent: barrier pipe there.` },
       ],
       line: {
         start: 'stop = main',

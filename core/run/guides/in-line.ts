@@ -1,7 +1,8 @@
 import { ok } from '#core/base'
 import { fittingMouth, type Mouth } from '#core/line'
-import { unitSystemOf, type LineFitting } from '#core/catalogue'
-import { formatDecimal, formatLength } from '#core/units'
+import { type LineFitting } from '#core/catalogue'
+import { formatDecimal, formatLength, unitSystemOf } from '#core/units'
+import { length, w } from '#core/speech'
 import { typeLength } from '../write'
 import { BARE_MM, DROP_IN_MM } from './allowances'
 import { sum, type Guide, type GuideAnswer, type GuideContext } from './types'
@@ -13,12 +14,12 @@ const mouthOf = (fitting: LineFitting, { method, pipe, kit }: GuideContext): Mou
 
 const BOND = {
   code: 'earth-path',
-  text: 'A metal line may be the earth path: bridge the cut before you make it, and keep the bridge until it is metal again.',
+  text: `A metal line may be the ${w.earth} path: bridge the cut before you make it, and keep the bridge until it is metal again.`,
 }
 const HELD = { code: 'clip-first', text: 'Clip both sides before the cut, so that the line neither drops nor springs.' }
 const measure = (what: string) => ({
   code: 'measure',
-  text: `No figure is held for this ${what}: measure yours from centre to stop, and its depth, in the kit.`,
+  text: `No figure is held for this ${what}: measure yours from ${w.centre} to stop, and its depth, in the kit.`,
 })
 
 export const TEE_IN: Guide = {
@@ -46,7 +47,6 @@ export const TEE_IN: Guide = {
     }
     if (t === null || depth === null) return ok({ figures: [], steps: [], cautions: [measure('tee'), HELD], line })
     const gap = 2 * t
-    const words = (mm: number) => formatLength(mm, unitSystemOf(context.region))
     const gapFigure = {
       words: 'between the stops of the tee',
       value: gap,
@@ -73,8 +73,8 @@ export const TEE_IN: Guide = {
         figures: [{ ...gapFigure, words: 'cut out' }, depthFigure],
         steps: [
           'Shut off, drain, bridge a metal line.',
-          `Mark and cut out ${words(gap)}; ream both ends.`,
-          `Mark ${words(depth)} on both ends.`,
+          `Mark and cut out ${length(gap)}; ream both ends.`,
+          `Mark ${length(depth)} on both ends.`,
           'Tee fully on to one end, draw the other back, and let it in to its mark.',
         ],
         cautions: [HELD, ...(pipe.family === 'copper' ? [BOND] : [])],
@@ -134,13 +134,13 @@ export const TEE_IN: Guide = {
       ],
       steps: [
         'Shut off, drain, bridge a metal line.',
-        `Cut out ${words(out)}; ream both ends.`,
-        `Clean ${words(slip)} of the old pipe, round and free of paint: the slip coupling parks there.`,
+        `Cut out ${length(out)}; ream both ends.`,
+        `Clean ${length(slip)} of the old pipe, round and free of paint: the slip coupling parks there.`,
         'Park the slip coupling, let the tee with its stub on to the other end.',
-        `Slide the coupling back until both half marks, ${words(slip / 2)}, stand at its edges.`,
+        `Slide the coupling back until both half marks, ${length(slip / 2)}, stand at its edges.`,
       ],
       cautions: [
-        { code: 'slip', text: `Less than ${words(depth)} of play: an ordinary coupling cannot go in.` },
+        { code: 'slip', text: `Less than ${length(depth)} of play: an ordinary coupling cannot go in.` },
         HELD,
         ...(pipe.family === 'copper' ? [BOND] : []),
       ],
@@ -164,7 +164,6 @@ export const REPAIR: Guide = {
   ],
   work({ bad }, context) {
     const { insertion } = mouthOf('coupling', context)
-    const words = (mm: number) => formatLength(mm, unitSystemOf(context.region))
     if (insertion.value === null) return ok({ figures: [], steps: [], cautions: [measure('coupling')], line: null })
     const slip = 2 * insertion.value
     const out = Math.max(bad!, slip + BARE_MM)
@@ -225,9 +224,9 @@ export const REPAIR: Guide = {
         },
       ],
       steps: [
-        `Cut out ${words(out)}, back to sound pipe.`,
-        `Clean ${words(slip)} each side: round, no paint, no print under a seal.`,
-        `Cut the piece ${words(piece)}; mark half, ${words(slip / 2)}, on all four ends.`,
+        `Cut out ${length(out)}, back to sound pipe.`,
+        `Clean ${length(slip)} each side: round, no paint, no print under a seal.`,
+        `Cut the piece ${length(piece)}; mark half, ${length(slip / 2)}, on all four ends.`,
         'Park a slip coupling on each old end, set the piece in, slide both back to their half marks.',
       ],
       cautions: [
@@ -235,7 +234,7 @@ export const REPAIR: Guide = {
         ...(context.pipe.family === 'copper' ? [BOND] : []),
         {
           code: 'slip-length',
-          text: `Slip couplings are taken as two depths long, ${formatDecimal(slip, 1)}: measure yours, and halve that.`,
+          text: `Slip couplings are taken as two depths long, ${length(slip)}: measure yours, and halve that.`,
         },
       ],
       line: {

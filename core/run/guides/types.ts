@@ -1,8 +1,8 @@
 import { fail, ok, type Note, type Result, type WorkingLine } from '#core/base'
-import { unitSystemOf, type Pipe, type Region } from '#core/catalogue'
+import { type Pipe } from '#core/catalogue'
 import type { Kit, Method } from '#core/joints'
 import type { Bender } from '#core/line'
-import { parseLength } from '#core/units'
+import { parseLength, type Region, unitSystemOf } from '#core/units'
 
 /** What a guide is asked beside its own fields. */
 export interface GuideContext {

@@ -1,10 +1,10 @@
 import { getQuery } from 'h3'
 import { z } from 'zod'
-import { REGIONS } from '#core/catalogue'
 import { readQuery } from '~~/server/http/body'
 import { sendPdf } from '~~/server/http/pdf'
 import { route } from '~~/server/http/route'
 import { wrapStripSheet } from '~~/server/services/sheets'
+import { REGIONS } from '#core/units'
 
 const question = z.strictObject({ region: z.enum(REGIONS) })
 
