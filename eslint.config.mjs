@@ -14,6 +14,7 @@ Object.groupBy ??= (items, key) => {
 const ORDER = [
   'base',
   'units',
+  'speech',
   'catalogue',
   'identify',
   'gauges',

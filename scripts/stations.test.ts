@@ -35,7 +35,7 @@ describe('the tests of one station', () => {
     expect(lost).toEqual([])
   })
   it('leave no folder of core that computes for a station to the whole run alone', () => {
-    const shared = ['acts', 'base', 'units', 'catalogue', 'contract', 'record', 'rulebook']
+    const shared = ['acts', 'base', 'units', 'speech', 'catalogue', 'contract', 'record', 'rulebook']
     const folders = readdirSync('core', { withFileTypes: true }).filter((entry) => entry.isDirectory())
     const lost = folders
       .map(({ name }) => `core/${name}/`)

@@ -1,10 +1,11 @@
-import { suggestNext, understand, type Understood } from '#core/ask'
+import { suggestNext, understand, type JobSaid, type Understood } from '#core/ask'
 import type { Word } from '#core/shorthand'
 import type { Issue } from '#core/base'
 import { ask } from '#core/contract'
 import type { IdentifyAnswer } from '#core/identify'
 import type { Conditions, End, WaysAnswer } from '#core/joints'
-import type { OffsetAnswer } from '#core/line'
+import { getPipe, hazardOf, PIPES, type Pipe } from '#core/catalogue'
+import type { LineAnswer, OffsetAnswer } from '#core/line'
 import type { FixAnswer } from '#core/supports'
 import type { FlowAnswer } from '#core/flow'
 import type { MakeAnswer } from '#core/making'
@@ -19,6 +20,8 @@ export type Asked =
   | { verb: 'offset'; answer: OffsetAnswer }
   | { verb: 'fix'; answer: FixAnswer; pipe: string }
   | { verb: 'flow'; answer: FlowAnswer; pipe: string }
+  | { verb: 'line'; answer: LineAnswer; method: string; isFitting: boolean }
+  | { verb: 'pipes'; answer: { pipes: Pipe[] } }
 
 /** What keeping an answer makes of it, by its verb. */
 const KEEP_WORDS: Readonly<Partial<Record<Understood['verb'], string>>> = {
@@ -26,7 +29,21 @@ const KEEP_WORDS: Readonly<Partial<Record<Understood['verb'], string>>> = {
   identify: 'Keep it as a find',
 }
 
-const toAsked = ({ verb, question }: Understood, answer: unknown): Asked => {
+const isLeftAlone = (end: End): boolean => 'pipe' in end && hazardOf(getPipe(end.pipe)) !== null
+
+/** The pipes that were found or joined on a job, and what it carries where all of it carries the same. */
+function jobSaid({ finds, joints }: JobRecord): JobSaid {
+  const ends = joints.flatMap(({ a, b }) => [a, b]).flatMap((end) => (end && 'pipe' in end ? [end.pipe] : []))
+  const pipes = [...new Set([...finds.flatMap(({ pipe }) => pipe ?? []), ...ends])]
+  const services = new Set(joints.map(({ conditions }) => conditions.service ?? 'cold'))
+  const [service] = services
+  return {
+    pipes: pipes.filter((id) => PIPES.some((pipe) => pipe.id === id)),
+    ...(services.size === 1 ? { service } : {}),
+  }
+}
+
+const toAsked = ({ verb, question, words }: Understood, answer: unknown): Asked => {
   switch (verb) {
     case 'ways':
       return { verb, answer: answer as WaysAnswer, a: question.a as End, b: question.b as End }
@@ -43,6 +60,15 @@ const toAsked = ({ verb, question }: Understood, answer: unknown): Asked => {
       return { verb, answer: answer as FixAnswer, pipe: String(question.pipe) }
     case 'flow':
       return { verb, answer: answer as FlowAnswer, pipe: String(question.pipe) }
+    case 'line':
+      return {
+        verb,
+        answer: answer as LineAnswer,
+        method: String(question.method),
+        isFitting: words.every(({ as }) => as !== 'a run of legs'),
+      }
+    case 'pipes':
+      return { verb, answer: answer as { pipes: Pipe[] } }
     case 'offset':
       return { verb, answer: answer as OffsetAnswer }
   }
@@ -59,9 +85,12 @@ export function useAsk(job: Ref<JobRecord | undefined>) {
   const chosen = useUsualRegion()
   const region = computed<Region>(() => job.value?.region ?? chosen.value)
 
+  /** What the job says already, for what a line leaves out. */
+  const said = computed(() => (job.value ? jobSaid(job.value) : {}))
   const understood = computed(() =>
-    text.value.trim() === '' ? null : understand({ text: text.value, region: region.value }),
+    text.value.trim() === '' ? null : understand({ text: text.value, region: region.value, job: said.value }),
   )
+  const filled = computed<readonly string[]>(() => (understood.value?.ok ? (understood.value.value.filled ?? []) : []))
   const words = computed<readonly Word[]>(() =>
     understood.value?.ok ? understood.value.value.words : (understood.value?.error.words ?? []),
   )
@@ -90,7 +119,10 @@ export function useAsk(job: Ref<JobRecord | undefined>) {
   const becomes = computed(() => {
     const line = understood.value
     if (!line?.ok || !result.value || !('asked' in result.value)) return null
-    return KEEP_WORDS[line.value.verb] ?? null
+    const { verb, question } = line.value
+    // Nothing is joined to lead or to the polybutylene that failed.
+    if (verb === 'ways' && [question.a, question.b].some((end) => isLeftAlone(end as End))) return null
+    return KEEP_WORDS[verb] ?? null
   })
   async function take() {
     const line = understood.value
@@ -114,5 +146,5 @@ export function useAsk(job: Ref<JobRecord | undefined>) {
     text.value = ''
   }
 
-  return { text, region, chosen, words, result, suggestions, becomes, swap, take }
+  return { text, region, chosen, words, filled, result, suggestions, becomes, swap, take }
 }

@@ -67,7 +67,13 @@ export function useCut(job: Ref<JobRecord>) {
   const progress = computed(() => (sheet.value ? progressOf(sheet.value) : null))
   const stale = computed<string[]>(() => {
     if (!plan.value || !pieces.value || sheet.value?.result) return []
-    return staleness(plan.value, pieces.value.pieces, done.value, read.value?.ok ? read.value.value : null)
+    return staleness(
+      plan.value,
+      pieces.value.pieces,
+      done.value,
+      read.value?.ok ? read.value.value : null,
+      job.value.region,
+    )
   })
 
   const problem = ref<string | null>(null)

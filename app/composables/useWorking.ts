@@ -1,5 +1,6 @@
 import type { Figure, WorkingLine } from '#core/base'
-import { formatDecimal } from '#core/units'
+import { formatLength, type UnitSystem } from '#core/units'
+import { rangeText } from '~/reading/format'
 
 /** What the sheet of a figure shows. */
 export interface Working {
@@ -25,18 +26,20 @@ export function useWorking() {
       isOpen.value = true
     },
     /** A depth: the table's figure with its range and what to do about it. */
-    showDepth: (title: string, figure: Figure, measured?: number | null) => {
+    showDepth: (title: string, figure: Figure, system: UnitSystem, measured?: number | null) => {
       const notes: string[] = []
       if (measured !== undefined && measured !== null)
-        notes.push(`Your own measure, ${formatDecimal(measured, 1)} mm, is the one in use.`)
+        notes.push(`Your own measure, ${formatLength(measured, system)}, is the one in use.`)
       if (figure.value === null)
         notes.push('No figure is held for this socket. Put the fitting alongside the pipe and measure to its stop.')
       if (figure.lo !== null && figure.hi !== null && figure.lo !== figure.hi)
         notes.push(
-          `Met between ${formatDecimal(figure.lo, 1)} and ${formatDecimal(figure.hi, 1)} mm. Makers differ: measure your fitting where it matters.`,
+          `Met from ${rangeText(figure.lo, figure.hi, system)}. Makers differ: measure your fitting where it matters.`,
         )
       else if (figure.value !== null && figure.source !== 'measured')
-        notes.push('The standard gives this as the least; a cup sold may be 1 to 2 mm deeper. Push to the stop.')
+        notes.push(
+          `The standard gives this as the least; a cup sold may be ${rangeText(1, 2, system)} deeper. Push to the stop.`,
+        )
       shown.value = {
         title,
         source: figure.source,

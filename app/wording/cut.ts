@@ -1,7 +1,7 @@
 import type { Issue } from '#core/base'
 import type { BenchPiece, BenchPlan, CutQuestion, Cutter } from '#core/cutting'
 import type { JobRecord, OffcutRecord } from '#core/record'
-import { formatDecimal, formatLength, type UnitSystem } from '#core/units'
+import { formatLength, type UnitSystem } from '#core/units'
 
 export const CUTTER_WORDS: Readonly<Record<Cutter, string>> = {
   wheel: 'wheel cutter',
@@ -11,8 +11,8 @@ export const CUTTER_WORDS: Readonly<Record<Cutter, string>> = {
   'power-saw': 'power saw',
 }
 /** By what is cut, and what each cut takes, mm. */
-export const cutterText = (cutter: Cutter, kerfMm: number): string =>
-  `Cut by ${CUTTER_WORDS[cutter]}, ${kerfMm > 0 ? `${formatDecimal(kerfMm, 1)} mm a cut` : 'no kerf'}`
+export const cutterText = (cutter: Cutter, kerfMm: number, system: UnitSystem): string =>
+  `Cut by ${CUTTER_WORDS[cutter]}, ${kerfMm > 0 ? `${formatLength(kerfMm, system)} a cut` : 'no kerf'}`
 
 /** Why nothing was planned, with the piece by its name and what would do. */
 export function cutProblem(

@@ -3,6 +3,7 @@ import type { CheckName } from '#core/identify'
 import type { Method, RefusalCode, Service, Verdict } from '#core/joints'
 import type { JointStatus, Means } from '#core/record'
 import type { Region } from '#core/units'
+import { w } from '#core/speech'
 
 /** Words of the screen, in one place; trade words follow the job's region. */
 export const STATUS_WORDS: Readonly<Record<JointStatus, string>> = {
@@ -14,7 +15,7 @@ export const STATUS_WORDS: Readonly<Record<JointStatus, string>> = {
 export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = { fits: 'fits', care: 'with care', held: 'held' }
 
 export const MEANS_WORDS: Readonly<Record<Means, string>> = {
-  calliper: 'calliper',
+  calliper: w.calliper,
   'tape-round': 'tape round',
   rule: 'rule',
   gauge: 'gauge',
@@ -26,13 +27,13 @@ export const CHECK_WORDS: Readonly<Record<CheckName, string>> = {
   print: 'Print along it',
   wall: 'Wall at the cut',
   bore: 'Bore at the cut',
-  colour: 'Colour, wiped clean',
+  colour: `${w.Colour}, wiped clean`,
   stripe: 'Stripe along it',
   flex: 'Flexes in the hand',
   magnet: 'Magnet',
   scratch: 'Scratch it with a key',
   'held-by': 'What holds the joints',
-  lagging: 'Lagging',
+  lagging: w.Lagging,
   warm: 'Warm to the hand',
   traced: 'Traced to water',
 }
@@ -49,6 +50,8 @@ const ANSWER_WORDS: Readonly<Record<string, string>> = {
   cement: 'cement',
   wiped: 'wiped lead',
   'hard-white': 'hard white',
+  grey: w.grey,
+  olive: w.olive,
 }
 /** Yes and no of a check that is not the magnet's. */
 const WARM_WORDS: Readonly<Record<string, string>> = { true: 'warm', false: 'cold' }
@@ -112,22 +115,6 @@ export const CURRENCY: Readonly<Record<Region, string>> = { gb: '\u00a3', eu: '\
 
 export const REGION_WORDS: Readonly<Record<Region, string>> = { gb: 'GB metric', eu: 'EU metric', us: 'US inch' }
 
-/** American trade words for British ones, in text that is shown in a US job. */
-const US_WORDS: readonly (readonly [RegExp, string])[] = [
-  [/\ban olive\b/g, 'a ferrule'],
-  [/\bolive\b/g, 'ferrule'],
-  [/\bOlive\b/g, 'Ferrule'],
-  [/\bspanner/g, 'wrench'],
-  [/\btap\b/g, 'faucet'],
-  [/\badaptor/g, 'adapter'],
-  [/\bcalliper/g, 'caliper'],
-  [/\bColour/g, 'Color'],
-  [/\bcolour/g, 'color'],
-]
-
-export const inRegion = (text: string, region: Region): string =>
-  region === 'us' ? US_WORDS.reduce((words, [from, to]) => words.replace(from, to), text) : text
-
 export const USE_WORDS: Readonly<Record<Use, string>> = {
   cold: 'cold',
   hot: 'hot',
@@ -144,7 +131,7 @@ export const ALLOWED_WORDS: Readonly<Record<Allowed, string>> = {
   class: 'if its class is high enough',
   coated: 'coated or wrapped',
   ducted: 'in a duct',
-  galvanised: 'galvanised',
+  galvanised: w.galvanised,
   black: 'black, in a closed circuit',
   policy: "by the job's policy",
   'buried only': 'to the entry of the building',
@@ -156,7 +143,7 @@ export const FACT_WORDS: Readonly<Record<Exclude<keyof SeriesFacts, 'services'>,
   kinds: 'kind',
   listings: 'listed by',
   marks: 'printed on it',
-  colours: 'colour',
+  colours: w.colour,
   barrier: 'oxygen',
   lengths: 'sold as',
 }

@@ -33,8 +33,9 @@ export function recordWords({ record, act }: Pick<Entry, 'record' | 'act'>, job:
 function keysChanged(field: string, now: Fields, was: Fields, job: JobRecord | undefined): string {
   const keys = Object.keys(now).filter((key) => now[key] !== was[key])
   return (
-    keys.map((key) => `${fieldWords(`${field}.${key}`)}: ${valueWords(`${field}.${key}`, now[key], job)}`).join(', ') ||
-    fieldWords(field)
+    keys
+      .map((key) => `${fieldWords(`${field}.${key}`, job?.region)}: ${valueWords(`${field}.${key}`, now[key], job)}`)
+      .join(', ') || fieldWords(field, job?.region)
   )
 }
 
@@ -47,7 +48,7 @@ function changeWords(body: Fields, seen: Fields, job: JobRecord | undefined): st
       const isMap = typeof value === 'object' && value !== null && !Array.isArray(value)
       return isMap && !WHOLE.has(field)
         ? keysChanged(field, value as Fields, (seen[field] ?? {}) as Fields, job)
-        : `${fieldWords(field)}: ${valueWords(field, value, job)}`
+        : `${fieldWords(field, job?.region)}: ${valueWords(field, value, job)}`
     })
     .join(', ')
 }

@@ -19,7 +19,7 @@ export const KEY_WORDS: Readonly<Record<string, string | null>> = {
   i: 'photo of the pipe',
   y: 'it is water',
   x: 'compare the two likeliest',
-  v: 'the van: tools, fittings, policies',
+  v: 'the kit: tools, fittings, policies',
   z: 'sizes of pipe',
   l: 'the legs of a line',
   u: 'take back the last thing done',

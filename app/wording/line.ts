@@ -1,4 +1,5 @@
 import { MOUTH_WORDS, type Piece, type PieceEnd, type PieceMark } from '#core/line'
+import { w } from '#core/speech'
 
 /** Words for what a tube enters. */
 export const intoWords = ({ into }: PieceEnd, letter: string): string =>
@@ -22,7 +23,7 @@ export function turnWords(mark: Extract<PieceMark, { what: 'bend' }>, isFirst: b
   const turn = Math.round(mark.turn)
   if (turn === 0 || turn === 360) return 'the same way'
   if (turn === 180) return 'back the other way'
-  return turn < 180 ? `rolled ${turn}° clockwise` : `rolled ${360 - turn}° anticlockwise`
+  return turn < 180 ? `rolled ${turn}° clockwise` : `rolled ${360 - turn}° ${w.anticlockwise}`
 }
 
 /** The same in a word for the strip; nothing where it only goes on the same way. */

@@ -1,4 +1,5 @@
 import { fillPolicy, type Policy, type Way } from '#core/joints'
+import { w } from '#core/speech'
 
 interface PolicyWords {
   name: keyof Policy
@@ -31,7 +32,7 @@ export const POLICY_WORDS: readonly PolicyWords[] = [
   {
     name: 'typeMDrinking',
     words: 'Type M for drinking water',
-    why: 'Thin wall, wears under velocity; some codes bar it, some list it.',
+    why: 'Thin wall, wears under velocity; some codes forbid it, some list it.',
     choices: [
       { value: 'refused', words: 'type L instead' },
       { value: 'allowed', words: 'where the code does' },
@@ -114,7 +115,7 @@ export function schoolsOf(way: Way, policy: Partial<Policy>): School[] {
       ? [
           fixed(
             'old copper in a metric body',
-            'Swap the olive: one made for the old size closes the gap.',
+            `Swap the ${w.olive}: one made for the old size closes the gap.`,
             'Use a converter fitting made for both sizes.',
           ),
         ]
@@ -124,7 +125,7 @@ export function schoolsOf(way: Way, policy: Partial<Policy>): School[] {
     ...(codes.has('thread-seal') ? [choice('threadSeal', policy)] : []),
     ...(codes.has('insert-fittings') ? [choice('insertFittings', policy)] : []),
     ...(codes.has('dry-olive')
-      ? [fixed('on the olive', "Dry, as the fitting's paper says.", 'A smear of potable paste, on metal only.')]
+      ? [fixed(`on the ${w.olive}`, "Dry, as the fitting's paper says.", 'A smear of potable paste, on metal only.')]
       : []),
   ]
 }

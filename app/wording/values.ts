@@ -3,9 +3,10 @@ import { getPipe } from '#core/catalogue'
 import type { CheckName } from '#core/identify'
 import type { End } from '#core/joints'
 import type { JobRecord } from '#core/record'
-import { formatDecimal, formatLength, unitSystemOf } from '#core/units'
+import { formatDecimal, formatLength, unitSystemOf, type Region } from '#core/units'
 import { answerWords, CHECK_WORDS, methodWords } from './en'
 import { endLabel } from './way'
+import { quantityWords, speak } from '#core/speech'
 
 /** Named beside an entry, but no field of a record; and fields that earlier versions let two hands meet on. */
 const OTHER_WORDS: Readonly<Record<string, string>> = {
@@ -17,7 +18,9 @@ const OTHER_WORDS: Readonly<Record<string, string>> = {
 const nameOf = (field: string): string | undefined => FIELD_WORDS[field] ?? OTHER_WORDS[field]
 
 /** The name of a field by its path, such as "depth mark, end 1". */
-export function fieldWords(path: string): string {
+export const fieldWords = (path: string, region: Region = 'gb'): string => speak(nameOfField(path), region)
+
+function nameOfField(path: string): string {
   const [field, key] = path.split('.') as [string, string | undefined]
   if (key === undefined) return nameOf(field) ?? field
   if (field === 'depths') return `depth mark, end ${Number(key) + 1}`
@@ -28,13 +31,11 @@ export function fieldWords(path: string): string {
 type Job = Pick<JobRecord, 'region' | 'joints' | 'lines'> | undefined
 type Any = Readonly<Record<string, unknown>>
 
-const isUs = (job: Job): boolean => job?.region === 'us'
 const lengthWords = (mm: unknown, job: Job): string =>
   formatLength(Number(mm), job ? unitSystemOf(job.region) : 'metric')
 const degrees = (celsius: unknown, job: Job): string =>
-  isUs(job) ? `${formatDecimal((Number(celsius) * 9) / 5 + 32, 0)} °F` : `${formatDecimal(Number(celsius), 1)} °C`
-const bars = (bar: unknown, job: Job): string =>
-  isUs(job) ? `${formatDecimal(Number(bar) * 14.5038, 0)} psi` : `${formatDecimal(Number(bar), 1)} bar`
+  quantityWords('temperature', [Number(celsius)], job?.region ?? 'gb')
+const bars = (bar: unknown, job: Job): string => quantityWords('pressure', [Number(bar)], job?.region ?? 'gb')
 
 /** Figures by the name they have, in the reader's units. */
 const FIGURES: Readonly<Record<string, (value: unknown, job: Job) => string>> = {
@@ -115,7 +116,10 @@ const wayWords = (id: unknown, job: Job): string =>
   job?.joints.map(({ way }) => way).find((way) => way?.id === id)?.parts[0]?.name ?? 'another way'
 
 /** A value as the screen shows it: words, whatever it is. */
-export function valueWords(path: string, value: unknown, job: Job): string {
+export const valueWords = (path: string, value: unknown, job: Job): string =>
+  speak(said(path, value, job), job?.region ?? 'gb')
+
+function said(path: string, value: unknown, job: Job): string {
   if (value === null || value === undefined || value === '') return 'nothing'
   const [field, key] = path.split('.') as [string, string | undefined]
   if (Array.isArray(value)) return listWords(key ?? field, value, job)

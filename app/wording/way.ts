@@ -1,7 +1,7 @@
 import { getPipe } from '#core/catalogue'
 import { isLoose, type End, type Thread, type Way } from '#core/joints'
-import { inRegion } from './en'
 import type { Region } from '#core/units'
+import { speak } from '#core/speech'
 
 /** A way in a few words: its fittings in order, as they are ordered. */
 export function wayTitle(way: Way, region: Region): string {
@@ -9,7 +9,7 @@ export function wayTitle(way: Way, region: Region): string {
     .filter((part) => !isLoose(part))
     .map(({ name, size }) => (name.startsWith('tail') ? 'tail' : `${name} ${size}`))
   const title = names.length > 0 ? names.join(', ') : 'screwed straight in'
-  return inRegion(title[0]!.toUpperCase() + title.slice(1), region)
+  return speak(title[0]!.toUpperCase() + title.slice(1), region)
 }
 
 /** A thread with what it is of, and its seat where somebody looked. */

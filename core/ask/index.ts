@@ -1,3 +1,4 @@
-export { SHAPES, understand } from './understand'
+export { shapesOf, understand } from './understand'
 export { suggestNext } from './suggest'
-export type { Understood } from './types'
+export { lexicon } from './words'
+export type { JobSaid, Understood } from './types'

@@ -1,8 +1,7 @@
 import { PIPES } from '#core/catalogue'
 import { ALL_METHODS } from '#core/joints'
-import { pipesNamed } from '#core/shorthand'
+import { METHOD_NAMES, pipesNamed } from '#core/shorthand'
 import { understand } from './understand'
-import { LISTS } from './words'
 import type { Region } from '#core/units'
 
 const MOST = 6
@@ -21,8 +20,8 @@ const COMMON_MATERIALS = [
   'bsp male',
 ]
 const COMMON_CONDITIONS = ['hot', 'heating', 'hidden', 'wet', 'wood', 'no flame', 'tight', 'no play']
-const STARTS = ['22 copper to ', 'od ', 'depth ', 'offset ', 'clips ']
-const US_STARTS = ['3/4 copper to ', 'od ', 'depth ', 'offset ', 'clips ']
+const STARTS = ['22 copper to ', 'od ', 'depth ', 'offset ', 'clips ', 'bend radius ']
+const US_STARTS = ['3/4 copper to ', 'od ', 'depth ', 'offset ', 'clips ', 'bend radius ']
 
 /** Whole lines that the text could go on to, by what the reader accepts next. */
 export function suggestNext(text: string, region: Region): string[] {
@@ -38,9 +37,9 @@ export function suggestNext(text: string, region: Region): string[] {
   const isDepth = /^depth /.test(line)
   if (size && isDepth)
     return complete(
-      LISTS.methods
-        .filter(({ name, method }) => ALL_METHODS[method].isSuggested && ALL_METHODS[method].spoken[0] === name)
-        .map(({ name }) => name),
+      METHOD_NAMES.filter(
+        ({ name, method }) => ALL_METHODS[method].isSuggested && ALL_METHODS[method].spoken[0] === name,
+      ).map(({ name }) => name),
     ).slice(0, MOST)
   if (size) {
     const nominal = size.replace(' ', '-')

@@ -1,211 +1,144 @@
 import { fail, ok, type Result } from '#core/base'
-import { findSocket, getPipe, PIPES, SERIES, type SocketMethod } from '#core/catalogue'
-import type { Check } from '#core/identify'
-import { nameOfPipe, pipesNamed, Reader, startsWith } from '#core/shorthand'
-import { fillConditions, JOINT_METHODS, type Service } from '#core/joints'
-import { formatDecimal, parseFlow, type Region, unitSystemOf } from '#core/units'
+import { spoken } from '#core/speech'
+import { isAskedBack, isWrong, type AskedBack, type Line, type Read } from './bag'
+import { lex, type Lexed, type Token } from './lexer'
+import { isRunOfLegs, readFitting, readPipeAlone, readRun } from './lines'
+import { readOd, readOffset } from './measured'
+import { readBend, readClips, readDepth, readFlow, readWays } from './shapes'
 import type { AskQuestion, Understood } from './types'
-import { LISTS, SAYS_OF_MATERIAL } from './words'
+import type { Asks } from './words'
 
 /** What is accepted, as shapes to follow. */
-export const SHAPES = [
+const METRIC_SHAPES = [
   '22 copper to 15 copper hot hidden',
   '3/4 cu > 20 multilayer heating',
-  '1/2 npt male to 1/2 pex',
+  '1/2 bsp male to 15 copper',
   'od 21.5 copper',
   'depth 22 press',
   'offset 60 @ 45',
+  'rolling offset 100 x 60 @ 45',
   'clips 22 copper',
+  'bend radius 22 copper',
   '22 copper 0.2 l/s 10 m',
+  '22 copper solder: e 640, u 480',
 ] as const
+const US_SHAPES = [
+  '3/4 copper to 1/2 pex hot hidden',
+  '3/4 L > 3/4 pex-a hydronic',
+  '1/2 mip to 1/2 pex',
+  'od .875 copper',
+  'depth 3/4 press',
+  'offset 2 1/2 @ 45',
+  'rolling offset 4 x 2 1/2 @ 45',
+  'clips 3/4 copper',
+  'bend radius 3/4 copper',
+  '3/4 copper 3 gpm 30 ft',
+  '3/4 copper solder: e 24, u 18',
+] as const
+export const shapesOf = (region: AskQuestion['region']): readonly string[] =>
+  region === 'us' ? US_SHAPES : METRIC_SHAPES
 
-type End = { pipe: string } | { thread: { form: string; size: string; gender: string; material: string } }
+type Reader = (line: Line, tokens: readonly Token[]) => Read
+const BY_WORD: Readonly<Record<Asks, Reader>> = {
+  od: readOd,
+  offset: readOffset,
+  rolling: readOffset,
+  depth: readDepth,
+  clips: readClips,
+  bend: readBend,
+  flow: readFlow,
+}
+const TURNS: ReadonlySet<string> = new Set(['tee', 'elbow-90', 'elbow-45'])
 
-/** A pipe or thread end; null where the line does not go on with one. */
-function readEnd(reader: Reader): End | string {
-  const size = reader.nominal()
-  if (!size) return 'a size, such as 22 or 3/4'
-  reader.takeNominal(size)
-  const thread = reader.word(LISTS.threads, ({ name }) => `${name.toUpperCase()} thread`)
-  if (thread) {
-    const gender = reader.word(LISTS.genders, ({ name }) => name)?.gender ?? 'male'
-    return { thread: { form: thread.form, size: size.nominal, gender, material: 'brass' } }
-  }
-  const found = startsWith(reader.rest, LISTS.materials)
-  if (!found) return `a material after ${size.nominal}, such as copper, pex, multilayer, pe or steel`
-  const [pipe, ...others] = pipesNamed(size.nominal, found.name, reader.region)
-  if (pipe === undefined) return `a size that ${found.name} is made in; ${size.nominal} is none`
-  reader.takeAs(
-    found.name.length,
-    getPipe(pipe).label,
-    others.flatMap((id) => nameOfPipe(id, size.nominal, reader.region) ?? []),
+/** What a line asks, by the words it holds; their order is free. */
+function shapeOf(tokens: readonly Token[]): Reader {
+  const has = (kind: Token['kind']) => tokens.some((token) => token.kind === kind)
+  const asked = tokens.find((token) => token.kind === 'asks')
+  if (asked?.kind === 'asks') return BY_WORD[asked.asks]
+  if (tokens.some((token) => token.kind === 'fitting' && TURNS.has(token.fitting)) && !has('to')) return readFitting
+  if (has('to')) return readWays
+  if (has('flow')) return readFlow
+  const figures = tokens.filter((token) => token.kind === 'figure')
+  if (figures.some((figure) => figure.kind === 'figure' && figure.isRun)) return readFlow
+  const joins = tokens.some(
+    (token) => token.kind === 'fitting' && ['slip', 'coupling', 'reducer'].includes(token.fitting),
   )
-  return { pipe }
+  if ((has('by') || has('and')) && figures.length === 2) return readWays
+  if (joins && !has('method')) return readWays
+  if (figures.length > 2 && !has('by')) return readFlow
+  if (has('method') || tokens.some((token) => token.kind === 'fitting')) return readDepth
+  if (figures.length === 0 && (has('material') || has('colour') || has('seen'))) return readOd
+  if (has('thread')) return readWays
+  if (has('seen')) return readOd
+  return readPipeAlone
 }
 
-function readWays(reader: Reader): Omit<Understood, 'words'> | string {
-  const a = readEnd(reader)
-  if (typeof a === 'string') return a
-  if ('pipe' in a && /^\d/.test(reader.rest)) return readFlow(reader, a.pipe)
-  if (!reader.sign(/^(?:to\b|->|>|x\b|\u2192)/, 'to'))
-    return 'pipe' in a ? '"to" or > and the other end, or a flow and a length,' : '"to" or > and the other end'
-  const b = readEnd(reader)
-  if (typeof b === 'string') return b
-  const conditions: Record<string, unknown> = {}
-  for (
-    let found = reader.word(LISTS.conditions, ({ as }) => as);
-    found;
-    found = reader.word(LISTS.conditions, ({ as }) => as)
-  )
-    Object.assign(conditions, found.set)
-  return {
-    verb: 'ways',
-    question: { region: reader.region, a, b, ...(Object.keys(conditions).length > 0 ? { conditions } : {}) },
-  }
+/** Legs begin where the first way and length stand; before them is what they are of. */
+function readLegs(line: Line): { read: Read; lexed: Lexed } {
+  const at = line.text.toLowerCase().search(/(?:from [a-z]{1,2} )?(?<![a-z0-9])(?!ss )[nsewud]{1,3} \d/)
+  const lexed = lex(line.text.slice(0, at).replace(/[:;]\s*$/, ''), line.region)
+  if (lexed.rest !== null) return { read: { wrong: 'a pipe and how it is joined' }, lexed }
+  const legs = line.text.slice(at)
+  const read = readRun(line, lexed.tokens, legs)
+  return { read, lexed: { ...lexed, words: [...lexed.words, { text: legs.trim(), as: 'a run of legs' }] } }
 }
 
-/** A service said after what it is for, with the temperature that is usual for it. */
-function readService(reader: Reader): { service: Service; temperature: number } {
-  const found = reader.word(
-    LISTS.conditions.filter(({ set }) => 'service' in set),
-    ({ as }) => as,
-  )
-  const service = (found?.set.service ?? 'cold') as Service
-  return { service, temperature: fillConditions({ service }).temperature }
+function readLine(line: Line): { read: Read; lexed: Lexed } {
+  if (isRunOfLegs(line.text)) return readLegs(line)
+  const lexed = lex(line.text, line.region)
+  if (lexed.rest !== null) return { read: { wrong: expectedAfter(lexed) }, lexed }
+  if (lexed.tokens.every(({ kind }) => kind === 'filler'))
+    return { read: { wrong: 'a line such as one of these' }, lexed }
+  return { read: shapeOf(lexed.tokens)(line, lexed.tokens), lexed }
 }
 
-function readFlow(reader: Reader, pipe: string): Omit<Understood, 'words'> | string {
-  const typed = /^\d+(?:[.,]\d+)? ?(?:l\/?s|l\/?min|lpm|gpm|gal\/min|m3\/h)?(?![a-z0-9])/.exec(reader.rest)
-  const flow = typed && parseFlow(typed[0], unitSystemOf(reader.region))
-  if (!typed || !flow?.ok) return 'a flow, such as 0.2 l/s, 12 l/min or 3 gpm'
-  reader.takeAs(typed[0].length, `flow ${formatDecimal(flow.value, 3)} l/s`)
-  const length = reader.length((mm) => `length ${formatDecimal(mm / 1000, 2)} m`)
-  if (length === null) return 'a length, such as 10 m or 30 ft'
-  return { verb: 'flow', question: { region: reader.region, pipe, length, flow: flow.value, ...readService(reader) } }
+/** What could stand where a word is not known. */
+function expectedAfter({ tokens }: Lexed): string {
+  const last = tokens.findLast(({ kind }) => kind !== 'filler')
+  if (last === undefined) return 'a size, such as 22 or 3/4,'
+  if (last.kind === 'to') return 'a size, such as 22 or 3/4,'
+  if (last.kind === 'figure') return `a material after ${last.word.text}, such as copper, pex, multilayer, pe or steel,`
+  if (last.kind === 'asks') return last.asks === 'od' ? 'a diameter' : 'a size, such as 22 or 3/4,'
+  if (!tokens.some(({ kind }) => kind === 'to')) return '"to" or > and the other end, a method, or a flow and a length,'
+  return 'the end of the line, or a condition such as hot, hidden, wet or wood,'
 }
-
-function readClips(reader: Reader): Omit<Understood, 'words'> | string {
-  const end = readEnd(reader)
-  if (typeof end === 'string') return end
-  if (!('pipe' in end)) return 'a pipe, such as 22 copper'
-  return {
-    verb: 'fix',
-    question: { region: reader.region, pipe: end.pipe, ...readService(reader), installedAt: 15, legs: [] },
-  }
-}
-
-/** A check in a few words. */
-function seenAs(check: Check): string {
-  switch (check.check) {
-    case 'magnet':
-      return 'a magnet holds'
-    case 'flex':
-      return `it feels ${check.value}`
-    case 'scratch':
-      return `a scratch shows ${check.value.replace('-', ' ')}`
-    default:
-      return check.check
-  }
-}
-
-function readOd(reader: Reader): Omit<Understood, 'words'> | string {
-  const value = reader.length((mm) => `${formatDecimal(mm, 2)} mm outside, by calliper`)
-  if (value === null) return 'a diameter, such as 21.5 or 7/8 in'
-  const checks: unknown[] = [{ check: 'outside-diameter', value, by: 'calliper' }]
-  for (;;) {
-    const colour = reader.word(LISTS.colours, ({ name }) => `seen ${name}`)
-    if (colour) {
-      checks.push({ check: 'colour', value: colour.colour })
-      continue
-    }
-    const material = startsWith(reader.rest, LISTS.materials)
-    const says = material && SAYS_OF_MATERIAL[material.name]
-    if (!material || !says) break
-    reader.takeAs(material.name.length, says.map(seenAs).join(', '))
-    checks.push(...says)
-  }
-  return { verb: 'identify', question: { region: reader.region, checks } }
-}
-
-function readDepth(reader: Reader): Omit<Understood, 'words'> | string {
-  const size = reader.nominal()
-  if (!size) return 'a size, such as 22 or 3/4'
-  reader.takeNominal(size)
-  const material = startsWith(reader.rest, LISTS.materials)
-  const named = material ? pipesNamed(size.nominal, material.name, reader.region) : []
-  if (material && named.length === 0) return `a size that ${material.name} is made in; ${size.nominal} is none`
-  if (material) reader.takeAs(material.name.length, getPipe(named[0]!).label)
-  const found = reader.word(LISTS.methods, ({ method }) => method)
-  if (!found) return 'a method, such as press, solder, compression or push-fit'
-  if (found.method === 'thread')
-    return {
-      verb: 'make',
-      question: { method: 'thread', nominal: size.nominal, region: reader.region, orientation: 'horizontal' },
-    }
-  // Without a material: the pipe of that size here which the method takes, copper first.
-  const taken = (material ? named.map(getPipe) : pipesOfSize(size.nominal, reader.region)).find((pipe) =>
-    methodsFor(found.method).some((method) => findSocket(method, pipe)),
-  )
-  if (!taken) return `a size that ${found.method} is made for; ${size.nominal} is none`
-  const method = methodsFor(found.method).find((one) => findSocket(one, taken))!
-  return { verb: 'make', question: { method, pipe: taken.id, region: reader.region, orientation: 'horizontal' } }
-}
-
-/** A word may be said of several methods: press of copper and of multilayer alike. */
-const methodsFor = (method: string): SocketMethod[] => [
-  method as SocketMethod,
-  ...Object.values(JOINT_METHODS)
-    .filter(({ alsoSaidAs }) => alsoSaidAs === method)
-    .map(({ id }) => id),
-]
-/** What is meant first by a bare size of copper. */
-const FIRST: ReadonlySet<string> = new Set(['cu-en-x', 'cu-l'])
-const orderOf = (series: string) => (FIRST.has(series) ? -1 : SERIES.findIndex(({ id }) => id === series))
-const pipesOfSize = (nominal: string, region: Region) =>
-  PIPES.filter((pipe) => pipe.nominal === nominal && pipe.regions.includes(region)).sort(
-    (x, y) => orderOf(x.series) - orderOf(y.series),
-  )
-
-function readOffset(reader: Reader): Omit<Understood, 'words'> | string {
-  const set = reader.length((mm) => `set ${formatDecimal(mm, 1)} mm`)
-  if (set === null) return 'the set, such as 60 or 2 1/2 in'
-  if (!reader.sign(/^(?:at\b|@)/, 'at')) return '@ and the angle'
-  const angle = reader.number('angle, degrees')
-  if (angle === null || angle <= 0 || angle > 90) return 'an angle of more than 0 up to 90 degrees'
-  reader.sign(/^(?:\u00b0|deg(?:rees)?\b)/, 'degrees')
-  const radius = reader.sign(/^(?:r|radius)(?=[\s\d])/, 'radius')
-    ? reader.length((mm) => `radius ${formatDecimal(mm, 1)} mm`)
-    : null
-  return { verb: 'offset', question: { set, angle, ...(radius === null ? {} : { radius }) } }
-}
-
-/** What a line begins with that asks for more than ways to join, what that is taken for, and how the rest is read. */
-const SIGNS: readonly (readonly [RegExp, string, typeof readWays])[] = [
-  [/^(?:od|\u00f8)(?=[\s\d])/, 'what is this pipe', readOd],
-  [/^(?:offset|off)(?=[\s\d])/, 'an offset', readOffset],
-  [/^depth(?=[\s\d])/, 'how deep', readDepth],
-  [/^clips?(?=[\s\d])/, 'how far apart supports stand', readClips],
-]
 
 /**
- * A line of the trade's shorthand as a question for one of the verbs, with every word and what it was taken for. A bare
- * number is mm in metric regions and inches in the United States; a fraction is inches everywhere. Issue
- * `not-understood` at `text`, with the shapes that are accepted and the words understood up to there.
+ * A line of the trade's speech as a question for one of the verbs, with every word and what it was taken for. A bare
+ * number is mm in metric regions and inches in the United States; a fraction is inches everywhere. What a line does not
+ * say, its job may. Issue `not-understood` at `text`: with `meanings` where a word may mean several things, else with
+ * the shapes that are accepted and the words understood up to there.
  */
-export function understand({ text, region }: AskQuestion): Result<Understood> {
-  const reader = new Reader(text, region)
-  const wrong = (expected: string): Result<Understood> => {
-    const understood = reader.words.map(({ text: word }) => word).join(' ')
-    const begun = understood ? `"${understood}" is understood. ` : ''
-    const instead = reader.isDone ? '' : `, not "${reader.rest.slice(0, 30).trim()}"`
-    const message = `text: ${begun}Then ${expected} is accepted${instead}.`
-    const failure = fail('not-understood', 'text', message)
-    return { ...failure, error: { ...failure.error, accepted: [...SHAPES], words: reader.words } }
+export const understand = spoken(read)
+function read({ text, region, job = {} }: AskQuestion): Result<Understood> {
+  const line: Line = { text, region, job, filled: [] }
+  const { read: said, lexed } = readLine(line)
+  const refuse = (message: string, more: object = {}): Result<Understood> => {
+    const failure = fail('not-understood', 'text', `text: ${message}`)
+    return { ...failure, error: { ...failure.error, accepted: [...shapesOf(region)], words: lexed.words, ...more } }
   }
-  if (reader.isDone) return wrong('a line such as "22 copper to 15 copper"')
-  const [, , read] = SIGNS.find(([sign, as]) => reader.sign(sign, as)) ?? [null, null, readWays]
-  const said = read(reader)
-  if (typeof said === 'string') return wrong(said)
-  if (!reader.isDone) return wrong('the end of the line, or a condition such as hot, hidden, wet or wood,')
-  return ok({ ...said, words: reader.words })
+  if (isAskedBack(said)) return refuse(askBack(said), { meanings: said.meanings })
+  if (isWrong(said)) return refuse(said.isWhole ? said.wrong : instead(said.wrong, lexed, said.at))
+  return ok({ ...said, words: lexed.words, ...(line.filled.length > 0 ? { filled: line.filled } : {}) })
+}
+
+/** What a word may mean, as a question; of one meaning whether it is meant. */
+const askBack = ({ asks, meanings }: AskedBack): string =>
+  meanings.length === 1
+    ? `"${asks}" is no size of pipe as it stands. If ${meanings[0]!.as} is meant, say so.`
+    : `"${asks}" may be ${listed(meanings.map(({ as }) => as))}. Say which.`
+
+const listed = (words: readonly string[]): string =>
+  words.length > 1 ? `${words.slice(0, -1).join(', ')} or ${words.at(-1)!}` : words.join('')
+
+/** What was understood, what could stand there, and what stands there instead. */
+function instead(expected: string, { words, rest }: Lexed, at: Token | undefined): string {
+  const until = at ? words.indexOf(at.word) : words.length
+  const understood = words
+    .slice(0, until < 0 ? words.length : until)
+    .map((word) => word.text)
+    .join(' ')
+  const begun = understood ? `"${understood}" is understood. ` : ''
+  const there = at?.word.text ?? rest?.slice(0, 30).trim()
+  return `${begun}Then ${expected} is accepted${there ? `, not "${there}"` : ''}.`
 }

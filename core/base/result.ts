@@ -22,6 +22,8 @@ export interface Issue {
   /** Of a line that was not understood: the shapes that are, and the words understood up to there. */
   accepted?: string[]
   words?: { text: string; as: string }[]
+  /** Of a word that may mean several things: each meaning, and the line that says it. */
+  meanings?: { as: string; text: string }[]
 }
 
 export interface Failure {

@@ -38,7 +38,7 @@ export { schemas } from './questions'
 function answerLine(question: z.output<typeof askQuestion>): Result<unknown> {
   const understood = understand(question)
   if (!understood.ok) return understood
-  const answer = ask(understood.value.verb, understood.value.question)
+  const answer = answered(understood.value.verb, understood.value.question)
   return answer.ok ? ok({ understood: understood.value, answer: answer.value }) : answer
 }
 

@@ -366,7 +366,11 @@ export const heatQuestion = z.strictObject({
   seconds: z.number().finite().positive().max(600).optional(),
 })
 
-export const askQuestion = z.strictObject({ text: z.string().max(200), region: words })
+export const askQuestion = z.strictObject({
+  text: z.string().max(200),
+  region: words,
+  job: z.strictObject({ pipes: z.array(text).max(200).optional(), service: z.enum(SERVICES).optional() }).optional(),
+})
 
 export const rulesQuestion = z.strictObject({ region: region.optional(), verb: text.optional(), code: text.optional() })
 

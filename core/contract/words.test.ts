@@ -37,11 +37,41 @@ function sentences(value: unknown, key = ''): string[] {
   if (typeof value === 'string') return AS_THEY_ARE.has(key) ? [] : [value]
   if (Array.isArray(value)) return value.flatMap((one) => sentences(one, key))
   if (typeof value !== 'object' || value === null) return []
-  return Object.entries(value).flatMap(([name, one]) => sentences(one, name))
+  // A meaning's line is what would be typed.
+  const { meanings, ...rest } = value as { meanings?: { as: string }[] }
+  return [
+    ...(meanings ?? []).map(({ as }) => as),
+    ...Object.entries(rest).flatMap(([name, one]) => sentences(one, name)),
+  ]
 }
 
 const SAMPLE = PIPES.filter((pipe, i) => i % 11 === 0 || ['cu-en-x-22', 'cu-l-3_4', 'pex-cts-1_2'].includes(pipe.id))
 const one = (list: readonly { id: string }[], i: number) => list[i % list.length]!.id
+/** Lines as each would type them: what is echoed is what was typed. */
+const LINES = [
+  '22 copper to 15 copper',
+  'od 22',
+  'clips 22 copper',
+  '15 copper 0.2 l/s 10 m',
+  'offset 60 @ 45',
+  'nonsense',
+  '22',
+  'bend radius 22 copper',
+  'depth 22 compression',
+  '22 copper solder: e 640, u 480',
+]
+const US_LINES = [
+  '3/4 copper to 1/2 pex',
+  'od 22',
+  'clips 3/4 copper',
+  '3/4 copper 3 gpm 30 ft',
+  'offset 2 1/2 @ 45',
+  'nonsense',
+  '3/4',
+  'bend radius 3/4 copper',
+  'depth 3/4 compression',
+  '3/4 copper solder: e 24, u 18',
+]
 const HARD = { temperature: 95, pressure: 12, hidden: true, wet: true, play: 3, room: 'tight', mustUndo: true } as const
 
 /** Questions that between them reach the rules of every verb. */
@@ -194,15 +224,8 @@ function* questions(region: Region): Generator<[string, unknown]> {
     },
   ]
   yield ['rules', { region }]
-  for (const text of [
-    '22 copper to 15 copper',
-    'od 22',
-    'clips 22 copper',
-    '15 copper 0.2 l/s 10 m',
-    'offset 60 @ 45',
-    'nonsense',
-  ])
-    yield ['ask', { region, text }]
+  const lines = region === 'us' ? US_LINES : LINES
+  for (const text of lines) yield ['ask', { region, text }]
 }
 
 const said = new Map<Region, Set<string>>()

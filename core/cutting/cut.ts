@@ -1,5 +1,5 @@
 import { fail, ok, type Result } from '#core/base'
-import { decimalsApart, formatDecimal } from '#core/units'
+import { decimalsApart } from '#core/units'
 import { run } from '#core/speech'
 import { exhaust, isBetter, leftOf, MOST_EXHAUSTED, type Score } from './exhaust'
 import { firstFit, fullestFirst, takes } from './fill'

@@ -1,8 +1,12 @@
 import type { Pipe } from '#core/catalogue'
+import { MM_PER_INCH, type UnitSystem } from '#core/units'
 import type { Paper } from './paper'
 
-/** Line printed on every sheet that claims true size, mm: measured, it tells whether the sheet is. */
-export const CHECK_LINE_MM = 50
+/** Line printed on every sheet that claims true size: measured, it tells whether the sheet is. */
+export const CHECK_LINES: Readonly<Record<UnitSystem, { mm: number; words: string }>> = {
+  metric: { mm: 50, words: '50 mm' },
+  inch: { mm: 2 * MM_PER_INCH, words: '2 in' },
+}
 
 /** One pipe end at true size, its middle in mm from the sheet's top left corner. */
 interface Card {

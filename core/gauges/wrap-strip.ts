@@ -64,11 +64,15 @@ const eighths = (count: number): string => {
 
 /**
  * A strip of a length (mm) to wrap once round a pipe: where its end meets its beginning, the tick gives the outside
- * diameter. Known diameters of the region stand at their marks, in rows so that names of a width (mm a letter) do not
+ * diameter, in the region's unit or another's. Known diameters of the region stand at their marks, in rows so that names of a width (mm a letter) do not
  * run into each other.
  */
-export function layWrapStrip(region: Region, lengthMm: number, letterMm: number): WrapStrip {
-  const system = unitSystemOf(region)
+export function layWrapStrip(
+  region: Region,
+  lengthMm: number,
+  letterMm: number,
+  system: UnitSystem = unitSystemOf(region),
+): WrapStrip {
   const { stepMm, middle, long } = STEPS[system]
   const most = Math.min(wrapDiameter(lengthMm), DIAMETER_RANGE.hi)
   const first = Math.ceil(DIAMETER_RANGE.lo / stepMm)

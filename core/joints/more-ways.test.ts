@@ -134,14 +134,14 @@ describe('what decides', () => {
 describe('the order list', () => {
   it('names things as they are ordered: large x small, tube x thread, a tail by its cut length', () => {
     const reducing = named(ask('cu-en-x-15', 'cu-en-x-22'), 'solder reducing coupling')!
-    expect(orderList(reducing)).toEqual([{ quantity: 1, name: 'solder reducing coupling', size: '22 x 15' }])
+    expect(orderList(reducing, 'gb')).toEqual([{ quantity: 1, name: 'solder reducing coupling', size: '22 x 15' }])
     // 100 mm bare and a 22 cup at each end, EN 1254-1: 15.4.
     const tailed = ask('cu-bs-imp-3_4', 'cu-bs-imp-3_4', { hidden: true }).ways.find(({ parts }) =>
       parts.some(({ kind }) => kind === 'tail'),
     )!
-    expect(orderList(tailed)).toContainEqual({ quantity: 1, name: '22 × 0.9 copper', size: '131 mm' })
+    expect(orderList(tailed, 'gb')).toContainEqual({ quantity: 1, name: '22 × 0.9 copper', size: '131 mm' })
     const crimped = named(ask('pex-cts-3_4', 'pex-cts-1_2', {}, 'us'), 'crimp reducing coupling')!
-    expect(orderList(crimped)).toEqual([
+    expect(orderList(crimped, 'us')).toEqual([
       { quantity: 1, name: 'crimp reducing coupling', size: '3/4 x 1/2' },
       { quantity: 1, name: 'copper crimp ring', size: '3/4' },
       { quantity: 1, name: 'copper crimp ring', size: '1/2' },

@@ -1,4 +1,4 @@
-import { formatDecimal } from '#core/units'
+import { formatLength, unitSystemOf, type Region } from '#core/units'
 import type { Part, Way } from './types'
 
 /**
@@ -16,13 +16,13 @@ export const orderName = ({ name, material }: Pick<Part, 'name' | 'material'>): 
   material && !name.includes(material) ? `${name}, ${material}` : name
 
 /** What a way needs, as it is ordered; a tail is tube by its cut length, mm. */
-export const orderList = ({ parts }: Pick<Way, 'parts'>): OrderLine[] =>
+export const orderList = ({ parts }: Pick<Way, 'parts'>, region: Region): OrderLine[] =>
   parts.map(({ kind, name, size, quantity, length, material }) =>
     kind === 'tail'
       ? {
           quantity,
           name: name.replace(/^tail of /, ''),
-          size: length === undefined ? 'length by the measured sockets' : `${formatDecimal(length, 0)} mm`,
+          size: length === undefined ? 'length by the measured sockets' : formatLength(length, unitSystemOf(region)),
         }
       : { quantity, name: orderName({ name, material }), size },
   )

@@ -33,7 +33,7 @@ import {
   type ThreadCard,
   type ThreadMethod,
 } from '#core/joints'
-import { decimalsApart, formatLength, unitSystemOf } from '#core/units'
+
 import { length as mm, spoken, temperature as degrees, w } from '#core/speech'
 import { MAKE_RULES, type MakeCode } from './rules'
 import { ofSpigot, slidOver } from './steps'

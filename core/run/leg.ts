@@ -1,7 +1,7 @@
 import { fail, ok, type Result } from '#core/base'
 import { vectorOf, type Direction, type MeasuredTo, type Vector } from '#core/line'
-import { METHOD_NAMES, pipesNamed, Reader, startsWith, MATERIAL_NAMES } from '#core/shorthand'
-import { formatDecimal, parseLength, type Region, unitSystemOf } from '#core/units'
+import { METHOD_NAMES, pipesNamed, Reader, startsWith, materialNames } from '#core/shorthand'
+import { parseLength, type Region, unitSystemOf } from '#core/units'
 import { length as mmWords, run, w } from '#core/speech'
 import type { EndWord, TypedDirection, TypedLeg, TypedLength, TypedOffset, TypedOver } from './types'
 
@@ -148,7 +148,7 @@ function readOver(reader: Reader): TypedOver {
 function readPipe(reader: Reader): { pipe: string | null; nominal: string } {
   const size = reader.nominal() ?? expected('a size after on, such as 15 or 3/4')
   reader.takeNominal(size)
-  const material = startsWith(reader.rest, MATERIAL_NAMES)
+  const material = startsWith(reader.rest, materialNames(reader.region))
   if (!material) return { pipe: null, nominal: size.nominal }
   const pipe =
     pipesNamed(size.nominal, material.name, reader.region)[0] ??

@@ -19,7 +19,7 @@ const pieces = (legs: string[]) => {
 
 describe('the marks table', () => {
   it('names each piece by its points, its marks in order, its cut last', () => {
-    const rows = markRows(pieces(['e 640', 'u 900 bend', 'n 400 clip 200']))
+    const rows = markRows(pieces(['e 640', 'u 900 bend', 'n 400 clip 200']), 'gb')
     expect(rows.map(({ piece, from, to, what }) => [piece, from, to, what].join(' '))).toEqual([
       'p1 A B insertion',
       'p1 A B insertion',
@@ -42,13 +42,13 @@ describe('the marks table', () => {
     expect(rows[0]).toMatchObject({ at: 16, note: 'into the stop, solder' })
   })
   it('says what is not known, and what a typical fitting leaves open', () => {
-    const rows = markRows(pieces(['e 640 valve', 'e 300']))
+    const rows = markRows(pieces(['e 640 valve', 'e 300']), 'gb')
     expect(rows.filter(({ what }) => what === 'cut').map(({ at, note }) => [at, note])).toEqual([
       [null, 'measure the fitting first'],
       [null, 'measure the fitting first'],
     ])
-    expect(markRows(pieces(['e 640', 'u 200'])).find(({ what }) => what === 'cut')!.note).toBe(
-      '624.0 to 629.0 by typical fittings',
+    expect(markRows(pieces(['e 640', 'u 200']), 'gb').find(({ what }) => what === 'cut')!.note).toBe(
+      '624 to 629 mm by typical fittings',
     )
   })
   it('leaves out a piece that cannot be made', () => {

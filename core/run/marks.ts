@@ -1,5 +1,7 @@
 import { getPipe } from '#core/catalogue'
 import { MOUTH_WORDS, type Piece, type Survey } from '#core/line'
+import { lengths, speak } from '#core/speech'
+import type { Region } from '#core/units'
 import { rowsAlong } from './rows'
 import type { RunDraft } from './types'
 
@@ -36,13 +38,13 @@ export interface MarkRow {
 }
 
 /** What is said beside a cut: that it is not known yet, or how far makers' fittings let it differ. */
-function cutNote({ cut, cutLo, cutHi }: Piece): string {
+function cutNote({ cut, cutLo, cutHi }: Piece, region: Region): string {
   if (cut === null) return 'measure the fitting first'
-  return cutLo === cutHi ? '' : `${cutLo!.toFixed(1)} to ${cutHi!.toFixed(1)} by typical fittings`
+  return cutLo === cutHi ? '' : `${speak(lengths(cutLo!, cutHi!), region)} by typical fittings`
 }
 
 /** The marks table of a run: for each piece its marks from the left end, then the cut. */
-export function markRows(pieces: readonly RunPiece[]): MarkRow[] {
+export function markRows(pieces: readonly RunPiece[], region: Region): MarkRow[] {
   return pieces.flatMap(({ piece, from, to }) => {
     const base = { piece: piece.id, from, to, pipe: getPipe(piece.pipe).label, cut: piece.cut }
     const none = { hook: null, corner: null, angle: null, turn: null }
@@ -71,7 +73,7 @@ export function markRows(pieces: readonly RunPiece[]): MarkRow[] {
                   : '',
             },
       ),
-      { ...base, ...none, what: 'cut', at: piece.cut, note: cutNote(piece) },
+      { ...base, ...none, what: 'cut', at: piece.cut, note: cutNote(piece, region) },
     ]
   })
 }

@@ -1,5 +1,5 @@
 import { surveyLine, type Piece } from '#core/line'
-import { formatDecimal, unitSystemOf } from '#core/units'
+import { unitSystemOf } from '#core/units'
 import { length as mm, spoken } from '#core/speech'
 import { draftRun } from './run'
 import type { RunHead, RunSurroundings, TypedLeg } from './types'

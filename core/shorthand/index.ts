@@ -1,3 +1,13 @@
 export { Reader } from './reader'
 export type { Word } from './reader'
-export { longestFirst, MATERIAL_NAMES, METHOD_NAMES, nameOfPipe, pipesNamed, startsWith } from './words'
+export {
+  longestFirst,
+  materialNames,
+  MATERIALS,
+  METHOD_NAMES,
+  nameOfPipe,
+  pipesNamed,
+  seriesOfMaterial,
+  startsWith,
+} from './words'
+export type { Material } from './words'

@@ -1,6 +1,6 @@
 import { fail, ok, type Result } from '#core/base'
 import { bendOf, findPipe, spacingOf, supportCodeOf, type Spacing } from '#core/catalogue'
-import { formatDecimal } from '#core/units'
+
 import { length, speak, speakAll, spoken, w } from '#core/speech'
 import {
   ARM_CONSTANT,

@@ -1,5 +1,7 @@
 import type { BenchBar, CutRow } from '#core/cutting'
+import type { Region } from '#core/units'
 import { csv } from './csv'
+import { inUnit, lengthColumns } from './tape'
 
 interface CutLine {
   number: number
@@ -27,16 +29,17 @@ const COLUMNS: readonly (keyof CutLine)[] = [
   'bends',
   'state',
 ]
-const tenth = (mm: number) => Math.round(mm * 10) / 10
+const LENGTHS = ['barLength', 'cut', 'from', 'to', 'left', 'right', 'bends'] as const
 
 function stateOf(isSlip: boolean, isCut: boolean): CutLine['state'] {
   if (isSlip) return 'wrong'
   return isCut ? 'cut' : 'to cut'
 }
 
-/** The cuts in order as CSV, mm from each bar's and each piece's left end, to a tenth. */
-export const cutsCsv = (rows: readonly CutRow[], wordsOf: (bar: BenchBar) => string): string =>
-  csv(
+/** The cuts in order as CSV: lengths from each bar's and each piece's left end, in the region's unit. */
+export const cutsCsv = (rows: readonly CutRow[], wordsOf: (bar: BenchBar) => string, region: Region): string => {
+  const tenth = (mm: number) => inUnit(mm, region)
+  return csv(
     COLUMNS,
     rows.map(({ number, bar, piece, length, from, to, done, isSlip }): CutLine => ({
       number,
@@ -51,4 +54,6 @@ export const cutsCsv = (rows: readonly CutRow[], wordsOf: (bar: BenchBar) => str
       bends: piece.bends.map(tenth).join(' '),
       state: stateOf(isSlip, done !== null),
     })),
+    lengthColumns(LENGTHS, { barLength: 'bar length' }, region),
   )
+}

@@ -10,7 +10,8 @@ import {
   type Vector,
 } from '#core/line'
 import type { RunDraft, RunPiece } from '#core/run'
-import { formatDecimal } from '#core/units'
+import { formatDecimal, type Region } from '#core/units'
+import { withUnit } from './tape'
 
 /*
  * Drawings of a line in open formats, in mm at full size. Shapes are made once, as lines and texts on named layers, and
@@ -30,7 +31,7 @@ const letterFor = (points: readonly Point[]): number => {
 }
 
 /** The run in isometric: tubes, letters of its points, lengths of its legs. y runs down, as on a sheet. */
-export function isometricShapes({ rows }: RunDraft, { laid, runs }: Survey, radius: number): Shapes {
+export function isometricShapes({ rows }: RunDraft, { laid, runs }: Survey, radius: number, region: Region): Shapes {
   const place = (at: Vector): Point => projectIsometric(at)
   const tubes = runs.map(({ legs }) =>
     centreLine(
@@ -58,7 +59,7 @@ export function isometricShapes({ rows }: RunDraft, { laid, runs }: Survey, radi
       ...shown.map(({ row, first, last }) => ({
         layer: 'LENGTHS',
         at: middle(first, last),
-        text: formatDecimal(row.leg!.length.mm, 1),
+        text: withUnit(row.leg!.length.mm, region),
         size: letter,
         align: 'middle' as const,
       })),
@@ -70,12 +71,12 @@ export function isometricShapes({ rows }: RunDraft, { laid, runs }: Survey, radi
 const ROW_MM = 120
 
 type BendMark = Extract<PieceMark, { what: 'bend' }>
-const bendText = ({ at, angle, turn, hook, corner }: BendMark): string =>
-  `bend ${formatDecimal(at, 1)}: ${formatDecimal(angle, 1)} degrees, turn ${formatDecimal(turn, 0)}, ` +
-  `hook ${formatDecimal(hook, 1)}, corner ${formatDecimal(corner, 1)}`
+const bendText = ({ at, angle, turn, hook, corner }: BendMark, region: Region): string =>
+  `bend ${withUnit(at, region)}: ${formatDecimal(angle, 1)} degrees, turn ${formatDecimal(turn, 0)}, ` +
+  `hook ${withUnit(hook, region)}, corner ${withUnit(corner, region)}`
 
 /** Each piece as its straight tube, one under another, with its marks across it; distances from the left end. */
-export function markShapes(pieces: readonly RunPiece[]): Shapes {
+export function markShapes(pieces: readonly RunPiece[], region: Region): Shapes {
   const shapes: Shapes = { lines: [], texts: [] }
   const line = (layer: string, points: readonly Point[], width = 0.7) => shapes.lines.push({ layer, points, width })
   const text = (layer: string, at: Point, words: string, size = 7) =>
@@ -87,7 +88,7 @@ export function markShapes(pieces: readonly RunPiece[]): Shapes {
     text(
       'WORDS',
       [0, y - half - 38],
-      `${piece.id}, ${from} to ${to}, ${pipe.label}, cut ${piece.cut === null ? '?' : formatDecimal(piece.cut, 1)}`,
+      `${piece.id}, ${from} to ${to}, ${pipe.label}, cut ${piece.cut === null ? '?' : withUnit(piece.cut, region)}`,
       9,
     )
     if (piece.cut === null) return
@@ -107,7 +108,7 @@ export function markShapes(pieces: readonly RunPiece[]): Shapes {
       text(
         `MARK_${mark.what.toUpperCase()}`,
         [mark.at + 1, y - half - up],
-        mark.what === 'bend' ? bendText(mark) : `${mark.what} ${formatDecimal(mark.at, 1)}`,
+        mark.what === 'bend' ? bendText(mark, region) : `${mark.what} ${withUnit(mark.at, region)}`,
       )
       if (mark.what === 'bend')
         line('BEND_ZONE', [

@@ -2,7 +2,8 @@ import { getPipe } from '#core/catalogue'
 import { barWords, cutRows, plannedRest, sumOf, type BenchPlan, type CutRow } from '#core/cutting'
 import { paperFor, type Paper } from '#core/gauges'
 import type { CutRecord, OffcutRecord } from '#core/record'
-import { formatDecimal, formatLength, formatTape, type Region, unitSystemOf } from '#core/units'
+import { formatLength, type Region, unitSystemOf } from '#core/units'
+import { onTape } from '../exports/tape'
 import { FOOT_MM, printSheets, TOP_MM, type Board, type Fonts } from './sheet'
 
 type Say = (mm: number) => string
@@ -111,7 +112,7 @@ export function benchPdf(
   const paper = paperFor(region)
   const { plan, done } = sheet
   const system = unitSystemOf(region)
-  const say: Say = system === 'inch' ? formatTape : (mm) => formatDecimal(mm, 1)
+  const say: Say = (mm) => onTape(mm, region)
   const rows = cutRows(plan, done)
   const top = paper.margin + TOP_MM
   const room = paper.height - paper.margin - FOOT_MM - top
@@ -135,8 +136,8 @@ export function benchPdf(
   const scrap = Math.max(0, sum.scrap)
   const taken = `${whole(sum.taken)} taken, ${whole(sum.pieces)} pieces, ${whole(sum.kept)} kept, ${whole(scrap)} scrap`
   const claim = plan.optimal ? 'No plan takes fewer lengths.' : `At least ${plan.bound} lengths.`
-  const how = `${taken}; ${kerf} a cut. ${claim} From the left end. Ream and deburr.`
-  const head = { ...words, about: `${words.about}, ${getPipe(sheet.pipe).label}`, how }
+  const how = `${taken}; ${kerf} a cut. ${claim} ${system === 'inch' ? 'Inches' : 'mm'} from the left end. Ream and deburr.`
+  const head = { ...words, region, about: `${words.about}, ${getPipe(sheet.pipe).label}`, how }
   if (barsHeight + HEAD_MM + Math.ceil(rows.length / 2) * LINE_MM <= room) {
     return printSheets(paper, head, fonts, [
       (board) => {

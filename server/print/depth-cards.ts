@@ -1,5 +1,7 @@
 import { paperFor } from '#core/gauges'
-import { formatDecimal, type Region } from '#core/units'
+import { lengths, speak } from '#core/speech'
+import type { Region } from '#core/units'
+import { withUnit } from '../exports/tape'
 import { FOOT_MM, printSheets, TOP_MM, type Board, type Fonts } from './sheet'
 
 /** One depth to be carried to the pipe: what it is of, the depth with its range, mm, and where it comes from. */
@@ -14,7 +16,7 @@ export interface DepthCard {
 const CELL = { width: 88, height: 34, bar: 10 } as const
 
 /** One card: the depth as a bar at true size, to lay along the pipe from its end. */
-function drawCard(board: Board, { title, depth, lo, hi, source }: DepthCard, x: number, y: number) {
+function drawCard(board: Board, { title, depth, lo, hi, source }: DepthCard, x: number, y: number, region: Region) {
   board.outline(
     [
       [x, y],
@@ -41,12 +43,10 @@ function drawCard(board: Board, { title, depth, lo, hi, source }: DepthCard, x: 
     for (const edge of [lo, hi])
       if (edge !== null && edge !== depth && edge < CELL.width)
         board.line(x + edge, y + 8, x + edge, y + 8 + CELL.bar, 0.12)
-    board.text(formatDecimal(depth, 1), x + Math.min(depth + 2, CELL.width - 14), y + 15, { size: 5, bold: true })
+    board.text(withUnit(depth, region), x + Math.min(depth + 2, CELL.width - 22), y + 15, { size: 5, bold: true })
   }
   board.text(
-    lo !== null && hi !== null && lo !== hi
-      ? `met ${formatDecimal(lo, 1)} to ${formatDecimal(hi, 1)} mm; ${source}`
-      : source,
+    lo !== null && hi !== null && lo !== hi ? `met ${speak(lengths(lo, hi), region)}; ${source}` : source,
     x + 2,
     y + CELL.height - 6,
     { size: 2.4 },
@@ -75,6 +75,7 @@ export function depthCardsPdf(
     cards.slice(i * across * down, (i + 1) * across * down),
   )
   const words = {
+    region,
     title: 'Depth cards',
     about,
     how: "Cut out along the frames. The fitting's own paper and a measured fitting come before a typical depth.",
@@ -90,6 +91,7 @@ export function depthCardsPdf(
           card,
           paper.margin + (i % across) * CELL.width,
           paper.margin + TOP_MM + Math.floor(i / across) * (CELL.height + 2),
+          region,
         ),
       )
     }),

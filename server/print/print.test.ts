@@ -13,11 +13,11 @@ const fonts: Fonts = {
 }
 const middleOf = (page: ReadPage, text: string) =>
   page.words.filter((word) => word.text === text).map(({ x, width }) => x + width / 2)
-/** The line that says of itself how long it is. */
-const checkLine = (page: ReadPage) =>
+/** The line that says of itself how long it is: 50 mm, or 2 in. */
+const checkLine = (page: ReadPage, mm = 50) =>
   page.lines.filter(
     ({ x1, y1, x2, y2 }) =>
-      Math.abs(y1 - y2) < 0.001 && Math.abs(Math.abs(x2 - x1) - 50) < 0.01 && y1 > page.height - 20,
+      Math.abs(y1 - y2) < 0.001 && Math.abs(Math.abs(x2 - x1) - mm) < 0.01 && y1 > page.height - 20,
   )
 
 describe('the wrap strip on paper', () => {
@@ -28,14 +28,15 @@ describe('the wrap strip on paper', () => {
     const [page, ...more] = await readPdf(await wrapStripPdf(region, fonts))
     expect(more).toEqual([])
     expect([page!.width, page!.height]).toEqual([expect.closeTo(width, 2), expect.closeTo(height, 2)])
-    expect(checkLine(page!)).toHaveLength(1)
+    expect(checkLine(page!, region === 'us' ? 50.8 : 50)).toHaveLength(1)
     // From the arrow, 12 mm from the margin of 10: 22 mm round, with 0.1 mm of paper, is 69.43 mm along; 7/8 in is
     // 70.13.
-    expect(middleOf(page!, '22').some((x) => Math.abs(x - (22 + 69.429)) < 0.05)).toBe(true)
-    expect(middleOf(page!, '7/8').some((x) => Math.abs(x - (22 + 70.135)) < 0.05)).toBe(true)
-    // The tick of 22 mm stands there too, across the lower edge.
+    const [figure, along] = region === 'us' ? (['7/8', 70.135] as const) : (['22', 69.429] as const)
+    // Both strips, its own sizes and those met from elsewhere, in the units of the reader.
+    expect(middleOf(page!, figure).filter((x) => Math.abs(x - (22 + along)) < 0.05)).toHaveLength(2)
+    // The tick stands there too, across the lower edge.
     expect(
-      page!.lines.filter(({ x1, x2 }) => Math.abs(x1 - 91.429) < 0.01 && Math.abs(x2 - x1) < 0.001).length,
+      page!.lines.filter(({ x1, x2 }) => Math.abs(x1 - 22 - along) < 0.01 && Math.abs(x2 - x1) < 0.001).length,
     ).toBeGreaterThan(0)
   })
 })
@@ -53,7 +54,7 @@ describe('diameter cards on paper', () => {
     expect(one).toEqual(
       expect.arrayContaining([
         '3/4 in old copper, sized by bore',
-        'outside 21.49, wall 1.22, bore 19.05',
+        'outside 21.49, wall 1.22, bore 19.05 mm',
         'typical, BS 659',
       ]),
     )

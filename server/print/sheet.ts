@@ -1,5 +1,6 @@
 import PDFDocument from 'pdfkit'
-import { CHECK_LINE_MM, type Paper } from '#core/gauges'
+import { CHECK_LINES, type Paper } from '#core/gauges'
+import { unitSystemOf, type Region } from '#core/units'
 
 const PT_PER_MM = 72 / 25.4
 /** Height of the words at the top of a sheet and of the check line at its foot, mm. */
@@ -13,6 +14,8 @@ export interface Fonts {
 }
 
 export interface SheetWords {
+  /** Whose units the sheet is checked in. */
+  region: Region
   title: string
   about: string
   how: string
@@ -73,11 +76,12 @@ function drawFrame(board: Board, paper: Paper, words: SheetWords, at: string) {
   board.text(words.about, margin + board.widthOf(words.title, 4.6, true) + 4, margin + 4, { size: 3 })
   board.text(words.how, margin, margin + 9, { size: 3.2 })
   const y = height - margin - 4
-  board.line(margin, y, margin + CHECK_LINE_MM, y, 0.4)
-  for (const x of [margin, margin + CHECK_LINE_MM]) board.line(x - 1.5, y + 1.5, x + 1.5, y - 1.5, 0.5)
+  const { mm, words: long } = CHECK_LINES[unitSystemOf(words.region)]
+  board.line(margin, y, margin + mm, y, 0.4)
+  for (const x of [margin, margin + mm]) board.line(x - 1.5, y + 1.5, x + 1.5, y - 1.5, 0.5)
   board.text(
-    `${CHECK_LINE_MM} mm: measure me. If not ${CHECK_LINE_MM}, this sheet is off scale: print it at 100 %, not fitted to the page.`,
-    margin + CHECK_LINE_MM + 5,
+    `${long}: measure me. If not, this sheet is off scale: print it at 100 %, not fitted to the page.`,
+    margin + mm + 5,
     y + 1.1,
     { size: 3.2 },
   )

@@ -2,7 +2,16 @@ import { getPipe } from '#core/catalogue'
 import { paperFor, type Paper } from '#core/gauges'
 import { arcOfBend, projectIsometric, type Survey } from '#core/line'
 import { markRows, type RunDraft, type RunPiece } from '#core/run'
-import { formatDecimal, formatLength, formatTape, tickRank, type Region, unitSystemOf } from '#core/units'
+import {
+  formatDecimal,
+  formatLength,
+  MM_PER_INCH,
+  tickRank,
+  type Region,
+  type UnitSystem,
+  unitSystemOf,
+} from '#core/units'
+import { onTape } from '../exports/tape'
 import { FOOT_MM, printSheets, TOP_MM, type Board, type Fonts } from './sheet'
 
 /** A length as the tape of the region reads it. */
@@ -28,15 +37,36 @@ const COLUMNS = {
 const stateScale = (length: number, room: number): number =>
   [1, 2, 5, 10, 20, 50, 100].find((part) => length / part <= room) ?? 200
 
-/** Steps of the tape below it, mm, by how many times it is drawn smaller; and its ticks, mm long. */
-const TAPE_STEPS = [
-  [1, 1],
-  [2, 5],
-  [10, 10],
-] as const
+/**
+ * The tape below a strip by how many times it is drawn smaller: mm a tick, how many to a middle one and to a long one,
+ * and the figure of a long one. mm, or inches down to sixteenths.
+ */
+interface TapeStep {
+  most: number
+  step: number
+  middle: number
+  long: number
+  figure: (mm: number) => string
+}
+const IN_MM = (mm: number): string => String(Math.round(mm))
+const IN_INCHES = (mm: number): string => String(Math.round(mm / MM_PER_INCH))
+const TAPES: Readonly<Record<UnitSystem, readonly TapeStep[]>> = {
+  metric: [
+    { most: 1, step: 1, middle: 5, long: 10, figure: IN_MM },
+    { most: 2, step: 5, middle: 5, long: 10, figure: IN_MM },
+    { most: 10, step: 10, middle: 5, long: 10, figure: IN_MM },
+    { most: Infinity, step: 100, middle: 5, long: 10, figure: IN_MM },
+  ],
+  inch: [
+    { most: 1, step: MM_PER_INCH / 16, middle: 8, long: 16, figure: IN_INCHES },
+    { most: 2, step: MM_PER_INCH / 8, middle: 4, long: 8, figure: IN_INCHES },
+    { most: 10, step: MM_PER_INCH, middle: 6, long: 12, figure: IN_INCHES },
+    { most: Infinity, step: 12 * MM_PER_INCH, middle: 5, long: 10, figure: IN_INCHES },
+  ],
+}
 const TICK_LENGTH = { long: 4, middle: 3, short: 2 } as const
 
-/** One piece to scale: pipe, marks right across, tape below with each 10 and 100 mm. */
+/** One piece to scale: pipe, marks right across, the region's tape below. */
 function drawStrip(board: Board, { piece, from, to }: RunPiece, y: number, paper: Paper, region: Region, say: Say) {
   const pipe = getPipe(piece.pipe)
   const left = paper.margin
@@ -82,12 +112,13 @@ function drawStrip(board: Board, { piece, from, to }: RunPiece, y: number, paper
   })
   const tape = cy + half + 3
   board.line(x(0), tape, x(piece.cut), tape, 0.2)
-  const step = TAPE_STEPS.find(([most]) => part <= most)?.[1] ?? 100
-  for (let mm = 0; mm <= piece.cut; mm += step) {
-    const rank = tickRank(mm / step, 10, 5)
+  const { step, middle, long, figure } = TAPES[unitSystemOf(region)].find(({ most }) => part <= most)!
+  for (let count = 0; count * step <= piece.cut; count += 1) {
+    const mm = count * step
+    const rank = tickRank(count, long, middle)
     const isLong = rank === 'long'
     board.line(x(mm), tape, x(mm), tape + TICK_LENGTH[rank], isLong ? 0.25 : 0.12)
-    if (isLong && mm > 0 && x(piece.cut) - x(mm) > 12) board.text(String(mm), x(mm) + 0.5, tape + 6, { size: 2.4 })
+    if (isLong && mm > 0 && x(piece.cut) - x(mm) > 12) board.text(figure(mm), x(mm) + 0.5, tape + 6, { size: 2.4 })
   }
   board.line(x(piece.cut), cy - half - 3, x(piece.cut), tape + 5, 0.6)
   board.text(say(piece.cut), x(piece.cut) - 0.6, tape + 8.6, { size: 3, bold: true, align: 'right' })
@@ -120,7 +151,7 @@ function drawIsometric(board: Board, { rows }: RunDraft, { laid }: Survey, paper
     board.text(say(row.leg!.length.mm), (x + x0) / 2, (y + y0) / 2 - 1, { size: 3.6, align: 'middle', isOver: true })
   }
   board.text(
-    `isometric, 1 mm drawn ${formatDecimal(1 / part, 3)} along each axis; lengths as measured`,
+    `isometric, 1:${formatDecimal(part, 1)} along each axis; lengths as measured`,
     paper.margin,
     paper.height - paper.margin - FOOT_MM + 1,
     { size: 3 },
@@ -174,9 +205,9 @@ export function stripsPdf(
   fonts: Fonts,
 ): Promise<Buffer> {
   const paper = paperFor(region)
-  const table = markRows(pieces)
+  const table = markRows(pieces, region)
   const isInch = unitSystemOf(region) === 'inch'
-  const say: Say = isInch ? formatTape : (mm) => formatDecimal(mm, 1)
+  const say: Say = (mm) => onTape(mm, region)
   const perTable = Math.floor((paper.height - 2 * paper.margin - TOP_MM - FOOT_MM - 10) / LINE_MM)
   const perSheet = Math.floor((paper.height - 2 * paper.margin - TOP_MM - FOOT_MM) / ROW.height)
   const pages = <T>(rows: readonly T[], size: number) =>
@@ -185,6 +216,7 @@ export function stripsPdf(
     paper,
     {
       ...words,
+      region,
       how: `Distances in ${isInch ? 'inches' : 'mm'} from each piece's left end. The fitting's own paper and a measured fitting come first.`,
     },
     fonts,

@@ -1,5 +1,6 @@
 import { layWrapStrip, PAPER_THICKNESS_MM, paperFor, type WrapStrip } from '#core/gauges'
-import { formatDecimal, type Region } from '#core/units'
+import { diameter, speak } from '#core/speech'
+import { unitSystemOf, type Region } from '#core/units'
 import { FOOT_MM, printSheets, TOP_MM, type Board, type Fonts } from './sheet'
 
 /** Height of a row of names and of the figures, mm; letters of the names. */
@@ -54,21 +55,22 @@ function drawStrip(board: Board, strip: WrapStrip, x: number, y: number) {
   return tail + HEAD.below
 }
 
-/** The wrap strip at true size as PDF: the region's own, and one with the sizes met from abroad. */
+/** The wrap strip at true size as PDF: the region's own, and one with the sizes of another. */
 export function wrapStripPdf(region: Region, fonts: Fonts): Promise<Buffer> {
   const paper = paperFor(region)
   const length = paper.width - 2 * paper.margin - HEAD.zero
   const others: Region = region === 'us' ? 'gb' : 'us'
   const words = {
+    region,
     title: 'Wrap strip',
-    about: `reads a diameter directly, once round; allows for paper of ${formatDecimal(PAPER_THICKNESS_MM, 1)} mm`,
+    about: `reads a diameter directly, once round; allows for paper of ${speak(diameter(PAPER_THICKNESS_MM), region)}`,
     how: 'Cut out. Lay the wide end on the clean pipe, wrap the tail tight and square over it, read the scale at the arrow. Names: sizes met here; makers and old pipe differ.',
   }
   return printSheets(paper, words, fonts, [
     (board) => {
       let y = paper.margin + TOP_MM + 4
       for (const one of [region, others]) {
-        const height = drawStrip(board, layWrapStrip(one, length, NAME.letter), paper.margin, y)
+        const height = drawStrip(board, layWrapStrip(one, length, NAME.letter, unitSystemOf(region)), paper.margin, y)
         y += height + 8
       }
       if (y - 8 > paper.height - paper.margin - FOOT_MM) throw new Error('the strips do not go on the sheet')

@@ -49,7 +49,7 @@ export async function exportCut(slug: string, id: string, wanted: string): Promi
   if (name === 'cuts.csv')
     return of(
       'text/csv; charset=utf-8',
-      cutsCsv(cutRows(cut.plan, cut.done), (bar) => barWords(bar, cut.plan, job.rack)),
+      cutsCsv(cutRows(cut.plan, cut.done), (bar) => barWords(bar, cut.plan, job.rack), job.region),
     )
   return of(
     'application/pdf',

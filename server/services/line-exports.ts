@@ -62,17 +62,17 @@ export async function exportLine(slug: string, id: string, wanted: string): Prom
   const title = `${job.name}, L${line.number} ${line.name}`.trim()
   switch (name) {
     case 'marks.csv':
-      return of(marksCsv(worked.pieces))
+      return of(marksCsv(worked.pieces, job.region))
     case 'isometric.svg':
-      return of(toSvg(isometricShapes(draft, survey, radius), title))
+      return of(toSvg(isometricShapes(draft, survey, radius, job.region), title))
     case 'isometric.dxf':
-      return of(toDxf(isometricShapes(draft, survey, radius)))
+      return of(toDxf(isometricShapes(draft, survey, radius, job.region)))
     case 'space.dxf':
       return of(spaceDxf(survey, radius))
     case 'marks.svg':
-      return of(toSvg(markShapes(worked.pieces), title))
+      return of(toSvg(markShapes(worked.pieces, job.region), title))
     case 'marks.dxf':
-      return of(toDxf(markShapes(worked.pieces)))
+      return of(toDxf(markShapes(worked.pieces, job.region)))
     case 'fixed-strips.pdf': {
       const fixed = fixLine(job, line)!
       return of(

@@ -21,7 +21,7 @@ describe('the register as CSV', () => {
         where: 'entry',
         pipes: '25 × 2.3 PE to 22 × 0.9 copper',
         methods: 'pe-compression, compression',
-        marksMm: '',
+        'marks (mm)': '',
         measured: '',
         status: 'planned',
         madeBy: '',
@@ -50,7 +50,7 @@ describe('the register as CSV', () => {
     expect(rows(job(joint({ way: null, wayId: null }), signed))).toMatchObject([
       {
         joint: 'J2',
-        marksMm: '55.5, 21.3',
+        'marks (mm)': '55.5, 21.3',
         measured: 'yes',
         status: 'made',
         madeBy: 'AB',

@@ -2,6 +2,7 @@ import { getPipe } from '#core/catalogue'
 import { shiftedEnds, standingSignoff, statusOf, type JobRecord, type JointRecord } from '#core/record'
 import { formatDecimal } from '#core/units'
 import { csv } from '../exports/csv'
+import { onTape, unitOf } from '../exports/tape'
 import type { Chain } from './log'
 
 /** Version of the exported register; it rises when a column changes its meaning. */
@@ -37,6 +38,12 @@ function endLabel(end: JointRecord['a']): string {
   return `${end.thread.size} ${end.thread.form.toUpperCase()} ${end.thread.gender}`
 }
 
+/** Depths that were signed, in order. */
+const marksWords = (joint: JointRecord, say: (mm: number) => string): string =>
+  standingSignoff(joint)
+    ?.marks.map(({ mm }) => (mm === null ? '?' : say(mm)))
+    .join(', ') ?? ''
+
 function toRow(job: JobRecord, joint: JointRecord, { head }: Pick<Chain, 'head'>): RegisterRow {
   const signed = standingSignoff(joint)
   return {
@@ -44,7 +51,7 @@ function toRow(job: JobRecord, joint: JointRecord, { head }: Pick<Chain, 'head'>
     where: joint.place,
     pipes: `${endLabel(joint.a)} to ${endLabel(joint.b)}`,
     methods: [...new Set(joint.way?.joints.map(({ method }) => method) ?? [])].join(', '),
-    marksMm: signed?.marks.map(({ mm }) => (mm === null ? '?' : formatDecimal(mm, 1))).join(', ') ?? '',
+    marksMm: marksWords(joint, (mm) => formatDecimal(mm, 1)),
     measured: signed ? yesNo(signed.marks.some(({ measured }) => measured)) : '',
     status: statusOf(joint),
     madeBy: signed?.initials ?? '',
@@ -83,7 +90,10 @@ const COLUMNS: readonly (keyof RegisterRow)[] = [
 export const registerCsv = (job: JobRecord, chain: Chain): string =>
   csv(
     COLUMNS,
-    job.joints.filter((joint) => joint.way).map((joint) => toRow(job, joint, chain)),
+    job.joints
+      .filter((joint) => joint.way)
+      .map((joint) => ({ ...toRow(job, joint, chain), marksMm: marksWords(joint, (mm) => onTape(mm, job.region)) })),
+    { marksMm: `marks (${unitOf(job.region)})` },
   )
 
 /** The register of a job as JSON, with the job it belongs to and the format's version. */

@@ -7,6 +7,7 @@ import { wrapStripPdf } from '../print/wrap-strip'
 import { invalid } from '../http/problem'
 import { getJob } from './jobs'
 import type { Region } from '#core/units'
+import { speak, w } from '#core/speech'
 
 const FACES = {
   regular: '400Regular:AtkinsonHyperlegibleNext_400Regular.ttf',
@@ -68,7 +69,7 @@ export async function depthCardsSheet(name: string): Promise<{ slug: string; pdf
   for (const { method, nominal, fitting, insertion, at } of job.fittings)
     if (insertion !== null)
       cards.set(`${method} ${nominal} ${fitting}`, {
-        title: `${fitting} ${nominal}, ${method.replaceAll('-', ' ')}`,
+        title: `${speak(fitting === 'adaptor' ? w.adaptor : fitting, job.region)} ${nominal}, ${method.replaceAll('-', ' ')}`,
         depth: insertion,
         lo: null,
         hi: null,

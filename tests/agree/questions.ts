@@ -4,12 +4,12 @@ import {
   MADE_FOR,
   PEX_TYPES,
   PIPES,
-  REGIONS,
   SURFACES,
   TEMPERS,
   TRACED,
   type EndFacts,
 } from '../../core/catalogue'
+import { REGIONS } from '../../core/units'
 import {
   METHODS,
   SERVICES,

@@ -260,7 +260,7 @@ describe('a sheet given out', () => {
     const { at } = await planned()
     const text = await (await raw(`${at}/cuts.csv`)).text()
     expect(text.split('\r\n')).toEqual([
-      'number,bar,barLength,piece,cut,from,to,left,right,bends,state',
+      'number,bar,bar length (mm),piece,cut (mm),from (mm),to (mm),left (mm),right (mm),bends (mm),state',
       '1,length 1,3000,flow 1,1310,0,1310,,,,to cut',
       '2,length 1,3000,flow 2,1310,1310,2620,,,,to cut',
       '3,length 2,3000,tail,640,0,640,,,,to cut',

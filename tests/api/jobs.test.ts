@@ -232,7 +232,7 @@ describe('the register', () => {
     const { body } = await get<string>(`/api/jobs/${job.slug}/register.csv`)
     const lines = body.split('\r\n')
     expect(lines[0]).toBe(
-      'joint,where,pipes,methods,marksMm,measured,status,madeBy,at,care,failedChecks,reopened,remarks,log',
+      'joint,where,pipes,methods,marks (mm),measured,status,madeBy,at,care,failedChecks,reopened,remarks,log',
     )
     expect(lines[1]).toContain('"\'=1+1, ""quoted"""')
     expect(lines).toHaveLength(2)

@@ -1,14 +1,35 @@
 <script setup lang="ts">
-import { getPipe } from '#core/catalogue'
-import { formatDecimal, formatLength, type Region, unitSystemOf } from '#core/units'
-import { inHundred } from '~/reading/format'
-import { inRegion } from '~/wording/en'
+import { bendOf, getPipe } from '#core/catalogue'
+import { MOUTH_WORDS } from '#core/line'
+import { formatLength, type Region, unitSystemOf } from '#core/units'
+import { speak, w } from '#core/speech'
+import { diameterText, inHundred, inUnits, lineValue, rangeText } from '~/reading/format'
 import { wayTitle } from '~/wording/way'
 
 /** The answer of a line, in a few rows. */
 const props = defineProps<{ asked: Asked; region: Region }>()
 const system = computed(() => unitSystemOf(props.region))
 const MOST = 4
+const say = (text: string) => speak(text, props.region)
+const bends = computed(() =>
+  props.asked.verb === 'pipes' ? props.asked.answer.pipes.map((pipe) => ({ pipe, bend: bendOf(pipe) })) : [],
+)
+/** A tee or an elbow that was asked of by itself has no lengths of its own: only its mouths are said. */
+const isFittingAlone = computed(() => props.asked.verb === 'line' && props.asked.isFitting)
+const cuts = computed(() => (props.asked.verb === 'line' && !isFittingAlone.value ? props.asked.answer.pieces : []))
+const mouths = computed(() => {
+  if (props.asked.verb !== 'line') return []
+  const all = props.asked.answer.pieces.flatMap(({ ends, pipe }) =>
+    ends
+      .filter(({ into }) => into !== 'free')
+      .map(({ into, takeOut, insertion }) => ({
+        words: `${MOUTH_WORDS[into]}, ${getPipe(pipe).label}`,
+        takeOut,
+        insertion,
+      })),
+  )
+  return [...new Map(all.map((mouth) => [mouth.words, mouth])).values()]
+})
 const length = (mm: number | null) => (mm === null ? 'measure it' : formatLength(mm, system.value))
 </script>
 
@@ -28,7 +49,7 @@ const length = (mm: number | null) => (mm === null ? 'measure it' : formatLength
           <StatusShape status="refused" :size="18" /> No way is right as it stands.
         </p>
         <ul>
-          <li v-for="one in asked.answer.instead" :key="one" class="t15">{{ inRegion(one, region) }}</li>
+          <li v-for="one in asked.answer.instead" :key="one" class="t15">{{ speak(one, region) }}</li>
         </ul></template
       >
       <p v-if="asked.answer.ways.length > MOST" class="note t14">
@@ -49,7 +70,7 @@ const length = (mm: number | null) => (mm === null ? 'measure it' : formatLength
         <b class="t26 copper">{{ length(mark.fromEnd) }}</b><span
           >{{ mark.what === 'ring' ? 'ring from the end' : 'into the fitting'
           }}<span v-if="mark.lo !== null && mark.lo !== mark.hi" class="note"
-            >, met {{ formatDecimal(mark.lo, 1) }} to {{ formatDecimal(mark.hi ?? 0, 1) }} mm</span
+            >, met {{ rangeText(mark.lo, mark.hi ?? 0, system) }}</span
           ></span
         >
       </p>
@@ -66,7 +87,9 @@ const length = (mm: number | null) => (mm === null ? 'measure it' : formatLength
       </p>
       <p class="row">
         <b>{{
-          asked.answer.spacing.vertical === null ? 'by the storey' : length(asked.answer.spacing.vertical)
+          asked.answer.spacing.vertical === null
+            ? speak(`by the ${w.storey}`, region)
+            : length(asked.answer.spacing.vertical)
         }}</b><span>up</span>
       </p>
       <p class="note t14">{{ getPipe(asked.pipe).label }}; {{ asked.answer.source }}</p>
@@ -74,17 +97,51 @@ const length = (mm: number | null) => (mm === null ? 'measure it' : formatLength
     </template>
     <template v-else-if="asked.verb === 'flow'">
       <p class="row">
-        <b class="t26 copper">{{ formatDecimal(asked.answer.velocity, 2) }} m/s</b
-        ><StatusShape :status="asked.answer.verdict === 'within' ? 'proved' : 'refused'" :size="16" /><span
-          >{{ asked.answer.verdict === 'within' ? 'within' : 'over' }} {{ asked.answer.limit }} m/s</span
+        <b class="t26 copper">{{ inUnits('speed', asked.answer.velocity, system) }}</b><StatusShape
+          :status="asked.answer.verdict === 'within' ? 'proved' : 'refused'"
+          :size="16" /><span
+          >{{ asked.answer.verdict === 'within' ? 'within' : 'over' }}
+          {{ inUnits('speed', asked.answer.limit, system) }}</span
         >
       </p>
       <p class="row">
-        <b>{{ formatDecimal(asked.answer.drop * 1000, 1) }} mbar</b><span>lost</span>
+        <b>{{ inUnits('pressure', asked.answer.drop, system) }}</b><span>lost</span>
       </p>
       <p class="note t14">
-        {{ getPipe(asked.pipe).label }}, bore {{ formatDecimal(asked.answer.boreUsed, 2) }};
+        {{ getPipe(asked.pipe).label }}, bore {{ diameterText(asked.answer.boreUsed, system) }};
         {{ asked.answer.limitSource }}
+      </p>
+    </template>
+    <template v-else-if="asked.verb === 'pipes'">
+      <p v-for="{ pipe, bend } in bends" :key="pipe.id" class="row" data-test="ask-bend">
+        <template v-if="bend"
+          ><b class="t26 copper">{{ length(bend.radius.value) }}</b
+          ><span
+            >radius of the {{ say(w.centre) }} line, {{ pipe.label
+            }}<span class="note"
+              >; met {{ rangeText(bend.radius.lo ?? 0, bend.radius.hi ?? 0, system) }}, {{ bend.radius.source }};
+              {{ say(bend.how) }}</span
+            ></span
+          ></template
+        ><template v-else
+          ><b>{{ pipe.label }}</b
+          ><span>is not bent on site</span></template
+        >
+      </p>
+    </template>
+    <template v-else-if="asked.verb === 'line'">
+      <p v-for="piece in cuts" :key="piece.id" class="row" data-test="ask-piece">
+        <b class="t26 copper">{{ length(piece.cut) }}</b><span
+          >cut of {{ piece.id }}, {{ getPipe(piece.pipe).label }}</span
+        >
+      </p>
+      <p v-for="mouth in mouths" :key="mouth.words" class="row" data-test="ask-mouth">
+        <b>{{ length(mouth.takeOut) }}</b><span
+          >{{ mouth.words }}, {{ say(w.centre) }} to stop; {{ length(mouth.insertion) }} deep</span
+        >
+      </p>
+      <p v-for="warning in asked.answer.warnings.slice(0, 3)" :key="warning.text" class="row">
+        <StatusShape status="held" :size="16" /><span>{{ warning.text }}</span>
       </p>
     </template>
     <template v-else>
@@ -95,11 +152,7 @@ const length = (mm: number | null) => (mm === null ? 'measure it' : formatLength
         <b>{{ length(asked.answer.shrink) }}</b><span>shorter overall</span>
       </p>
       <p class="note t14">
-        {{
-          asked.answer.working
-            .map((line) => `${line.text} ${formatDecimal(line.value, 3)}${line.unit ? ` ${line.unit}` : ''}`)
-            .join('; ')
-        }}
+        {{ asked.answer.working.map((line) => `${line.text} ${lineValue(line, region)}`).join('; ') }}
       </p>
     </template>
   </div>

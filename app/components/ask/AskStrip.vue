@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { onClickOutside } from '@vueuse/core'
-import { SHAPES } from '#core/ask'
+import { shapesOf } from '#core/ask'
 import type { JobRecord } from '#core/record'
 import { REGION_WORDS } from '~/wording/en'
 import { REGIONS, unitSystemOf } from '#core/units'
 
 /** Ask: one line of trade shorthand at the top of every screen, its answer below it. */
 const props = defineProps<{ job?: JobRecord }>()
-const { text, region, chosen, words, result, suggestions, becomes, swap, take } = useAsk(toRef(props, 'job'))
+const { text, region, chosen, words, filled, result, suggestions, becomes, swap, take } = useAsk(toRef(props, 'job'))
 const isOpen = ref(false)
 const root = useTemplateRef<HTMLElement>('root')
 const field = useTemplateRef<HTMLInputElement>('field')
@@ -104,6 +104,7 @@ const rest = (line: string) =>
           ></span
         >
       </p>
+      <p v-if="filled.length" class="note t14" data-test="ask-filled">From the job: {{ filled.join(', ') }}.</p>
       <template v-if="result && 'issue' in result">
         <p
           class="t15"
@@ -112,8 +113,23 @@ const rest = (line: string) =>
           data-test="ask-issue">
           {{ result.issue.message.replace(/^text: /, '') }}
         </p>
-        <div v-if="words.length === 0" class="answers">
-          <button v-for="shape in SHAPES" :key="shape" type="button" class="answer" @click="suggest(shape)">
+        <div
+          v-if="result.issue.meanings"
+          class="answers"
+          role="group"
+          aria-label="Which is meant"
+          data-test="ask-meanings">
+          <button
+            v-for="meaning in result.issue.meanings"
+            :key="meaning.text"
+            type="button"
+            class="answer"
+            @click="suggest(meaning.text)">
+            {{ meaning.as }}
+          </button>
+        </div>
+        <div v-else-if="words.length === 0" class="answers">
+          <button v-for="shape in shapesOf(region)" :key="shape" type="button" class="answer" @click="suggest(shape)">
             {{ shape }}
           </button>
         </div>

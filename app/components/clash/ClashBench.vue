@@ -2,9 +2,9 @@
 import { useElementSize, useStorage } from '@vueuse/core'
 import { getPipe } from '#core/catalogue'
 import { readDiameter, type JobRecord, type JointRecord } from '#core/record'
-import { formatLength, formatMm, parseLength, unitSystemOf } from '#core/units'
+import { formatLength, parseLength, unitSystemOf } from '#core/units'
 import type { Entry } from '~/outbox/entry'
-import { unitOf } from '~/reading/format'
+import { scaleText, unitOf } from '~/reading/format'
 import { clockTime, recordWords } from '~/wording/entry'
 import { fieldWords, valueWords } from '~/wording/values'
 
@@ -81,14 +81,14 @@ const roundScale = computed(() =>
       )
     : 1,
 )
-const figure = (mm: number) => formatLength(mm, system.value).replace(/ (mm|in)$/, '')
+const figure = (mm: number) => formatLength(mm, system.value)
 /** Either depth against the table's, so that it can be seen which is short. */
 const fact = computed(() => {
   const at = depths.value
   if (!at || at.table === null || at.mine === null || at.theirs === null) return null
   const off = (mm: number) => {
     const by = mm - at.table!
-    return `${figure(mm)} is ${Math.abs(by) < 0.05 ? 'that depth' : `${formatMm(Math.abs(by))} mm ${by < 0 ? 'short' : 'past it'}`}`
+    return `${figure(mm)} is ${Math.abs(by) < 0.05 ? 'that depth' : `${formatLength(Math.abs(by), system.value)} ${by < 0 ? 'short' : 'past it'}`}`
   }
   return `To the stop it is ${formatLength(at.table, system.value)} by the table: ${off(at.mine)}, ${off(at.theirs)}.`
 })
@@ -136,8 +136,8 @@ useKeys(
 )
 /** What is drawn, and how large. */
 const drawnWords = computed(() => {
-  if (depths.value) return `, ${depths.value.pipe.label}. Insertion mark, 1 mm drawn ${k.value}`
-  return rounds.value ? `. Across the pipe, 1 mm drawn ${roundScale.value}` : ''
+  if (depths.value) return `, ${depths.value.pipe.label}. Insertion mark, ${scaleText(k.value, system.value)}`
+  return rounds.value ? `. Across the pipe, ${scaleText(roundScale.value, system.value)}` : ''
 })
 </script>
 
@@ -166,7 +166,7 @@ const drawnWords = computed(() => {
         <table class="w-full">
           <tbody>
             <tr v-for="clash in clashes" :key="clash.path" class="differs">
-              <th>{{ fieldWords(clash.path) }}</th>
+              <th>{{ fieldWords(clash.path, job.region) }}</th>
               <td class="t20 w7">{{ valueWords(clash.path, own ? clash.mine : clash.theirs, job) }}</td>
             </tr>
             <tr>

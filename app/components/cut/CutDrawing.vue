@@ -29,7 +29,7 @@ const { width } = useElementSize(bars)
   <div ref="bars" class="bars">
     <template v-if="plan">
       <p v-if="!isPhone" class="t13 note w6 head">
-        <span>Lengths to scale, thickness not. {{ cutterText(sheet.cutter, plan.kerf) }}</span
+        <span>Lengths to scale, thickness not. {{ cutterText(sheet.cutter, plan.kerf, system) }}</span
         ><button v-if="!sheet.result" type="button" class="underline" data-test="plan" @click="emit('plan')">
           plan again <kbd>C</kbd>
         </button>

@@ -3,6 +3,7 @@ import type { CutRow } from '#core/cutting'
 import type { CutRecord } from '#core/record'
 import { formatLength, type UnitSystem } from '#core/units'
 import { bringIntoSight } from '~/reading/in-sight'
+import { w } from '#core/speech'
 
 /** Every cut in order, with what is marked on its piece from the left end; the one to be made next is the largest. */
 const props = defineProps<{
@@ -15,6 +16,7 @@ const props = defineProps<{
   printUrl: string
   isPhone: boolean
 }>()
+const { say } = useSpeech()
 const emit = defineEmits<{ look: [row: number]; tick: []; wrong: []; takeBack: []; finish: [] }>()
 
 const row = computed(() => props.rows[props.at])
@@ -101,9 +103,12 @@ function statusOf({ isSlip, done }: CutRow) {
         used shorter. <span v-if="sheet.spare.trim()">Bent pieces are {{ sheet.spare }} longer: bend, then trim.</span>
       </p>
       <p class="note t13 mt-1">
-        Eye cover at saw and wheel. Cut ends and swarf are sharp: ream and deburr each end before a hand goes round it.
-        In open formats: <a :href="printUrl.replace('bench.pdf', 'cuts.csv')" class="underline">the list as CSV</a>,
-        <a :href="printUrl.replace('bench.pdf', 'question.json')" class="underline">the question as JSON</a>.
+        Eye cover at saw and wheel. Cut ends and {{ say(w.swarf) }} are sharp: ream and deburr each end before a hand
+        goes round it. In open formats:
+        <a :href="printUrl.replace('bench.pdf', 'cuts.csv')" class="underline">the list as CSV</a>,
+        <a :href="printUrl.replace('bench.pdf', 'question.json')" class="underline"
+          >the plan's figures, for other programs (JSON)</a
+        >.
       </p>
     </div>
     <div v-if="!sheet.result && !isPhone" class="verbs">

@@ -6,6 +6,8 @@ import { readSheet, USUAL_KEEP_MM, type CutBody, type CutRecord, type JobRecord 
 import { formatDecimal, formatLength, type UnitSystem } from '#core/units'
 import { CURRENCY } from '~/wording/en'
 import { CUTTER_WORDS } from '~/wording/cut'
+import { diameterText, formatReading, unitOf } from '~/reading/format'
+import { speak } from '#core/speech'
 
 /** What it is cut from and with: lengths on hand or to be bought, kerf, the shortest rest worth keeping. */
 const props = defineProps<{ job: JobRecord; sheet: CutRecord; plan: BenchPlan | null; system: UnitSystem }>()
@@ -46,6 +48,7 @@ watch(
   },
 )
 const say = (mm: number) => formatLength(mm, props.system)
+const kerfText = (mm: number) => `${formatReading(mm, props.system)} ${unitOf(props.system)}`
 </script>
 
 <template>
@@ -132,7 +135,7 @@ const say = (mm: number) => formatLength(mm, props.system)
         class="w7"
         :value="sheet.kerf"
         maxlength="40"
-        :placeholder="formatDecimal(kerf.value!, 1)"
+        :placeholder="kerfText(kerf.value!)"
         :aria-invalid="issueAt('kerf') !== null"
         :disabled="isClosed"
         data-test="kerf"
@@ -141,9 +144,9 @@ const say = (mm: number) => formatLength(mm, props.system)
     <p class="note t13">
       {{
         kerf.lo === kerf.hi
-          ? `${formatDecimal(kerf.value!, 1)} mm`
-          : `${formatDecimal(kerf.lo!, 1)} to ${formatDecimal(kerf.hi!, 1)} mm`
-      }}, {{ kerf.source }}: {{ kerf.leaves }}. Yours, measured, wins.
+          ? diameterText(kerf.value!, system)
+          : `${diameterText(kerf.lo!, system)} to ${diameterText(kerf.hi!, system)}`
+      }}, {{ kerf.source }}: {{ speak(kerf.leaves, job.region) }}. Yours, measured, wins.
     </p>
     <p v-if="issueAt('kerf')" class="brick t14">{{ issueAt('kerf') }}</p>
 

@@ -94,7 +94,7 @@ function classOf(offcut: OffcutRecord) {
         class="plain-input"
         maxlength="80"
         aria-label="Where it lies"
-        placeholder="rack, van"
+        placeholder="where it lies"
         data-test="offcut-place" />
       <button
         type="submit"

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import type { CutRow } from '#core/cutting'
-import type { UnitSystem } from '#core/units'
-import { tapeText } from '~/reading/tape'
+import { formatLength, type UnitSystem } from '#core/units'
 
 /** A cut that came out wrong: the length it has, asked at the row it was wanted for. */
 const props = defineProps<{
@@ -44,7 +43,7 @@ async function keep() {
     <p v-if="issue || !narrow" class="t14 wide" :class="issue ? 'brick' : 'note'" role="status">
       {{
         issue ??
-        `Within 1 mm of ${tapeText(row.length, system)} it counts as cut. Else it is stock for another piece, and the rest is planned again.`
+        `Within ${formatLength(1, system)} of ${formatLength(row.length, system)} it counts as cut. Else it is stock for another piece, and the rest is planned again.`
       }}
     </p>
   </form>

@@ -1,13 +1,14 @@
 <script setup lang="ts">
-import { formatDecimal } from '#core/units'
 import type { Working } from '~/composables/useWorking'
+import { lineValue } from '~/reading/format'
 
 /** Working of any figure: the sum line by line, where each input comes from, and the range where makers differ. */
 const { open, working, close } = useWorking()
 const narrow = useNarrow()
 
 const SIGNS: Record<string, string> = { '+': '+', '-': '\u2212', x: '\u00d7', '/': '\u00f7', '=': '=' }
-const value = (line: Working['lines'][number]) => `${formatDecimal(line.value, 2)} ${line.unit}`
+const region = useRegion()
+const value = (line: Working['lines'][number]) => lineValue(line, region.value)
 </script>
 
 <template>

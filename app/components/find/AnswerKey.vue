@@ -6,6 +6,7 @@ import { answerWords } from '~/wording/en'
 
 /** One answer of a check as a key, with what it would make of the pipe. */
 const props = defineProps<{ check: Choice; answer: SettlingKey }>()
+const { say } = useSpeech()
 const emit = defineEmits<{ answer: [name: Choice, value: string | boolean] }>()
 const meaning = computed(() => {
   const { means } = props.answer
@@ -20,7 +21,7 @@ const meaning = computed(() => {
     class="answer two"
     :data-settle="String(answer.value)"
     @click="emit('answer', check, answer.value)">
-    <b>{{ answerWords(String(answer.value), check) }}</b><span class="t13 note">{{ meaning }}</span>
+    <b>{{ say(answerWords(String(answer.value), check)) }}</b><span class="t13 note">{{ meaning }}</span>
   </button>
 </template>
 

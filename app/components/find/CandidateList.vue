@@ -3,10 +3,12 @@ import { getPipe, shortName } from '#core/catalogue'
 import type { Candidate, CheckName, IdentifyAnswer, Meaning, NextCheck } from '#core/identify'
 import type { FindRecord } from '#core/record'
 import { formatDecimal, type UnitSystem, type Region } from '#core/units'
+import { speak } from '#core/speech'
 import { materialOf } from '~/drawing/materials'
 import { formatReading, inHundred, mmBeside, unitOf } from '~/reading/format'
 import { isChoice, type AnswerName, type Settling } from '~/reading/answers'
-import { CHECK_WORDS, inRegion } from '~/wording/en'
+import { CHECK_WORDS } from '~/wording/en'
+import { checksToGo } from '~/wording/find'
 
 /** What the pipe could be, likeliest first, with what speaks for and against; one of them is kept as an end. */
 const props = defineProps<{
@@ -43,7 +45,7 @@ const sizes = (id: string) => {
   const part = (name: string, mm: number | null) => `${name} ${mm === null ? '?' : formatReading(mm, props.system)}`
   return `${part('outside', od)}, ${part('wall', wall)}, ${part('bore', bore)} ${unitOf(props.system)}${mmBeside(od, props.system).replace('(', '(outside ')}`
 }
-const words = (text: string) => inRegion(text, props.region)
+const words = (text: string) => speak(text, props.region)
 /** What an answer would make of it: the pipe that would lead, and how far. */
 const meaning = ({ pipe, probability }: Meaning) =>
   `${pipe === null ? 'none of these' : shortName(getPipe(pipe))} ${inHundred(probability)}`
@@ -80,7 +82,7 @@ function explain(candidate: Candidate) {
 <template>
   <section class="candidates" aria-label="What it could be">
     <h2 class="zone-heading">
-      What it could be <span class="right">{{ formatDecimal(answer.entropy, 2) }} bits of doubt</span>
+      What it could be <span class="right" data-test="to-go">{{ checksToGo(answer.entropy, next[0]?.bits) }}</span>
     </h2>
     <div
       v-for="one in answer.contradictions.slice(0, 2)"
@@ -152,19 +154,13 @@ function explain(candidate: Candidate) {
       </li>
     </ol>
     <p class="t14 note foot">
-      None of the catalogue's: {{ inHundred(answer.unknown) }} in 100.
+      None of these sizes: {{ inHundred(answer.unknown) }} in 100.
       <NuxtLink v-if="pair" :to="pair" class="link-verb ink" data-test="compare">Compare the first two</NuxtLink>
       {{ ' ' }}
       <kbd v-if="pair">X</kbd>
     </p>
     <template v-if="!isSettled && next[0]">
-      <h3 class="zone-heading mt-3">
-        The most telling check left
-        <span class="right"
-          ><b class="copper t17">{{ formatDecimal(next[0].bits, 2) }}</b> of
-          {{ formatDecimal(answer.entropy, 2) }} bits</span
-        >
-      </h3>
+      <h3 class="zone-heading mt-3">The most telling check left</h3>
       <p class="t20 w7">{{ words(CHECK_WORDS[next[0].check]) }}</p>
       <p v-if="next[0].check === 'print'" class="t14 note">
         Where a line can still be read: type it at the checks, ? for a worn letter.

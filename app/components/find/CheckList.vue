@@ -11,8 +11,9 @@ import {
   type Reading,
 } from '#core/record'
 import { CHOICES, FOR_CAUTION, isChoice, type AnswerName, type Choice } from '~/reading/answers'
-import { answerWords, CHECK_WORDS, inRegion, MEANS_WORDS } from '~/wording/en'
+import { answerWords, CHECK_WORDS, MEANS_WORDS } from '~/wording/en'
 import { type UnitSystem, unitSystemOf } from '#core/units'
+import { speak } from '#core/speech'
 import { formatReading, unitOf } from '~/reading/format'
 
 /** The checks a person can make, the most telling first, each a key and an answer; what is answered stays on top. */
@@ -49,7 +50,7 @@ const names = computed(() =>
 )
 const most = computed(() => Math.max(1, ...props.next.map(({ bits }) => bits)))
 const system = computed(() => unitSystemOf(props.job.region))
-const words = (text: string) => inRegion(text, props.job.region)
+const words = (text: string) => speak(text, props.job.region)
 
 function pick(name: Choice, value: string | boolean) {
   const same = props.find.answers[name] === value
@@ -177,7 +178,7 @@ const SAMPLES: Readonly<Record<UnitSystem, string>> = {
         <CheckRow
           :name="name"
           :label="words(CHECK_WORDS[name])"
-          :answer="find.answers[name] === undefined ? null : answerWords(String(find.answers[name]), name)"
+          :answer="find.answers[name] === undefined ? null : words(answerWords(String(find.answers[name]), name))"
           :hint="String(i + 1)"
           :bits="bitsOf(name)"
           :most="most"
@@ -195,7 +196,7 @@ const SAMPLES: Readonly<Record<UnitSystem, string>> = {
             :aria-pressed="find.answers[name] === value"
             :data-answer="`${name}:${value}`"
             @click="pick(name, value)">
-            {{ answerWords(String(value), name) }}
+            {{ words(answerWords(String(value), name)) }}
           </button>
           <button
             v-if="find.answers[name] === undefined"
@@ -223,7 +224,7 @@ const SAMPLES: Readonly<Record<UnitSystem, string>> = {
           @bar="(isSo) => emit('bar', name, isSo)" />
       </li>
     </ul>
-    <p class="note t13 px-[18px] py-2 only-wide">Bar: doubt the check takes away, in bits.</p>
+    <p class="note t13 px-[18px] py-2 only-wide">Bar: how much of the doubt the check would take away.</p>
   </section>
 </template>
 

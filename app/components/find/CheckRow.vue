@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tellingWords } from '~/wording/find'
 /** Head of one check: whether it is answered, with what, or how much doubt it would take away. */
 defineProps<{
   name: string
@@ -37,7 +38,7 @@ const emit = defineEmits<{ toggle: [] }>()
           :stroke="isBest ? 'var(--copper)' : 'var(--ink)'"
           stroke-width="1.25" />
         <text :x="(bits / most) * 170 + 8" y="11" class="t13 note">
-          {{ bits < 0.01 ? 'tells nothing more' : `${bits.toFixed(2)} bits` }}
+          {{ tellingWords(bits, most) }}
         </text>
       </template>
     </svg>

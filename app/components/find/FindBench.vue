@@ -3,8 +3,9 @@ import { useElementSize } from '@vueuse/core'
 import { getPipe, shortName } from '#core/catalogue'
 import type { CheckName } from '#core/identify'
 import type { JobRecord } from '#core/record'
-import { CHECK_WORDS, MEANS_WORDS, inRegion } from '~/wording/en'
+import { CHECK_WORDS, MEANS_WORDS } from '~/wording/en'
 import { unitSystemOf } from '#core/units'
+import { speak } from '#core/speech'
 
 /** Find: checks at the left, the measured pipe among the known sizes, what it could be at the right, cautions below. */
 const props = defineProps<{ job: JobRecord }>()
@@ -117,7 +118,7 @@ onMounted(() => {
           :pipe="leading"
           :system="system"
           :width="drawn"
-          :by="inRegion(MEANS_WORDS[find.by], job.region)" />
+          :by="speak(MEANS_WORDS[find.by], job.region)" />
         <p v-if="reading.state === 'wrong' && lastMm !== null" class="t14 ochre w6 px-4">
           Drawn from the last figure that could be read.
         </p>

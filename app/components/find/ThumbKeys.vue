@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import type { CheckName } from '#core/identify'
 import type { Settling } from '~/reading/answers'
-import { CHECK_WORDS, inRegion } from '~/wording/en'
+import { CHECK_WORDS } from '~/wording/en'
 import type { Region } from '#core/units'
+import { speak } from '#core/speech'
 
 /** On a phone: the likeliest answers of the next check under the thumb. */
 const props = defineProps<{ settling: Settling; region: Region }>()
@@ -17,7 +18,7 @@ const more = computed(() => props.settling.keys.length - MOST)
 <template>
   <div class="thumb" data-test="thumb">
     <p class="t14 flex items-center justify-between">
-      <b>{{ inRegion(CHECK_WORDS[settling.check], region) }}</b><button
+      <b>{{ speak(CHECK_WORDS[settling.check], region) }}</b><button
         v-if="more > 0"
         type="button"
         class="underline note min-h-9"

@@ -3,11 +3,15 @@ import type { FixSettings } from '#core/record'
 import { ARM_CONSTANT, EXPANSION, type FixedLine } from '#core/supports'
 import { formatDecimal, type UnitSystem } from '#core/units'
 import { legNameOf, spacingText } from '~/wording/fix'
+import { diameterText, inUnits, rangeText } from '~/reading/format'
 
 /** How much each corner moves, and whether its free arm is long enough for that. */
 const props = defineProps<{ fixed: FixedLine; settings: FixSettings; system: UnitSystem }>()
 const legName = (index: number) => legNameOf(props.fixed, index)
 const length = (mm: number) => spacingText(mm, props.system)
+const growthUnit = computed(() => (props.system === 'inch' ? 'in/(100 ft \u00b0F)' : 'mm/(m K)'))
+const growthText = (alpha: number) =>
+  props.system === 'inch' ? formatDecimal((alpha * 1.2) / 1.8, 3) : formatDecimal(alpha, 3)
 const { show } = useWorking()
 function showGrowth(leg: number) {
   const one = props.fixed.expansion.find((expansion) => expansion.leg === leg)!
@@ -17,12 +21,12 @@ function showGrowth(leg: number) {
   const warmer = props.settings.temperature - props.settings.installedAt
   show({
     title: `Growth, ${legName(leg)}`,
-    source: `${alpha.source}: ${alpha.lo} to ${alpha.hi} mm/(m K)${constant ? `; arm ${constant.source}: C ${constant.lo} to ${constant.hi}` : ''}`,
+    source: `${alpha.source}: ${growthText(alpha.lo)} to ${growthText(alpha.hi)} ${growthUnit.value}${constant ? `; arm ${constant.source}: C ${constant.lo} to ${constant.hi}` : ''}`,
     lines: [
-      { text: `${formatDecimal(long / 1000, 3)} m of ${pipe.label}`, op: '=', value: long / 1000, unit: 'm' },
-      { text: 'expansion, mm/(m K)', op: 'x', value: alpha.value, unit: '', source: alpha.source },
+      { text: pipe.label, op: '=', value: long / 1000, unit: 'm' },
+      { text: 'expansion', op: 'x', value: alpha.value, unit: 'mm/(m K)', source: alpha.source },
       {
-        text: `${formatDecimal(props.settings.installedAt, 0)} to ${formatDecimal(props.settings.temperature, 0)} \u00B0C`,
+        text: `${inUnits('temperature', props.settings.installedAt, props.system)} to ${inUnits('temperature', props.settings.temperature, props.system)}`,
         op: 'x',
         value: warmer,
         unit: 'K',
@@ -31,7 +35,7 @@ function showGrowth(leg: number) {
       ...(constant && one.arm !== null
         ? [
             {
-              text: `free arm, ${constant.value} \u00D7 root of ${formatDecimal(pipe.od, 1)} outside \u00D7 that`,
+              text: `free arm, ${constant.value} \u00D7 root of ${diameterText(pipe.od, props.system)} outside \u00D7 that`,
               op: '=' as const,
               value: one.arm,
               unit: 'mm',
@@ -41,9 +45,9 @@ function showGrowth(leg: number) {
         : []),
     ],
     notes: [
-      `By the ranges it grows ${formatDecimal(one.changeLo, 1)} to ${formatDecimal(one.changeHi, 1)} mm.`,
+      `By the ranges it grows ${rangeText(one.changeLo, one.changeHi, props.system)}.`,
       one.lo !== null && one.hi !== null
-        ? `The arm is then ${formatDecimal(one.lo, 0)} to ${formatDecimal(one.hi, 0)}.`
+        ? `The arm is then ${rangeText(one.lo, one.hi, props.system)}.`
         : 'No arm constant is held for it.',
       'A free cantilever arm. An anchor on the leg shares its growth between both ends.',
     ],
@@ -71,7 +75,7 @@ function showGrowth(leg: number) {
               {{ legName(arm.leg) }}, {{ arm.end === 'end' ? 'far' : 'near' }} end
             </button>
           </td>
-          <td class="w7">{{ formatDecimal(arm.grows, 1) }}</td>
+          <td class="w7">{{ length(arm.grows) }}</td>
           <td class="w7">{{ length(arm.needs) }}</td>
           <td class="w7">{{ length(arm.has) }}</td>
           <td>

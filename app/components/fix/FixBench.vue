@@ -4,7 +4,7 @@ import { getPipe } from '#core/catalogue'
 import { benderFor, type JobRecord } from '#core/record'
 import { fillPolicy } from '#core/joints'
 import { parseLength } from '#core/units'
-import { inRegion } from '~/wording/en'
+import { speak, w } from '#core/speech'
 import { dayTime } from '~/wording/entry'
 import { tapeText } from '~/reading/tape'
 import { unitOf } from '~/reading/format'
@@ -15,6 +15,7 @@ import { KIND_WORDS } from '~/wording/fix'
  * figure.
  */
 const props = defineProps<{ job: JobRecord }>()
+const { say } = useSpeech()
 const job = toRef(props, 'job')
 const { line, system, settings, fixed, supports, flow, support, zones, at, look, set, fixIt, move, takeBack } =
   useFix(job)
@@ -53,7 +54,7 @@ const legFrom = computed(
 const fromWords = computed(() => {
   const own = support.value
   if (!own) return ''
-  if (own.fromLeft === null) return `from the centre of ${legFrom.value}: its piece's length is not known yet`
+  if (own.fromLeft === null) return say(`from the ${w.centre} of ${legFrom.value}: its piece's length is not known yet`)
   return `from the left end of ${own.piece}${tube.value ? `, ${tube.value.from} to ${tube.value.to}` : ''}`
 })
 const moveProblem = (text: string) => {
@@ -132,8 +133,11 @@ useKeys({
         <label class="row"
           ><span class="note t14"
             >{{ support.name }},
-            {{ support.fromLeft === null ? `from the centre of ${legFrom}` : `from the left end of ${support.piece}` }},
-            {{ unitOf(system) }}</span
+            {{
+              support.fromLeft === null
+                ? say(`from the ${w.centre} of ${legFrom}`)
+                : `from the left end of ${support.piece}`
+            }}, {{ unitOf(system) }}</span
           ><KeptField
             class="t20 w7"
             :value="tapeText(support.fromLeft ?? support.at, system)"
@@ -149,7 +153,7 @@ useKeys({
           </button>
         </p>
         <p v-for="rule in support.broken" :key="rule.code" class="broken t15" data-test="broken">
-          <StatusShape status="refused" :size="16" /> <span>{{ inRegion(rule.text, job.region) }}</span>
+          <StatusShape status="refused" :size="16" /> <span>{{ speak(rule.text, job.region) }}</span>
         </p>
         <p v-if="support.fixedAt" class="t15 flex gap-2 items-center">
           <StatusShape status="made" :size="16" /> fixed {{ dayTime(support.fixedAt) }}

@@ -2,11 +2,12 @@
 import type { Result } from '#core/base'
 import type { LineFlow } from '#core/flow'
 import type { FixedLine } from '#core/supports'
-import { formatDecimal } from '#core/units'
+import type { UnitSystem } from '#core/units'
 import { legNameOf } from '~/wording/fix'
+import { bare, formatReading, inUnits, unitName, unitOf } from '~/reading/format'
 
 /** Speed and pressure along a line at its flow, leg by leg. */
-const props = defineProps<{ fixed: FixedLine; flow: Result<LineFlow | null> | null }>()
+const props = defineProps<{ fixed: FixedLine; flow: Result<LineFlow | null> | null; system: UnitSystem }>()
 const legName = (index: number) => legNameOf(props.fixed, index)
 const { show } = useWorking()
 const cautions = computed(() => {
@@ -32,17 +33,17 @@ function showFlow(index: number) {
   >
   <template v-else-if="flow?.value">
     <h2 class="zone-heading">
-      Flow, {{ formatDecimal(flow.value.flow, 3) }} l/s: lost
-      <b data-test="flow-drop">{{ formatDecimal(flow.value.drop * 1000, 1) }}</b> mbar in all
+      Flow, {{ inUnits('flow', flow.value.flow, system) }}: lost
+      <b data-test="flow-drop">{{ inUnits('pressure', flow.value.drop, system) }}</b> in all
     </h2>
     <table data-test="flow-legs">
       <thead>
         <tr>
           <th class="l">leg</th>
-          <th>bore</th>
-          <th>m/s</th>
+          <th>bore, {{ unitOf(system) }}</th>
+          <th>speed, {{ unitName('speed', system) }}</th>
           <th>limit</th>
-          <th>mbar</th>
+          <th>lost, {{ unitName('pressure', system) }}</th>
           <th />
         </tr>
       </thead>
@@ -51,10 +52,10 @@ function showFlow(index: number) {
           <td class="l">
             <button type="button" class="figure-button" @click="showFlow(i)">{{ legName(one.leg) }}</button>
           </td>
-          <td>{{ formatDecimal(one.answer.boreUsed, 1) }}</td>
-          <td class="w7">{{ formatDecimal(one.answer.velocity, 2) }}</td>
-          <td>{{ one.answer.limit }}</td>
-          <td class="w7">{{ formatDecimal(one.answer.drop * 1000, 1) }}</td>
+          <td>{{ formatReading(one.answer.boreUsed, system) }}</td>
+          <td class="w7">{{ bare('speed', one.answer.velocity, system) }}</td>
+          <td>{{ bare('speed', one.answer.limit, system) }}</td>
+          <td class="w7">{{ bare('pressure', one.answer.drop, system) }}</td>
           <td>
             <StatusShape
               :status="one.answer.verdict === 'within' ? 'proved' : 'refused'"

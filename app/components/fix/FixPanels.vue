@@ -4,7 +4,7 @@ import type { LineFlow } from '#core/flow'
 import type { FixedLine } from '#core/supports'
 import type { UnitSystem } from '#core/units'
 import type { Result } from '#core/base'
-import { inRegion } from '~/wording/en'
+import { speak } from '#core/speech'
 import { csvLink } from '~/reading/csv'
 
 /**
@@ -40,7 +40,7 @@ const csv = computed(() => csvLink(order.value, ['quantity', 'name', 'size']))
       <h2 class="zone-heading">To put right</h2>
       <ul class="t15">
         <li v-for="one in problems" :key="one.key" class="problem" data-test="fix-problem">
-          <StatusShape status="held" :size="16" /> <span>{{ inRegion(one.text, job.region) }}</span>
+          <StatusShape status="held" :size="16" /> <span>{{ speak(one.text, job.region) }}</span>
         </li>
       </ul>
     </template>
@@ -55,7 +55,7 @@ const csv = computed(() => csvLink(order.value, ['quantity', 'name', 'size']))
       </p>
     </div>
 
-    <FixFlow :fixed="fixed" :flow="flow" />
+    <FixFlow :fixed="fixed" :flow="flow" :system="system" />
 
     <h2 class="zone-heading">
       To order, all lines
@@ -72,7 +72,7 @@ const csv = computed(() => csvLink(order.value, ['quantity', 'name', 'size']))
     <h2 class="zone-heading">See to</h2>
     <ul class="advice t14">
       <li v-for="rule in advice" :key="rule.code + rule.text" :data-rule="rule.code">
-        {{ inRegion(rule.text, job.region) }}
+        {{ speak(rule.text, job.region) }}
       </li>
     </ul>
     <p class="note t13">Local code, the maker's paper and a licensed person come first.</p>

@@ -2,11 +2,12 @@
 import { bendOf } from '#core/catalogue'
 import { centreLine, pointAlong, type Vector } from '#core/line'
 import type { FixedLine } from '#core/supports'
-import { formatDecimal } from '#core/units'
+
 import type { UnitSystem } from '#core/units'
 import { fitSheet, onSheet, project, type Point } from '~/drawing/iso'
 import { clearance, letterPlace, toPath } from '~/drawing/run-drawing'
 import { tapeText } from '~/reading/tape'
+import { scaleText } from '~/reading/format'
 
 /** How a figure stands to a place that lies so many px from it: beyond it, before it, or over it. */
 function anchorOf(off: number): 'start' | 'middle' | 'end' {
@@ -126,7 +127,7 @@ const growths = computed(() =>
           x2: x + ux * (from + 24),
           y2: y + uy * (from + 24),
           tilt: (Math.atan2(uy, ux) * 180) / Math.PI,
-          text: formatDecimal(Math.abs(grows), 1),
+          text: tapeText(Math.abs(grows), props.system),
           tx: x + ux * (from + 36),
           ty: y + uy * (from + 36) + 5,
         }
@@ -151,7 +152,7 @@ const words = computed(
   () =>
     `${props.fixed.supports.length} supports: ${props.fixed.supports.map(({ name, kind, piece, fromLeft }) => `${name} ${kind} ${piece} ${tapeText(fromLeft, props.system)}`).join(', ')}`,
 )
-const scaleWords = computed(() => `lengths 1 mm drawn ${Math.round(sheet.value.scale * 1000) / 1000}; thickness not`)
+const scaleWords = computed(() => `lengths ${scaleText(sheet.value.scale, props.system)}; thickness not`)
 function colourOf({ support, isOn }: (typeof marks.value)[number]): string {
   if (support.broken.length > 0) return 'var(--brick)'
   return isOn ? 'var(--copper)' : 'var(--ink)'

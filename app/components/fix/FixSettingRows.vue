@@ -3,7 +3,7 @@ import { SUPPORT_CODES } from '#core/catalogue'
 import { SERVICES } from '#core/joints'
 import type { FixSettings, LineRecord } from '#core/record'
 import { parseFlow, parseLength, type UnitSystem } from '#core/units'
-import { readAir } from '~/reading/air'
+import { degreesOf, degreesSpoken, readAir, temperatureField } from '~/reading/air'
 import { unitOf } from '~/reading/format'
 import { tapeText } from '~/reading/tape'
 import { SERVICE_WORDS } from '~/wording/en'
@@ -50,24 +50,26 @@ const readDistance = (text: string) => {
       ><span class="temps"
         ><KeptField
           class="t17 w7"
-          :value="line.fix.temperature ?? ''"
-          :placeholder="String(settings.temperature)"
-          :check="(text) => readAir(text, 150).problem"
-          maxlength="6"
-          aria-label="Comes to, degrees Celsius"
+          :value="temperatureField(line.fix.temperature, system)"
+          :placeholder="temperatureField(settings.temperature, system)"
+          :check="(text) => readAir(text, system, { most: 150 }).problem"
+          maxlength="12"
+          :aria-label="`Comes to, ${degreesSpoken(system)}`"
           data-test="fix-temperature"
-          @keep="(text) => emit('set', { temperature: readAir(text, 150).value ?? undefined })" /><span class="note t14"
-          >&#176;C, fixed at</span
+          @keep="
+            (text) => emit('set', { temperature: readAir(text, system, { most: 150 }).value ?? undefined })
+          " /><span class="note t14">{{ degreesOf(system) }}, fixed at</span
         ><KeptField
           class="t17 w7"
-          :value="line.fix.installedAt ?? ''"
-          :placeholder="String(settings.installedAt)"
-          :check="(text) => readAir(text).problem"
-          maxlength="6"
-          aria-label="Fixed at, degrees Celsius"
+          :value="temperatureField(line.fix.installedAt, system)"
+          :placeholder="temperatureField(settings.installedAt, system)"
+          :check="(text) => readAir(text, system).problem"
+          maxlength="12"
+          :aria-label="`Fixed at, ${degreesSpoken(system)}`"
           data-test="fix-installed"
-          @keep="(text) => emit('set', { installedAt: readAir(text).value ?? undefined })" /><span class="note t14"
-          >&#176;C</span
+          @keep="(text) => emit('set', { installedAt: readAir(text, system).value ?? undefined })" /><span
+          class="note t14"
+          >{{ degreesOf(system) }}</span
         ></span
       >
     </div>

@@ -5,7 +5,8 @@ import { use } from 'echarts/core'
 import { SVGRenderer } from 'echarts/renderers'
 import VChart from 'vue-echarts'
 import type { LineFlow } from '#core/flow'
-import { MM_PER_INCH, type UnitSystem } from '#core/units'
+import { BAR_PER_PSI, MM_PER_FOOT } from '#core/speech'
+import { formatDecimal, MM_PER_INCH, type UnitSystem } from '#core/units'
 
 /**
  * Speed and pressure lost along the line: speed solid with its spikes in inserts, pressure dotted, the limit dashed.
@@ -14,6 +15,9 @@ const props = defineProps<{ flow: LineFlow; system: UnitSystem }>()
 use([LineChart, GridComponent, LegendComponent, MarkLineComponent, TooltipComponent, AriaComponent, SVGRenderer])
 const colours = useChartColours()
 const isInch = computed(() => props.system === 'inch')
+const speedOf = (ms: number) => (isInch.value ? (ms * 1000) / MM_PER_FOOT : ms)
+const pressureOf = (bar: number) => (isInch.value ? bar / BAR_PER_PSI : bar * 1000)
+const names = computed(() => (isInch.value ? { speed: 'ft/s', pressure: 'psi' } : { speed: 'm/s', pressure: 'mbar' }))
 const along = (mm: number) => Math.round(100 * (isInch.value ? mm / MM_PER_INCH / 12 : mm / 1000)) / 100
 const option = computed(() => {
   const { ink, ink2, hair, copper } = colours.value
@@ -30,25 +34,25 @@ const option = computed(() => {
     const spikes = props.flow.inserts.filter(({ at }) => at >= from && at < to)
     const width = (to - from) * 0.012
     return [
-      [along(from), answer.velocity],
+      [along(from), speedOf(answer.velocity)],
       ...spikes.flatMap(({ at, velocity }) => [
-        [along(at), answer.velocity],
-        [along(at), velocity],
-        [along(at + width), velocity],
-        [along(at + width), answer.velocity],
+        [along(at), speedOf(answer.velocity)],
+        [along(at), speedOf(velocity)],
+        [along(at + width), speedOf(velocity)],
+        [along(at + width), speedOf(answer.velocity)],
       ]),
-      [along(to), answer.velocity],
+      [along(to), speedOf(answer.velocity)],
     ]
   })
-  const limit = Math.min(...props.flow.legs.map(({ answer }) => answer.limit))
+  const limit = speedOf(Math.min(...props.flow.legs.map(({ answer }) => answer.limit)))
   const most = Math.max(
     limit,
-    ...props.flow.legs.map(({ answer }) => answer.velocity),
-    ...props.flow.inserts.map(({ velocity }) => velocity),
+    ...props.flow.legs.map(({ answer }) => speedOf(answer.velocity)),
+    ...props.flow.inserts.map(({ velocity }) => speedOf(velocity)),
   )
   return {
     ...base,
-    legend: { ...base.legend, data: ['speed, m/s', 'pressure lost, mbar'] },
+    legend: { ...base.legend, data: [`speed, ${names.value.speed}`, `pressure lost, ${names.value.pressure}`] },
     tooltip: {
       ...base.tooltip,
       axisPointer: { type: 'line' as const },
@@ -63,12 +67,12 @@ const option = computed(() => {
       splitLine: { show: true, lineStyle: { color: hair } },
     },
     yAxis: [
-      { ...axis, name: 'm/s', nameGap: 30, max: Math.ceil(most * 11) / 10, min: 0 },
-      { ...axis, name: 'mbar', nameGap: 36, min: 0 },
+      { ...axis, name: names.value.speed, nameGap: 30, max: Math.ceil(most * 11) / 10, min: 0 },
+      { ...axis, name: names.value.pressure, nameGap: 36, min: 0 },
     ],
     series: [
       {
-        name: 'speed, m/s',
+        name: `speed, ${names.value.speed}`,
         type: 'line' as const,
         showSymbol: false,
         yAxisIndex: 0,
@@ -79,18 +83,22 @@ const option = computed(() => {
           silent: true,
           symbol: 'none',
           lineStyle: { color: ink, type: 'dashed' as const, width: 1.5 },
-          label: { color: ink, formatter: `limit ${limit} m/s`, position: 'insideEndTop' as const },
+          label: {
+            color: ink,
+            formatter: `limit ${formatDecimal(limit, 2)} ${names.value.speed}`,
+            position: 'insideEndTop' as const,
+          },
           data: [{ yAxis: limit }],
         },
       },
       {
-        name: 'pressure lost, mbar',
+        name: `pressure lost, ${names.value.pressure}`,
         type: 'line' as const,
         showSymbol: false,
         yAxisIndex: 1,
         lineStyle: { width: 2, color: ink, type: 'dotted' as const },
         itemStyle: { color: ink },
-        data: props.flow.lost.map(({ at, bar }) => [along(at), bar * 1000]),
+        data: props.flow.lost.map(({ at, bar }) => [along(at), pressureOf(bar)]),
       },
     ],
   }

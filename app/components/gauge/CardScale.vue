@@ -29,6 +29,7 @@ useKeys({
   Enter: take,
 })
 const height = computed(() => (width.value * CARD.height) / CARD.width)
+const region = useRegion()
 </script>
 
 <template>
@@ -53,7 +54,8 @@ const height = computed(() => (width.value * CARD.height) / CARD.width)
       <p v-if="problem" class="brick w6" role="alert">{{ problem }}</p>
       <UButton size="xl" data-test="card-fits" @click="take">The card fits <kbd>Enter</kbd></UButton>
       <p class="note t14">
-        Once for this screen, kept on this device. Card: ISO/IEC 7810, size ID-1, 85.60 × 53.98 mm.
+        Once for this screen, kept on this device. Card: ISO/IEC 7810, size ID-1,
+        {{ region === 'us' ? '3.370 × 2.125 in (85.60 × 53.98 mm)' : '85.60 × 53.98 mm' }}.
       </p>
     </div>
   </section>

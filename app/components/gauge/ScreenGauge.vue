@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { firstOf, namedDiameters } from '#core/catalogue'
 import { DIAMETER_RANGE } from '#core/identify'
-import { formatDecimal, type UnitSystem, type Region } from '#core/units'
-import { formatReading, mmBeside, unitOf } from '~/reading/format'
+import type { UnitSystem, Region } from '#core/units'
+import { diameterText, formatReading, mmBeside, scaleText, unitOf } from '~/reading/format'
 
 /** A disc at true size to hold a pipe end against: made to vanish under it, it has the pipe's diameter. */
 const props = defineProps<{
@@ -99,8 +99,8 @@ useKeys({
         >Take {{ formatReading(mm, system) }} {{ unitOf(system) }} <kbd>Enter</kbd></UButton
       >
       <p class="note t14">
-        Good to about 0.35 mm (ours). Goes to {{ formatDecimal(most, 0) }} mm on this screen. Scale
-        {{ formatDecimal(pxPerMm, 2) }} px a mm.
+        Good to about {{ diameterText(0.35, system) }} (ours). Goes to {{ diameterText(most, system) }} on this screen.
+        Scale: {{ scaleText(pxPerMm, system) }}.
         <button type="button" class="underline min-h-9" data-test="set-anew" @click="emit('scale')">
           Set the screen anew
         </button>

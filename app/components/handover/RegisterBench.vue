@@ -7,8 +7,9 @@ import {
   type JobRecord,
   type JointRecord,
 } from '#core/record'
-import { formatDecimal, unitSystemOf } from '#core/units'
-import { inRegion, methodWords, STATUS_WORDS } from '~/wording/en'
+import { formatLength, unitSystemOf } from '#core/units'
+import { speak } from '#core/speech'
+import { methodWords, STATUS_WORDS } from '~/wording/en'
 import { dayTime, nameOfRecord } from '~/wording/entry'
 import { fieldWords, valueWords } from '~/wording/values'
 import { endLabel } from '~/wording/way'
@@ -170,9 +171,9 @@ useKeys({ j: () => move(1), k: () => move(-1) })
           <span class="note">{{ time(signoff.at) }}</span><span
             ><span :class="{ 'line-through note': isCorrected }"
               >J{{ joint.number }}:
-              {{ signoff.marks.map(({ mm }) => (mm === null ? '?' : formatDecimal(mm, 1))).join(', ') }} mm</span
+              {{ signoff.marks.map(({ mm }) => (mm === null ? '?' : formatLength(mm, system))).join(', ') }}</span
             ><span v-for="one in signoff.remarks" :key="one.code" class="ochre block" data-test="log-remark">{{
-              inRegion(one.text, job.region)
+              speak(one.text, job.region)
             }}</span
             ><span v-if="reopened" class="ochre block" data-test="log-reopened"
               >opened again {{ time(reopened.at) }}{{ reopened.by ? `, ${reopened.by}` : '' }}:
@@ -188,7 +189,7 @@ useKeys({ j: () => move(1), k: () => move(-1) })
             <span class="note">{{ time(clash.at) }}</span><span
               >{{ clashRecord(clash) }}:
               <template v-for="field in clash.fields" :key="field.path"
-                >{{ fieldWords(field.path) }}:
+                >{{ fieldWords(field.path, job.region) }}:
                 <component :is="clash.kept === 'mine' ? 'b' : 's'">{{
                   valueWords(field.path, field.mine.value, job)
                 }}</component>

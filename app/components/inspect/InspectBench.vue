@@ -1,14 +1,15 @@
 <script setup lang="ts">
-import { type EndFacts } from '#core/catalogue'
+import type { EndFacts } from '#core/catalogue'
 import { METHODS, SERVICES } from '#core/joints'
 import type { SeenName } from '#core/inspect'
 import type { JobRecord } from '#core/record'
 import { unitOf } from '~/reading/format'
 import { FACT_ASKS } from '~/wording/facts'
-import { inRegion, methodWords, SERVICE_WORDS } from '~/wording/en'
+import { methodWords, SERVICE_WORDS } from '~/wording/en'
 import { dayTime } from '~/wording/entry'
 import { SEEN_CHOICES, SEEN_LENGTHS } from '~/wording/inspect'
 import { unitSystemOf } from '#core/units'
+import { speak } from '#core/speech'
 
 /** Look at a joint that is there already: what is seen at the left, what it says at the right, the worst first. */
 const props = defineProps<{ job: JobRecord }>()
@@ -16,7 +17,7 @@ const look = useInspect(toRef(props, 'job'))
 const { method, pipe, tube, known, service, asks, seen, typed, problems, looks, answer, say, type, clear } = look
 const { place, keep, keepProblem, kept } = look
 const isPicking = ref(false)
-const words = (text: string) => inRegion(text, props.job.region)
+const words = (text: string) => speak(text, props.job.region)
 const unit = computed(() => unitOf(unitSystemOf(props.job.region)))
 const choices = (name: SeenName) =>
   SEEN_CHOICES[name] as readonly { value: string | boolean; words: string }[] | undefined

@@ -148,7 +148,7 @@ async function archive() {
           <UButton variant="outline" data-test="copy-job" @click="copy">Copy as a new job</UButton>
         </div>
         <p class="note t14">
-          A copy has the lines, joints and van of this one, and nothing that was measured, made or signed.
+          A copy has the lines, joints and kit of this one, and nothing that was measured, made or signed.
         </p>
         <div class="border-t border-[var(--hair)] pt-4">
           <UButton v-if="!isDeleting" variant="ghost" color="error" data-test="delete-job" @click="isDeleting = true"

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { readDiameter, type Means, type Station } from '#core/record'
 import { unitOf } from '~/reading/format'
-import { inRegion, MEANS_WORDS, REGION_WORDS } from '~/wording/en'
+import { MEANS_WORDS, REGION_WORDS } from '~/wording/en'
 import { REGIONS, unitSystemOf } from '#core/units'
+import { speak, w } from '#core/speech'
 
 /** First sight, with no job yet: what the calliper says is typed at once, and kept to a job later. */
 const store = useJobStore()
@@ -16,7 +17,7 @@ const problem = ref<string | null>(null)
 const field = useTemplateRef<HTMLInputElement>('field')
 const MEANS_SHOWN = ['calliper', 'tape-round', 'rule'] as const satisfies readonly Means[]
 const LOOKS = [
-  ['colour', 'colour'],
+  ['colour', w.colour],
   ['print', 'print along it'],
   ['held-by', 'what holds the joints'],
   ['magnet', 'magnet'],
@@ -86,7 +87,7 @@ useKeys({
         <ol>
           <li>
             <b class="n copper">1</b><b class="t20">Measure across, outside.</b
-            ><span class="note">{{ inRegion('By calliper, rule, or paper round it.', region) }}</span>
+            ><span class="note">{{ speak(`By ${w.calliper}, rule, or paper round it.`, region) }}</span>
           </li>
           <li>
             <b class="n copper">2</b><b class="t20">Type what you read.</b
@@ -123,7 +124,7 @@ useKeys({
             class="choice"
             :aria-pressed="by === one"
             @click="by = one">
-            {{ inRegion(MEANS_WORDS[one], region) }}
+            {{ speak(MEANS_WORDS[one], region) }}
           </button>
           <button type="button" class="choice" data-test="on-screen" @click="onScreen">on the screen</button>
         </span>
@@ -142,7 +143,7 @@ useKeys({
         <template v-for="([check, words], i) in LOOKS" :key="check"
           >{{ i ? ', ' : ''
           }}<button type="button" class="underline look" :data-look="check" @click="find({ check })">
-            {{ inRegion(words, region) }}
+            {{ speak(words, region) }}
           </button></template
         >. It is kept on this tablet till it gets a job.
       </p>

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { SERVICES, type Conditions, type Service } from '#core/joints'
-import { formatDecimal } from '#core/units'
+import type { UnitSystem } from '#core/units'
 import { SERVICE_WORDS } from '~/wording/en'
+import { inUnits } from '~/reading/format'
 
 /** What the joint has to stand and what is round it, as one row of quarter-turn switches. */
 const props = defineProps<{
   conditions: Conditions
+  system: UnitSystem
   /** The two ends in words, where it matters which of them the water comes from. */
   flowEnds?: { a: string; b: string } | null
 }>()
@@ -46,7 +48,8 @@ useKeys({ s: () => row.value?.querySelector('button')?.focus() })
         @click="emit('set', 'service', service as Service)">
         <ServiceLine :service="service" class="inline" /> {{ SERVICE_WORDS[service]
         }}<span v-if="conditions.service === service" class="ml-1"
-          >{{ formatDecimal(conditions.temperature, 0) }} &#176;C, {{ formatDecimal(conditions.pressure, 1) }} bar</span
+          >{{ inUnits('temperature', conditions.temperature, system) }},
+          {{ inUnits('pressure', conditions.pressure, system) }}</span
         >
       </button>
       <span class="ml-auto note t13 only-wide"><kbd>S</kbd> switches</span>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { End, PipeEnd, Way } from '#core/joints'
-import { inRegion } from '~/wording/en'
 import { ASKED_FACTS } from '~/wording/facts'
 import type { Region } from '#core/units'
+import { speak } from '#core/speech'
 
 /** What a way is held for and only a look at the pipe can answer: asked once, its answers as keys. */
 const props = defineProps<{
@@ -40,7 +40,7 @@ const open = computed(() =>
   <div v-for="{ fact, on, end, text } in open" :key="`${fact.code} ${on}`" class="ask" :data-ask="fact.code">
     <StatusShape status="held" :size="18" class="flex-none" />
     <p class="t15">
-      <b>{{ labels[on] }}:</b> {{ inRegion(text, region) }}
+      <b>{{ labels[on] }}:</b> {{ speak(text, region) }}
     </p>
     <span class="keys"
       ><button

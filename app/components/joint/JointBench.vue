@@ -5,6 +5,7 @@ import { isUntouched, type JobRecord } from '#core/record'
 import { SERVICE_WORDS } from '~/wording/en'
 import { endLabel } from '~/wording/way'
 import { unitSystemOf } from '#core/units'
+import { inUnits } from '~/reading/format'
 
 /** Joint: two ends facing each other, the conditions, every way that works and every one refused. */
 const props = defineProps<{ job: JobRecord }>()
@@ -109,13 +110,14 @@ const missingEnds = computed(() => {
         <rect v-if="answer" :x="width * 0.4" y="50" :width="width * 0.2" height="55" fill="url(#hatch-brick)" />
         <text :x="width / 2" y="86" class="mid t40 w7 halo">?</text>
       </svg>
-      <ConditionRow v-if="!isSigned" :conditions="conditions" :flow-ends="flowEnds" @set="set" />
+      <ConditionRow v-if="!isSigned" :conditions="conditions" :system="system" :flow-ends="flowEnds" @set="set" />
       <p v-else class="signed">
         <StatusShape status="made" /> Signed for {{ SERVICE_WORDS[conditions.service] }},
-        {{ conditions.temperature }} &#176;C, {{ conditions.pressure }} bar. The list shows what else would have done.
+        {{ inUnits('temperature', conditions.temperature, system) }},
+        {{ inUnits('pressure', conditions.pressure, system) }}. The list shows what else would have done.
       </p>
       <p v-if="!joint.a || !joint.b" class="p-5 t17">
-        Choose {{ missingEnds }} from the finds or the catalogue; the ways to join them stand here.
+        Choose {{ missingEnds }} from the finds or the list of sizes; the ways to join them stand here.
       </p>
       <InTurn v-else-if="answer"
         ><WayList

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { isAtFace, type End, type Joint, type Way } from '#core/joints'
-import { formatDecimal, type UnitSystem } from '#core/units'
+import { formatLength, type UnitSystem } from '#core/units'
 import type { Pipe } from '#core/catalogue'
 import { crestsPath, layOutWay } from '~/drawing/joint-layout'
 import { materialOf } from '~/drawing/materials'
+import { scaleText } from '~/reading/format'
 
 /**
  * A way cut through: both ends facing each other with the fittings between, along and across at one scale.
@@ -27,7 +28,7 @@ const top = computed(() => cy.value - layout.value.radius * 1.15 * k.value)
 function depthWords(joint: Joint): string {
   if (isAtFace(joint)) return 'sealed at its face'
   const { value } = joint.insertion
-  return value === null ? 'depth to be measured' : `${formatDecimal(value, 1)} mm deep`
+  return value === null ? 'depth to be measured' : `${formatLength(value, props.system)} deep`
 }
 /** The figures of the ends are large; over a short depth smaller, so that two beside each other do not run together. */
 const SHORT_PX = 76
@@ -69,7 +70,7 @@ const breakPath = (x: number, r: number) =>
     :aria-hidden="compact ? true : undefined">
     <desc v-if="!compact">{{ text }}</desc>
     <text v-if="!compact" :x="width - 10" y="16" class="end t13 note">
-      1 mm drawn {{ k }}; bodies typical{{ layout.hasTail ? ', tail broken' : '' }}
+      {{ scaleText(k, system) }}; fittings drawn to typical figures{{ layout.hasTail ? ', tail broken' : '' }}
     </text>
     <g :transform="`translate(${shift} 0)`">
       <g v-for="(body, i) in layout.bodies" :key="`body${i}`">

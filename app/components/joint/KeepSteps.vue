@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { cardsOf } from '#core/record'
-import { inRegion, methodWords } from '~/wording/en'
+import { speak } from '#core/speech'
+import { methodWords } from '~/wording/en'
 
 /** Asked before ticked steps are put aside: which ones, and that they come back at a tap. */
 const { asked, answer } = useKeepSteps()
@@ -26,7 +27,7 @@ const lost = computed(() => {
           {
             entry: card.entry,
             words: methodWords(card.joint.method),
-            steps: steps.map((step) => inRegion(step.do, job.region)),
+            steps: steps.map((step) => speak(step.do, job.region)),
           },
         ]
   })

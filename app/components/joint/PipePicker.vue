@@ -2,7 +2,7 @@
 import { findSocket, PIPES, SERIES, type Pipe } from '#core/catalogue'
 import { JOINT_METHODS, type End } from '#core/joints'
 import type { JobRecord } from '#core/record'
-import { formatReading, unitOf } from '~/reading/format'
+import { formatReading } from '~/reading/format'
 import { unitSystemOf } from '#core/units'
 
 /** One pipe out of the job's finds or the catalogue; nominal, outside, wall and bore always together. */
@@ -39,7 +39,7 @@ const pick = (pipe: string, find: string | null = null) => take({ pipe }, find)
     :transition="false"
     :side="narrow ? 'bottom' : 'right'"
     :title="on === 'a' ? 'The first end' : 'The other end'"
-    :description="`Lengths in ${unitOf(system)}. A socket goes by the outside diameter.`"
+    :description="`Lengths in ${system === 'inch' ? 'inches' : 'millimetres'}. A socket goes by the outside diameter.`"
     :ui="{ content: narrow ? '' : 'max-w-[560px]' }">
     <template #body>
       <div v-if="finds.length" class="mb-4">
@@ -57,7 +57,7 @@ const pick = (pipe: string, find: string | null = null) => take({ pipe }, find)
           :aria-pressed="shown === one.id"
           :data-series="one.id"
           @click="chosen = one.id">
-          {{ one.words }}<span v-if="!one.here" class="note t13"> abroad</span>
+          {{ one.words }}<span v-if="!one.here" class="note t13"> not usual here</span>
         </button>
       </div>
       <table class="w-full">

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { Refusal } from '#core/joints'
-import { inRegion, methodWords, REFUSAL_WORDS } from '~/wording/en'
+import { methodWords, REFUSAL_WORDS } from '~/wording/en'
 import type { Region } from '#core/units'
+import { speak } from '#core/speech'
 
 /**
  * What cannot be made directly on an end, and why. Methods for other pipe altogether are counted, and shown when asked.
@@ -27,7 +28,7 @@ const shown = computed(() => (all.value ? props.refused : telling.value))
       <li v-for="refusal in shown" :key="refusal.on + refusal.method" :data-refused="`${refusal.method}-${refusal.on}`">
         <StatusShape status="refused" :label="`refused, ${REFUSAL_WORDS[refusal.code]}`" />
         <b>{{ methodWords(refusal.method) }} on {{ endWords[refusal.on] }}</b>
-        <span>{{ inRegion(refusal.reason, region) }}</span>
+        <span>{{ speak(refusal.reason, region) }}</span>
       </li>
     </ul>
   </section>

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { isAtFace, type End, type Joint, type Way } from '#core/joints'
 import { formatDecimal, type UnitSystem, type Region } from '#core/units'
-import { CURRENCY, inRegion } from '~/wording/en'
+import { speak } from '#core/speech'
+import { CURRENCY } from '~/wording/en'
 import { wayTitle } from '~/wording/way'
+import { rangeText } from '~/reading/format'
 
 /**
  * One way as a row: verdict, its chain drawn small, both depths, minutes with the waiting apart, cost, how it comes
@@ -26,12 +28,10 @@ const last = computed(() => props.way.joints.at(-1)!)
 /** One thread straight into the other has one depth. */
 const isOne = computed(() => props.way.joints.length === 1)
 const isTypical = (source: string) => source.startsWith('typical')
-/** Under a depth: its range in mm where makers differ, else the mm beside the inches, else which end it is. */
+/** Under a depth: its range where makers differ, else the mm beside the inches, else which end it is. */
 function below({ insertion: { value, lo, hi, source } }: Joint, end: string): string {
-  const unit = props.system === 'inch' ? ' mm' : ''
   if (value === 0) return end
-  if (isTypical(source) && lo !== null && hi !== null && lo !== hi)
-    return `${formatDecimal(lo, 1)} to ${formatDecimal(hi, 1)}${unit}`
+  if (isTypical(source) && lo !== null && hi !== null && lo !== hi) return rangeText(lo, hi, props.system)
   return props.system === 'inch' && value !== null ? `${formatDecimal(value, 1)} mm` : end
 }
 </script>
@@ -51,10 +51,10 @@ function below({ insertion: { value, lo, hi, source } }: Joint, end: string): st
       >
       <JointSection :way="way" :a="a" :b="b" :system="system" :width="300" :height="22" compact class="only-wide" />
       <span v-if="missing" class="ochre w6 t13" data-test="lacks"
-        >Not in stock: {{ inRegion(missing.name, region) }} {{ missing.size }}</span
+        >Not in stock: {{ speak(missing.name, region) }} {{ missing.size }}</span
       >
       <span v-if="way.verdict !== 'fits'" class="ochre w6 t13">{{
-        inRegion(way.because[0]!.text.split(/[.:] /)[0]!, region)
+        speak(way.because[0]!.text.split(/[.:] /)[0]!, region)
       }}</span>
     </span>
     <span class="cell" :class="system"

@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import type { Note } from '#core/base'
 import { ALL_METHODS, isAtFace, orderList, orderName, type Policy, type Way } from '#core/joints'
-import { formatDecimal, type UnitSystem, type Region } from '#core/units'
-import { CURRENCY, inRegion, methodWords, VERDICT_WORDS } from '~/wording/en'
+import { formatDecimal, formatLength, type UnitSystem, type Region } from '#core/units'
+import { speak } from '#core/speech'
+import { CURRENCY, methodWords, VERDICT_WORDS } from '~/wording/en'
 import { schoolsOf } from '~/wording/policy'
 import { csvLink } from '~/reading/csv'
+import { countText, inUnits, rangeText } from '~/reading/format'
 
 /** Working of the way looked at: depths with their sources, what is weakest, parts to order, cautions, schools. */
 const props = defineProps<{
@@ -20,7 +22,7 @@ const props = defineProps<{
 const emit = defineEmits<{ take: [] }>()
 const { show, showDepth } = useWorking()
 const { isOut, flip } = useStock()
-const words = (text: string) => inRegion(text, props.region)
+const words = (text: string) => speak(text, props.region)
 function place(i: number): string {
   if (i === 0) return 'first end'
   return i === props.way.joints.length - 1 ? 'other end' : 'between'
@@ -35,7 +37,9 @@ const notes = computed(() => [
 ])
 
 /** The order list as the supplier reads it: how many, what, which size. */
-const order = computed(() => orderList(props.way).map(({ name, ...line }) => ({ ...line, name: words(name) })))
+const order = computed(() =>
+  orderList(props.way, props.region).map(({ name, ...line }) => ({ ...line, name: words(name) })),
+)
 const isCopied = ref(false)
 async function copyOrder() {
   await navigator.clipboard.writeText(
@@ -54,7 +58,7 @@ const csv = computed(() => csvLink(order.value, ['quantity', 'name', 'size']))
 function showMinutes() {
   show({
     title: `Minutes of way ${props.index + 1}`,
-    source: 'ours: the middle of what is met at one reachable end of 15 to 22 mm, cutting and marking counted in',
+    source: 'ours: the middle of what is met at one reachable end of a usual size, cutting and marking counted in',
     lines: [
       ...props.way.joints.map((joint) => ({
         text: methodWords(joint.method),
@@ -94,7 +98,7 @@ function showMargin() {
               type="button"
               class="figure-button"
               :data-depth="i"
-              @click="showDepth(`Depth: ${methodWords(joint.method)}, ${place(i)}`, joint.insertion)">
+              @click="showDepth(`Depth: ${methodWords(joint.method)}, ${place(i)}`, joint.insertion, system)">
               <TapeFigure :mm="joint.insertion.value" :system="system" :at-face="isAtFace(joint)" /><span
                 class="visually-hidden"
                 >, show the working</span
@@ -106,7 +110,7 @@ function showMargin() {
               !isAtFace(joint) &&
               joint.insertion.source.startsWith('typical') &&
               joint.insertion.lo !== joint.insertion.hi
-                ? `typical ${formatDecimal(joint.insertion.lo ?? 0, 1)} to ${formatDecimal(joint.insertion.hi ?? 0, 1)}${system === 'inch' ? ' mm' : ''}`
+                ? `typical ${rangeText(joint.insertion.lo ?? 0, joint.insertion.hi ?? 0, system)}`
                 : joint.insertion.source
             }}
           </td>
@@ -134,11 +138,11 @@ function showMargin() {
           <td>margin: {{ way.margin.at }}</td>
           <td class="v">
             <button type="button" class="figure-button" @click="showMargin">
-              {{ way.margin.bar === null ? '?' : formatDecimal(way.margin.bar, 1)
-              }}<span class="visually-hidden"> bar, show the working</span>
+              {{ way.margin.bar === null ? '?' : inUnits('pressure', way.margin.bar, system)
+              }}<span class="visually-hidden">, show the working</span>
             </button>
           </td>
-          <td class="src">bar over the line</td>
+          <td class="src">over the line</td>
         </tr>
       </tbody>
     </table>
@@ -152,7 +156,7 @@ function showMargin() {
         <span
           >{{ words(orderName(part)) }} <b>{{ part.kind === 'tail' ? '' : part.size }}</b></span
         ><span class="whitespace-nowrap"
-          >{{ part.length ? `cut ${formatDecimal(part.length, 0)} mm` : `${part.quantity} off`
+          >{{ part.length ? `cut ${formatLength(part.length, system)}` : countText(part.quantity, region)
           }}<button
             v-if="part.kind !== 'tail'"
             type="button"

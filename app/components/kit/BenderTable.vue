@@ -3,6 +3,8 @@ import { bendOf, FAMILY_WORDS, getPipe, PIPES } from '#core/catalogue'
 import { calibrateBender, type TestBend } from '#core/line'
 import type { BenderRecord } from '#core/record'
 import { formatDecimal, formatLength, parseLength, type Region, unitSystemOf } from '#core/units'
+import { diameterText } from '~/reading/format'
+import { speakAll } from '#core/speech'
 
 /** Benders of the van: one test bend each, two marks in and two measures out, gives radius, set-back and springback. */
 const props = defineProps<{ benders: readonly BenderRecord[]; region: Region; today: string }>()
@@ -64,7 +66,7 @@ const read = computed(() => {
     pulled,
     angle,
   }
-  const bend = calibrateBender(test)
+  const bend = speakAll(calibrateBender(test), props.region)
   const FIELD: Record<string, string> = { 'marks.1': 'second', measures: 'a', 'measures.0': 'a', 'measures.1': 'b' }
   return bend.ok
     ? { ok: true as const, test, bend: bend.value }
@@ -102,8 +104,8 @@ const length = (mm: number) => formatLength(mm, system.value)
     <ul v-if="benders.length">
       <li v-for="one in benders" :key="one.pipe" class="bender" data-test="bender">
         <b>{{ sizeWords(one.pipe) }}</b><span
-          >R <b>{{ formatDecimal(one.radius, 1) }}</b>, set-back <b>{{ formatDecimal(one.setback, 1) }}</b>, springs
-          back {{ formatDecimal(one.springback, 1) }}°</span
+          >R <b>{{ length(one.radius) }}</b>, set-back <b>{{ length(one.setback) }}</b>, springs back
+          {{ formatDecimal(one.springback, 1) }}°</span
         ><span class="note t13">{{ one.at }}</span
         ><button
           type="button"
@@ -125,7 +127,7 @@ const length = (mm: number) => formatLength(mm, system.value)
       height="150"
       viewBox="0 0 360 150"
       role="img"
-      aria-label="Test bend: two marks on the straight tube, hook edge between them; after bending, corner of the centre lines to each mark"
+      aria-label="Test bend: two marks on the straight tube, hook edge between them; after bending, corner to each mark"
       class="mt-2">
       <path d="M10 22H350V36H10Z" class="l-edge" />
       <path d="M70 14V44M310 14V44" class="l-sel3" />
@@ -194,18 +196,18 @@ const length = (mm: number) => formatLength(mm, system.value)
               source: 'measured',
               lines: read.bend.working,
               notes: [
-                `Readings of half a millimetre leave ${formatDecimal(read.bend.left.radius, 1)} mm on the radius, ${formatDecimal(read.bend.left.setback, 1)} on the set-back, ${formatDecimal(read.bend.left.cut, 1)} on a cut with one right angle.`,
+                `Readings good to ${diameterText(0.5, system)} leave ${diameterText(read.bend.left.radius, system)} on the radius, ${diameterText(read.bend.left.setback, system)} on the set-back, ${diameterText(read.bend.left.cut, system)} on a cut with one right angle.`,
               ],
             })
           ">
-          {{ formatDecimal(read.bend.radius, 1) }}<span class="visually-hidden"> mm, show the working</span></button
-        >, set-back <b>{{ formatDecimal(read.bend.setback, 1) }}</b>, springs back
+          {{ length(read.bend.radius) }}<span class="visually-hidden">, show the working</span></button
+        >, set-back <b>{{ length(read.bend.setback) }}</b>, springs back
         <b>{{ formatDecimal(read.bend.springback, 1) }}°</b>
       </p>
       <p class="note t14">
-        Error left: {{ formatDecimal(read.bend.left.radius, 1) }} on the radius,
-        {{ formatDecimal(read.bend.left.cut, 1) }} on a cut with one right angle. A longer piece tells no more; a second
-        bend halves it.
+        Error left: {{ diameterText(read.bend.left.radius, system) }} on the radius,
+        {{ diameterText(read.bend.left.cut, system) }} on a cut with one right angle. A longer piece tells no more; a
+        second bend halves it.
       </p>
       <UButton class="mt-2" data-test="bender-keep" @click="keep">Keep this bender</UButton>
     </template>

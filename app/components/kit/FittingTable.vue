@@ -3,7 +3,8 @@ import { ok } from '#core/base'
 import { METHODS, type Method } from '#core/joints'
 import type { FittingRecord } from '#core/record'
 import { formatLength, parseLength, type Region, unitSystemOf } from '#core/units'
-import { inRegion, methodWords } from '~/wording/en'
+import { speak, w } from '#core/speech'
+import { methodWords } from '~/wording/en'
 
 /** Fittings measured by hand: their figures win over the tables, and say so. */
 const props = defineProps<{ fittings: readonly FittingRecord[]; region: Region; today: string }>()
@@ -25,6 +26,8 @@ const blank = { method: 'press' as Method, nominal: '', fitting: 'coupling', ins
 const typed = reactive({ ...blank })
 const problem = ref<string | null>(null)
 const length = (mm: number | null) => (mm === null ? '?' : formatLength(mm, system.value))
+/** A kind as it is called where the job is; kept as it was first written. */
+const kindText = (kind: string): string => (kind === 'adaptor' ? speak(w.adaptor, props.region) : kind)
 
 const read = (text: string, name: string) => (text.trim() === '' ? ok(null) : parseLength(text, system.value, name))
 /** Why what was typed is no measured fitting yet, in words. */
@@ -72,7 +75,9 @@ const drop = (fitting: FittingRecord) =>
       height="104"
       viewBox="0 0 360 104"
       role="img"
-      aria-label="Where to measure: depth from the face to the stop, take-out from the centre to the stop"
+      :aria-label="
+        speak(`Where to measure: depth from the face to the stop, take-out from the ${w.centre} to the stop`, region)
+      "
       class="where">
       <path d="M20 34H200M20 78H200M110 34V26M110 78V86" class="l-edge" />
       <path d="M20 30H96V40H20M20 72H96V82H20" fill="url(#hatch-brass)" stroke="var(--ink)" stroke-width="1.25" />
@@ -99,7 +104,7 @@ const drop = (fitting: FittingRecord) =>
       <tbody>
         <tr v-for="one in fittings" :key="`${one.method}${one.nominal}${one.fitting}`" data-test="fitting">
           <td>
-            <b>{{ inRegion(one.fitting, region) }} {{ one.nominal }}</b
+            <b>{{ kindText(one.fitting) }} {{ one.nominal }}</b
             >, {{ methodWords(one.method) }}
           </td>
           <td class="num">
@@ -130,7 +135,7 @@ const drop = (fitting: FittingRecord) =>
       <label
         ><span class="note t13">kind</span
         ><select v-model="typed.fitting" class="plain-input t15">
-          <option v-for="kind in KINDS" :key="kind" :value="kind">{{ inRegion(kind, region) }}</option>
+          <option v-for="kind in KINDS" :key="kind" :value="kind">{{ kindText(kind) }}</option>
         </select></label
       >
       <label

@@ -16,7 +16,7 @@ const unmeasured = computed(
 const plural = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`
 const title = computed(
   () =>
-    `${props.job.tools === null ? 'Every tool' : plural(props.job.tools.length, 'tool')}, ${plural(props.job.fittings.length, 'fitting')}`,
+    `${props.job.tools === null ? 'Any tool' : plural(props.job.tools.length, 'tool')}, ${props.job.fittings.length === 0 ? 'no fitting measured yet' : plural(props.job.fittings.length, 'fitting')}`,
 )
 const notRight = computed(
   () =>

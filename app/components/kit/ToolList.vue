@@ -2,9 +2,9 @@
 import { findSocket, PIPES, type SocketMethod } from '#core/catalogue'
 import { ALL_METHODS, JOINT_METHODS, type Method } from '#core/joints'
 import { overdue, type ToolRecord } from '#core/record'
-import { readAir } from '~/reading/air'
+import { degreesOf, degreesSpoken, readAir, temperatureField } from '~/reading/air'
 import { methodWords } from '~/wording/en'
-import type { Region } from '#core/units'
+import { unitSystemOf, type Region } from '#core/units'
 
 /** The tools on the van: what each joins, the sizes it has, until when its check holds. */
 const props = defineProps<{ tools: readonly ToolRecord[] | null; region: Region; today: string }>()
@@ -57,9 +57,10 @@ function setDue(method: Method, due: string) {
   put(method, { ...toolOf(method)!, due: due === '' ? null : due })
 }
 /** Least air of the expander as its paper says; empty is not read. */
-const coldProblem = (text: string) => readAir(text, 40).problem
+const system = computed(() => unitSystemOf(props.region))
+const coldProblem = (text: string) => readAir(text, system.value, { most: 40 }).problem
 const setCold = (method: Method, text: string) =>
-  put(method, { ...toolOf(method)!, leastAmbient: readAir(text, 40).value })
+  put(method, { ...toolOf(method)!, leastAmbient: readAir(text, system.value, { most: 40 }).value })
 </script>
 
 <template>
@@ -111,15 +112,15 @@ const setCold = (method: Method, text: string) =>
               ><span class="note">works from, by its own paper</span
               ><KeptField
                 class="w7"
-                :value="toolOf(method)!.leastAmbient ?? ''"
+                :value="temperatureField(toolOf(method)!.leastAmbient, system)"
                 placeholder="not read"
                 :check="coldProblem"
                 inputmode="text"
-                maxlength="6"
-                aria-label="Least air of the expander, degrees Celsius"
+                maxlength="12"
+                :aria-label="`Least air of the expander, ${degreesSpoken(system)}`"
                 data-test="least-ambient"
                 @keep="(text) => setCold(method, text)" />
-              &#176;C</label
+              {{ degreesOf(system) }}</label
             >
             <p v-if="late.has(method)" class="ochre w6 t14 flex gap-2 items-center" data-test="overdue">
               <StatusShape status="held" :size="16" /> Over its date: have it checked before the next joint.

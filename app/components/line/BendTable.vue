@@ -12,6 +12,7 @@ const props = defineProps<{
   hasBender: boolean
   slug: string
 }>()
+const { say } = useSpeech()
 const emit = defineEmits<{ flipSchool: [] }>()
 const bends = computed(() => bendsOf(props.piece))
 const pulls = computed(() => orderBends(props.piece, getPipe(props.piece.pipe).od))
@@ -47,7 +48,9 @@ const pulls = computed(() => orderBends(props.piece, getPipe(props.piece.pipe).o
           >
         </td>
         <td class="l t14">
-          <span class="turn"><TurnDial :turn="bend.turn" :is-first="i === 0" />{{ turnWords(bend, i === 0) }}</span>
+          <span class="turn"
+            ><TurnDial :turn="bend.turn" :is-first="i === 0" />{{ say(turnWords(bend, i === 0)) }}</span
+          >
         </td>
       </tr>
     </tbody>

@@ -4,8 +4,8 @@ import type { Bender } from '#core/line'
 import { kitOf, type JobRecord, type LineInput, type LineRecord } from '#core/record'
 import { GUIDES, readFields, type GuideContext, type GuideFigure } from '#core/run'
 import { formatDecimal, type UnitSystem, type Region } from '#core/units'
+import { speakAll } from '#core/speech'
 import { unitOf } from '~/reading/format'
-import { inRegion } from '~/wording/en'
 
 /** Tasks a line begins from: what is asked at the wall, what comes of it, and the line it draws. */
 const props = defineProps<{
@@ -25,7 +25,8 @@ const context = computed<GuideContext>(() => ({
   bender: props.bender,
 }))
 const at = ref(0)
-const guide = computed(() => GUIDES[at.value]!)
+const guides = computed(() => speakAll(GUIDES, props.job.region))
+const guide = computed(() => guides.value[at.value]!)
 const typed = reactive<Record<string, Record<string, string>>>({})
 const values = computed<Record<string, string>>(() => ({
   ...Object.fromEntries(guide.value.fields.map((field) => [field.name, field.usual(context.value)])),
@@ -36,7 +37,11 @@ const set = (name: string, value: string) => {
 }
 
 const read = computed(() => readFields(guide.value, values.value, context.value))
-const answer = computed(() => (read.value.ok ? guide.value.work(read.value.value, context.value) : read.value))
+const answer = computed(() =>
+  read.value.ok
+    ? speakAll(guide.value.work(read.value.value, context.value), props.job.region)
+    : speakAll(read.value, props.job.region),
+)
 const wrong = computed(() => (answer.value.ok ? null : answer.value.error))
 /** The last answer that could be worked out stays while a field is being typed. */
 const shown = ref(answer.value.ok ? answer.value.value : null)
@@ -68,17 +73,14 @@ function begin() {
     <label class="pick"
       ><span class="zone-heading">The task</span
       ><select v-model.number="at" class="plain-input t17 w7" data-test="guide">
-        <option v-for="(one, i) in GUIDES" :key="one.id" :value="i">{{ one.name }}</option>
+        <option v-for="(one, i) in guides" :key="one.id" :value="i">{{ one.name }}</option>
       </select></label
     >
-    <p class="t14 note">
-      {{ inRegion(guide.about, region) }} For {{ context.pipe.label }}, {{ line.method.replaceAll('-', ' ') }}.
-    </p>
+    <p class="t14 note">{{ guide.about }} For {{ context.pipe.label }}, {{ line.method.replaceAll('-', ' ') }}.</p>
     <div class="fields">
       <div v-for="field in guide.fields" :key="`${guide.id}${field.name}`" class="field">
         <label :for="`guide-${field.name}`" class="t14"
-          >{{ inRegion(field.words, region)
-          }}<span v-if="field.why" class="note t13 block">{{ field.why }}</span></label
+          >{{ field.words }}<span v-if="field.why" class="note t13 block">{{ field.why }}</span></label
         >
         <span class="with-unit"
           ><input
@@ -118,13 +120,11 @@ function begin() {
         </tbody>
       </table>
       <ol class="steps t15">
-        <li v-for="step in shown.steps" :key="step">{{ inRegion(step, region) }}</li>
+        <li v-for="step in shown.steps" :key="step">{{ step }}</li>
       </ol>
       <ul class="mt-2 space-y-1">
         <li v-for="note in shown.cautions" :key="note.code" class="flex gap-2 t14" :data-caution="note.code">
-          <StatusShape status="held" :size="14" class="mt-[3px] flex-none" /><span>{{
-            inRegion(note.text, region)
-          }}</span>
+          <StatusShape status="held" :size="14" class="mt-[3px] flex-none" /><span>{{ note.text }}</span>
         </li>
       </ul>
       <div v-if="shown.line" class="flex gap-3 mt-3 flex-wrap items-center">

@@ -2,7 +2,7 @@
 import { getPipe } from '#core/catalogue'
 import { radiusOf, tangentOf } from '#core/line'
 import { plainMessage, type RunRow, type WayOut } from '#core/run'
-import { formatDecimal, type UnitSystem } from '#core/units'
+import { formatDecimal, formatLength, type UnitSystem } from '#core/units'
 import type { ShownPiece } from '~/composables/useLine'
 
 /** A piece that cannot be made: why, where its bends overlap, and ways out. */
@@ -34,7 +34,8 @@ const clash = computed(() => {
     tangent: tangentOf(radius, angle),
   }
 })
-const mm = (value: number) => formatDecimal(value, 1)
+const mm = (value: number) =>
+  value < 0 ? `\u2212${formatLength(-value, props.system)}` : formatLength(value, props.system)
 </script>
 
 <template>
@@ -45,13 +46,13 @@ const mm = (value: number) => formatDecimal(value, 1)
       <tbody>
         <tr>
           <td class="op" />
-          <td>travel, {{ mm(clash.set) }} ÷ sin {{ mm(clash.angle) }}°</td>
+          <td>travel, {{ mm(clash.set) }} ÷ sin {{ formatDecimal(clash.angle, 1) }}°</td>
           <td class="v">{{ mm(clash.travel) }}</td>
           <td class="src">the step aside</td>
         </tr>
         <tr v-for="i in [1, 2]" :key="i">
           <td class="op">−</td>
-          <td>bend {{ i }}, {{ mm(clash.radius) }} × tan {{ mm(clash.angle / 2) }}°</td>
+          <td>bend {{ i }}, {{ mm(clash.radius) }} × tan {{ formatDecimal(clash.angle / 2, 1) }}°</td>
           <td class="v">{{ mm(clash.tangent) }}</td>
           <td class="src">{{ hasBender ? 'your test bend' : 'typical' }}</td>
         </tr>
@@ -68,6 +69,7 @@ const mm = (value: number) => formatDecimal(value, 1)
       :angle="clash.angle"
       :radius="clash.radius"
       :od="clash.od"
+      :system="system"
       :width="380"
       :height="160" />
   </template>

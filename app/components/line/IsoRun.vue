@@ -6,6 +6,7 @@ import type { RunShown } from '../../composables/useRunDrawing'
 import { tapeText } from '~/reading/tape'
 import { fitSheet, type Sheet } from '~/drawing/iso'
 import { toPath } from '~/drawing/run-drawing'
+import { scaleText } from '~/reading/format'
 
 /** The run in isometric, to scale along its axes, with its dimensions; legs are stretched and pulled out here. */
 const props = defineProps<RunShown>()
@@ -63,7 +64,7 @@ const { grip, onMove, onUp, stretchGrip, pullGrip, ghost } = useRunDrag(props, s
 })
 const scaleWords = computed(() => {
   const scale = sheet.value.scale
-  return `${props.isPhone ? '' : 'isometric, '}1 mm drawn ${scale >= 0.1 ? Math.round(scale * 100) / 100 : Math.round(scale * 1000) / 1000}${props.isPhone ? '' : ' along each axis'}`
+  return `${props.isPhone ? '' : 'isometric, '}${scaleText(scale, props.system)}${props.isPhone ? '' : ' along each axis'}`
 })
 const words = computed(
   () =>

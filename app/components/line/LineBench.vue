@@ -58,7 +58,9 @@ watch([() => line.value?.id, () => shown.value?.legs[0]], () => {
 })
 const { school, flip: flipSchool } = useBendSchool(job)
 const bender = computed(() => (line.value ? benderFor(props.job, line.value.pipe) : undefined))
-const lines = computed(() => (draft.value && shown.value?.piece ? workPiece(draft.value, shown.value.piece) : []))
+const lines = computed(() =>
+  draft.value && shown.value?.piece ? workPiece(draft.value, shown.value.piece, props.job.region) : [],
+)
 const waysOut = computed(() => {
   if (!line.value || !shown.value?.issue) return []
   const at = shown.value.rows.find((i) => issues.value[i]) ?? shown.value.rows[0]!

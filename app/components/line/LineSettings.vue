@@ -4,8 +4,10 @@ import { findWays, ALL_METHODS, type Method, type Verdict } from '#core/joints'
 import type { Survey } from '#core/line'
 import { kitOf, type JobRecord, type LineRecord } from '#core/record'
 import { formatDecimal, type Region } from '#core/units'
-import { inRegion, methodWords } from '~/wording/en'
+import { run, speak } from '#core/speech'
+import { methodWords } from '~/wording/en'
 import { csvLink } from '~/reading/csv'
+import { countText } from '~/reading/format'
 
 /**
  * What a line is of: pipe, how it is joined and turned, where it begins, walls it passes; what that costs in parts and
@@ -95,7 +97,7 @@ const unknown = computed(
   () => (props.survey?.runs ?? []).filter(({ piece }) => !piece.ok || piece.value.cut === null).length,
 )
 const order = computed(() =>
-  (props.survey?.fittings ?? []).map((one) => ({ ...one, name: inRegion(one.name, props.region) })),
+  (props.survey?.fittings ?? []).map((one) => ({ ...one, name: speak(one.name, props.region) })),
 )
 const csv = computed(() => csvLink(order.value, ['quantity', 'name', 'nominal']))
 
@@ -180,7 +182,7 @@ const setWalls = () =>
       </div>
     </div>
     <p class="note t13">{{ bend ? `Bends: ${bend.how}.` : 'This pipe is not bent on site.' }}</p>
-    <h3 class="zone-heading mt-3">Joined by <span class="right">verdict of the joint engine</span></h3>
+    <h3 class="zone-heading mt-3">Joined by <span class="right">by the rules of Joint</span></h3>
     <ul>
       <li v-for="one in methods.can" :key="one.method">
         <button
@@ -190,7 +192,7 @@ const setWalls = () =>
           :data-method="one.method"
           @click="emit('change', { method: one.method })">
           <VerdictShape :verdict="one.verdict" :size="18" /><b class="t17">{{ methodWords(one.method) }}</b
-          ><span class="note t13 flex-1">{{ inRegion(one.because, region) }}</span
+          ><span class="note t13 flex-1">{{ speak(one.because, region) }}</span
           ><span class="t14">{{ formatDecimal(ALL_METHODS[one.method].minutes.work, 1) }} min an end</span>
         </button>
       </li>
@@ -199,7 +201,7 @@ const setWalls = () =>
       <summary class="min-h-9 underline">{{ methods.refused.length }} refused for this pipe</summary>
       <ul class="note">
         <li v-for="one in methods.refused" :key="one.method">
-          {{ methodWords(one.method) }}: {{ inRegion(one.reason, region) }}
+          {{ methodWords(one.method) }}: {{ speak(one.reason, region) }}
         </li>
       </ul>
     </details>
@@ -208,7 +210,7 @@ const setWalls = () =>
       <li v-for="one in order" :key="one.name + one.nominal" class="order">
         <span
           >{{ one.name }} <b>{{ one.nominal }}</b></span
-        ><span>{{ one.quantity }} off</span>
+        ><span>{{ countText(one.quantity, region) }}</span>
       </li>
       <li class="order">
         <span
@@ -216,7 +218,7 @@ const setWalls = () =>
           }}<template v-if="unknown"
             >, {{ unknown }} {{ unknown === 1 ? 'piece' : 'pieces' }} not known yet</template
           ></span
-        ><span>{{ formatDecimal(length / 1000, 2) }} m</span>
+        ><span>{{ speak(run(length), region) }}</span>
       </li>
     </ul>
     <p class="t14 mt-1 flex gap-4 items-center">

@@ -6,6 +6,7 @@ import type { UnitSystem } from '#core/units'
 import type { ShownPiece } from '~/composables/useLine'
 import { reversePiece } from '~/drawing/strip-layout'
 import { tapeText } from '~/reading/tape'
+import { scaleText } from '~/reading/format'
 
 /** The piece in work as it lies on the bench, with its marks; on the phone they stand in words too. */
 const props = defineProps<{
@@ -21,7 +22,7 @@ const narrow = useNarrow()
 const strip = useTemplateRef<HTMLElement>('strip')
 const { width: stripWidth } = useElementSize(strip)
 const head = computed(() => {
-  if (narrow.value) return '1 mm drawn 5.2, middle broken'
+  if (narrow.value) return `${scaleText(5.2, props.system)}, middle broken`
   if (!props.shown) return 'Strip: no piece yet'
   const { piece, from, to } = props.shown
   return `Strip: ${piece?.id ?? ''} ${from} to ${to}, ${props.pipeWords}`

@@ -1,12 +1,22 @@
 <script setup lang="ts">
 import { arcOfBend, LITTLE_STRAIGHT_MM, tangentOf } from '#core/line'
-import { formatDecimal } from '#core/units'
+import { formatLength, type UnitSystem } from '#core/units'
+import { scaleText } from '~/reading/format'
+import { tapeText } from '~/reading/tape'
 
 /**
  * A step aside seen square on: set, travel, both bends to scale, and the straight left between them, or how much they
  * overlap.
  */
-const props = defineProps<{ set: number; angle: number; radius: number; od: number; width: number; height: number }>()
+const props = defineProps<{
+  set: number
+  angle: number
+  radius: number
+  od: number
+  width: number
+  height: number
+  system: UnitSystem
+}>()
 
 const rad = computed(() => (props.angle * Math.PI) / 180)
 const travel = computed(() => props.set / Math.sin(rad.value))
@@ -37,6 +47,7 @@ const path = computed(() => {
 const middle = computed(() => [(first.value[0] + second.value[0]) / 2, props.set / 2] as const)
 const px = (x: number) => origin.value.x + x * k.value
 const py = (y: number) => origin.value.y + y * k.value
+const text = (mm: number) => tapeText(mm, props.system)
 const isOver = computed(() => straight.value < -1e-9)
 const arc = computed(() => arcOfBend({ at: 0, corner: tangent.value, angle: props.angle }))
 const straightClass = computed(() => {
@@ -51,7 +62,7 @@ const straightClass = computed(() => {
     :height="height"
     :viewBox="`0 0 ${width} ${height}`"
     role="img"
-    :aria-label="`Step aside seen square on: set ${formatDecimal(set, 1)}, travel ${formatDecimal(travel, 1)}, ${isOver ? `the bends overlap by ${formatDecimal(-straight, 1)}` : `${formatDecimal(straight, 1)} straight between the bends`}`">
+    :aria-label="`Step aside seen square on: set ${formatLength(set, system)}, travel ${formatLength(travel, system)}, ${isOver ? `the bends overlap by ${formatLength(-straight, system)}` : `${formatLength(straight, system)} straight between the bends`}`">
     <path :d="path" stroke="var(--ink)" :stroke-width="od * k" fill="none" />
     <path :d="path" stroke="var(--paper)" :stroke-width="Math.max(1, od * k - 4)" fill="none" />
     <path :d="`M${at(0, 0)}L${at(...first)}L${at(...second)}L${at(second[0] + tail, set)}`" class="l-centre" />
@@ -73,23 +84,23 @@ const straightClass = computed(() => {
         :d="`M${px(second[0] + tail) + 1} ${py(0) + 5}l10 -10M${px(second[0] + tail) + 1} ${py(set) + 5}l10 -10`"
         stroke="var(--ink)"
         stroke-width="1.75" />
-      <text :x="px(second[0] + tail) + 16" :y="py(set / 2) + 2" class="t17 w7">{{ formatDecimal(set, 1) }}</text>
+      <text :x="px(second[0] + tail) + 16" :y="py(set / 2) + 2" class="t17 w7">{{ text(set) }}</text>
       <text :x="px(second[0] + tail) + 16" :y="py(set / 2) + 17" class="t13 note">set</text>
       <text :x="px(middle[0]) - (od * k) / 2 - 12" :y="py(middle[1]) + (od * k) / 2 + 14" class="end t17 w7 halo">
-        {{ formatDecimal(travel, 1) }}
+        {{ text(travel) }}
       </text>
       <text :x="px(middle[0]) - (od * k) / 2 - 12" :y="py(middle[1]) + (od * k) / 2 + 29" class="end t13 note">
         travel
       </text>
     </g>
     <text x="0" :y="height - 22" class="t13 note">
-      square on, 1 mm drawn {{ k }}; each arc {{ formatDecimal(arc, 1) }}
+      square on, {{ scaleText(k, system) }}; each arc {{ formatLength(arc, system) }}
     </text>
     <text x="0" :y="height - 5" class="t14 w7" :class="straightClass">
       {{
         isOver
-          ? `${formatDecimal(-straight, 1)} too much: the bends overlap`
-          : `${formatDecimal(straight, 1)} straight between the bends`
+          ? `${formatLength(-straight, system)} too much: the bends overlap`
+          : `${formatLength(straight, system)} straight between the bends`
       }}
     </text>
   </svg>

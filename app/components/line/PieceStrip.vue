@@ -6,6 +6,7 @@ import { bendMark, isDrawn, layStrip, reversePiece, type StripFrame, type StripZ
 import { materialOf } from '~/drawing/materials'
 import { tapeText } from '~/reading/tape'
 import { bendsOf, intoWords } from '~/wording/line'
+import { scaleText } from '~/reading/format'
 
 /**
  * One piece to scale with a tape under it: cut ends, insertion marks, rings, bends, clips; distances from the left end.
@@ -69,7 +70,7 @@ const title = computed(() =>
 const scaleWords = computed(() => {
   if (!layout.value) return ''
   const { isBroken, isThin, scale } = layout.value
-  const drawn = `1 mm drawn ${Math.round(scale * 100) / 100}`
+  const drawn = scaleText(scale, props.system)
   if (isBroken) return `${drawn}, middle broken`
   return `${isThin ? 'thickness not to scale' : 'one scale both ways'}, ${drawn}`
 })

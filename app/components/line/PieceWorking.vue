@@ -4,8 +4,8 @@ import { getPipe } from '#core/catalogue'
 import { formatDecimal, formatLength, MM_PER_INCH, type UnitSystem } from '#core/units'
 import { radiusOf, type LineWarning } from '#core/line'
 import type { RunRow, WayOut } from '#core/run'
+import { speak } from '#core/speech'
 import type { ShownPiece } from '~/composables/useLine'
-import { inRegion } from '~/wording/en'
 import { bendsOf, warningShape } from '~/wording/line'
 
 /**
@@ -112,7 +112,7 @@ function besideFigure({ op, value, source }: WorkingLine): string {
                 ><span class="t26 copper" data-test="cut"
                   ><TapeFigure :mm="line.value" :system="system" /></span></template
               ><template v-else>{{
-                system === 'inch' ? (line.value / MM_PER_INCH).toFixed(3) : formatDecimal(line.value, 1)
+                system === 'inch' ? `${(line.value / MM_PER_INCH).toFixed(3)} in` : formatDecimal(line.value, 1)
               }}</template>
             </td>
             <td class="src">
@@ -144,7 +144,7 @@ function besideFigure({ op, value, source }: WorkingLine): string {
       <ul v-if="own.length" class="notes">
         <li v-for="(warning, i) in own" :key="i" class="flex gap-2 t14" :data-warning="warning.code">
           <StatusShape :status="warningShape(warning.code)" :size="14" class="mt-[2px] flex-none" /><span
-            >{{ inRegion(warning.text, region) }}
+            >{{ speak(warning.text, region) }}
             <NuxtLink
               v-if="warning.code === 'bender-typical' || warning.code === 'measure'"
               :to="`/jobs/${slug}/kit`"
@@ -154,7 +154,7 @@ function besideFigure({ op, value, source }: WorkingLine): string {
           >
         </li>
       </ul>
-      <OffsetDetail v-if="detail" v-bind="detail" :width="380" :height="150" class="mt-2" />
+      <OffsetDetail v-if="detail" v-bind="detail" :system="system" :width="380" :height="150" class="mt-2" />
       <BendTable
         v-if="bendsOf(piece).length"
         :piece="piece"

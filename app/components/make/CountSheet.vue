@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { formatLength, parseLength, unitSystemOf } from '#core/units'
 import { countStates, gistOfJob, type CountRecord, type JobRecord } from '#core/record'
-import { inRegion } from '~/wording/en'
+import { speak } from '#core/speech'
 
 /** Small parts counted out before the work and back after it; one too many names the joints that may lack it. */
 const props = defineProps<{ job: JobRecord }>()
@@ -63,7 +63,7 @@ function amount(unit: string, value: number | null | undefined): string {
         <tbody>
           <template v-for="state in states" :key="state.need.item">
             <tr :data-count="state.need.item">
-              <td class="l t17">{{ inRegion(state.need.item, job.region) }}</td>
+              <td class="l t17">{{ speak(state.need.item, job.region) }}</td>
               <td>
                 {{ amount(state.need.unit, state.need.made + state.need.open)
                 }}<span class="note t13"> ({{ amount(state.need.unit, state.need.made) }} made)</span>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { CountState, JobRecord, JointRecord } from '#core/record'
 import { formatLength, unitSystemOf } from '#core/units'
-import { inRegion } from '~/wording/en'
+import { speak } from '#core/speech'
 
 /** A made joint that may lack a part, by the count of what came back; what is signed stays as it was. */
 const props = defineProps<{ job: JobRecord; joint: JointRecord; doubts: readonly CountState[] }>()
@@ -14,7 +14,7 @@ const seen = (item: string) => store.do(props.job.slug, 'kit/found', null, { ite
   <div v-for="{ need, over } in doubts" :key="need.item" class="doubt" role="status" data-test="doubt">
     <StatusShape status="held" :size="22" />
     <p class="t15">
-      <b>J{{ joint.number }} may lack {{ inRegion(need.item, job.region) }}.</b>
+      <b>J{{ joint.number }} may lack {{ speak(need.item, job.region) }}.</b>
       {{
         need.unit === 'mm'
           ? `${formatLength(over, unitSystemOf(job.region))} less was fed than the rule of the trade.`

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { fillPolicy } from '#core/joints'
 import { reusesOf, type JobRecord, type JointRecord } from '#core/record'
-import { inRegion } from '~/wording/en'
+import { speak } from '#core/speech'
 import { dayTime } from '~/wording/entry'
 
 /** The checks that failed at one end, with what was done, and how often its fitting was used again. */
@@ -21,7 +21,7 @@ const reuses = computed(() => reusesOf(props.joint, props.entry))
     <ul class="t15">
       <li v-for="fault in faults" :key="fault.id">
         <b>{{ fault.code }}</b> {{ dayTime(fault.at) }}{{ fault.by ? `, ${fault.by}` : '' }}:
-        {{ inRegion(fault.remedy, job.region) }}
+        {{ speak(fault.remedy, job.region) }}
       </li>
     </ul>
   </div>

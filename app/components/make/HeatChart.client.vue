@@ -6,6 +6,7 @@ import { SVGRenderer } from 'echarts/renderers'
 import VChart from 'vue-echarts'
 import type { HeatCourse } from '#core/heat'
 import { MM_PER_INCH, type UnitSystem } from '#core/units'
+import { degreesOf } from '~/reading/air'
 
 /**
  * Temperature along the tube at its highest, and in time at the target and at the joint, with the limit across both.
@@ -16,6 +17,7 @@ use([LineChart, GridComponent, LegendComponent, MarkLineComponent, TooltipCompon
 const colours = useChartColours()
 const unit = computed(() => (props.system === 'inch' ? 'in' : 'mm'))
 const length = (mm: number) => Math.round(10 * (props.system === 'inch' ? mm / MM_PER_INCH : mm)) / 10
+const degrees = (celsius: number) => Math.round(props.system === 'inch' ? celsius * 1.8 + 32 : celsius)
 const option = computed(() => {
   const { ink, ink2, hair, copper } = colours.value
   const axis = {
@@ -30,8 +32,12 @@ const option = computed(() => {
     silent: true,
     symbol: 'none',
     lineStyle: { color: ink, type: 'dashed' as const, width: 1.5 },
-    label: { color: ink, formatter: `limit ${props.course.limit} °C`, position: 'insideEndTop' as const },
-    data: [{ yAxis: props.course.limit }],
+    label: {
+      color: ink,
+      formatter: `limit ${degrees(props.course.limit)} ${degreesOf(props.system)}`,
+      position: 'insideEndTop' as const,
+    },
+    data: [{ yAxis: degrees(props.course.limit) }],
   }
   const here = (at: number, words: string) => ({
     xAxis: at,
@@ -51,7 +57,7 @@ const option = computed(() => {
     tooltip: {
       ...base.tooltip,
       axisPointer: { type: 'line' as const },
-      valueFormatter: (value: unknown) => `${Math.round(Number(value))} °C`,
+      valueFormatter: (value: unknown) => `${Math.round(Number(value))} ${degreesOf(props.system)}`,
     },
     grid: [
       { left: 46, right: 16, top: 12, height: 150 },
@@ -70,8 +76,8 @@ const option = computed(() => {
       { ...axis, gridIndex: 1, name: 'minutes after heat was put on', nameGap: 24 },
     ],
     yAxis: [
-      { ...axis, gridIndex: 0, name: '°C, highest', nameGap: 32 },
-      { ...axis, gridIndex: 1, name: '°C', nameGap: 32 },
+      { ...axis, gridIndex: 0, name: `${degreesOf(props.system)}, highest`, nameGap: 32 },
+      { ...axis, gridIndex: 1, name: degreesOf(props.system), nameGap: 32 },
     ],
     series: [
       {
@@ -79,7 +85,7 @@ const option = computed(() => {
         name: 'highest',
         xAxisIndex: 0,
         yAxisIndex: 0,
-        data: props.course.along.map(({ at, peak }) => [length(at), peak]),
+        data: props.course.along.map(({ at, peak }) => [length(at), degrees(peak)]),
         markLine: { ...limit, data: [...limit.data, here(length(props.distance), 'here')] },
       },
       {
@@ -87,7 +93,7 @@ const option = computed(() => {
         name: 'at it',
         xAxisIndex: 1,
         yAxisIndex: 1,
-        data: props.course.byTime.map(({ at, target }) => [at / 60, target]),
+        data: props.course.byTime.map(({ at, target }) => [at / 60, degrees(target)]),
         markLine: { ...limit, data: [...limit.data, here(props.seconds / 60, 'flame off')] },
       },
       {
@@ -97,7 +103,7 @@ const option = computed(() => {
         yAxisIndex: 1,
         lineStyle: { width: 1.5, color: ink, type: 'dotted' as const },
         itemStyle: { color: ink },
-        data: props.course.byTime.map(({ at, joint }) => [at / 60, joint]),
+        data: props.course.byTime.map(({ at, joint }) => [at / 60, degrees(joint)]),
       },
     ],
   }

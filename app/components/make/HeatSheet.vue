@@ -3,6 +3,8 @@ import { useStorage } from '@vueuse/core'
 import { getPipe } from '#core/catalogue'
 import { HEAT_LIMITS, HEAT_RULE, HEAT_TARGETS, type HeatQuestion, type HeatTarget } from '#core/heat'
 import { formatDecimal, formatLength, parseLength, type UnitSystem, type Region } from '#core/units'
+import { inUnits } from '~/reading/format'
+import { degreesOf, readAir, temperatureField } from '~/reading/air'
 
 /**
  * Is what is near this soldered joint safe: how hot it gets, how far it has to be, when the joint may be touched and
@@ -27,7 +29,14 @@ const typed = reactive({
   inside: 'air' as 'air' | 'water',
   seconds: '',
 })
-const kept = useStorage('jolvet-heat', { torch: 'propane' as 'propane' | 'propylene', ambient: '20' })
+const kept = useStorage('jolvet-heat', { torch: 'propane' as 'propane' | 'propylene', ambient: '20 C' })
+const degrees = (celsius: number): string => inUnits('temperature', celsius, props.system)
+/** The room as it is typed: kept with its unit, so that it is the same in a job of the other system. */
+const room = ref(temperatureField(readAir(kept.value.ambient, 'metric').value ?? 20, props.system))
+watch(room, (text) => {
+  const { value } = readAir(text, props.system, { least: -30 })
+  if (value !== null) kept.value.ambient = `${value} C`
+})
 watch(
   () => props.pipe,
   () => {
@@ -44,11 +53,11 @@ const read = computed<{ question: HeatQuestion | null; path: string; message: st
   const mm = distance.ok ? distance.value.mm : 0
   if (mm > 5000)
     return no('distance', `distance: up to ${formatLength(5000, props.system)}. Further off nothing is felt.`)
-  const own = numberOf(typed.own)
-  if (typed.target === 'own' && !(own >= 30 && own <= 250)) return no('own', 'Highest it may be: 30 to 250 °C.')
-  const ambient = numberOf(kept.value.ambient)
-  if (kept.value.ambient.trim() === '' || !(ambient >= -30 && ambient <= 60))
-    return no('ambient', 'The room: -30 to 60 °C.')
+  const own = readAir(typed.own, props.system, { least: 30, most: 250 })
+  if (typed.target === 'own' && own.value === null)
+    return no('own', `Highest it may be: ${own.problem ?? 'a temperature is accepted.'}`)
+  const ambient = readAir(room.value, props.system, { least: -30 })
+  if (ambient.value === null) return no('ambient', `The room: ${ambient.problem ?? 'a temperature is accepted.'}`)
   const seconds = typed.seconds.trim() === '' ? 30 : numberOf(typed.seconds)
   if (!(seconds > 0 && seconds <= 600)) return no('seconds', 'Heated for: 1 to 600 seconds.')
   return {
@@ -56,9 +65,9 @@ const read = computed<{ question: HeatQuestion | null; path: string; message: st
       region: props.region,
       pipe: props.pipe,
       distance: mm,
-      target: typed.target === 'own' ? own : typed.target,
+      target: typed.target === 'own' ? own.value! : typed.target,
       torch: kept.value.torch,
-      ambient,
+      ambient: ambient.value,
       wrapped: typed.isWrapped,
       inside: typed.inside,
       seconds,
@@ -86,9 +95,9 @@ const others = computed(() => found.value?.cautions.filter(({ code }) => code !=
 const advice = computed(() => {
   if (!found.value || !question.value) return ''
   const { safe, minDistance } = found.value
-  if (between.value) return `It stays under ${found.value.course.limit} °C. ${between.value.text}`
+  if (between.value) return `It stays under ${degrees(found.value.course.limit)}. ${between.value.text}`
   if (safe)
-    return `This far off it stays under ${found.value.course.limit} °C, by this model and by the rule of the trade.`
+    return `This far off it stays under ${degrees(found.value.course.limit)}, by this model and by the rule of the trade.`
   return `Too near. Solder this joint first and let it cool, or keep ${say(Math.ceil(minDistance))} away${typed.isWrapped ? '' : ', or wind a wet cloth between and ask again'}.`
 })
 function working() {
@@ -129,7 +138,7 @@ const safety = computed(() => {
           :aria-pressed="typed.target === one"
           :data-heat-target="one"
           @click="typed.target = one">
-          {{ TARGET_WORDS[one] }}, {{ HEAT_LIMITS[one].value }} °C</button
+          {{ TARGET_WORDS[one] }}, {{ degrees(HEAT_LIMITS[one].value) }}</button
         ><button
           type="button"
           class="answer"
@@ -152,7 +161,7 @@ const safety = computed(() => {
             data-test="heat-distance"
         /></label>
         <label v-if="typed.target === 'own'"
-          ><span class="note t13">highest it may be, °C</span
+          ><span class="note t13">highest it may be, {{ degreesOf(system) }}</span
           ><input
             v-model="typed.own"
             class="plain-input t20 w7"
@@ -171,9 +180,9 @@ const safety = computed(() => {
             data-test="heat-seconds"
         /></label>
         <label
-          ><span class="note t13">the room, °C</span
+          ><span class="note t13">the room, {{ degreesOf(system) }}</span
           ><input
-            v-model="kept.ambient"
+            v-model="room"
             class="plain-input t20 w7"
             maxlength="8"
             :aria-invalid="read.path === 'ambient'"
@@ -224,9 +233,9 @@ const safety = computed(() => {
                 :class="found.safe ? 'verd' : 'brick'"
                 data-test="heat-working"
                 @click="working">
-                {{ Math.round(found.peak) }} °C<span class="visually-hidden">, show the working</span>
+                {{ degrees(Math.round(found.peak)) }}<span class="visually-hidden">, show the working</span>
               </button>
-              at {{ say(question.distance) }}, limit {{ found.course.limit }}
+              at {{ say(question.distance) }}, limit {{ degrees(found.course.limit) }}
             </p>
             <p class="t15">
               {{ advice }} <span class="note">Highest {{ minutes(found.peakAt) }} after heat was put on.</span>
@@ -262,9 +271,9 @@ const safety = computed(() => {
         Say how far off it stands: its temperature, the distance it wants and when the joint may be touched stand here.
       </p>
       <p class="note t13 mt-3">
-        A model, on the careful side; {{ formatDecimal(HEAT_RULE.least, 0) }} × OD with a wet cloth (US) and
-        {{ HEAT_RULE.most }} × OD (Europe) are what is said. The maker's own distance counts; the surest is to solder
-        first.
+        A model, on the careful side; {{ formatDecimal(HEAT_RULE.least, 0) }} × OD with a wet cloth and
+        {{ HEAT_RULE.most }} × OD without are the least and the most that are said. The maker's own distance counts; the
+        surest is to solder first.
       </p>
     </template>
   </USlideover>

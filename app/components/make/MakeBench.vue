@@ -3,9 +3,10 @@ import { useStorage, useSwipe, useWakeLock } from '@vueuse/core'
 import { getPipe } from '#core/catalogue'
 import { doubtsOf, gistOfJob, isAt, statusOf, type BentPiece, type JobRecord } from '#core/record'
 import { remedyOf } from '#core/making'
-import { inRegion, methodWords } from '~/wording/en'
+import { methodWords } from '~/wording/en'
 import { endLabel } from '~/wording/way'
 import { unitSystemOf } from '#core/units'
+import { speak } from '#core/speech'
 
 /** Make: the pipe end to scale above, cautions, the steps to tick, the wait, the gauge, and the sign-off. */
 const props = defineProps<{ job: JobRecord; bent: readonly BentPiece[] }>()
@@ -60,7 +61,7 @@ const waitStep = computed(() => {
   const now = steps.value[current.value]
   return now?.seconds === undefined
     ? null
-    : { step: current.value, seconds: now.seconds, label: inRegion(now.do, props.job.region) }
+    : { step: current.value, seconds: now.seconds, label: speak(now.do, props.job.region) }
 })
 const timerOf = (step: number) =>
   joint.value?.timers.find(isAt({ entry: card.value!.entry, step: steps.value[step]!.id }))
@@ -113,7 +114,7 @@ function tickCurrent() {
 function showDepthWorking() {
   if (!card.value) return
   const { method, insertion } = card.value.joint
-  showDepth(`Depth: ${methodWords(method)}`, insertion, depth.value.isMeasured ? depth.value.mm : null)
+  showDepth(`Depth: ${methodWords(method)}`, insertion, system.value, depth.value.isMeasured ? depth.value.mm : null)
 }
 async function afterSigning() {
   await (next.value
@@ -190,6 +191,7 @@ useKeys({
       :joint="joint"
       :cards="cards"
       :card="card"
+      :system="system"
       :open-steps="openSteps"
       :is-signed="isSigned"
       @choose="(at: number) => (chosen = at)"
@@ -210,7 +212,7 @@ useKeys({
             :locked="isSigned"
             :region="job.region"
             :system="system"
-            :remedy="(step) => remedyOf(card!.joint.method, steps[step]!.code)"
+            :remedy="(step) => remedyOf(card!.joint.method, steps[step]!.code, job.region)"
             @tick="tick"
             @fail="fail">
             <template #wait="{ step }"

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { MakeCard } from '#core/making'
 import { cautionsOf, lateTool, stopsOf, type JobRecord, type JointRecord } from '#core/record'
-import { inRegion, methodWords } from '~/wording/en'
+import { speak } from '#core/speech'
+import { methodWords } from '~/wording/en'
 import { today } from '~/reading/today'
 
 /** What stands before the steps of an end: why it is refused, what is seen to first, what to be careful of. */
@@ -37,7 +38,7 @@ const cautions = computed(() => {
     <p>
       <StatusShape status="stop" :size="26" />
       <span
-        ><b>Stop.</b> {{ inRegion(card.answer.error.message.replace(/^[\w-]+: /, ''), job.region) }}
+        ><b>Stop.</b> {{ speak(card.answer.error.message.replace(/^[\w-]+: /, ''), job.region) }}
         <NuxtLink :to="{ path: `/jobs/${job.slug}/joint`, query: { joint: joint.id } }" class="underline"
           >Choose another way</NuxtLink
         ></span
@@ -46,13 +47,13 @@ const cautions = computed(() => {
   </div>
   <div v-if="stops.length" class="stops" role="alert">
     <p v-for="one in stops" :key="one.code" :data-stop="one.code">
-      <StatusShape status="stop" :size="26" /> <span><b>Stop.</b> {{ inRegion(one.text, job.region) }}</span>
+      <StatusShape status="stop" :size="26" /> <span><b>Stop.</b> {{ speak(one.text, job.region) }}</span>
     </p>
   </div>
   <aside v-if="cautions.length" class="cautions" aria-label="Cautions">
     <template v-for="(one, i) in cautions" :key="one.code"
       ><p v-if="!narrow ? i < 3 : i === caution % cautions.length" :data-caution="one.code">
-        <StatusShape status="held" :size="20" /> <span>{{ inRegion(one.text, job.region) }}</span>
+        <StatusShape status="held" :size="20" /> <span>{{ speak(one.text, job.region) }}</span>
       </p></template
     >
     <button

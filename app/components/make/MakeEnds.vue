@@ -4,7 +4,8 @@ import { ALL_METHODS } from '#core/joints'
 import type { MakeCard } from '#core/making'
 import type { JointRecord, JointStatus } from '#core/record'
 import { methodWords } from '~/wording/en'
-import { readAir } from '~/reading/air'
+import { degreesOf, degreesSpoken, readAir, temperatureField } from '~/reading/air'
+import type { UnitSystem } from '#core/units'
 
 /**
  * The ends of a joint in the order they are made, and what is asked of the place: its air, the torch, how the pipe runs.
@@ -15,6 +16,7 @@ const props = defineProps<{
   card: MakeCard
   openSteps: (card: MakeCard) => number
   isSigned: boolean
+  system: UnitSystem
 }>()
 const emit = defineEmits<{
   choose: [place: number]
@@ -26,7 +28,7 @@ const emit = defineEmits<{
 const isSingle = defineModel<boolean>('single', { required: true })
 const methods = computed(() => new Set(props.cards.map(({ joint: { method } }) => method)))
 const hasAir = computed(() => [...methods.value].some((method) => ALL_METHODS[method].goesByAir))
-const airProblem = (text: string) => readAir(text).problem
+const airProblem = (text: string) => readAir(text, props.system).problem
 const what = (pipe: string | null, size?: string) => (pipe ? getPipe(pipe).label : `${size} thread`)
 function statusOfEnd(card: MakeCard): JointStatus {
   const open = props.openSteps(card)
@@ -54,16 +56,16 @@ function statusOfEnd(card: MakeCard): JointStatus {
       >air
       <KeptField
         class="w7"
-        :value="joint.ambient ?? ''"
-        placeholder="20"
+        :value="temperatureField(joint.ambient, system)"
+        :placeholder="temperatureField(20, system)"
         :check="airProblem"
         :disabled="isSigned"
         inputmode="text"
-        maxlength="6"
-        aria-label="Air, degrees Celsius"
+        maxlength="12"
+        :aria-label="`Air, ${degreesSpoken(system)}`"
         data-test="air"
-        @keep="(text) => emit('air', readAir(text).value)" />
-      &#176;C</label
+        @keep="(text) => emit('air', readAir(text, system).value)" />
+      {{ degreesOf(system) }}</label
     >
     <button
       v-if="methods.has('solder')"

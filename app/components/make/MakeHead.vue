@@ -3,10 +3,10 @@ import { useElementSize } from '@vueuse/core'
 import { isAtFace } from '#core/joints'
 import type { MakeCard } from '#core/making'
 import { statusOf, type JobRecord, type JointRecord } from '#core/record'
-import { formatDecimal, unitSystemOf } from '#core/units'
+import { formatLength, unitSystemOf } from '#core/units'
 import { STATUS_WORDS } from '~/wording/en'
 import { endLabel, wayTitle } from '~/wording/way'
-import { unitOf } from '~/reading/format'
+import { rangeText, unitOf } from '~/reading/format'
 
 /** The end that is made, to scale, and what joint it is of; its depth, and one's own measure of it. */
 const props = defineProps<{
@@ -25,14 +25,14 @@ const narrow = useNarrow()
 const system = computed(() => unitSystemOf(props.job.region))
 const depthWords = computed(() => {
   if (isAtFace(props.card.joint)) return 'seals at its face'
-  return props.depth.mm === null ? 'no figure held' : `${formatDecimal(props.depth.mm, 1)} mm deep`
+  return props.depth.mm === null ? 'no figure held' : `${formatLength(props.depth.mm, system.value)} deep`
 })
 const depthSource = computed(() => {
   const { lo, hi, source } = props.card.joint.insertion
   if (props.depth.isMeasured) return 'your own measure'
   if (isAtFace(props.card.joint)) return ''
   if (!source.startsWith('typical') || lo === null) return source
-  return `typical ${formatDecimal(lo, 1)} to ${formatDecimal(hi ?? 0, 1)}`
+  return `typical ${rangeText(lo, hi ?? 0, system.value)}`
 })
 </script>
 
@@ -55,7 +55,7 @@ const depthSource = computed(() => {
         <StatusShape :status="statusOf(joint)" :size="28" :label="STATUS_WORDS[statusOf(joint)]" />
       </p>
       <p class="t17 w7">{{ endLabel(joint.a) }} to {{ endLabel(joint.b) }}</p>
-      <p class="note t14">{{ joint.place }}; {{ wayTitle(joint.way!, job.region) }}</p>
+      <p class="note t14">{{ [joint.place, wayTitle(joint.way!, job.region)].filter(Boolean).join('; ') }}</p>
       <p class="t14">
         <button type="button" class="figure-button w7" data-test="depth-working" @click="emit('working')">
           {{ depthWords }}

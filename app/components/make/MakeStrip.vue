@@ -2,9 +2,10 @@
 import { getPipe } from '#core/catalogue'
 import { isAtFace } from '#core/joints'
 import type { MakeCard } from '#core/making'
-import { formatMm, type UnitSystem } from '#core/units'
+import { formatLength, formatMm, type UnitSystem } from '#core/units'
 import { materialOf } from '~/drawing/materials'
 import type { Mouth } from '~/drawing/joint-layout'
+import { scaleText } from '~/reading/format'
 
 /** The pipe end to scale with its insertion mark as the one big dimension, facing the mouth it goes into. */
 const props = defineProps<{
@@ -81,7 +82,7 @@ const words = computed(() => {
   if (atFace.value) return 'sealed at its face, no mark'
   return props.mm === null
     ? 'depth not known: measure the socket'
-    : `insertion mark ${formatMm(props.mm)} mm from the end`
+    : `insertion mark ${formatLength(props.mm, props.system)} from the end`
 })
 const markWords = computed(() => {
   if (atFace.value) return 'seals at its face: nothing goes in'
@@ -162,7 +163,7 @@ const markWords = computed(() => {
       </g>
     </g>
     <text :x="narrow ? 8 : width - 12" :y="height - 6" :class="narrow ? '' : 'end'" class="t13 note">
-      1 mm drawn {{ k }}{{ isMeasured ? '; your own measure' : '' }}
+      {{ scaleText(k, system) }}{{ isMeasured ? '; your own measure' : '' }}
     </text>
   </svg>
 </template>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { isMade, standingSignoff, type JobRecord, type JointRecord } from '#core/record'
 import type { MakeCard } from '#core/making'
-import { inRegion, methodWords } from '~/wording/en'
+import { speak } from '#core/speech'
+import { methodWords } from '~/wording/en'
 
 /** A signed joint opened again: why, and which step was not done. Its sign-off stays on record. */
 const props = defineProps<{ job: JobRecord; joint: JointRecord; cards: readonly MakeCard[] }>()
@@ -15,7 +16,7 @@ const steps = computed(() =>
     answer.ok
       ? answer.value.steps.map((step, at) => ({
           key: `${entry}:${step.id}`,
-          words: `End ${i + 1}, ${methodWords(joint.method)}, step ${at + 1}: ${inRegion(step.do, props.job.region)}`,
+          words: `End ${i + 1}, ${methodWords(joint.method)}, step ${at + 1}: ${speak(step.do, props.job.region)}`,
         }))
       : [],
   ),

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { inMakingOrder } from '#core/making'
 import { cardsOf, isAt, isMade, type JobRecord, type JointRecord } from '#core/record'
-import { inRegion } from '~/wording/en'
+import { speak } from '#core/speech'
 
 /** Waits that run on this job, whichever joint they are of, and what can be done meanwhile. */
 const props = defineProps<{ job: JobRecord; joint: JointRecord }>()
@@ -21,7 +21,7 @@ const meanwhile = computed(() => {
       const step = answer.ok
         ? answer.value.steps.findIndex(({ id }) => !joint.ticks.some(isAt({ entry, step: id })))
         : -1
-      if (step >= 0 && answer.ok) return { joint, words: inRegion(answer.value.steps[step]!.do, props.job.region) }
+      if (step >= 0 && answer.ok) return { joint, words: speak(answer.value.steps[step]!.do, props.job.region) }
     }
   }
   return null

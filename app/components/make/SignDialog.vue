@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useStorage } from '@vueuse/core'
 import type { Left, LeftCode } from '#core/record'
-import { inRegion } from '~/wording/en'
 import type { Region } from '#core/units'
+import { speak } from '#core/speech'
 
 /** The question before a joint is signed: whose hands, and what is left. What is left is seen, or waited for. */
 const open = defineModel<boolean>('open', { required: true })
@@ -62,7 +62,7 @@ function submit() {
           <ul class="t17 space-y-2">
             <li v-for="one in still" :key="one.text" class="flex gap-2" :data-left="one.code">
               <StatusShape status="held" :size="18" class="mt-1 flex-none" /> {{ ' ' }}
-              <span>{{ inRegion(one.text, region) }}</span>
+              <span>{{ speak(one.text, region) }}</span>
             </li>
           </ul>
           <label class="seen t17"

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { isMade, type JointRecord } from '#core/record'
-import { inRegion } from '~/wording/en'
 import { dayTime } from '~/wording/entry'
 import type { Region } from '#core/units'
+import { speak } from '#core/speech'
 
 /** Who signed a joint and when, what was left then, and each time it was opened again. */
 const props = defineProps<{ joint: JointRecord; region: Region }>()
@@ -28,7 +28,7 @@ const when = computed(() =>
   </p>
   <ul v-if="signed?.remarks.length" class="t15" data-test="remarks">
     <li v-for="one in signed.remarks" :key="one.code" class="flex gap-2">
-      <StatusShape status="held" :size="14" class="mt-1 flex-none" /> {{ inRegion(one.text, region) }}
+      <StatusShape status="held" :size="14" class="mt-1 flex-none" /> {{ speak(one.text, region) }}
     </li>
   </ul>
   <ul v-if="joint.reopenings.length" class="t15" data-test="reopenings">

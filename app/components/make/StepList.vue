@@ -2,8 +2,8 @@
 import type { Remedy, Step } from '#core/joints'
 import type { TickRecord } from '#core/record'
 import { formatLength, type UnitSystem, type Region } from '#core/units'
+import { speak } from '#core/speech'
 import { readAsk, askVerdict } from '~/reading/ask'
-import { inRegion } from '~/wording/en'
 import { clockTime } from '~/wording/entry'
 import { bringIntoSight } from '~/reading/in-sight'
 
@@ -60,7 +60,7 @@ const isChanged = (i: number) => props.changed?.(i) ?? false
 const isDone = (i: number) => props.tickOf(i) !== undefined && !isChanged(i)
 const heldBy = (i: number) => props.held?.(i) ?? null
 const clock = (iso: string) => clockTime(Date.parse(iso))
-const words = (text: string) => inRegion(text, props.region)
+const words = (text: string) => speak(text, props.region)
 
 /** The step to do now is brought into sight when it changes, never moved when it is seen already. */
 const list = useTemplateRef<HTMLElement>('list')

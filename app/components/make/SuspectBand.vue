@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { JobRecord, Suspect } from '#core/record'
-import { inRegion } from '~/wording/en'
+import { speak } from '#core/speech'
 
 /** Pipe that may be gas, lead or failed polybutylene: nothing is cut there until somebody has answered it. */
 defineProps<{ suspects: readonly Suspect[]; ends: Readonly<Record<'a' | 'b', string>>; job: JobRecord }>()
@@ -24,7 +24,7 @@ const emit = defineEmits<{ traced: [one: Suspect] }>()
     <p class="t17">
       <b>{{ ends[one.on] }}: {{ lowerFirst(one.text.split(/(?<=[?.]) /)[0]!) }}</b>
       {{
-        inRegion(
+        speak(
           one.text
             .split(/(?<=[?.]) /)
             .slice(1)

@@ -2,9 +2,9 @@
 import { getPipe } from '#core/catalogue'
 import { solderByVolume, SOLDER_GAP_MM } from '#core/joints'
 import type { MakeCard } from '#core/making'
-import { formatDecimal, type Region, unitSystemOf } from '#core/units'
-import { inRegion } from '~/wording/en'
-import { formatReading } from '~/reading/format'
+import { formatLength, type Region, unitSystemOf } from '#core/units'
+import { speak } from '#core/speech'
+import { diameterText } from '~/reading/format'
 
 /** What is used up at one end; solder wire by the rule of the trade and by the volume of its gap. */
 const props = defineProps<{ card: MakeCard; region: Region; depthMm: number | null }>()
@@ -18,7 +18,7 @@ const byVolume = computed(() => {
 })
 function quantity(n: number, unit: string): string {
   if (unit !== 'mm') return `${n} ${unit}`
-  return system.value === 'inch' ? `${formatReading(n, 'inch')} in` : `${formatDecimal(n, 0)} mm`
+  return formatLength(n, system.value)
 }
 </script>
 
@@ -27,11 +27,11 @@ function quantity(n: number, unit: string): string {
     <h2 class="zone-heading">Take for this end</h2>
     <ul class="t15">
       <li v-for="one in consumables" :key="one.item">
-        {{ inRegion(one.item, region) }}: <b>{{ quantity(one.quantity, one.unit) }}</b><template
+        {{ speak(one.item, region) }}: <b>{{ quantity(one.quantity, one.unit) }}</b><template
           v-if="byVolume !== null && one.item.includes('solder wire')">
           by the rule of the trade, as long as its nominal size;
-          <b data-test="solder-volume">{{ quantity(byVolume, 'mm') }}</b> by a gap of {{ SOLDER_GAP_MM.value }} mm each
-          side, twice for fillet and waste</template
+          <b data-test="solder-volume">{{ quantity(byVolume, 'mm') }}</b> by a gap of
+          {{ diameterText(SOLDER_GAP_MM.value, system) }} each side, twice for fillet and waste</template
         >
       </li>
     </ul>

@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import { factsOf, pipeRatings, USES, type Pipe, type SeriesFacts } from '#core/catalogue'
-import { formatDecimal } from '#core/units'
+import { unitSystemOf, type Region } from '#core/units'
 import { ALLOWED_WORDS, FACT_WORDS, USE_WORDS } from '~/wording/en'
+import { inUnits } from '~/reading/format'
+import { speak } from '#core/speech'
 
 /** What is true of two pipes beside their sizes: how each is sold, marked, used and rated, each with its source. */
-const props = defineProps<{ a: Pipe; b: Pipe }>()
+const props = defineProps<{ a: Pipe; b: Pipe; region: Region }>()
+const system = computed(() => unitSystemOf(props.region))
 const ends = computed(() =>
   (props.a.id === props.b.id ? [props.a] : [props.a, props.b]).map((pipe) => ({
     pipe,
@@ -27,11 +30,11 @@ const TEMPER = { hard: 'hard', soft: 'soft' } as const
       {{ pipe.label }}
     </dd>
     <template v-for="name in rows" :key="name">
-      <dt>{{ FACT_WORDS[name] }}</dt>
+      <dt>{{ speak(FACT_WORDS[name], region) }}</dt>
       <dd v-for="{ pipe, facts } in ends" :key="pipe.id">
         <template v-if="facts[name]"
-          ><StatusShape v-if="name === 'hazard'" status="held" :size="14" class="inline" /> {{ facts[name]!.text
-          }}<i>{{ facts[name]!.source }}</i></template
+          ><StatusShape v-if="name === 'hazard'" status="held" :size="14" class="inline" />
+          {{ speak(facts[name]!.text, region) }}<i>{{ facts[name]!.source }}</i></template
         ><span v-else class="note">nothing held</span>
       </dd>
     </template>
@@ -43,7 +46,9 @@ const TEMPER = { hard: 'hard', soft: 'soft' } as const
           :verdict="facts.services[use] === 'yes' ? 'fits' : 'care'"
           :size="13" />
         {{ USE_WORDS[use]
-        }}<template v-if="facts.services[use] !== 'yes'">: {{ ALLOWED_WORDS[facts.services[use]] }}</template></span
+        }}<template v-if="facts.services[use] !== 'yes'"
+          >: {{ speak(ALLOWED_WORDS[facts.services[use]], region) }}</template
+        ></span
       ><i>typical; local code comes first</i>
     </dd>
     <dt>takes</dt>
@@ -52,9 +57,9 @@ const TEMPER = { hard: 'hard', soft: 'soft' } as const
         <tbody>
           <tr v-for="row in ratings" :key="`${row.temper}${row.tempC}`">
             <td>
-              <b>{{ formatDecimal(row.bar, 1) }}</b> bar
+              <b>{{ inUnits('pressure', row.bar, system) }}</b>
             </td>
-            <td>to {{ row.tempC }} &#176;C</td>
+            <td>to {{ inUnits('temperature', row.tempC, system) }}</td>
             <td>{{ row.temper ? TEMPER[row.temper] : '' }}</td>
           </tr>
         </tbody>

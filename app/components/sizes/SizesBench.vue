@@ -98,7 +98,7 @@ const swap = () => {
         <p v-if="comparison.isSameOutside && a.family !== b.family" class="t15">
           The same outside is not all: wall, temper and listing decide which joint is made on which.
         </p>
-        <FactsTable :a="a" :b="b" />
+        <FactsTable :a="a" :b="b" :region="region" />
         <p class="note t14">
           {{ a.standard }}{{ a.typical ? ', typical' : '' }}; {{ b.standard }}{{ b.typical ? ', typical' : '' }}. A
           measured pipe wins over a table.

@@ -1,5 +1,5 @@
 import type { Figure } from '#core/base'
-import { type Pipe } from '#core/catalogue'
+import type { Pipe } from '#core/catalogue'
 import { formatLength, type UnitSystem, unitSystemOf } from '#core/units'
 import { w } from '#core/speech'
 import type { Part } from '../types'

@@ -61,7 +61,7 @@ export const clamp: JointMethod = {
   order: 10,
   minutes: { work: 1.1, wait: 0 },
   price: { low: 0.7, high: 1.8 },
-  spoken: ['clamp'],
+  spoken: ['clamp', 'clamped', 'cinch', 'pinch clamp'],
   isTicked: true,
   narrowsBore: true,
   takesInsertPolicy: true,

@@ -83,7 +83,7 @@ export const cone: JointMethod = {
   order: 13,
   minutes: { work: 1.8, wait: 0 },
   price: { low: 1.4, high: 3.2 },
-  spoken: ['cone', 'eurocone'],
+  spoken: ['cone', 'cone nut', 'manifold cone'],
   hasSeal: true,
   narrowsBore: true,
   looks: ['mark', 'system'],

@@ -82,7 +82,7 @@ export const crimp: JointMethod = {
   order: 9,
   minutes: { work: 1.5, wait: 0 },
   price: { low: 0.7, high: 1.8 },
-  spoken: ['crimp'],
+  spoken: ['crimp', 'crimped', 'crimp ring'],
   isSuggested: true,
   narrowsBore: true,
   takesInsertPolicy: true,

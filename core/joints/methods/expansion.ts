@@ -1,4 +1,4 @@
-import { formatDecimal, formatLength } from '#core/units'
+import { formatLength } from '#core/units'
 import { about, temperature as degrees } from '#core/speech'
 import { ambient, cut, mark, system } from '../card/draft'
 import { EXPANSION_HOLD_SECONDS, expansionShrink, EXPANSION_STROKES, RING_OVER_END_MM } from '../card/facts'
@@ -117,7 +117,7 @@ export const expansion: JointMethod = {
   order: 8,
   minutes: { work: 2.2, wait: 30 },
   price: { low: 1.1, high: 2.6 },
-  spoken: ['expansion'],
+  spoken: ['expansion', 'expanded', 'expander'],
   goesByAir: true,
   isTicked: true,
   takesInsertPolicy: true,

@@ -57,7 +57,7 @@ export const insertClamp: JointMethod = {
   order: 11,
   minutes: { work: 2.3, wait: 0 },
   price: { low: 0.6, high: 1.8 },
-  spoken: ['insert', 'barb'],
+  spoken: ['insert', 'barb', 'barbed', 'hose clamp'],
   narrowsBore: true,
   looks: ['mark', 'system'],
   weeps: 'Tighten both clamps once. Then cut back, new clamps.',

@@ -91,7 +91,7 @@ export const press: JointMethod = {
   order: 5,
   minutes: { work: 2, wait: 0 },
   price: { low: 1.4, high: 3.2 },
-  spoken: ['press'],
+  spoken: ['press', 'pressed', 'press-fit', 'press fit', 'pressfit'],
   isSuggested: true,
   isTicked: true,
   hasSeal: true,

@@ -105,7 +105,7 @@ export const pushFit: JointMethod = {
   order: 12,
   minutes: { work: 1.5, wait: 0 },
   price: { low: 1.6, high: 4.5 },
-  spoken: ['push-fit', 'pushfit', 'push'],
+  spoken: ['push-fit', 'pushfit', 'push fit', 'push', 'push-to-connect', 'push to connect'],
   isSuggested: true,
   hasSeal: true,
   looks: ['mark', 'liner', 'system'],

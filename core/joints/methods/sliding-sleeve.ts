@@ -74,7 +74,7 @@ export const slidingSleeve: JointMethod = {
   order: 7,
   minutes: { work: 2.5, wait: 0 },
   price: { low: 1.4, high: 3.2 },
-  spoken: ['sleeve'],
+  spoken: ['sleeve', 'sliding sleeve', 'axial'],
   isTicked: true,
   narrowsBore: true,
   looks: ['mark', 'pressed', 'system'],

@@ -94,7 +94,7 @@ export const socketFusion: JointMethod = {
   order: 4,
   minutes: { work: 1.5, wait: 2 },
   price: { low: 0.2, high: 0.8 },
-  spoken: ['fusion', 'fused'],
+  spoken: ['fusion', 'fused', 'socket fusion', 'heat fusion'],
   goesByAir: true,
   isTicked: true,
   looks: ['mark', 'system'],

@@ -199,7 +199,7 @@ export const solder: JointMethod = {
   order: 0,
   minutes: { work: 4.5, wait: 10 },
   price: { low: 0.3, high: 1 },
-  spoken: ['solder', 'soldered'],
+  spoken: ['solder', 'soldered', 'sweat', 'sweated', 'capillary', 'end feed', 'endfeed'],
   isSuggested: true,
   goesByAir: true,
   looks: ['solderRing', 'metals', 'flux'],

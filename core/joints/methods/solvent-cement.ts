@@ -93,7 +93,7 @@ export const solventCement: JointMethod = {
   order: 3,
   minutes: { work: 3, wait: 30 },
   price: { low: 0.2, high: 0.7 },
-  spoken: ['cement'],
+  spoken: ['cement', 'cemented', 'glue', 'glued', 'solvent weld', 'solvent cement', 'solvent'],
   goesByAir: true,
   looks: ['mark'],
   drawing: { mouth: 'cup', material: 'plastic', wall: 0.13 },

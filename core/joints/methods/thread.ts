@@ -107,7 +107,7 @@ export const thread: MethodTraits = {
   order: 1,
   minutes: { work: 4, wait: 0 },
   price: { low: 0.7, high: 1.8 },
-  spoken: ['thread'],
+  spoken: ['thread', 'threaded', 'screwed'],
   looks: ['threads', 'metals'],
   weeps: 'Take it apart, clean, seal anew. Never back a taper thread off.',
   drawing: { mouth: 'crests', material: 'brass', wall: 0.16 },

@@ -22,7 +22,7 @@ export const union: MethodTraits = {
   order: 2,
   minutes: { work: 3, wait: 0 },
   price: { low: 2, high: 5 },
-  spoken: [],
+  spoken: ['union'],
   looks: ['threads', 'metals'],
   weeps: 'Part it, clean both faces, new washer.',
   drawing: { mouth: 'crests', material: 'brass', wall: 0.16 },

@@ -12,7 +12,7 @@ import {
   type Pipe,
   type SocketMethod,
 } from '#core/catalogue'
-import { decimalsApart, formatDecimal, formatLength, unitSystemOf } from '#core/units'
+
 import { about, diameter, length, pressure as pressureWords, temperature as degrees, w } from '#core/speech'
 import { COMPRESSION_PLAY } from '../prices-and-play'
 import { alongOf } from '../play'

@@ -243,10 +243,10 @@ describe('cutting', () => {
     const once = value(enter(sheet, 0))
     expect(value(takeBackCut(once, 'cut-key-0')).done).toEqual([])
     const wrong = value(enter(sheet, 0, rows[0]!.length - 60))
-    expect(staleness(wrong.plan!, wrong.plan!.pieces, wrong.done, null)).toEqual(['a cut came out wrong'])
+    expect(staleness(wrong.plan!, wrong.plan!.pieces, wrong.done, null, 'gb')).toEqual(['a cut came out wrong'])
     expect(value(takeBackCut(wrong, 'cut-key-0')).done).toEqual([])
     const again = value(planCut(job, wrong, planFor(job, wrong)))
-    expect(staleness(again.plan!, again.plan!.pieces, again.done, null)).toEqual([])
+    expect(staleness(again.plan!, again.plan!.pieces, again.done, null, 'gb')).toEqual([])
     expect(takeBackCut(again, 'cut-key-0')).toMatchObject({ ok: false })
   })
   it("done, its rests go to the rack with their place, what was begun is gone, and the true sum stands beside the plan's", () => {

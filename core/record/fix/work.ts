@@ -3,7 +3,7 @@ import { supportCodeOf, type SupportCode } from '#core/catalogue'
 import { fillConditions, type Service } from '#core/joints'
 import * as supports from '#core/supports'
 import type { FixedLine, HeldLine, LineToHold, Support } from '#core/supports'
-import { formatDecimal } from '#core/units'
+
 import { length } from '#core/speech'
 import { surveyed, type LineRules } from '../line/work'
 import type { JobRecord } from '../job/record'

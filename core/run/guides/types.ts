@@ -1,5 +1,5 @@
 import { fail, ok, type Note, type Result, type WorkingLine } from '#core/base'
-import { type Pipe } from '#core/catalogue'
+import type { Pipe } from '#core/catalogue'
 import type { Kit, Method } from '#core/joints'
 import type { Bender } from '#core/line'
 import { parseLength, type Region, unitSystemOf } from '#core/units'
