@@ -1,6 +1,7 @@
 import { existsSync, readdirSync, readFileSync } from 'node:fs'
 import path from 'node:path'
 import { describe, expect, it } from 'vitest'
+import { glossaryPage } from './glossary-page'
 
 const pages = [
   'README.md',
@@ -28,6 +29,10 @@ describe('the pages', () => {
     )
     expect(named.length).toBeGreaterThan(20)
     expect(named.filter((file) => !existsSync(file))).toEqual([])
+  })
+  it('hold the words of each region as the tables have them', () => {
+    const glossary = textOf('docs/glossary.md')
+    expect(glossary).toBe(glossaryPage(glossary))
   })
   it('name every table of the catalogue, and say which edition is known of it', () => {
     const sources = textOf('docs/sources.md')

@@ -1,4 +1,18 @@
-import type { CutAnswer, CutQuestion } from '#core/cutting'
+import { randomUUID } from 'node:crypto'
+import { cutQuestion, planCuts, takeAnswer, type BenchPlan, type CutAnswer, type CutQuestion } from '#core/cutting'
+import { piecesFor, rackFor, readSheet, type JobRecord } from '#core/record'
+
+/** The plan a tablet would make of a sheet that the server holds. */
+export function planAsTablet(job: JobRecord, id: string): BenchPlan {
+  const sheet = job.cuts.find((cut) => cut.id === id)!
+  const read = readSheet(job, sheet)
+  if (!read.ok) throw new Error(read.error.message)
+  const { stock, ...by } = read.value
+  const { pieces } = piecesFor(job, sheet, [job])
+  const answer = planCuts(cutQuestion(pieces, stock, rackFor(job, sheet), sheet.plan, sheet.done, by))
+  if (!answer.ok) throw new Error(answer.error.message)
+  return takeAnswer(randomUUID(), answer.value, pieces, stock, rackFor(job, sheet), sheet.plan, sheet.done, by)
+}
 
 /* Checks a plan of cuts by nothing but the words of the question; shares no line with the search. */
 

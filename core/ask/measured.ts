@@ -1,5 +1,5 @@
 import type { Check } from '#core/identify'
-import { diameter, length } from '#core/speech'
+import { diameter, length, w } from '#core/speech'
 import { MM_PER_INCH, unitSystemOf } from '#core/units'
 import { Bag, behind, replaced, wrong, type Line, type Read } from './bag'
 import type { Token } from './lexer'
@@ -36,7 +36,7 @@ export function readOd(line: Line, tokens: readonly Token[]): Read {
         ],
       }
     }
-    figure.word.as = `${diameter(mm ?? 0)} outside, by calliper`
+    figure.word.as = `${diameter(mm ?? 0)} outside, by ${w.calliper}`
     checks.push({ check: 'outside-diameter', value: mm ?? 0, by: 'calliper' })
   }
   for (const token of bag.all('colour')) {

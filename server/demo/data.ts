@@ -268,7 +268,7 @@ export const DEMO_JOBS: readonly DemoJob[] = [
         b: { pipe: 'pex-cts-3_4', pexType: 'b' },
         find: 1,
         conditions: { service: 'cold' },
-        way: 'press x crimp adaptor',
+        way: 'press x crimp adapter',
         signed: { initials: 'OL', at: '2026-11-20 15:05:00.000' },
       },
       {

@@ -1,3 +1,4 @@
+import { planAsTablet, wrongWithPlan } from '../cuts'
 import { randomUUID } from 'node:crypto'
 import { describe, expect, it } from 'vitest'
 import { ownBed } from '../bed'
@@ -11,7 +12,6 @@ import {
   type JobRecord,
   type OffcutRecord,
 } from '#core/record'
-import { wrongWithPlan } from '../cuts'
 import { readPdf } from '../pdf'
 import { acting } from '../acts'
 import { get } from './client'
@@ -40,18 +40,7 @@ const begun = async (changes: Partial<CutInput> = {}) => {
   const cut = await begin('cut/begin', job, { ...BODY, ...changes })
   return { job, cut, at: `/api/jobs/${job.slug}/cuts/${cut.id}` }
 }
-/** The plan a tablet would make of what the server holds. */
-async function planOf(slug: string, id: string): Promise<BenchPlan> {
-  const job = await jobAt(slug)
-  const sheet = job.cuts.find((cut) => cut.id === id)!
-  const read = readSheet(job, sheet)
-  if (!read.ok) throw new Error(read.error.message)
-  const { stock, ...by } = read.value
-  const { pieces } = piecesFor(job, sheet, [job])
-  const answer = planCuts(cutQuestion(pieces, stock, rackFor(job, sheet), sheet.plan, sheet.done, by))
-  if (!answer.ok) throw new Error(answer.error.message)
-  return takeAnswer(randomUUID(), answer.value, pieces, stock, rackFor(job, sheet), sheet.plan, sheet.done, by)
-}
+const planOf = async (slug: string, id: string): Promise<BenchPlan> => planAsTablet(await jobAt(slug), id)
 const takePlan = (job: JobRecord, id: string, plan: unknown) => tryAct('cut/plan', job, id, plan)
 const enter = (job: JobRecord, id: string, done: object) => tryAct('cut/enter', job, id, { id: randomUUID(), ...done })
 async function planned(changes: Partial<CutInput> = {}) {

@@ -3,7 +3,7 @@ import type { Pipe } from '#core/catalogue'
 import type { UnitSystem } from '#core/units'
 import { ringPath } from '~/drawing/ring'
 import { materialOf } from '~/drawing/materials'
-import { formatReading, mmBeside, unitOf } from '~/reading/format'
+import { formatReading, mmBeside, scaleText, unitOf } from '~/reading/format'
 
 /**
  * The pipe's end at a stated scale: the measured circle, the wall dashed until it is seen, the diameter as its
@@ -53,7 +53,7 @@ const beside = computed(() =>
       }}
     </desc>
     <text :x="18" y="14" class="t13 note">
-      {{ mm === null ? 'The pipe end, not measured' : `The pipe end, 1 mm drawn ${k}` }}
+      {{ mm === null ? 'The pipe end, not measured' : `The pipe end, ${scaleText(k, system)}` }}
     </text>
     <template v-if="mm === null">
       <circle :cx="cx" :cy="cy" :r="r" class="l-hidden" />

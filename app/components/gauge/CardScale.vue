@@ -39,7 +39,9 @@ const region = useRegion()
         <rect x="4" y="2" :width="width" :height="height" rx="9" class="l-hidden" />
         <path :d="`M4 0V${height + 12}M${width + 4} 0V${height + 12}`" class="l-sel" />
         <DimensionLine :x1="4" :x2="width + 4" :y="height + 16" />
-        <text :x="width / 2 + 4" :y="height + 35" class="mid t14">85.60 mm, any bank card</text>
+        <text :x="width / 2 + 4" :y="height + 35" class="mid t14">
+          {{ region === 'us' ? '3.370 in (85.60 mm)' : '85.60 mm' }}, any bank card
+        </text>
       </svg>
     </div>
     <div class="side">

@@ -124,7 +124,7 @@ useKeys({ j: () => move(1), k: () => move(-1) })
         </tbody>
       </table>
       <p class="note t14 pt-2">
-        Mark: depth into the fitting from end to end, pencilled right round and seen at the edge. Grey: planned, not
+        Mark: depth into the fitting from end to end, pencilled right round and seen at the edge. Pale: planned, not
         made yet.
       </p>
     </div>

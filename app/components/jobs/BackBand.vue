@@ -42,7 +42,8 @@ const rings = computed(() => {
 })
 const linkOf = ({ job, joint }: ComingBack) => `/jobs/${job.slug}/make?joint=${joint.id}`
 const nameOf = ({ job, joint }: ComingBack) => `${job.name.split(' ').slice(0, 2).join(' ')} J${joint.number}`
-const day = (on: string) => dayWords(on, today()).split(',')[0]!
+const region = useRegion()
+const day = (on: string) => dayWords(on, today(), region.value).split(',')[0]!
 </script>
 
 <template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { isAtFace, type End, type Joint, type Way } from '#core/joints'
-import { formatDecimal, type UnitSystem, type Region } from '#core/units'
+import { formatDecimal, formatMm, type UnitSystem, type Region } from '#core/units'
 import { speak } from '#core/speech'
 import { CURRENCY } from '~/wording/en'
 import { wayTitle } from '~/wording/way'
@@ -32,7 +32,7 @@ const isTypical = (source: string) => source.startsWith('typical')
 function below({ insertion: { value, lo, hi, source } }: Joint, end: string): string {
   if (value === 0) return end
   if (isTypical(source) && lo !== null && hi !== null && lo !== hi) return rangeText(lo, hi, props.system)
-  return props.system === 'inch' && value !== null ? `${formatDecimal(value, 1)} mm` : end
+  return props.system === 'inch' && value !== null ? `in (${formatMm(value)} mm)` : end
 }
 </script>
 

@@ -87,7 +87,7 @@ const drop = (fitting: FittingRecord) =>
       <DimensionLine :x1="96" :x2="160" :y="14" />
       <path d="M20 56H200" class="l-centre" />
       <text x="212" y="20" class="t14 copper w7">depth: face to stop</text>
-      <text x="212" y="42" class="t14">take-out: stop to centre</text>
+      <text x="212" y="42" class="t14">take-out: stop to {{ speak(w.centre, region) }}</text>
       <text x="212" y="64" class="t14 note">a coupling: half the width</text>
       <text x="212" y="82" class="t14 note">between its two stops</text>
     </svg>

@@ -4,7 +4,7 @@ import { getPipe } from '#core/catalogue'
 import { formatDecimal, formatLength, MM_PER_INCH, type UnitSystem } from '#core/units'
 import { radiusOf, type LineWarning } from '#core/line'
 import type { RunRow, WayOut } from '#core/run'
-import { speak } from '#core/speech'
+import { speak, w } from '#core/speech'
 import type { ShownPiece } from '~/composables/useLine'
 import { bendsOf, warningShape } from '~/wording/line'
 
@@ -172,7 +172,9 @@ function besideFigure({ op, value, source }: WorkingLine): string {
           Choose the joint at {{ one.words }}
         </button>
       </p>
-      <p class="note t13 mt-3">Cut ends and swarf are sharp. Deburr before a hand goes round them.</p>
+      <p class="note t13 mt-3">
+        Cut ends and {{ speak(w.swarf, region) }} are sharp. Deburr before a hand goes round them.
+      </p>
     </template>
   </section>
 </template>

@@ -4,6 +4,7 @@ import { today } from '~/reading/today'
 
 /** The day a temporary joint is come back to; booked before or after it is signed, taken off once it was. */
 const props = defineProps<{ joint: JointRecord; slug: string }>()
+const region = useRegion()
 const store = useJobStore()
 const set = (day: string) => {
   const comeBack = day === '' ? null : day
@@ -24,7 +25,7 @@ const isLate = computed(() => props.joint.comeBack !== null && props.joint.comeB
         @change="set(($event.target as HTMLInputElement).value)"
     /></label>
     <span v-if="joint.comeBack" :class="isLate ? 'ochre w7' : 'note'" class="flex gap-1 items-center"
-      ><StatusShape v-if="isLate" status="held" :size="14" /> {{ dayWords(joint.comeBack, today()) }}
+      ><StatusShape v-if="isLate" status="held" :size="14" /> {{ dayWords(joint.comeBack, today(), region) }}
       <button type="button" class="underline min-h-9" data-test="came-back" @click="set('')">
         was come back to
       </button></span

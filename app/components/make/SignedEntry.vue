@@ -2,14 +2,14 @@
 import { isMade, type JointRecord } from '#core/record'
 import { dayTime } from '~/wording/entry'
 import type { Region } from '#core/units'
-import { speak } from '#core/speech'
+import { speak, LOCALES } from '#core/speech'
 
 /** Who signed a joint and when, what was left then, and each time it was opened again. */
 const props = defineProps<{ joint: JointRecord; region: Region }>()
 const emit = defineEmits<{ reopen: [] }>()
 const signed = computed(() => (isMade(props.joint) ? props.joint.signoffs.at(-1) : undefined))
 const when = computed(() =>
-  new Date(signed.value?.at ?? 0).toLocaleString('en-GB', {
+  new Date(signed.value?.at ?? 0).toLocaleString(LOCALES[props.region], {
     day: 'numeric',
     month: 'short',
     hour: '2-digit',

@@ -3,7 +3,7 @@ import type { Pipe } from '#core/catalogue'
 import type { UnitSystem } from '#core/units'
 import { ringPath } from '~/drawing/ring'
 import { materialOf } from '~/drawing/materials'
-import { formatReading, unitOf } from '~/reading/format'
+import { formatReading, scaleText, unitOf } from '~/reading/format'
 
 /** Two pipe ends at one scale, and laid one on the other between them: the second in copper. */
 const props = defineProps<{ a: Pipe; b: Pipe; system: UnitSystem; width: number }>()
@@ -31,7 +31,7 @@ const words = computed(
 
 <template>
   <svg :width="width" :height="height" role="img" :aria-label="words">
-    <text x="18" y="14" class="t13 note">1 mm drawn {{ k }}</text>
+    <text x="18" y="14" class="t13 note">{{ scaleText(k, system) }}</text>
     <g v-for="{ pipe, cx, name } in ends" :key="name">
       <path
         v-if="pipe.bore"

@@ -11,10 +11,16 @@ const table = useTemplateRef<HTMLElement>('table')
 const { width } = useElementSize(table)
 
 const known = (id: unknown): Pipe | undefined => PIPES.find((pipe) => pipe.id === id)
-/** What the trade confuses most stands there first: 22 mm and the old 3/4 in. */
-const a = computed(() => known(route.query.a) ?? getPipe('cu-en-x-22'))
-const b = computed(() => known(route.query.b) ?? getPipe('cu-bs-imp-3_4'))
-const region = ref<Region>(a.value.regions.includes('gb') ? 'gb' : a.value.regions[0]!)
+/** What the trade of a country confuses most stands there first: 22 mm and the old 3/4 in; copper's 3/4 and iron's. */
+const FIRST: Readonly<Record<Region, readonly [string, string]>> = {
+  gb: ['cu-en-x-22', 'cu-bs-imp-3_4'],
+  eu: ['cu-en-x-22', 'ss-en-22'],
+  us: ['cu-l-3_4', 'st-40-3_4'],
+}
+const usual = useUsualRegion()
+const a = computed(() => known(route.query.a) ?? getPipe(FIRST[usual.value][0]))
+const b = computed(() => known(route.query.b) ?? getPipe(FIRST[usual.value][1]))
+const region = ref<Region>(a.value.regions.includes(usual.value) ? usual.value : a.value.regions[0]!)
 const system = computed(() => unitSystemOf(region.value))
 const side = ref<'a' | 'b'>('b')
 const comparison = computed(() => comparePipes(a.value, b.value))

@@ -3,7 +3,7 @@ import type { RatedBy, PipeRow, RatingRow, Source } from '../types'
 export const SOURCE = {
   id: 'en-1057',
   standard: 'EN 1057',
-  subject: 'Copper tube for water and gas: outside diameter and wall, the former Tables X and Y and the 1.0 mm wall',
+  subject: 'Copper tube for water and gas: outside diameter and wall, the former Tables X and Y and the thick wall',
   checked: 'part',
 } as const satisfies Source
 

@@ -23,7 +23,7 @@ describe('joints that are come back to', () => {
     ['2026-11-26', 'Thu 26 Nov, today'],
     ['2026-11-20', 'Fri 20 Nov, 6 days ago'],
   ])('%s is %s', (day, words) => {
-    expect(dayWords(day, '2026-11-26')).toBe(words)
+    expect(dayWords(day, '2026-11-26', 'gb')).toBe(words)
   })
   it('may be booked anew once they are signed; nothing else of them is changed', () => {
     const signed = aJoint({ signoffs: [aSignoff()], comeBack: '2026-12-03' })

@@ -1,6 +1,8 @@
 import type { JointGist } from '../joint/gist'
 import type { JobRecord } from './record'
 import type { JobGist } from '../gist'
+import { LOCALES } from '#core/speech'
+import type { Region } from '#core/units'
 
 /** A temporary joint with the day it is come back to; `late` on the day and after. */
 export interface ComingBack {
@@ -48,10 +50,10 @@ const NEAR_DAYS: Readonly<Record<number, string>> = { [-1]: 'yesterday', 0: 'tod
 const farOff = (days: number): string => NEAR_DAYS[days] ?? (days > 0 ? `in ${days} days` : `${-days} days ago`)
 
 /** A day in words, and how far off it is. */
-export function dayWords(day: string, today: string): string {
+export function dayWords(day: string, today: string, region: Region): string {
   const days = Math.round((Date.parse(day) - Date.parse(today)) / 86_400_000)
   const date = new Date(day)
-    .toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' })
-    .replace(',', '')
+    .toLocaleDateString(LOCALES[region], { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' })
+    .replaceAll(',', '')
   return `${date}, ${farOff(days)}`
 }

@@ -1,3 +1,5 @@
+import { LOCALES } from '#core/speech'
+import type { Region } from '#core/units'
 import type { CutGist } from '../cut/gist'
 import type { FindGist } from '../find/gist'
 import type { JobGist } from '../gist'
@@ -21,8 +23,8 @@ export interface NextAction {
   isFromFind?: boolean
 }
 
-const day = (iso: string): string =>
-  new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' })
+const day = (iso: string, region: Region): string =>
+  new Date(iso).toLocaleDateString(LOCALES[region], { day: 'numeric', month: 'short', timeZone: 'UTC' })
 
 type Said = Pick<NextAction, 'station' | 'words' | 'below'> & Partial<NextAction>
 const next = (said: Said): NextAction => ({ held: false, done: false, ...said })
@@ -118,7 +120,7 @@ export function nextAction(job: JobGist): NextAction {
   if (job.handedOver)
     return next({
       station: 'handover',
-      words: `Handed over ${day(job.handedOver)}.`,
+      words: `Handed over ${day(job.handedOver, job.region)}.`,
       below: `${made} joint${made === 1 ? '' : 's'} made.`,
       known: String(made),
       done: true,
