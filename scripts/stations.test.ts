@@ -13,7 +13,7 @@ const stations = Object.entries(STATIONS)
 const isOf = (parts: readonly string[], file: string) => parts.some((part) => file.includes(part))
 
 /** What a browser walks through all stations, or what belongs to none. */
-const OF_ALL = ['first-joint', 'look', 'phone', 'two-hands']
+const OF_ALL = ['first-joint', 'look', 'phone', 'two-hands', 'words']
 
 describe('the tests of one station', () => {
   it.each(stations)('of %s are some, and few of all', (_, parts) => {

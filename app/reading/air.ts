@@ -13,7 +13,8 @@ export const degreesSpoken = (system: UnitSystem): string =>
 /** A temperature kept in degC, as it stands in a field of the job's system; empty where none is kept. */
 export function temperatureField(celsius: number | null | undefined, system: UnitSystem): string {
   if (celsius === null || celsius === undefined) return ''
-  return formatDecimal(system === 'inch' ? celsius * 1.8 + 32 : celsius, 1)
+  // Degrees Fahrenheit are finer: nobody types their tenths.
+  return system === 'inch' ? formatDecimal(celsius * 1.8 + 32, 0) : formatDecimal(celsius, 1)
 }
 
 /** A temperature as it was typed, in degC: either unit, a bare one in the job's; empty is not said. */

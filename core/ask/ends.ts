@@ -109,7 +109,8 @@ export function pipeOf(
   const isSchedule = materials.every(({ material }) => material.isSchedule)
   const names = [...new Set(ids.flatMap((id) => nameOfPipe(id, nominal, line.region) ?? []))]
   if ((isSchedule || !isSettled(ids)) && names.length > 1) return meaningsOf(line, last!, names)
-  last!.word.as = getPipe(ids[0]!).label
+  const { pexType } = last!.material.facts ?? {}
+  last!.word.as = `${getPipe(ids[0]!).label}${pexType === undefined ? '' : ` ${pexType}`}`
   const others = names.slice(1).filter((name) => name !== last!.word.text)
   if (others.length > 0 && materials.length === 1) last!.word.others = others
   return ids[0]!

@@ -1,4 +1,4 @@
-import { getPipe, hazardOf } from '#core/catalogue'
+import { getPipe, hazardOf, seriesOf } from '#core/catalogue'
 import type { Method } from '#core/joints'
 import { draftRun, splitLegs } from '#core/run'
 import { Bag, because, wrong, type Line, type Read } from './bag'
@@ -72,6 +72,8 @@ export function readFitting(line: Line, tokens: readonly Token[]): Read {
     if (!('pipe' in end)) return wrong('a pipe, such as 22 copper', figure)
     pipes.push(end.pipe)
   }
+  // One word stands for all of them, whatever their sizes.
+  for (const { word } of materials) word.as = seriesOf(getPipe(pipes[0]!).series).words
   bag.all('figure')
   bag.all('material')
   bag.all('fact')

@@ -99,13 +99,20 @@ export function speakAll<T>(value: T, region: Region): T {
   if (typeof value === 'string') return (hasMarks(value) ? speak(value, region) : value) as T
   if (typeof value !== 'object' || value === null) return value
   if (Array.isArray(value)) {
-    const said = value.map((one: unknown) => speakAll(one, region))
-    return (said.some((one, i) => one !== value[i]) ? said : value) as T
+    let said: unknown[] | undefined
+    for (const [i, one] of (value as unknown[]).entries()) {
+      const spokenOne = speakAll(one, region)
+      if (spokenOne !== one) (said ??= [...(value as unknown[])])[i] = spokenOne
+    }
+    return (said ?? value) as T
   }
   if (Object.getPrototypeOf(value) !== Object.prototype) return value
-  const entries = Object.entries(value)
-  const said = entries.map(([key, one]): [string, unknown] => [key, speakAll(one, region)])
-  return said.some(([, one], i) => one !== entries[i]![1]) ? (Object.fromEntries(said) as T) : value
+  let said: Record<string, unknown> | undefined
+  for (const [key, one] of Object.entries(value)) {
+    const spokenOne = speakAll(one as unknown, region)
+    if (spokenOne !== one) (said ??= { ...(value as Record<string, unknown>) })[key] = spokenOne
+  }
+  return (said ?? value) as T
 }
 
 /** A function that answers questions, with its answers in the words of the question's region; Britain's where none is said. */

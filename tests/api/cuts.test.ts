@@ -2,16 +2,8 @@ import { planAsTablet, wrongWithPlan } from '../cuts'
 import { randomUUID } from 'node:crypto'
 import { describe, expect, it } from 'vitest'
 import { ownBed } from '../bed'
-import { cutQuestion, cutRows, planCuts, restsOf, takeAnswer, type BenchPlan, type CutAnswer } from '#core/cutting'
-import {
-  piecesFor,
-  rackFor,
-  readSheet,
-  type CutInput,
-  type CutRecord,
-  type JobRecord,
-  type OffcutRecord,
-} from '#core/record'
+import { cutRows, restsOf, type BenchPlan, type CutAnswer } from '#core/cutting'
+import type { CutInput, CutRecord, JobRecord, OffcutRecord } from '#core/record'
 import { readPdf } from '../pdf'
 import { acting } from '../acts'
 import { get } from './client'

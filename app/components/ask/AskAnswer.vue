@@ -140,7 +140,7 @@ const length = (mm: number | null) => (mm === null ? 'measure it' : formatLength
           >{{ mouth.words }}, {{ say(w.centre) }} to stop; {{ length(mouth.insertion) }} deep</span
         >
       </p>
-      <p v-for="warning in asked.answer.warnings.slice(0, 3)" :key="warning.text" class="row">
+      <p v-for="warning in isFittingAlone ? [] : asked.answer.warnings.slice(0, 3)" :key="warning.text" class="row">
         <StatusShape status="held" :size="16" /><span>{{ warning.text }}</span>
       </p>
     </template>

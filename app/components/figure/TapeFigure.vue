@@ -28,7 +28,7 @@ const tape = computed(() => (props.mm === null ? null : toTape(props.mm)))
       <span v-if="tape.over > 0" class="fraction" :class="{ alone: tape.whole === 0 }">
         <span>{{ tape.over }}</span><span class="visually-hidden">/</span><span class="under">{{ tape.under }}</span>
       </span>
-      <small v-if="withMm" class="note">{{ formatMm(mm) }}</small>
+      <small v-if="withMm" class="note">{{ formatMm(mm) }} mm</small>
     </template>
   </span>
 </template>

@@ -35,11 +35,11 @@ const hatch = computed(() => (props.pipe ? (materialOf(props.pipe.family).hatch 
 const figure = computed(() => (props.mm === null ? '?' : formatReading(props.mm, props.system)))
 const gap = computed(() => figure.value.length * 17 + 16)
 const ring = (outer: number, inside: number) => ringPath(cx.value, cy.value, outer, inside)
-/** What stands behind the unit: the mm in inch countries, by what it was measured, and how far that errs. */
-const beside = computed(() =>
-  props.mm === null
-    ? ''
-    : `${mmBeside(props.mm, props.system)}, ${props.by} ± ${formatReading(props.spread, props.system)}`,
+/** What stands behind the unit: the mm in inch countries. */
+const beside = computed(() => (props.mm === null ? '' : mmBeside(props.mm, props.system)))
+/** By what it was measured, and how far that errs. */
+const measuredBy = computed(() =>
+  props.mm === null ? '' : `${props.by} ± ${formatReading(props.spread, props.system)} ${unitOf(props.system)}`,
 )
 </script>
 
@@ -76,6 +76,7 @@ const beside = computed(() =>
         stroke-width="1.75" />
       <text :x="cx + r + 34" :y="cy + 14" class="t64 w7">{{ figure }}</text>
       <text :x="cx + r + 34" :y="cy + 38" class="t14">{{ unitOf(system) }}{{ beside }}</text>
+      <text :x="cx + r + 34" :y="cy + 56" class="t14">{{ measuredBy }}</text>
     </template>
     <template v-else>
       <path
@@ -86,12 +87,15 @@ const beside = computed(() =>
         stroke="var(--ink)"
         stroke-width="1.75" />
       <text :x="cx" :y="y + 22" class="mid halo t64 w7">{{ figure }}</text>
-      <text :x="Math.max(cx + gap, cx + r) + 12" :y="y + 5" class="t14">{{ unitOf(system) }}{{ beside }}</text>
+      <text :x="Math.max(cx + gap, cx + r) + 12" :y="y - 4" class="t14">{{ unitOf(system) }}{{ beside }}</text>
+      <text :x="Math.max(cx + gap, cx + r) + 12" :y="y + 14" class="t14">{{ measuredBy }}</text>
     </template>
     <g v-if="mm !== null && pipe?.bore && !narrow">
       <path :d="`M${cx + r * 0.66} ${cy - r * 0.66}L${cx + r + 22} ${cy - 66}`" class="l-dim2" />
       <text :x="cx + r + 26" :y="cy - 70" class="t14">wall not seen yet</text>
-      <text :x="cx + r + 26" :y="cy - 52" class="t14 note">dashed: bore {{ formatReading(pipe.bore, system) }}</text>
+      <text :x="cx + r + 26" :y="cy - 52" class="t14 note">
+        dashed: bore {{ formatReading(pipe.bore, system) }} {{ unitOf(system) }}
+      </text>
       <text :x="cx + r + 26" :y="cy - 35" class="t14 note">if it is the first named</text>
     </g>
   </svg>

@@ -70,7 +70,8 @@ const breakPath = (x: number, r: number) =>
     :aria-hidden="compact ? true : undefined">
     <desc v-if="!compact">{{ text }}</desc>
     <text v-if="!compact" :x="width - 10" y="16" class="end t13 note">
-      {{ scaleText(k, system) }}; fittings drawn to typical figures{{ layout.hasTail ? ', tail broken' : '' }}
+      {{ scaleText(k, system) }}; fittings {{ width < 600 ? 'typical' : 'drawn to typical figures'
+      }}{{ layout.hasTail ? ', tail broken' : '' }}
     </text>
     <g :transform="`translate(${shift} 0)`">
       <g v-for="(body, i) in layout.bodies" :key="`body${i}`">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { isAtFace, type End, type Joint, type Way } from '#core/joints'
-import { formatDecimal, formatMm, type UnitSystem, type Region } from '#core/units'
+import { formatDecimal, formatMm, formatTape, type UnitSystem, type Region } from '#core/units'
 import { speak } from '#core/speech'
 import { CURRENCY } from '~/wording/en'
 import { wayTitle } from '~/wording/way'
@@ -31,7 +31,8 @@ const isTypical = (source: string) => source.startsWith('typical')
 /** Under a depth: its range where makers differ, else the mm beside the inches, else which end it is. */
 function below({ insertion: { value, lo, hi, source } }: Joint, end: string): string {
   if (value === 0) return end
-  if (isTypical(source) && lo !== null && hi !== null && lo !== hi) return rangeText(lo, hi, props.system)
+  if (isTypical(source) && lo !== null && hi !== null && lo !== hi)
+    return props.system === 'inch' ? `${formatTape(lo)} to ${formatTape(hi)} in` : rangeText(lo, hi, 'metric')
   return props.system === 'inch' && value !== null ? `in (${formatMm(value)} mm)` : end
 }
 </script>
@@ -112,7 +113,6 @@ function below({ insertion: { value, lo, hi, source } }: Joint, end: string): st
   font-size: 26px;
 }
 .cell.inch i {
-  white-space: nowrap;
   letter-spacing: -0.02em;
 }
 .cell .money {
