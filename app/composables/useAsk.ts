@@ -4,12 +4,12 @@ import type { Issue } from '#core/base'
 import { ask } from '#core/contract'
 import type { IdentifyAnswer } from '#core/identify'
 import type { Conditions, End, WaysAnswer } from '#core/joints'
-import { getPipe, hazardOf, PIPES, type Pipe } from '#core/catalogue'
+import { getPipe, hazardOf, type Pipe } from '#core/catalogue'
 import type { LineAnswer, OffsetAnswer } from '#core/line'
 import type { FixAnswer } from '#core/supports'
 import type { FlowAnswer } from '#core/flow'
 import type { MakeAnswer } from '#core/making'
-import type { FindBody, JobRecord } from '#core/record'
+import { kitOf, type FindBody, type JobRecord } from '#core/record'
 import type { Region } from '#core/units'
 
 /** What came of a line: the answer of the verb it asks. */
@@ -31,6 +31,14 @@ const KEEP_WORDS: Readonly<Partial<Record<Understood['verb'], string>>> = {
 
 const isLeftAlone = (end: End): boolean => 'pipe' in end && hazardOf(getPipe(end.pipe)) !== null
 
+/** A question with what the job has: its own fittings measured, its tools, its schools. */
+function withKit({ verb, question }: Understood, job: JobRecord): Record<string, unknown> {
+  const policy = { ...job.policy, ...(question.policy as object | undefined) }
+  if (verb === 'ways') return { ...question, policy, kit: kitOf(job) }
+  if (verb === 'line') return { ...question, kit: kitOf(job) }
+  return verb === 'make' ? { ...question, policy } : question
+}
+
 /** The pipes that were found or joined on a job, and what it carries where all of it carries the same. */
 function jobSaid({ finds, joints }: JobRecord): JobSaid {
   const ends = joints.flatMap(({ a, b }) => [a, b]).flatMap((end) => (end && 'pipe' in end ? [end.pipe] : []))
@@ -38,8 +46,9 @@ function jobSaid({ finds, joints }: JobRecord): JobSaid {
   const services = new Set(joints.map(({ conditions }) => conditions.service ?? 'cold'))
   const [service] = services
   return {
-    pipes: pipes.filter((id) => PIPES.some((pipe) => pipe.id === id)),
+    pipes,
     ...(services.size === 1 ? { service } : {}),
+    methods: [...new Set(joints.flatMap(({ way }) => way?.joints.map(({ method }) => method) ?? []))],
   }
 }
 
@@ -98,7 +107,7 @@ export function useAsk(job: Ref<JobRecord | undefined>) {
     const line = understood.value
     if (!line) return null
     if (!line.ok) return { issue: line.error }
-    const answer = ask(line.value.verb, line.value.question)
+    const answer = ask(line.value.verb, job.value ? withKit(line.value, job.value) : line.value.question)
     return answer.ok ? { asked: toAsked(line.value, answer.value) } : { issue: answer.error }
   })
   const suggestions = computed(() => suggestNext(text.value, region.value))

@@ -61,7 +61,7 @@ describe('two ends', () => {
       { text: '>', as: 'to' },
       { text: '15', as: 'size 15' },
       { text: 'cu', as: '15 × 0.7 copper', others: ['thick copper'] },
-      { text: 'hot', as: 'service: hot' },
+      { text: 'hot', as: 'service: hot', others: ['cold', 'heating', 'recirculating', 'buried'] },
     ])
   })
 })
@@ -249,6 +249,13 @@ describe('a word that may mean several things', () => {
         filled: [expect.stringContaining('copper'), expect.stringContaining('multilayer'), 'service: heating'],
       },
     })
+    expect(understand({ text: '22 copper cap', region: 'gb', job: { methods: ['press', 'thread'] } })).toMatchObject({
+      value: { verb: 'make', question: { method: 'press', pipe: 'cu-en-x-22' }, filled: ['press'] },
+    })
+    expect(understand({ text: '22 copper tee', region: 'gb', job: { methods: ['press'] } })).toMatchObject({
+      value: { verb: 'line', question: { method: 'press' } },
+    })
+    expect(understand({ text: '22 copper cap', region: 'gb', job: { methods: ['press', 'solder'] } }).ok).toBe(false)
     expect(understand({ text: '22 to 20 hot', region: 'gb', job })).toMatchObject({
       value: { question: { conditions: { service: 'hot' } } },
     })

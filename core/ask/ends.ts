@@ -135,6 +135,8 @@ function threadEnd(line: Line, figure: FigureToken, threads: readonly TokenOf<'t
       asks: last!.word.text,
       meanings: (['male', 'female'] as const).map((one) => ({ as: one, text: behind(line, last!, one) })),
     }
+  const spoken = threads.find((token) => token.gender)!.word
+  if (/^(?:fe)?male$/i.test(spoken.text)) spoken.others = [gender === 'male' ? 'female' : 'male']
   return { thread: { form, size, gender, material: 'brass' } }
 }
 
@@ -154,6 +156,8 @@ export function endOf(line: Line, bag: Bag, otherEnd?: readonly MaterialToken[])
   if (threads.length > 0) return threadEnd(line, figure, threads)
   const pipe = pipeOf(line, figure, materials, otherEnd)
   if (typeof pipe !== 'string') return pipe
+  for (const { word, facts: said } of facts)
+    if (said.temper !== undefined) word.others = [said.temper === 'soft' ? 'hard' : 'soft']
   for (const { word } of colours) word.as = `${word.as}, its colour`
   return Object.assign(
     { pipe },

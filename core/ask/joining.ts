@@ -15,9 +15,22 @@ import type { Token } from './lexer'
 
 export const isNot = (read: End | AskedBack | Wrong): read is AskedBack | Wrong => isWrong(read) || isAskedBack(read)
 
+/** Services by the word that each is said with. */
+const SERVICE_SAID: readonly (readonly [Service, string])[] = [
+  ['cold', 'cold'],
+  ['hot', 'hot'],
+  ['heating', 'heating'],
+  ['recirculation', 'recirculating'],
+  ['buried', 'buried'],
+]
+
 /** Conditions said anywhere in a line; the service of its job where it says none. */
 export function conditionsOf(line: Line, bag: Bag): Partial<Conditions> {
-  const said = Object.assign({}, ...bag.all('condition').map(({ set }) => set)) as Partial<Conditions>
+  const tokens = bag.all('condition')
+  for (const { set, word } of tokens)
+    if (set.service !== undefined)
+      word.others = SERVICE_SAID.filter(([service]) => service !== set.service).map(([, said]) => said)
+  const said = Object.assign({}, ...tokens.map(({ set }) => set)) as Partial<Conditions>
   const [pressure, temperature] = [bag.take('pressure'), bag.take('temperature')]
   if (pressure) said.pressure = pressure.value
   if (temperature) said.temperature = temperature.value
@@ -55,6 +68,14 @@ export function methodsOn(pipe: string): Method[] {
   const takes = Object.values(JOINT_METHODS).filter(({ id }) => findSocket(id, getPipe(pipe)) !== null)
   const usual = takes.filter(({ isSuggested }) => isSuggested)
   return (usual.length > 0 ? usual : takes).map(({ id }) => id)
+}
+
+/** How the pipes of the job are joined, where all that take this one are joined the same way. */
+export function methodOfJob(line: Line, pipes: readonly string[]): Method | undefined {
+  const [method, ...others] = [...new Set(line.job.methods ?? [])].filter((one) => methodOn(one, pipes) === one)
+  if (method === undefined || others.length > 0) return undefined
+  line.filled.push(method.replaceAll('-', ' '))
+  return method
 }
 
 /** How a pipe is joined, asked back by the methods that take it. */

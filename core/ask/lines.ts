@@ -3,7 +3,7 @@ import type { Method } from '#core/joints'
 import { draftRun, splitLegs } from '#core/run'
 import { Bag, because, wrong, type Line, type Read } from './bag'
 import { endOf } from './ends'
-import { askMethod, isNot, methodOn, methodsOn, sayingOf } from './joining'
+import { askMethod, isNot, methodOfJob, methodOn, methodsOn, sayingOf } from './joining'
 import type { Token, TokenOf } from './lexer'
 import type { FittingWord } from './words'
 
@@ -19,9 +19,11 @@ export function readRun(line: Line, headTokens: readonly Token[], legsText: stri
   const method = bag.take('method')
   const end = bag.has('figure') ? endOf(line, bag) : null
   if (end && isNot(end)) return end
-  const pipe = end && 'pipe' in end ? end.pipe : line.job.pipes?.[0]
+  const [ofJob, ...others] = line.job.pipes ?? []
+  const pipe = end && 'pipe' in end ? end.pipe : ofJob
+  if (!end && others.length > 0) return wrong('a pipe before the legs, such as 22 copper solder: e 640, u 480')
   if (pipe === undefined) return wrong('a pipe before the legs, such as 22 copper solder: e 640, u 480')
-  const own = method ? methodOn(method.method, [pipe]) : undefined
+  const own = method ? methodOn(method.method, [pipe]) : methodOfJob(line, [pipe])
   if (method && !own) return because(`No ${method.word.text} joint is made for ${getPipe(pipe).label}.`, method)
   const [last] = headTokens.slice(-1)
   if (!own)
@@ -78,11 +80,11 @@ export function readFitting(line: Line, tokens: readonly Token[]): Read {
   bag.all('material')
   bag.all('fact')
   if (bag.first) return wrong('the end of the line', bag.first)
-  if (!method) return askMethod(line, tokens.at(-1)!, pipes[0]!)
-  const own = methodOn(method.method, pipes)
+  const own = method ? methodOn(method.method, pipes) : methodOfJob(line, pipes)
+  if (!own && !method) return askMethod(line, tokens.at(-1)!, pipes[0]!)
   if (!own)
     return because(
-      `No ${method.word.text} fitting is made for ${pipes.map((pipe) => getPipe(pipe).label).join(', ')}.`,
+      `No ${method!.word.text} fitting is made for ${pipes.map((pipe) => getPipe(pipe).label).join(', ')}.`,
       method,
     )
   return fittingLine(line, fitting.fitting, pipes, own)

@@ -3,7 +3,7 @@ import { LITRES_PER_GALLON, run } from '#core/speech'
 import { unitSystemOf } from '#core/units'
 import { Bag, because, replaced, wrong, type AskedBack, type Line, type Read } from './bag'
 import { endOf } from './ends'
-import { askMethod, conditionsOf, isNot, methodsFor, serviceOf } from './joining'
+import { askMethod, conditionsOf, isNot, methodOfJob, methodsFor, methodsOn, sayingOf, serviceOf } from './joining'
 import type { Token, TokenOf } from './lexer'
 
 /* What a line can ask of pipe and joints: each shape takes the words it reads, and leaves none. */
@@ -70,8 +70,10 @@ export function readDepth(line: Line, tokens: readonly Token[]): Read {
   const end = endOf(line, bag)
   if (isNot(end)) return end
   if (!('pipe' in end)) return wrong('a pipe, such as 22 copper', figure)
-  if (!method) return askMethod(line, tokens.at(-1)!, end.pipe)
-  return bag.first ? wrong('the end of the line', bag.first) : cardOf(line, end, method, base)
+  if (bag.first) return wrong('the end of the line', bag.first)
+  if (method) return cardOf(line, end, method, base)
+  const own = methodOfJob(line, [end.pipe])
+  return own ? { verb: 'make', question: { method: own, ...end, ...base } } : askMethod(line, tokens.at(-1)!, end.pipe)
 }
 
 function readThread(bag: Bag, figure: TokenOf<'figure'>, method: TokenOf<'method'> | undefined, base: object): Read {
@@ -109,6 +111,9 @@ function cardOf(line: Line, end: { pipe: string }, { method, word, ...at }: Toke
   const own = methodsFor(method).find((one) => findSocket(one, getPipe(end.pipe)))
   if (!own) return because(`No ${word.text} joint is made for ${getPipe(end.pipe).label}.`, { ...at, method, word })
   word.as = own.replaceAll('-', ' ')
+  word.others = methodsOn(end.pipe)
+    .map(sayingOf)
+    .filter((name) => name !== sayingOf(own))
   return { verb: 'make', question: { method: own, ...end, ...base } }
 }
 

@@ -1,4 +1,4 @@
-import type { Service } from '#core/joints'
+import type { Method, Service } from '#core/joints'
 import type { Word } from '#core/shorthand'
 import type { Region } from '#core/units'
 
@@ -7,6 +7,8 @@ export interface JobSaid {
   /** Catalogue ids of the pipes found or joined on it. */
   pipes?: readonly string[]
   service?: Service
+  /** How its pipes are joined. */
+  methods?: readonly Method[]
 }
 
 export interface AskQuestion {

@@ -1,4 +1,5 @@
 import { fail, ok, type Result } from '#core/base'
+import { findPipe } from '#core/catalogue'
 import { spoken } from '#core/speech'
 import { isAskedBack, isWrong, type AskedBack, type Line, type Read } from './bag'
 import { lex, type Lexed, type Token } from './lexer'
@@ -111,7 +112,9 @@ function expectedAfter({ tokens }: Lexed): string {
  */
 export const understand = spoken(read)
 function read({ text, region, job = {} }: AskQuestion): Result<Understood> {
-  const line: Line = { text, region, job, filled: [] }
+  // A pipe that a later version wrote is none of ours.
+  const pipes = (job.pipes ?? []).filter((id) => findPipe(id, '').ok)
+  const line: Line = { text, region, job: { ...job, pipes }, filled: [] }
   const { read: said, lexed } = readLine(line)
   const refuse = (message: string, more: object = {}): Result<Understood> => {
     const failure = fail('not-understood', 'text', `text: ${message}`)

@@ -369,7 +369,14 @@ export const heatQuestion = z.strictObject({
 export const askQuestion = z.strictObject({
   text: z.string().max(200),
   region: words,
-  job: z.strictObject({ pipes: z.array(text).max(200).optional(), service: z.enum(SERVICES).optional() }).optional(),
+  job: z
+    .strictObject({
+      pipes: z.array(text).max(200),
+      service: z.enum(SERVICES),
+      methods: z.array(z.enum(METHODS)).max(METHODS.length),
+    })
+    .partial()
+    .optional(),
 })
 
 export const rulesQuestion = z.strictObject({ region: region.optional(), verb: text.optional(), code: text.optional() })
