@@ -181,7 +181,7 @@ describe('the screen as a gauge', () => {
 
 describe('the catalogue', () => {
   it('is looked up by family, by a name and by what a pipe measures', async () => {
-    await app.go('/sizes')
+    await app.go('/sizes?a=cu-en-x-22&b=cu-bs-imp-3_4')
     await app.click('[data-family="pe"]')
     await app.find('[data-pipe="pe-en-25"]')
     await app.type('[data-test="wanted-size"]', '21,4')

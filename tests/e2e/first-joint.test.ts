@@ -147,7 +147,7 @@ describe('bad input at the pipe', () => {
     ['0', /more than 0/],
     ['1e9', /not a length/],
     ['0.875', /0\.875 in is 22\.2\d mm/],
-    ['200', /200[\s\S]*63\.66 across/],
+    ['200', /200[\s\S]*63\.66 mm across/],
   ])('%s is said in words and kept as typed', async (typed, words) => {
     await app.go('/jobs/glaze-kiln-room/find')
     await app.type('#diameter', typed)

@@ -118,9 +118,9 @@ describe('the order of the ends', () => {
     await app.go(`/jobs/${slug}/make?joint=${ids.sweat}`)
     await app.waitForText('.entries', /1 of \d: [^\n]*solder[\s\S]*crimp/)
     await app.waitForText('.cautions', /Plastic goes on this fitting/)
-    await app.type('[data-test="air"]', '95')
-    await app.waitForText('.entries', /from −40 to 60/)
-    await app.type('[data-test="air"]', '4')
+    await app.type('[data-test="air"]', '200')
+    await app.waitForText('.entries', /−40 to 140 °F/)
+    await app.type('[data-test="air"]', '4 C')
     await app.click('[data-test="torch"]')
     await app.waitForText('[data-test="torch"]', /propylene/)
     await vi.waitUntil(async () => {

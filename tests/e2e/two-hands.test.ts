@@ -156,7 +156,7 @@ describe('two hands on one joint', () => {
     await tablet.waitForText('[data-side="theirs"]', /Ola[\s\S]*20 mm/)
     await tablet.waitForText(
       '[data-test="clash"]',
-      /To the stop it is 22\.5 mm by the table: 22 is 0\.5 mm short, 20 is 2\.5 mm short/,
+      /To the stop it is 22\.5 mm by the table: 22 mm is 0\.5 mm short, 20 mm is 2\.5 mm short/,
     )
     expect((await savedJoint(joint.id)).depths).toEqual({ 0: '20' })
     // Put off, it stays held and in sight; the rest of the job goes on.

@@ -50,7 +50,7 @@ const wrongIn = (region: 'us' | 'gb', lines: readonly string[]): string[] =>
 
 /** All that a page says: what is seen, what is drawn, and what is read out. */
 const READ = `
-  const lines = document.body.innerText.split('\\n')
+  const lines = document.body.innerText.replace(/\\bin\\n(?=[\\d.]+ mm)/g, 'in ').split('\\n')
   for (const text of document.querySelectorAll('svg text, svg desc, svg title')) lines.push(text.textContent.replace(/\\s+/g, ' '))
   for (const name of ['aria-label', 'placeholder', 'title', 'alt'])
     for (const element of document.querySelectorAll('[' + name + ']')) lines.push(element.getAttribute(name))

@@ -28,7 +28,7 @@ const tape = computed(() => (props.mm === null ? null : toTape(props.mm)))
       <span v-if="tape.over > 0" class="fraction" :class="{ alone: tape.whole === 0 }">
         <span>{{ tape.over }}</span><span class="visually-hidden">/</span><span class="under">{{ tape.under }}</span>
       </span>
-      <small v-if="withMm" class="note">{{ formatMm(mm) }} mm</small>
+      <small v-if="withMm" class="note beside">in<br />{{ formatMm(mm) }} mm</small>
     </template>
   </span>
 </template>
@@ -48,6 +48,10 @@ const tape = computed(() => (props.mm === null ? null : toTape(props.mm)))
 }
 .fraction.alone {
   font-size: max(13px, 0.6em);
+}
+.beside {
+  line-height: 1.15;
+  text-align: left;
 }
 .under {
   border-top: 0.09em solid currentColor;

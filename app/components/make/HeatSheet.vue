@@ -5,6 +5,7 @@ import { HEAT_LIMITS, HEAT_RULE, HEAT_TARGETS, type HeatQuestion, type HeatTarge
 import { formatDecimal, formatLength, parseLength, type UnitSystem, type Region } from '#core/units'
 import { inUnits } from '~/reading/format'
 import { degreesOf, readAir, temperatureField } from '~/reading/air'
+import { speak, temperatures } from '#core/speech'
 
 /**
  * Is what is near this soldered joint safe: how hot it gets, how far it has to be, when the joint may be touched and
@@ -31,6 +32,7 @@ const typed = reactive({
 })
 const kept = useStorage('jolvet-heat', { torch: 'propane' as 'propane' | 'propylene', ambient: '20 C' })
 const degrees = (celsius: number): string => inUnits('temperature', celsius, props.system)
+const degreeRange = (lo: number, hi: number): string => speak(temperatures(lo, hi), props.region)
 /** The room as it is typed: kept with its unit, so that it is the same in a job of the other system. */
 const room = ref(temperatureField(readAir(kept.value.ambient, 'metric').value ?? 20, props.system))
 watch(room, (text) => {
@@ -55,9 +57,9 @@ const read = computed<{ question: HeatQuestion | null; path: string; message: st
     return no('distance', `distance: up to ${formatLength(5000, props.system)}. Further off nothing is felt.`)
   const own = readAir(typed.own, props.system, { least: 30, most: 250 })
   if (typed.target === 'own' && own.value === null)
-    return no('own', `Highest it may be: ${own.problem ?? 'a temperature is accepted.'}`)
+    return no('own', own.problem ?? `Highest it may be: ${degreeRange(30, 250)}.`)
   const ambient = readAir(room.value, props.system, { least: -30 })
-  if (ambient.value === null) return no('ambient', `The room: ${ambient.problem ?? 'a temperature is accepted.'}`)
+  if (ambient.value === null) return no('ambient', ambient.problem ?? `The room: ${degreeRange(-30, 60)}.`)
   const seconds = typed.seconds.trim() === '' ? 30 : numberOf(typed.seconds)
   if (!(seconds > 0 && seconds <= 600)) return no('seconds', 'Heated for: 1 to 600 seconds.')
   return {

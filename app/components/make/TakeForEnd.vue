@@ -18,7 +18,8 @@ const byVolume = computed(() => {
 })
 function quantity(n: number, unit: string): string {
   if (unit !== 'mm') return `${n} ${unit}`
-  return formatLength(n, system.value)
+  // Wire is fed by the eye: whole millimetres.
+  return formatLength(Math.round(n), system.value)
 }
 </script>
 
