@@ -37,7 +37,7 @@ describe('a new job on the phone, in inches', () => {
     await app.click('[data-series="cu-l"]')
     await app.click('[data-pipe="cu-l-1_2"]')
     await app.click('[data-way^="crimp.cts:1_2~press"], [data-way^="press.cts:1_2~crimp"]')
-    await app.waitForText('[data-way][aria-pressed="true"]', /5\s*\/?\s*8[\s\S]*14 to 18 mm/)
+    await app.waitForText('[data-way][aria-pressed="true"]', /5\s*\/?\s*8[\s\S]*9\/16 to\s+11\/16 in/)
     await app.click('[data-test="take-way"]')
   })
 
@@ -54,7 +54,7 @@ describe('a new job on the phone, in inches', () => {
     await app.reload()
     await app.click('[data-entry="0"]')
     expect(await app.value('[data-test="measured-depth"]')).toBe('11/16')
-    await app.waitForText('.about', /17\.5 mm deep[\s\S]*your own measure/)
+    await app.waitForText('.about', /17\.5 mm\) deep[\s\S]*your own measure/)
     expect(await (await app.find('[data-test="open-sign"]')).isEnabled()).toBe(false)
     expect(await app.errors()).toEqual([])
   })
