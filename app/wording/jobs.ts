@@ -1,4 +1,6 @@
 import type { JobSummary, Shelf } from '#core/record'
+import { LOCALES } from '#core/speech'
+import type { Region } from '#core/units'
 import { clockTime } from './entry'
 
 /** Words of the list of jobs. */
@@ -15,12 +17,12 @@ export const NO_NAME = 'A job needs a name, such as its street or building.'
 const DAY_MS = 86_400_000
 
 /** When there was work last: the hour today, the weekday within a week, else the date. `now`: ms since 1970. */
-export function workedWords(at: string, now: number): string {
+export function workedWords(at: string, now: number, region: Region): string {
   const [ms, then, today] = [Date.parse(at), new Date(at), new Date(now)]
   if (then.toDateString() === today.toDateString()) return clockTime(ms)
   if (now - ms < 6 * DAY_MS) return then.toLocaleDateString('en-GB', { weekday: 'short' })
   const year = then.getFullYear() === today.getFullYear() ? undefined : 'numeric'
-  return then.toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year })
+  return then.toLocaleDateString(LOCALES[region], { day: 'numeric', month: 'short', year })
 }
 
 /** How far a job is, in a few words. */

@@ -1,7 +1,8 @@
 import { findSocket, getPipe, PIPES, SERIES } from '#core/catalogue'
+import type { PipeEnd } from '#core/joints'
 import { LITRES_PER_GALLON, run } from '#core/speech'
-import { unitSystemOf } from '#core/units'
-import { Bag, because, replaced, wrong, type AskedBack, type Line, type Read } from './bag'
+import { FLOW_EXAMPLES, unitSystemOf } from '#core/units'
+import { Bag, because, replaced, wrong, type AskedBack, type Line, type Read, type Wrong } from './bag'
 import { endOf } from './ends'
 import { askMethod, conditionsOf, isNot, methodOfJob, methodsFor, methodsOn, sayingOf, serviceOf } from './joining'
 import type { Token, TokenOf } from './lexer'
@@ -117,18 +118,23 @@ function cardOf(line: Line, end: { pipe: string }, { method, word, ...at }: Toke
   return { verb: 'make', question: { method: own, ...end, ...base } }
 }
 
+/** The pipe a line is about; a thread is none. */
+function pipeOf(line: Line, bag: Bag, tokens: readonly Token[]): PipeEnd | AskedBack | Wrong {
+  const end = endOf(line, bag)
+  if (isNot(end) || 'pipe' in end) return end
+  return wrong(
+    'a pipe, such as 22 copper',
+    tokens.find(({ kind }) => kind === 'thread'),
+  )
+}
+
 /** How far apart a pipe's supports stand. */
 export function readClips(line: Line, tokens: readonly Token[]): Read {
   const bag = new Bag(tokens)
   bag.take('asks')
   const conditions = conditionsOf(line, bag)
-  const end = endOf(line, bag)
+  const end = pipeOf(line, bag, tokens)
   if (isNot(end)) return end
-  if (!('pipe' in end))
-    return wrong(
-      'a pipe, such as 22 copper',
-      tokens.find(({ kind }) => kind === 'thread'),
-    )
   if (bag.first) return wrong('the end of the line, or a service such as hot', bag.first)
   return {
     verb: 'fix',
@@ -141,13 +147,8 @@ export function readBend(line: Line, tokens: readonly Token[]): Read {
   const bag = new Bag(tokens)
   bag.take('asks')
   bag.take('radius')
-  const end = endOf(line, bag)
+  const end = pipeOf(line, bag, tokens)
   if (isNot(end)) return end
-  if (!('pipe' in end))
-    return wrong(
-      'a pipe, such as 22 copper',
-      tokens.find(({ kind }) => kind === 'thread'),
-    )
   if (bag.first) return wrong('the end of the line', bag.first)
   const { series, nominal } = getPipe(end.pipe)
   return { verb: 'pipes', question: { series, nominal } }
@@ -168,16 +169,10 @@ export function readFlow(line: Line, tokens: readonly Token[]): Read {
   const bare = said
     ? undefined
     : bag.take('figure', (token) => token !== figures[0] && token.value !== null && !token.hasUnit)
-  const end = endOf(line, bag)
+  const end = pipeOf(line, bag, tokens)
   if (isNot(end)) return end
-  if (!('pipe' in end))
-    return wrong(
-      'a pipe, such as 22 copper',
-      tokens.find(({ kind }) => kind === 'thread'),
-    )
   const flow = said?.value ?? (bare ? bareFlow(bare.value!, line) : undefined)
-  if (flow === undefined)
-    return wrong(`a flow, such as ${unitSystemOf(line.region) === 'inch' ? '3 gpm' : '0.2 l/s or 12 l/min'}`, bag.first)
+  if (flow === undefined) return wrong(`a flow, such as ${FLOW_EXAMPLES[unitSystemOf(line.region)]}`, bag.first)
   if (bare) bare.word.as = `flow ${bare.word.text}, in the job's unit`
   const other = along ?? bag.take('figure')
   if (!other?.mm)

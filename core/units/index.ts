@@ -6,7 +6,7 @@ export { parseLength } from './parse-length'
 
 export { MM_PER_INCH } from './system'
 export type { UnitSystem } from './system'
-export { parseFlow } from './parse-flow'
+export { FLOW_EXAMPLES, parseFlow } from './parse-flow'
 export { tickRank } from './ticks'
 export type { TickRank } from './ticks'
 export { REGIONS, unitSystemOf } from './region'

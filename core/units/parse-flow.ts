@@ -8,6 +8,8 @@ const PER: readonly (readonly [RegExp, number])[] = [
   [/^gpm$|^gal\/?min$/, 3.785411784 / 60],
   [/^m3\/?h$/, 1000 / 3600],
 ]
+/** Flows as each reader types them, for a field or a sentence that asks for one. */
+export const FLOW_EXAMPLES: Readonly<Record<UnitSystem, string>> = { metric: '0.2 l/s or 12 l/min', inch: '3 gpm' }
 /** Most that is met in a house, l/s. */
 const MOST = 1000
 

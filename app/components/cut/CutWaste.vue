@@ -64,7 +64,7 @@ const sofar = computed(() =>
         planned were {{ say(sheet.result.first.scrap) }}, {{ share(sheet.result.first) }} in 100.
       </p>
       <p class="note t14">
-        Finished {{ dayTime(sheet.result.at) }}{{ sheet.result.by ? ` by ${sheet.result.by}` : '' }};
+        Finished {{ dayTime(sheet.result.at, job.region) }}{{ sheet.result.by ? ` by ${sheet.result.by}` : '' }};
         {{ sheet.result.kept.length }} {{ sheet.result.kept.length === 1 ? 'rest' : 'rests' }} on the rack<template
           v-if="sheet.result.uncut"
           >; {{ sheet.result.uncut }} {{ sheet.result.uncut === 1 ? 'piece' : 'pieces' }} not cut</template

@@ -88,7 +88,7 @@ useKeys({ i: () => input.value?.click() })
     <p class="note t13">JPEG, PNG or WebP to 8 MB. Where it was taken is not kept.</p>
     <ul v-if="find.verdicts.length" class="log t14" data-test="verdicts">
       <li v-for="(one, i) in find.verdicts" :key="one.at + i" :class="{ past: i < find.verdicts.length - 1 }">
-        <span class="note">{{ dayTime(one.at) }}</span><span
+        <span class="note">{{ dayTime(one.at, job.region) }}</span><span
           ><component :is="i < find.verdicts.length - 1 ? 's' : 'b'">{{
             one.pipe === null ? 'opened again' : getPipe(one.pipe).label
           }}</component
@@ -118,7 +118,7 @@ useKeys({ i: () => input.value?.click() })
       :open="photo !== undefined"
       :transition="false"
       :title="photo?.name ?? ''"
-      :description="photo ? [dayTime(photo.at), photo.by].filter(Boolean).join(', ') : ''"
+      :description="photo ? [dayTime(photo.at, job.region), photo.by].filter(Boolean).join(', ') : ''"
       :ui="{ content: 'max-w-[900px]' }"
       @update:open="
         (isOpen) => {

@@ -156,7 +156,7 @@ useKeys({
           <StatusShape status="refused" :size="16" /> <span>{{ speak(rule.text, job.region) }}</span>
         </p>
         <p v-if="support.fixedAt" class="t15 flex gap-2 items-center">
-          <StatusShape status="made" :size="16" /> fixed {{ dayTime(support.fixedAt) }}
+          <StatusShape status="made" :size="16" /> fixed {{ dayTime(support.fixedAt, job.region) }}
           <button type="button" class="underline min-h-9" data-test="unfix" @click="takeBack">
             not fixed after all
           </button>

@@ -2,7 +2,7 @@
 import { SUPPORT_CODES } from '#core/catalogue'
 import { SERVICES } from '#core/joints'
 import type { FixSettings, LineRecord } from '#core/record'
-import { parseFlow, parseLength, type UnitSystem } from '#core/units'
+import { FLOW_EXAMPLES, parseFlow, parseLength, type UnitSystem } from '#core/units'
 import { degreesOf, degreesSpoken, readAir, temperatureField } from '~/reading/air'
 import { unitOf } from '~/reading/format'
 import { tapeText } from '~/reading/tape'
@@ -116,7 +116,7 @@ const readDistance = (text: string) => {
       ><KeptField
         class="t17 w7"
         :value="line.fix.flow ?? ''"
-        :placeholder="system === 'inch' ? '3 gpm' : '0.2 l/s or 12 l/min'"
+        :placeholder="FLOW_EXAMPLES[system]"
         :check="flowProblem"
         maxlength="40"
         aria-label="Design flow"

@@ -7,6 +7,7 @@ import VChart from 'vue-echarts'
 import type { LineFlow } from '#core/flow'
 import { BAR_PER_PSI, MM_PER_FOOT } from '#core/speech'
 import { formatDecimal, MM_PER_INCH, type UnitSystem } from '#core/units'
+import { unitName } from '~/reading/format'
 
 /**
  * Speed and pressure lost along the line: speed solid with its spikes in inserts, pressure dotted, the limit dashed.
@@ -16,8 +17,8 @@ use([LineChart, GridComponent, LegendComponent, MarkLineComponent, TooltipCompon
 const colours = useChartColours()
 const isInch = computed(() => props.system === 'inch')
 const speedOf = (ms: number) => (isInch.value ? (ms * 1000) / MM_PER_FOOT : ms)
-const pressureOf = (bar: number) => (isInch.value ? bar / BAR_PER_PSI : bar * 1000)
-const names = computed(() => (isInch.value ? { speed: 'ft/s', pressure: 'psi' } : { speed: 'm/s', pressure: 'mbar' }))
+const pressureOf = (bar: number) => (isInch.value ? bar / BAR_PER_PSI : bar)
+const names = computed(() => ({ speed: unitName('speed', props.system), pressure: unitName('pressure', props.system) }))
 const along = (mm: number) => Math.round(100 * (isInch.value ? mm / MM_PER_INCH / 12 : mm / 1000)) / 100
 const option = computed(() => {
   const { ink, ink2, hair, copper } = colours.value
@@ -56,7 +57,7 @@ const option = computed(() => {
     tooltip: {
       ...base.tooltip,
       axisPointer: { type: 'line' as const },
-      valueFormatter: (value: unknown) => String(Math.round(Number(value) * 100) / 100),
+      valueFormatter: (value: unknown) => String(Math.round(Number(value) * 1000) / 1000),
     },
     grid: { left: 48, right: 52, top: 12, bottom: 58 },
     xAxis: {

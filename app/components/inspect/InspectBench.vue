@@ -165,7 +165,7 @@ const isBare = computed(() => (answer.value?.findings.length ?? 0) === 0)
           <li v-for="one in kept" :key="one.id" class="finding" :data-kept="one.number">
             <FindingShape :verdict="one.verdict" />
             <p class="t15">
-              <b>{{ one.look.place || methodWords(one.look.method) }}</b>, {{ dayTime(one.updatedAt)
+              <b>{{ one.look.place || methodWords(one.look.method) }}</b>, {{ dayTime(one.updatedAt, job.region)
               }}{{ one.updatedBy ? `, ${one.updatedBy}` : '' }}.
               {{ words(one.found[0]?.text ?? '') }}
             </p>

@@ -11,6 +11,7 @@ const list = useListStore()
 const store = useJobStore()
 const router = useRouter()
 const narrow = useNarrow()
+const region = useRegion()
 const now = useNow({ interval: 30_000 })
 const rows = computed(() => list.shown)
 const at = ref(0)
@@ -165,7 +166,7 @@ const empty = computed(() => {
     </div>
     <BackBand v-if="list.back.length && !isSearch" :joints="list.back" />
     <p v-if="list.keptAt !== null" class="band ochre w6" data-test="kept-list">
-      <StatusShape status="held" :size="16" /> As it was {{ dayTime(new Date(list.keptAt).toISOString()) }}:
+      <StatusShape status="held" :size="16" /> As it was {{ dayTime(new Date(list.keptAt).toISOString(), region) }}:
       {{ store.away?.message ?? 'the server has not answered yet.' }} It is asked again by itself.
     </p>
     <p v-if="list.problem" class="band brick w6" role="alert">

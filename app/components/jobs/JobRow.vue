@@ -39,7 +39,7 @@ const isHere = computed(() => isNow(props.job, props.now))
         ></span
       >
       <span class="note t14 when"
-        >{{ workedWords(job.at, now)
+        >{{ workedWords(job.at, now, job.region)
         }}<span class="only-wide">, {{ withShelf ? SHELF_WORDS[job.shelf] : progressWords(job) }}</span></span
       >
     </span>

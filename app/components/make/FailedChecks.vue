@@ -20,7 +20,7 @@ const reuses = computed(() => reusesOf(props.joint, props.entry))
     </h2>
     <ul class="t15">
       <li v-for="fault in faults" :key="fault.id">
-        <b>{{ fault.code }}</b> {{ dayTime(fault.at) }}{{ fault.by ? `, ${fault.by}` : '' }}:
+        <b>{{ fault.code }}</b> {{ dayTime(fault.at, job.region) }}{{ fault.by ? `, ${fault.by}` : '' }}:
         {{ speak(fault.remedy, job.region) }}
       </li>
     </ul>

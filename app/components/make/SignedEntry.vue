@@ -33,7 +33,7 @@ const when = computed(() =>
   </ul>
   <ul v-if="joint.reopenings.length" class="t15" data-test="reopenings">
     <li v-for="one in joint.reopenings" :key="one.id">
-      Opened again {{ dayTime(one.at) }}{{ one.by ? `, ${one.by}` : '' }}: {{ one.reason }}
+      Opened again {{ dayTime(one.at, region) }}{{ one.by ? `, ${one.by}` : '' }}: {{ one.reason }}
     </li>
   </ul>
 </template>
