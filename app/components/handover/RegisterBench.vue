@@ -28,7 +28,7 @@ const methods = (joint: JointRecord) =>
 const marks = (joint: JointRecord) =>
   standingSignoff(joint)?.marks ??
   joint.way!.joints.map(({ insertion }, entry) => ({ entry, mm: insertion.value, measured: false }))
-const time = dayTime
+const time = (iso: string) => dayTime(iso, props.job.region)
 /** Every sign-off, newest first; one that was corrected stays, struck through. */
 const log = computed(() =>
   rows.value
