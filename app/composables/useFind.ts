@@ -9,7 +9,8 @@ import {
   type FindRecord,
   type JobRecord,
 } from '#core/record'
-import { CHOICES, isChoice, type AnswerName, type Settling } from '~/reading/answers'
+import { CHOICES, isTelling, type AnswerName, type Settling } from '~/reading/answers'
+import type { AskedName } from '~/wording/en'
 import { readPhoto } from '~/reading/photo'
 
 const NOTHING_READ: FindReading = {
@@ -35,7 +36,9 @@ export function useFind(job: Ref<JobRecord | undefined>) {
   const lengths = computed(() => read.value.lengths)
   const cannot = computed(() => new Set<string>(find.value?.cannot))
   const can = computed(() =>
-    [...Object.keys(CHOICES), 'print', ...LENGTH_ANSWERS, 'outside-diameter'].filter((name) => !cannot.value.has(name)),
+    [...Object.keys(CHOICES).filter(isTelling), 'print', ...LENGTH_ANSWERS, 'outside-diameter'].filter(
+      (name) => !cannot.value.has(name),
+    ),
   )
   const question = computed(() => ({
     region: job.value?.region,
@@ -72,8 +75,8 @@ export function useFind(job: Ref<JobRecord | undefined>) {
 
   /** The most telling check that is answered by a key; a length or a print is typed instead. */
   const settling = computed<Settling | null>(() => {
-    const next = proposed.value.find(({ check }) => isChoice(check))
-    if (!next || !isChoice(next.check)) return null
+    const next = proposed.value.find(({ check }) => isTelling(check))
+    if (!next || !isTelling(next.check)) return null
     return {
       check: next.check,
       keys: CHOICES[next.check].map((value) => ({
@@ -89,8 +92,11 @@ export function useFind(job: Ref<JobRecord | undefined>) {
   const setAnswer = (name: AnswerName, value: string | boolean | undefined) =>
     change({ answers: { ...find.value!.answers, [name]: value } as FindBody['answers'] })
 
+  const setAnswers = (answers: Partial<FindBody['answers']>) =>
+    change({ answers: { ...find.value!.answers, ...answers } })
+
   /** A check that cannot be made at this pipe is not proposed; it can be taken back. */
-  function setCannot(name: CheckName, isSo: boolean) {
+  function setCannot(name: AskedName, isSo: boolean) {
     const others = find.value!.cannot.filter((one) => one !== name)
     change({ cannot: isSo ? [...others, name] : others })
   }
@@ -136,6 +142,7 @@ export function useFind(job: Ref<JobRecord | undefined>) {
     sigma: computed(() => (find.value ? INSTRUMENT_ERROR[instrumentOf(find.value.by)] : 0)),
     change,
     setAnswer,
+    setAnswers,
     setCannot,
     addFind,
     addPhoto,

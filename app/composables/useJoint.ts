@@ -1,5 +1,5 @@
 import { fillConditions, findWays, type Conditions, type End, type Way, type WaysAnswer } from '#core/joints'
-import { endsNow, factsOfFind, isMade, kitOf, type JobRecord, type JointBody, type JointRecord } from '#core/record'
+import { endsNow, isMade, kitOf, type JobRecord, type JointBody, type JointRecord } from '#core/record'
 
 /** The joint on the screen: its ends and conditions, every way to make it, and the one looked at. */
 export function useJoint(job: Ref<JobRecord | undefined>) {
@@ -74,8 +74,7 @@ export function useJoint(job: Ref<JobRecord | undefined>) {
       const find = now.finds.find(({ id }) => id === from)
       const begun = now.joints.find((one) => one.findA === from && one.b === null)
       if (begun) await router.replace({ query: { joint: begun.id } })
-      else if (find?.pipe)
-        await addJoint({ find: find.id, end: { pipe: find.pipe, ...factsOfFind(now, find) }, place: find.place })
+      else if (find?.pipe) await addJoint({ find: find.id, end: { pipe: find.pipe }, place: find.place })
       else await router.replace({ query: {} })
     },
     { immediate: true },

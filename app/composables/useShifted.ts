@@ -1,4 +1,4 @@
-import { factsOfFind, shiftedEnds, type JobRecord, type JointRecord, type Shifted } from '#core/record'
+import { shiftedEnds, type JobRecord, type JointRecord, type Shifted } from '#core/record'
 
 /** The ends of a joint whose find is kept as another pipe by now. */
 export function useShifted(job: Ref<JobRecord | undefined>, joint: Ref<JointRecord | undefined>) {
@@ -6,12 +6,8 @@ export function useShifted(job: Ref<JobRecord | undefined>, joint: Ref<JointReco
   const shifted = computed(() => (job.value && joint.value ? shiftedEnds(job.value, joint.value) : []))
   /** Takes the pipe the find is kept as, or leaves the end as it is, by itself from now on. */
   function follow({ on, now }: Shifted, takesIt: boolean) {
-    const find = job.value!.finds.find((one) => one.id === (on === 'a' ? joint.value!.findA : joint.value!.findB))
     const ofFind = on === 'a' ? 'findA' : 'findB'
-    const changes =
-      takesIt && now !== null
-        ? { [on]: { pipe: now, ...(find ? factsOfFind(job.value!, find) : {}) } }
-        : { [ofFind]: null }
+    const changes = takesIt && now !== null ? { [on]: { pipe: now } } : { [ofFind]: null }
     ask(job.value!, joint.value!, changes)
   }
   return { shifted, follow }

@@ -28,6 +28,7 @@ import { createCopies } from './copies'
 import { createDone } from './done'
 import { after } from './pauses'
 import { createReader } from './reader'
+import { countedSet } from './counted-set'
 import { openStream } from './stream'
 import { createViews } from './views'
 import type { Region } from '#core/units'
@@ -67,7 +68,7 @@ export const useJobStore = defineStore('jobs', () => {
   /** Jobs of which the server's own answer is here, not the copy alone. */
   const heard = reactive(new Set<string>())
   /** Jobs on the screen: they are read when something is done to them elsewhere. */
-  const viewed = new Set<string>()
+  const viewed = countedSet()
   /** Jobs that were deleted while there was work on them here that is not sent. */
   const gone = new Set<string>()
   const listeners = new Set<(news: News | 'open') => void>()
@@ -157,7 +158,7 @@ export const useJobStore = defineStore('jobs', () => {
     openStream({
       onNews: hear,
       onOpen: () => {
-        for (const id of viewed) void refresh(id)
+        for (const id of viewed.all()) void refresh(id)
         void loadRack()
         for (const listener of listeners) listener('open')
       },
@@ -375,9 +376,8 @@ export const useJobStore = defineStore('jobs', () => {
     isLoose,
     /** A page shows a job; gives what says that it does no more. */
     view(id: string) {
-      viewed.add(id)
       copies.look(id)
-      return () => viewed.delete(id)
+      return viewed.add(id)
     },
     /** Hears what others do, and that the line is there again. */
     listen(listener: (news: News | 'open') => void) {

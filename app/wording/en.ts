@@ -1,7 +1,7 @@
 import type { Allowed, SeriesFacts, Use } from '#core/catalogue'
 import type { CheckName } from '#core/identify'
 import type { Method, RefusalCode, Service, Verdict } from '#core/joints'
-import type { JointStatus, Means } from '#core/record'
+import type { JointStatus, Means, SeenName } from '#core/record'
 import type { Region } from '#core/units'
 import { w } from '#core/speech'
 
@@ -22,7 +22,9 @@ export const MEANS_WORDS: Readonly<Record<Means, string>> = {
   strip: 'wrap strip',
 }
 
-export const CHECK_WORDS: Readonly<Record<CheckName, string>> = {
+/** What is asked of a find: what tells which pipe it is, and what is looked at before it is cut or joined. */
+export type AskedName = CheckName | SeenName
+export const CHECK_WORDS: Readonly<Record<AskedName, string>> = {
   'outside-diameter': 'Outside diameter',
   print: 'Print along it',
   wall: 'Wall at the cut',
@@ -35,7 +37,10 @@ export const CHECK_WORDS: Readonly<Record<CheckName, string>> = {
   'held-by': 'What holds the joints',
   lagging: w.Lagging,
   warm: 'Warm to the hand',
-  traced: 'Traced to water',
+  traced: 'Traced to',
+  surface: 'Outside, where it is joined',
+  water: 'Water in it',
+  earth: `Clamp of ${w.anEarth} wire`,
 }
 
 const ANSWER_WORDS: Readonly<Record<string, string>> = {
@@ -53,10 +58,15 @@ const ANSWER_WORDS: Readonly<Record<string, string>> = {
   grey: w.grey,
   olive: w.olive,
 }
-/** Yes and no of a check that is not the magnet's. */
-const WARM_WORDS: Readonly<Record<string, string>> = { true: 'warm', false: 'cold' }
+/** Answers that another check says with the same letters. */
+const OWN_WORDS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+  warm: { true: 'warm', false: 'cold' },
+  traced: { unknown: 'not yet' },
+  water: { live: 'under pressure', drips: 'shut, still drips', drained: 'shut and drained' },
+  earth: { none: 'none', clamped: 'there is one', bridged: 'bridged over' },
+}
 export const answerWords = (answer: string, check?: string): string =>
-  (check === 'warm' ? WARM_WORDS[answer] : ANSWER_WORDS[answer]) ?? answer
+  (check === undefined ? undefined : OWN_WORDS[check]?.[answer]) ?? ANSWER_WORDS[answer] ?? answer
 
 const METHOD_WORDS: Readonly<Record<Method, string>> = {
   solder: 'solder',

@@ -1,10 +1,9 @@
 import { FIELD_WORDS } from '#core/acts'
 import { getPipe } from '#core/catalogue'
-import type { CheckName } from '#core/identify'
 import type { End } from '#core/joints'
 import type { JobRecord } from '#core/record'
 import { formatDecimal, formatLength, unitSystemOf, type Region } from '#core/units'
-import { answerWords, CHECK_WORDS, methodWords } from './en'
+import { answerWords, CHECK_WORDS, methodWords, type AskedName } from './en'
 import { endLabel } from './way'
 import { quantityWords, speak } from '#core/speech'
 
@@ -24,7 +23,7 @@ function nameOfField(path: string): string {
   const [field, key] = path.split('.') as [string, string | undefined]
   if (key === undefined) return nameOf(field) ?? field
   if (field === 'depths') return `depth mark, end ${Number(key) + 1}`
-  if (field === 'answers') return CHECK_WORDS[key as CheckName] ?? key
+  if (field === 'answers') return CHECK_WORDS[key as AskedName] ?? key
   return field === 'clips' || field === 'pulled' ? `${nameOf(field)} ${key}` : key
 }
 
@@ -91,7 +90,7 @@ function itemWords(field: string, one: unknown, job: Job): string {
 function listWords(field: string, list: readonly unknown[], job: Job): string {
   if (list.length === 0) return 'nothing'
   if (field === 'leave') return `${list.length} offcut${list.length === 1 ? '' : 's'}`
-  if (field === 'cannot') return joined(list.map((name) => CHECK_WORDS[name as CheckName] ?? String(name)))
+  if (field === 'cannot') return joined(list.map((name) => CHECK_WORDS[name as AskedName] ?? String(name)))
   const words = list.map((one) => itemWords(field, one, job))
   return joined(words, field === 'legs' || field === 'walls' ? ', ' : '; ').slice(0, 160)
 }

@@ -7,7 +7,7 @@ export const MADE_FOR = ['drinking', 'heating', 'reclaimed', 'sprinkler', 'gas']
 export type Temper = (typeof TEMPERS)[number]
 export type PexType = (typeof PEX_TYPES)[number]
 export type ChlorineDigit = (typeof CHLORINE_DIGITS)[number]
-type Surface = (typeof SURFACES)[number]
+export type Surface = (typeof SURFACES)[number]
 export type MadeFor = (typeof MADE_FOR)[number]
 
 /**

@@ -3,7 +3,7 @@ export { bendOf } from './bends'
 export { comparePipes, namedBy } from './compare'
 
 export { CHLORINE_DIGITS, MADE_FOR, PEX_TYPES, SURFACES, TEMPERS, TRACED } from './end-facts'
-export type { ChlorineDigit, EndFacts, MadeFor, PexType, Temper } from './end-facts'
+export type { ChlorineDigit, EndFacts, MadeFor, PexType, Surface, Temper } from './end-facts'
 export { HAZARD_CODES, hazardNote, hazardOf, HAZARDS } from './hazards'
 export type { HazardCode } from './hazards'
 export { firstOf, namedDiameters, shortName } from './names'

@@ -4,7 +4,7 @@ import { formatDecimal, MM_PER_INCH } from '#core/units'
 import { diameter, lengths, spoken } from '#core/speech'
 import { cautionsFor } from './cautions'
 import { findContradictions } from './contradictions'
-import { factsFrom } from './facts'
+import { factsOf, toldBy, type ToldFact } from './facts'
 import { likelihood } from './likelihood'
 import { entropy, rankNext, type Standing } from './next-check'
 import {
@@ -88,15 +88,18 @@ function weigh({ checks, region, year }: IdentifyQuestion): Weighed {
 }
 
 /**
- * What stands over a pipe and what is known of its end, by the checks made at it: as `identifyPipe` says it, without the
+ * What stands over a pipe and what is known of its end, with the check that told each, by the checks made at it: as `identifyPipe` says it, without the
  * candidates and what to check next. null where two lengths do not go together.
  */
 export const factsOfChecks = spoken(factsFound)
-function factsFound(question: IdentifyQuestion): Pick<IdentifyAnswer, 'cautions' | 'facts'> | null {
+function factsFound(
+  question: IdentifyQuestion,
+): (Pick<IdentifyAnswer, 'cautions' | 'facts'> & { told: ToldFact[] }) | null {
   if (!checkLengths(question.checks).ok) return null
   const { after } = weigh(question)
   const cautions = cautionsFor(after, question.checks)
-  return { cautions, facts: factsFrom(after, question.checks, cautions) }
+  const told = toldBy(after, question.checks, cautions)
+  return { cautions, told, facts: factsOf(told) }
 }
 
 /**
@@ -134,6 +137,6 @@ function identify(question: IdentifyQuestion): Result<IdentifyAnswer> {
     next: rankNext(standing, checks, question.can),
     contradictions: findContradictions(rows, checks),
     cautions,
-    facts: factsFrom(standing, checks, cautions),
+    facts: factsOf(toldBy(standing, checks, cautions)),
   })
 }

@@ -1,3 +1,4 @@
+export type { FactName, ToldFact } from './facts'
 export { factsOfChecks, identifyPipe } from './identify'
 export { IDENTIFY_RULES } from './rules'
 export { DIAMETER_RANGE, INSTRUMENT_ERROR } from './likelihood-figures'

@@ -130,6 +130,30 @@ describe('facts of an end', () => {
     expect(ask(od(22), colour('copper')).facts).not.toHaveProperty('temper')
     expect(ask({ check: 'flex', value: 'soft' }, colour('blue')).facts).not.toHaveProperty('temper')
   })
+  it('name the check that told each, and a print wins over what is felt', () => {
+    const told = (...checks: Check[]) => factsOfChecks({ region: 'gb', checks })?.told ?? []
+    expect(told(...PEX)).toContainEqual({ name: 'pexType', value: 'a', by: 'print' })
+    expect(told(od(22), colour('copper'), { check: 'flex', value: 'soft' })).toContainEqual({
+      name: 'temper',
+      value: 'soft',
+      by: 'flex',
+    })
+    const both = told(od(22), colour('copper'), print('EN 1057 R290'), { check: 'flex', value: 'soft' })
+    expect(both.filter(({ name }) => name === 'temper')).toEqual([{ name: 'temper', value: 'hard', by: 'print' }])
+  })
+  it('take PEX that expansion rings hold for a, unless its print says otherwise', () => {
+    const held: Check[] = [od(15.9), colour('white'), { check: 'held-by', value: 'expansion-ring' }]
+    expect(factsOfChecks({ region: 'us', checks: held })?.told).toContainEqual({
+      name: 'pexType',
+      value: 'a',
+      by: 'held-by',
+    })
+    expect(factsOfChecks({ region: 'us', checks: [...held, print('PEX-B 1/2')] })?.facts.pexType).toBe('b')
+    const ring: Check = { check: 'held-by', value: 'copper-ring' }
+    expect(factsOfChecks({ region: 'us', checks: [od(15.9), colour('white'), ring] })?.facts).not.toHaveProperty(
+      'pexType',
+    )
+  })
   it('a worn letter is never taken for a listing', () => {
     expect(ask(od(22.2), print('PEX F19?0')).facts).not.toHaveProperty('listing')
     expect(ask(od(22.2), print('PE?-A 3/4')).facts).not.toHaveProperty('pexType')
@@ -137,7 +161,7 @@ describe('facts of an end', () => {
   it('are the same without the candidates', () => {
     const question: IdentifyQuestion = { region: 'gb', checks: PEX }
     const whole = identifyPipe(question)
-    expect(whole.ok && factsOfChecks(question)).toEqual({
+    expect(whole.ok && factsOfChecks(question)).toMatchObject({
       cautions: whole.ok && whole.value.cautions,
       facts: whole.ok && whole.value.facts,
     })

@@ -68,6 +68,9 @@ export const factsIn = ({
 /** Series sold in one temper only. */
 const ONE_TEMPER: Readonly<Partial<Record<string, 'hard' | 'soft'>>> = { 'cu-m': 'hard' }
 
+/** Whether tube of a series is sold in one temper only, so that it need not be asked. */
+export const hasOneTemper = (series: string): boolean => series in ONE_TEMPER
+
 /**
  * A tube end as the rules see it. What is not said of temper and PEX letter counts as hard and b (contract), or, where
  * `unsaid` is so, as unknown: a joint that was found says nothing of itself. A measured wall wins over the catalogue's.

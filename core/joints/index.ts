@@ -1,6 +1,6 @@
 export { orderList, orderName } from './order'
 
-export { factsIn, fillConditions, fillPolicy, fillSituation, toTube } from './defaults'
+export { factsIn, fillConditions, fillPolicy, fillSituation, hasOneTemper, toTube } from './defaults'
 export { asksFlow, findWays, readEnd, toOffer } from './ways'
 export { concernsOfPipe, concernsOn, refuse } from './rules/ask'
 export type { Refused } from './rules/ask'

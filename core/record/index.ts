@@ -3,8 +3,18 @@ export type { BenderRecord, CountRecord, FittingRecord, KitBody, ToolRecord } fr
 export { nextAction } from './job/next-action'
 export { MOST_PHOTO_BYTES, MOST_PHOTOS, readPhotoKind } from './find/photo'
 
-export { instrumentOf, LENGTH_ANSWERS, MEANS, readDiameter, readFind, readLength } from './find/reading'
-export type { FindReading, LengthAnswer, LengthReading, Means, Reading } from './find/reading'
+export {
+  instrumentOf,
+  EARTHS,
+  LENGTH_ANSWERS,
+  MEANS,
+  readDiameter,
+  readFind,
+  readLength,
+  SEEN,
+  WATERS,
+} from './find/reading'
+export type { FindReading, LengthAnswer, LengthReading, Means, Reading, SeenName } from './find/reading'
 export { restingOn, shiftedEnds } from './joint/rests'
 export type { Shifted } from './joint/rests'
 export {
@@ -91,8 +101,10 @@ export {
   UNDONE,
 } from './joint/steps'
 export type { At, StepState } from './joint/steps'
-export { endsNow, factsOfFind, suspectsOf } from './joint/suspects'
-export type { DoubtedFind, Suspect } from './joint/suspects'
+export { endsNow, knownOf, suspectsOf } from './joint/suspects'
+export type { KnownFact, Suspect } from './joint/suspects'
+export { factsOfFind, toldByFind } from './find/known'
+export type { DoubtCode, DoubtedFind, FoundFact, ToldBy } from './find/known'
 export { beginJoint, bringBack, changeJoint, isUntouched, stepsPutAside } from './joint/work'
 export type { JobRules } from './joint/work'
 export { cautionsOf, lateTool, stopsOf } from './joint/card-cautions'

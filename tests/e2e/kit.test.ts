@@ -115,6 +115,7 @@ describe('a joint on the table', () => {
     await app.find('[data-test="ways-chart"] svg')
     const csv = decodeURIComponent((await (await app.find('[data-test="order-csv"]')).getAttribute('href')) ?? '')
     expect(csv).toContain('quantity,name,size\r\n1,')
+    await app.click('[data-facts="a"] [data-fact="temper"]')
     await app.click('[data-detail="temper:soft"]')
     await app.waitForText('[data-refused="push-fit-a"]', /Soft copper/)
     await app.click('[data-end="b"]')

@@ -10,8 +10,8 @@ import {
   type Means,
   type Reading,
 } from '#core/record'
-import { CHOICES, FOR_CAUTION, isChoice, type AnswerName, type Choice } from '~/reading/answers'
-import { answerWords, CHECK_WORDS, MEANS_WORDS } from '~/wording/en'
+import { ASIDE, CHOICES, isChoice, type AnswerName, type Choice } from '~/reading/answers'
+import { answerWords, CHECK_WORDS, MEANS_WORDS, type AskedName } from '~/wording/en'
 import { type UnitSystem, unitSystemOf } from '#core/units'
 import { speak } from '#core/speech'
 import { formatReading, unitOf } from '~/reading/format'
@@ -30,7 +30,7 @@ const props = defineProps<{
 const emit = defineEmits<{
   typed: [text: string]
   by: [by: Means]
-  bar: [name: CheckName, isBarred: boolean]
+  bar: [name: AskedName, isBarred: boolean]
   answer: [name: AnswerName, value: string | boolean | undefined]
 }>()
 
@@ -44,7 +44,7 @@ const names = computed(() =>
     (a, b) =>
       Number(props.cannot.has(a)) - Number(props.cannot.has(b)) ||
       Number(props.find.answers[b] !== undefined) - Number(props.find.answers[a] !== undefined) ||
-      Number(FOR_CAUTION.has(a)) - Number(FOR_CAUTION.has(b)) ||
+      Number(a in ASIDE) - Number(b in ASIDE) ||
       bitsOf(b) - bitsOf(a),
   ),
 )
@@ -71,7 +71,7 @@ function onInput(event: Event) {
   emit('typed', (event.target as HTMLInputElement).value)
 }
 /** Brings one check up to be made again. */
-async function openCheck(name: CheckName) {
+async function openCheck(name: AskedName) {
   if (name === 'outside-diameter') return field.value?.focus()
   if (isChoice(name)) open.value = name
   await nextTick()
@@ -179,12 +179,12 @@ const SAMPLES: Readonly<Record<UnitSystem, string>> = {
           :name="name"
           :label="words(CHECK_WORDS[name])"
           :answer="find.answers[name] === undefined ? null : words(answerWords(String(find.answers[name]), name))"
-          :hint="String(i + 1)"
+          :hint="i < 9 ? String(i + 1) : ''"
           :bits="bitsOf(name)"
           :most="most"
           :is-best="best === name"
           :is-open="open === name"
-          :is-caution="FOR_CAUTION.has(name)"
+          :aside="ASIDE[name]"
           :is-barred="cannot.has(name)"
           @toggle="open = open === name ? null : name" />
         <div v-if="open === name" class="answers options" role="group" :aria-label="words(CHECK_WORDS[name])">

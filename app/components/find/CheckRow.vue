@@ -10,7 +10,8 @@ defineProps<{
   most: number
   isBest: boolean
   isOpen: boolean
-  isCaution?: boolean
+  /** What it is for, where it does not tell which pipe it is. */
+  aside?: string
   isBarred?: boolean
 }>()
 const emit = defineEmits<{ toggle: [] }>()
@@ -27,7 +28,7 @@ const emit = defineEmits<{ toggle: [] }>()
     >
     <svg v-if="answer === null" width="240" height="13" aria-hidden="true" class="ml-[22px] mt-1">
       <text v-if="isBarred" x="0" y="11" class="t13 note">cannot be checked here</text>
-      <text v-else-if="isCaution" x="0" y="11" class="t13 note">for a caution only</text>
+      <text v-else-if="aside" x="0" y="11" class="t13 note">{{ aside }}</text>
       <template v-else>
         <rect
           x="0"

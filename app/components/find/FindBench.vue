@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { getPipe, shortName } from '#core/catalogue'
-import type { CheckName } from '#core/identify'
 import type { JobRecord } from '#core/record'
-import { CHECK_WORDS, MEANS_WORDS } from '~/wording/en'
+import { CHECK_WORDS, MEANS_WORDS, type AskedName } from '~/wording/en'
 import { unitSystemOf } from '#core/units'
 import { speak } from '#core/speech'
+import { nextStop } from '~/reading/stops'
 
 /** Find: checks at the left, the measured pipe among the known sizes, what it could be at the right, cautions below. */
 const props = defineProps<{ job: JobRecord }>()
@@ -25,6 +25,7 @@ const {
   sigma,
   change,
   setAnswer,
+  setAnswers,
   setCannot,
   addFind,
   addPhoto,
@@ -32,7 +33,7 @@ const {
 } = useFind(toRef(props, 'job'))
 const narrow = useNarrow()
 const table = useTemplateRef<HTMLElement>('table')
-const list = useTemplateRef<{ openCheck: (name: CheckName) => void }>('list')
+const list = useTemplateRef<{ openCheck: (name: AskedName) => void }>('list')
 const { width } = useElementSize(table)
 const drawn = computed(() => Math.max(300, Math.min(640, Math.floor(width.value))))
 
@@ -49,6 +50,13 @@ watch(
 )
 const leading = computed(() => (answer.value?.candidates[0] ? getPipe(answer.value.candidates[0].pipe) : null))
 const leadingName = computed(() => leading.value && shortName(leading.value))
+/** It was traced, and carries gas: nothing more is done with it here. */
+const isGas = computed(() => find.value?.answers.traced === 'gas')
+/** On a phone what stops the work stands under the thumb: gas at once, the clamp before a cut. */
+const stop = computed(() => {
+  const next = find.value && answer.value && !isBare.value ? nextStop(answer.value.cautions, find.value) : null
+  return next?.code === 'gas' || find.value?.pipe ? next : null
+})
 const isBare = computed(() => !find.value || (mm.value === null && Object.keys(find.value.answers).length === 0))
 
 async function toJoint() {
@@ -57,7 +65,7 @@ async function toJoint() {
 /** A check that the address asks for is opened at once. */
 onMounted(() => {
   const asked = route.query.check
-  if (typeof asked === 'string' && asked in CHECK_WORDS) void list.value?.openCheck(asked as CheckName)
+  if (typeof asked === 'string' && asked in CHECK_WORDS) void list.value?.openCheck(asked as AskedName)
 })
 </script>
 
@@ -145,7 +153,7 @@ onMounted(() => {
           @answer="setAnswer"
           @again="(name) => list?.openCheck(name)" />
         <p v-else class="p-6 note">Answer any check, in any order. What it could be stands here, likeliest first.</p>
-        <div v-if="find.pipe && !narrow" class="px-6 pb-4">
+        <div v-if="find.pipe && !narrow && !isGas" class="px-6 pb-4">
           <UButton data-test="to-joint" @click="toJoint">Join this pipe</UButton>
         </div>
       </div>
@@ -163,15 +171,18 @@ onMounted(() => {
         class="hazards"
         :cautions="answer.cautions"
         :find="find"
-        @traced="(value) => setAnswer('traced', value)" />
+        @answer="setAnswers" />
+    </div>
+    <div v-if="narrow && stop" class="thumb stops" data-test="thumb">
+      <StopKeys :question="stop" size="xl" @answer="setAnswers" />
     </div>
     <ThumbKeys
-      v-if="narrow && settling && find.pipe === null"
+      v-else-if="narrow && settling && find.pipe === null && !isGas"
       :settling="settling"
       :region="job.region"
       @answer="setAnswer"
       @more="(name) => list?.openCheck(name)" />
-    <div v-else-if="narrow && find.pipe" class="thumb">
+    <div v-else-if="narrow && find.pipe && !isGas" class="thumb">
       <UButton size="xl" block data-test="to-joint" @click="toJoint">Join this pipe</UButton>
     </div>
   </template>
@@ -231,6 +242,20 @@ onMounted(() => {
 .place .plain-input {
   border-bottom: 1px solid var(--rule);
 }
+.stops {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(90px, 1fr));
+  gap: 12px;
+}
+.stops :deep(button) {
+  min-height: 72px;
+  padding: 6px 8px;
+  font-size: 17px;
+  line-height: 1.25;
+  justify-content: center;
+  white-space: normal;
+  text-align: center;
+}
 .thumb {
   position: sticky;
   bottom: var(--foot, 0px);
@@ -277,6 +302,10 @@ onMounted(() => {
   .hazards {
     order: 1;
     position: static;
+  }
+  /* What stops the work stands before all else that is to be read. */
+  .hazards.stop {
+    order: 0;
   }
   .right {
     order: 2;

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import type { CheckName } from '#core/identify'
-import type { Settling } from '~/reading/answers'
+import type { Choice, Settling } from '~/reading/answers'
 import { CHECK_WORDS } from '~/wording/en'
 import type { Region } from '#core/units'
 import { speak } from '#core/speech'
 
 /** On a phone: the likeliest answers of the next check under the thumb. */
 const props = defineProps<{ settling: Settling; region: Region }>()
-const emit = defineEmits<{ answer: [name: Settling['check'], value: string | boolean]; more: [name: CheckName] }>()
+const emit = defineEmits<{ answer: [name: Choice, value: string | boolean]; more: [name: CheckName] }>()
 const MOST = 3
 const likeliest = computed(() =>
   [...props.settling.keys].sort((a, b) => (b.means?.share ?? 0) - (a.means?.share ?? 0)).slice(0, MOST),

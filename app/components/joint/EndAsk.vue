@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { End, PipeEnd, Way } from '#core/joints'
+import type { EndFacts } from '#core/catalogue'
+import type { End, Way } from '#core/joints'
 import { ASKED_FACTS } from '~/wording/facts'
 import type { Region } from '#core/units'
 import { speak } from '#core/speech'
@@ -12,10 +13,16 @@ const props = defineProps<{
   labels: Readonly<Record<'a' | 'b', string>>
   region: Region
 }>()
-const emit = defineEmits<{ answer: [on: 'a' | 'b', end: PipeEnd] }>()
+const emit = defineEmits<{ answer: [on: 'a' | 'b', says: EndFacts] }>()
 const asked = computed(() =>
   ASKED_FACTS.filter(({ code }) => props.ways.some(({ because }) => because.some((note) => note.code === code))),
 )
+/** How many of the ways hang on a fact, in words. */
+function waitsFor(code: string): string {
+  const count = props.ways.filter(({ because }) => because.some((note) => note.code === code)).length
+  if (count < props.ways.length) return `${count} of ${props.ways.length} ways hang on it.`
+  return count === 1 ? 'The only way hangs on one fact.' : `All ${count} ways hang on one fact.`
+}
 /** Ends that a fact is still open of. */
 const open = computed(() =>
   asked.value.flatMap((fact) =>
@@ -26,7 +33,7 @@ const open = computed(() =>
             {
               fact,
               on,
-              end,
+              waits: waitsFor(fact.code),
               text: props.ways.flatMap(({ because }) => because).find((note) => note.code === fact.code)!.text,
             },
           ]
@@ -37,10 +44,10 @@ const open = computed(() =>
 </script>
 
 <template>
-  <div v-for="{ fact, on, end, text } in open" :key="`${fact.code} ${on}`" class="ask" :data-ask="fact.code">
+  <div v-for="{ fact, on, waits, text } in open" :key="`${fact.code} ${on}`" class="ask" :data-ask="fact.code">
     <StatusShape status="held" :size="18" class="flex-none" />
     <p class="t15">
-      <b>{{ labels[on] }}:</b> {{ speak(text, region) }}
+      <b>{{ waits }}</b> {{ labels[on] }}: {{ speak(text, region) }}
     </p>
     <span class="keys"
       ><button
@@ -49,7 +56,7 @@ const open = computed(() =>
         type="button"
         class="answer"
         :data-answer="`${fact.code}:${key.words}`"
-        @click="emit('answer', on, { ...end, ...key.says })">
+        @click="emit('answer', on, key.says)">
         {{ key.words }}
       </button></span
     >
@@ -58,6 +65,7 @@ const open = computed(() =>
 
 <style scoped>
 .ask {
+  border-top: 3px solid var(--ochre);
   display: flex;
   gap: 12px;
   align-items: center;

@@ -13,7 +13,7 @@ const {
   joint,
   ends,
   suspects,
-  traced,
+  answerSuspect,
   isStarting,
   shifted,
   follow,
@@ -91,9 +91,9 @@ const missingEnds = computed(() => {
         :suspects="suspects"
         :ends="{ a: endLabel(joint.a), b: endLabel(joint.b) }"
         :job="job"
-        @traced="traced" />
+        @answer="answerSuspect" />
       <AsideBand v-if="!isSigned" :job="job" :joint="joint" />
-      <JointEnds :joint="joint" :slug="job.slug" :is-signed="isSigned" @pick="pickEnd" @change="change" />
+      <JointEnds :job="job" :joint="joint" :is-signed="isSigned" @pick="pickEnd" @change="change" />
       <JointSection
         v-if="way && joint.a && joint.b && width > 0"
         :way="way"

@@ -1,16 +1,23 @@
 <script setup lang="ts">
-import type { JointBody, JointRecord } from '#core/record'
+import { knownOf, type JobRecord, type JointBody, type JointRecord } from '#core/record'
 import { endLabel } from '~/wording/way'
 
 /** The two ends that are joined, where, when it comes back, and what is known of each end. */
-defineProps<{ joint: JointRecord; slug: string; isSigned: boolean }>()
+const props = defineProps<{ job: JobRecord; joint: JointRecord; isSigned: boolean }>()
 const emit = defineEmits<{ pick: [on: 'a' | 'b']; change: [changes: Partial<JointBody>] }>()
+const known = computed(() => ({ a: knownOf(props.job, props.joint, 'a'), b: knownOf(props.job, props.joint, 'b') }))
+/** Which find an end came from, by its number. */
+const foundAs = (find: string | null) => {
+  const at = find === null ? -1 : props.job.finds.findIndex(({ id }) => id === find)
+  return at < 0 ? '' : `, from Find ${at + 1}`
+}
 </script>
 
 <template>
   <div class="ends">
     <button type="button" class="endpick" data-end="a" :disabled="isSigned" @click="emit('pick', 'a')">
-      <span class="note t13">first end</span><b class="t17">{{ joint.a ? endLabel(joint.a) : 'choose the pipe' }}</b>
+      <span class="note t13">first end{{ foundAs(joint.findA) }}</span
+      ><b class="t17">{{ joint.a ? endLabel(joint.a) : 'choose the pipe' }}</b>
     </button>
     <label class="place"
       ><span class="note t13">J{{ joint.number }}, where</span
@@ -23,13 +30,25 @@ const emit = defineEmits<{ pick: [on: 'a' | 'b']; change: [changes: Partial<Join
         @input="emit('change', { place: ($event.target as HTMLInputElement).value })"
     /></label>
     <button type="button" class="endpick text-right" data-end="b" :disabled="isSigned" @click="emit('pick', 'b')">
-      <span class="note t13">other end</span><b class="t17">{{ joint.b ? endLabel(joint.b) : 'choose the pipe' }}</b>
+      <span class="note t13">other end{{ foundAs(joint.findB) }}</span
+      ><b class="t17">{{ joint.b ? endLabel(joint.b) : 'choose the pipe' }}</b>
     </button>
   </div>
-  <ComeBack v-if="joint.conditions.temporary || joint.comeBack" :joint="joint" :slug="slug" class="px-[18px] py-1" />
+  <ComeBack
+    v-if="joint.conditions.temporary || joint.comeBack"
+    :joint="joint"
+    :slug="job.slug"
+    class="px-[18px] py-1" />
   <div class="details">
-    <EndDetails :end="joint.a" :disabled="isSigned" @change="(end) => emit('change', { a: end })" /><EndDetails
+    <EndFacts
+      on="a"
+      :end="joint.a"
+      :known="known.a"
+      :disabled="isSigned"
+      @change="(end) => emit('change', { a: end })" /><EndFacts
+      on="b"
       :end="joint.b"
+      :known="known.b"
       :disabled="isSigned"
       class="right-end"
       @change="(end) => emit('change', { b: end })" />

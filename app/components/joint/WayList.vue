@@ -59,7 +59,7 @@ const CHARTED = 8
     :b="asked.b"
     :labels="{ a: endLabel(a), b: endLabel(b) }"
     :region="job.region"
-    @answer="(on, end) => emit('change', { [on]: end })" />
+    @answer="(on, says) => emit('change', { [on]: { ...(on === 'a' ? a : b), ...says } })" />
   <TransitionGroup name="row">
     <WayRow
       v-for="{ one, index } in shown"

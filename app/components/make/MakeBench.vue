@@ -27,7 +27,7 @@ const {
   stateOf,
   heldAt,
   suspects,
-  traced,
+  answerSuspect,
   leftNow,
   openSteps,
   typedDepth,
@@ -172,7 +172,7 @@ useKeys({
       :suspects="suspects"
       :ends="{ a: endLabel(joint.a), b: endLabel(joint.b) }"
       :job="job"
-      @traced="traced" />
+      @answer="answerSuspect" />
     <AsideBand v-if="!isSigned" :job="job" :joint="joint" />
     <MakeHead
       :job="job"

@@ -1,16 +1,14 @@
 <script setup lang="ts">
 import type { JobRecord, Suspect } from '#core/record'
 import { speak } from '#core/speech'
+import { SUSPECT_ANSWERS, type SuspectAnswer } from '~/wording/suspects'
 
-/** Pipe that may be gas, lead or failed polybutylene: nothing is cut there until somebody has answered it. */
+/** What holds a cut, such as pipe that may be gas or has water in it: each with its answers as keys. */
 defineProps<{ suspects: readonly Suspect[]; ends: Readonly<Record<'a' | 'b', string>>; job: JobRecord }>()
-const ANSWERS = {
-  gas: 'I traced it: water',
-  lead: 'I scratched it: no lead',
-  polybutylene: 'I read it: not that one',
-} as const
+/** Held for what is in it or on it, not for what it may be. */
+const isOpen = ({ code }: Suspect): boolean => code === 'live' || code === 'wet' || code === 'earth'
 const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
-const emit = defineEmits<{ traced: [one: Suspect] }>()
+const emit = defineEmits<{ answer: [one: Suspect, answer: SuspectAnswer] }>()
 </script>
 
 <template>
@@ -18,9 +16,10 @@ const emit = defineEmits<{ traced: [one: Suspect] }>()
     v-for="one in suspects"
     :key="one.on + one.code"
     class="suspect"
+    :class="{ open: isOpen(one) }"
     role="alert"
     :data-suspect="`${one.on}:${one.code}`">
-    <StatusShape status="stop" :size="40" class="flex-none" />
+    <StatusShape :status="isOpen(one) ? 'held' : 'stop'" :size="40" class="flex-none" />
     <p class="t17">
       <b>{{ ends[one.on] }}: {{ lowerFirst(one.text.split(/(?<=[?.]) /)[0]!) }}</b>
       {{
@@ -35,9 +34,15 @@ const emit = defineEmits<{ traced: [one: Suspect] }>()
       Until then its cut is held.
     </p>
     <span class="keys">
-      <UButton size="lg" :data-test="one.code === 'gas' ? 'traced-water' : 'ruled-out'" @click="emit('traced', one)">{{
-        ANSWERS[one.code]
-      }}</UButton>
+      <UButton
+        v-for="(answer, i) in SUSPECT_ANSWERS[one.code]"
+        :key="answer.test"
+        size="lg"
+        :variant="i === 0 ? 'solid' : 'outline'"
+        :data-test="answer.test"
+        @click="emit('answer', one, answer)"
+        >{{ answer.words }}</UButton
+      >
       <UButton
         v-if="one.find"
         size="lg"
@@ -56,6 +61,9 @@ const emit = defineEmits<{ traced: [one: Suspect] }>()
   align-items: center;
   padding: 8px 18px;
   border-bottom: 3px solid var(--brick);
+}
+.suspect.open {
+  border-color: var(--ochre);
 }
 .suspect p {
   flex: 1;

@@ -83,6 +83,16 @@ function diameterRead(find: { typed: string; by: Means }, region: Region): Readi
   }
 }
 
+/** Water in a found pipe: under pressure, dripping though it is shut off, none. */
+export const WATERS = ['live', 'drips', 'drained'] as const
+/** The building's earth on a found pipe: no clamp, a clamp, a clamp and the line bridged. */
+export const EARTHS = ['none', 'clamped', 'bridged'] as const
+/** What is looked at for its joints and its cuts, and says nothing of which pipe it is. */
+export const SEEN = ['surface', 'water', 'earth'] as const
+export type SeenName = (typeof SEEN)[number]
+/** Answers that are no checks. */
+const NO_CHECKS: ReadonlySet<string> = new Set(['print', 'ruled-out', ...SEEN])
+
 /** Lengths of a find that are typed. */
 export const LENGTH_ANSWERS = ['wall', 'bore'] as const
 export type LengthAnswer = (typeof LENGTH_ANSWERS)[number]
@@ -112,8 +122,8 @@ export function readFind(
   for (const [check, value] of Object.entries(find.answers)) {
     if (
       value !== undefined &&
-      check !== 'print' &&
-      check !== 'ruled-out' &&
+      value !== 'gas' &&
+      !NO_CHECKS.has(check) &&
       !LENGTH_ANSWERS.some((name) => name === check)
     )
       checks.push({ check, value } as Check)

@@ -1,6 +1,8 @@
 import { z } from 'zod'
 import { defineFields, field, type FieldsInput, type FieldsOf } from '../fields'
-import { MEANS } from './reading'
+import { SURFACES } from '#core/catalogue'
+import { TRACES } from '#core/identify'
+import { EARTHS, MEANS, WATERS } from './reading'
 
 /** Checks answered at the pipe beside its diameter, by their names. */
 const answers = z.strictObject({
@@ -17,7 +19,14 @@ const answers = z.strictObject({
   'held-by': z.string().max(30).optional(),
   lagging: z.string().max(30).optional(),
   warm: z.boolean().optional(),
-  traced: z.enum(['water', 'unknown']).optional(),
+  /** Where it leads to; gas stops everything. */
+  traced: z.enum([...TRACES, 'gas']).optional(),
+  /** How the tube's outside is, where it will be joined. */
+  surface: z.enum(SURFACES).optional(),
+  /** Water in it: under pressure, dripping though it is shut off, none. */
+  water: z.enum(WATERS).optional(),
+  /** An earth clamp on it, and whether the line is bridged on both sides of the cut. */
+  earth: z.enum(EARTHS).optional(),
   /** What it might have been, and was looked at and is not. */
   'ruled-out': z
     .array(z.enum(['lead', 'polybutylene']))

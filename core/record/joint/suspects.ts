@@ -1,97 +1,121 @@
 import type { Note } from '#core/base'
-import { HAZARDS, hazardNote, type EndFacts, type HazardCode } from '#core/catalogue'
-import { factsOfChecks } from '#core/identify'
-import type { End } from '#core/joints'
-import { speak, speakAll } from '#core/speech'
-import { readFind } from '../find/reading'
-import type { FindRecord } from '../find/record'
+import { getPipe, seriesOf, type EndFacts, type Pipe } from '#core/catalogue'
+import { hasOneTemper, type End, type PipeEnd } from '#core/joints'
+import { speak } from '#core/speech'
+import {
+  doubtNote,
+  doubtsOfFind,
+  doubtText,
+  factsOfFind,
+  toldByFind,
+  type DoubtCode,
+  type DoubtedFind,
+  type ToldBy,
+} from '../find/known'
 import type { JobRecord } from '../job/record'
 import type { JointRecord } from './record'
 
 /*
- * What a find leaves in doubt reaches every joint that rests on it: a pipe that may be gas is not cut until somebody has
- * traced it, whatever it was kept as.
+ * What a find knows reaches every joint that rests on it, and so does what it leaves open: a pipe that may be gas, or has
+ * water in it, is not cut until somebody has answered it, whatever it was kept as.
  */
 
-/** What of a find its doubts are read from. */
-export type DoubtedFind = Pick<FindRecord, 'id' | 'typed' | 'by' | 'answers' | 'pipe'>
 export interface SuspectRules extends Pick<JobRecord, 'region' | 'year'> {
   finds: readonly DoubtedFind[]
 }
 
-/** A find is weighed once for as long as nobody changes it. */
-const WEIGHED = new WeakMap<
-  DoubtedFind,
-  { region: JobRecord['region']; year: number | null; said: ReturnType<typeof factsOfChecks> }
->()
-function weighed(
-  { region, year }: Pick<JobRecord, 'region' | 'year'>,
-  find: DoubtedFind,
-): ReturnType<typeof factsOfChecks> {
-  const known = WEIGHED.get(find)
-  if (known && known.region === region && known.year === year) return known.said
-  const said = factsOfChecks({ region, ...(year === null ? {} : { year }), checks: readFind(find, region).checks })
-  WEIGHED.set(find, { region, year, said })
-  return said
-}
-
-/** What a find says of its pipe end, in the fields a way takes; nothing where its checks do not go together. */
-export const factsOfFind = (rules: Pick<JobRecord, 'region' | 'year'>, find: DoubtedFind): EndFacts =>
-  weighed(rules, find)?.facts ?? {}
+type Ends = Pick<JointRecord, 'a' | 'b' | 'findA' | 'findB'>
 
 const findOf = (
   rules: Pick<SuspectRules, 'finds'>,
-  joint: Pick<JointRecord, 'findA' | 'findB'>,
+  joint: Pick<Ends, 'findA' | 'findB'>,
   on: 'a' | 'b',
 ): DoubtedFind | undefined => {
   const id = on === 'a' ? joint.findA : joint.findB
   return id === null ? undefined : rules.finds.find((find) => find.id === id)
 }
 
-type Ends = Pick<JointRecord, 'a' | 'b' | 'findA' | 'findB'>
-
-/** An end as it stands now: whether it was traced is the find's to say, unless it was answered at the joint. */
-function endNow(rules: SuspectRules, joint: Ends, on: 'a' | 'b'): End | null {
-  const end = joint[on]
-  const find = findOf(rules, joint, on)
-  if (!end || !('pipe' in end) || !find || end.traced === 'water') return end
-  const { traced: _, ...rest } = end
-  const { traced } = factsOfFind(rules, find)
-  return traced === undefined ? rest : { ...rest, traced }
+/** What a found pipe's joints hang on, and is unknown until it is told. */
+function unknownsOf({ family, series }: Pipe): EndFacts {
+  if (family === 'copper') return hasOneTemper(series) ? {} : { temper: 'unknown' }
+  const isPex = family === 'pex' && seriesOf(series).sizing === 'cts'
+  const isTube = family === 'pex' || family === 'pert' || family === 'bs7291'
+  return {
+    ...(isPex ? { pexType: 'unknown' } : {}),
+    ...(isTube ? { barrier: 'unknown' } : {}),
+    ...(isPex || series === 'pert-cts' ? { chlorine: 'unknown' } : {}),
+  }
 }
+
+const said = (facts: object): object =>
+  Object.fromEntries(Object.entries(facts).filter(([, value]) => value !== undefined))
+
+/** What is known of an end wins in this order: answered at the joint, told by its find, nothing. */
+function endNow(rules: SuspectRules, joint: Ends, on: 'a' | 'b'): End | null {
+  const [end, find] = [joint[on], findOf(rules, joint, on)]
+  if (!end || !('pipe' in end) || !find) return end
+  const facts = factsOfFind(rules, find)
+  const { traced: answered, ...own } = end
+  // Whether it was traced is the find's to say, unless it was answered at the joint.
+  const traced = answered === 'water' ? answered : facts.traced
+  const { traced: _, ...found } = facts
+  return { ...unknownsOf(getPipe(end.pipe)), ...found, ...(said(own) as PipeEnd), ...(traced ? { traced } : {}) }
+}
+/** The ends as they stand now: with what their finds say, and with "unknown" for what no find has settled. */
 export const endsNow = (rules: SuspectRules, joint: Ends): { a: End | null; b: End | null } => ({
   a: endNow(rules, joint, 'a'),
   b: endNow(rules, joint, 'b'),
 })
 
+/** One thing known of an end, or not known: its find told it, or a hand at the joint. */
+export interface KnownFact {
+  name: keyof EndFacts
+  value: EndFacts[keyof EndFacts]
+  from: 'find' | 'joint' | null
+  /** What told the find. */
+  by?: ToldBy
+}
+
+/** What is known of an end, each with where it comes from; what the find left open as "unknown", from nowhere. */
+export function knownOf(rules: SuspectRules, joint: Ends, on: 'a' | 'b'): KnownFact[] {
+  const [end, own, find] = [endNow(rules, joint, on), joint[on], findOf(rules, joint, on)]
+  if (!end || !('pipe' in end) || !own || !('pipe' in own)) return []
+  const { pipe: _, wall: __, ...facts } = end
+  const told = find ? toldByFind(rules, find) : []
+  return (Object.keys(facts) as (keyof EndFacts)[]).map((name): KnownFact => {
+    const [value, fact] = [facts[name], told.find((one) => one.name === name)]
+    const isTold = fact !== undefined && JSON.stringify(fact.value) === JSON.stringify(value)
+    if (isTold && value !== 'unknown') return { name, value, from: 'find', by: fact.by }
+    return { name, value, from: own[name] === undefined || value === 'unknown' ? null : 'joint' }
+  })
+}
+
 /** A pipe of a joint that is not cut until its doubt is answered, and the find it came from. */
 export interface Suspect {
   on: 'a' | 'b'
-  code: HazardCode
+  code: DoubtCode
   text: string
   find: string | null
 }
 
-/** What a find may still be beside what it was kept as: its checks leave it in doubt, and nobody has ruled it out. */
-function doubtsOf(rules: SuspectRules, find: DoubtedFind | undefined): HazardCode[] {
-  const cautions = find ? (weighed(rules, find)?.cautions ?? []) : []
-  const ruledOut: readonly string[] = find?.answers['ruled-out'] ?? []
-  return (['lead', 'polybutylene'] as const).filter(
-    (code) => !ruledOut.includes(code) && cautions.some((caution) => caution.code === code),
-  )
+/** What the find of an end leaves open; water in it no more where the joint is made wet. */
+function doubtsAt(rules: SuspectRules, joint: Doubted, on: 'a' | 'b'): DoubtCode[] {
+  const find = findOf(rules, joint, on)
+  return find ? doubtsOfFind(rules, find).filter((code) => code !== 'wet' || !joint.conditions?.wet) : []
 }
+type Doubted = Ends & Partial<Pick<JointRecord, 'conditions'>>
 
 /** The ends of a joint that are held: nothing is cut there until it is answered. */
-export function suspectsOf(rules: SuspectRules, joint: Ends): Suspect[] {
+export function suspectsOf(rules: SuspectRules, joint: Doubted): Suspect[] {
   const ends = endsNow(rules, joint)
   return (['a', 'b'] as const).flatMap((on): Suspect[] => {
     const [end, find] = [ends[on], findOf(rules, joint, on)]
     if (!end || !('pipe' in end)) return []
-    const codes: HazardCode[] = [...(end.traced === 'unknown' ? ['gas' as const] : []), ...doubtsOf(rules, find)]
-    return codes.map((code) => ({ on, code, text: speak(HAZARDS[code].text, rules.region), find: find?.id ?? null }))
+    const codes: DoubtCode[] = [...(end.traced === 'unknown' ? ['gas' as const] : []), ...doubtsAt(rules, joint, on)]
+    return codes.map((code) => ({ on, code, text: speak(doubtText(code), rules.region), find: find?.id ?? null }))
   })
 }
 
 /** What is in doubt at an end, said on every card that rests on it. */
-export const doubtNotes = (rules: SuspectRules, joint: Ends, on: 'a' | 'b'): Note[] =>
-  doubtsOf(rules, findOf(rules, joint, on)).map((code) => speakAll(hazardNote(code), rules.region))
+export const doubtNotes = (rules: SuspectRules, joint: Doubted, on: 'a' | 'b'): Note[] =>
+  doubtsAt(rules, joint, on).map((code) => doubtNote(rules, code))
