@@ -304,7 +304,9 @@ function lineBody() {
 function jointBody() {
   const joint = aJoint(ends)
   const { place: at, a, b, findA, findB, conditions, orientation, ambient, torch, wayId, comeBack, depths } = joint
-  return { place: at, a, b, findA, findB, conditions, orientation, ambient, torch, wayId, comeBack, depths }
+  const { flex, onFirst, slip } = joint
+  const room = { a, b, findA, findB, conditions, flex, onFirst, slip }
+  return { place: at, ...room, orientation, ambient, torch, wayId, comeBack, depths }
 }
 function cutBody() {
   const { name, pipe, sources, extras, cutter, kerf, keep, spare, prefer, stock: lengths, leave } = aCut()

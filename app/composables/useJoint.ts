@@ -1,5 +1,6 @@
 import { fillConditions, findWays, type Conditions, type End, type Way, type WaysAnswer } from '#core/joints'
-import { endsNow, isMade, kitOf, type JobRecord, type JointBody, type JointRecord } from '#core/record'
+import { conditionsNow, endsNow, isMade, kitOf, type JobRecord, type JointBody, type JointRecord } from '#core/record'
+import { foldWays, type Fold } from '~/reading/fold'
 
 /** The joint on the screen: its ends and conditions, every way to make it, and the one looked at. */
 export function useJoint(job: Ref<JobRecord | undefined>) {
@@ -25,7 +26,7 @@ export function useJoint(job: Ref<JobRecord | undefined>) {
           region: job.value.region,
           a: ends.value.a,
           b: ends.value.b,
-          conditions: joint.value!.conditions,
+          conditions: conditionsNow(joint.value!),
           policy: job.value.policy,
           kit: kitOf(job.value),
         }
@@ -51,6 +52,16 @@ export function useJoint(job: Ref<JobRecord | undefined>) {
     const wanted = lookedAt.value ?? joint.value?.wayId
     return ways.value.find(({ id }) => id === wanted) ?? ways.value[0] ?? null
   })
+
+  /** Rows as they are shown: the best way of each pair of methods, and the others of a pair that was opened. */
+  const folds = computed(() => foldWays(ways.value))
+  const opened = ref<ReadonlySet<string>>(new Set())
+  const isOpen = ({ pair, others }: Fold) =>
+    opened.value.has(pair) || others.some(({ id }) => id === way.value?.id || id === joint.value?.wayId)
+  const rows = computed(() => folds.value.flatMap((fold) => (isOpen(fold) ? [fold.best, ...fold.others] : [fold.best])))
+  const openFold = (pair: string) => {
+    opened.value = new Set([...opened.value, pair])
+  }
 
   async function addJoint(from?: { find: string; end: End; place: string }) {
     if (!job.value) return
@@ -85,8 +96,10 @@ export function useJoint(job: Ref<JobRecord | undefined>) {
   const change = (changes: Partial<JointBody>, then?: () => void) => {
     if (job.value && joint.value) ask(job.value, joint.value, changes, then)
   }
-  const setCondition = <K extends keyof Conditions>(name: K, value: Conditions[K]) => {
-    const next: Partial<Conditions> = { ...joint.value!.conditions, [name]: value }
+  /** Without a value the service's usual counts again. */
+  const setCondition = <K extends keyof Conditions>(name: K, value: Conditions[K] | undefined) => {
+    const { [name]: _, ...others } = joint.value!.conditions
+    const next: Partial<Conditions> = value === undefined ? others : { ...others, [name]: value }
     // A service brings its own temperature and drinking water, unless they were set by hand.
     if (name === 'service') {
       delete next.temperature
@@ -114,6 +127,9 @@ export function useJoint(job: Ref<JobRecord | undefined>) {
     answer,
     ways,
     way,
+    folds,
+    rows,
+    openFold,
     lookedAt,
     addJoint,
     change,

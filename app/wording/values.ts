@@ -1,7 +1,7 @@
 import { FIELD_WORDS } from '#core/acts'
 import { getPipe } from '#core/catalogue'
 import type { End } from '#core/joints'
-import type { JobRecord } from '#core/record'
+import { onFirstWords, type JobRecord, type OnFirst } from '#core/record'
 import { formatDecimal, formatLength, unitSystemOf, type Region } from '#core/units'
 import { answerWords, CHECK_WORDS, methodWords, type AskedName } from './en'
 import { endLabel } from './way'
@@ -52,6 +52,8 @@ const FIGURES: Readonly<Record<string, (value: unknown, job: Job) => string>> = 
   across: lengthWords,
   up: lengthWords,
   gap: lengthWords,
+  along: lengthWords,
+  aside: lengthWords,
   play: lengthWords,
 }
 
@@ -68,6 +70,8 @@ const ITEMS: Readonly<Record<string, (one: Any, job: Job) => string>> = {
   counts: ({ item, out, back }) => `${String(item)} ${String(out)} out, ${back === null ? 'none' : String(back)} back`,
   stock: ({ length, quantity }) => times(String(length), quantity),
   extras: ({ name, length, quantity }) => times(`${String(name) || 'piece'} ${String(length)}`, quantity),
+  onFirst: ({ on, what }, job) =>
+    `${onFirstWords(what as OnFirst, { region: job?.region ?? 'gb' })} on the ${on === 'a' ? 'first' : 'other'} end`,
   sources: ({ line }, job) => {
     const own = job?.lines.find(({ id }) => id === line)
     return own ? `L${own.number}` : 'a line of another job'

@@ -121,6 +121,8 @@ const policy = z
     reuseLimit: z.number().int().min(0).max(100),
     threadSeal: z.enum(['tape', 'paste', 'both']),
     order: z.array(z.enum(METHODS)).max(METHODS.length),
+    last: z.array(z.enum(METHODS)).max(METHODS.length),
+    orderReason: z.string().max(120),
     insertFittings: z.enum(['brass', 'composite', 'either']),
     bendMark: z.enum(['hook', 'corner']),
   })

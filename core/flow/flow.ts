@@ -1,5 +1,5 @@
 import { fail, ok, type Note, type Result, type WorkingLine } from '#core/base'
-import { findPipe, type Pipe } from '#core/catalogue'
+import { findPipe, type Pipe, INSERT_WALL_MM } from '#core/catalogue'
 import type { Service } from '#core/joints'
 import { MM_PER_INCH, formatDecimal, type Region } from '#core/units'
 import {
@@ -15,7 +15,7 @@ import {
   volume,
   w,
 } from '#core/speech'
-import { INSERT_WALL_MM, isMinimumWall, K, MEAN_WALL, roughnessOf, type FlowFitting } from './loss-figures'
+import { isMinimumWall, K, MEAN_WALL, roughnessOf, type FlowFitting } from './loss-figures'
 import { density, viscosity } from './water'
 import { longestDeadLeg } from './dead-legs'
 import { velocityLimit } from './limits'

@@ -42,12 +42,6 @@ export const K: Readonly<Record<FlowFitting, { k: number; lo: number; hi: number
 }
 
 /**
- * Wall of an insert or barb, mm: it fills the tube's bore, so its own is smaller by two of these. Ours; a measured bore
- * wins.
- */
-export const INSERT_WALL_MM = { value: 1.2, lo: 0.9, hi: 1.6, source: 'ours' } as const
-
-/**
  * Share of their wall that minimum-wall plastics are over it on the mean: PEX 1/2 comes to 12.07 in hydraulic tables.
  */
 export const MEAN_WALL = 1.07

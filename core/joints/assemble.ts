@@ -1,5 +1,13 @@
 import { compareText, type Figure, type Note, type WorkingLine } from '#core/base'
-import { findSlipLength, findSocket, jointRating, socketDepth, threadMadeUp } from '#core/catalogue'
+import {
+  findSlipLength,
+  findSocket,
+  getPipe,
+  INSERT_WALL_MM,
+  jointRating,
+  socketDepth,
+  threadMadeUp,
+} from '#core/catalogue'
 import { ALL_METHODS, JOINT_METHODS } from './methods'
 import { concernsOfChain, FITS } from './rules/chain'
 import { ownRating } from './rules/common'
@@ -16,11 +24,12 @@ import {
   type Offer,
   type OfferedMethod,
   type Part,
+  type Policy,
   type Situation,
   type Verdict,
   type Way,
 } from './types'
-import type { Region } from '#core/units'
+import { MM_PER_INCH, type Region } from '#core/units'
 import { speak, temperature as degrees, w } from '#core/speech'
 
 const UNKNOWN_DEPTH: Figure = { value: null, lo: null, hi: null, source: 'no figure held; measure the socket' }
@@ -286,13 +295,38 @@ export function assembleWay(chain: Chain, ends: { a: Offer; b: Offer }, situatio
 const liked = ({ joints }: Way, order: readonly Method[]): number =>
   Math.max(...joints.map(({ method }) => (order.includes(method) ? order.indexOf(method) : order.length)))
 
-/** Order of ways: verdict, the job's own order of methods, joints, minutes, cost, id (contract). */
+/** Of "1-1/4" and the like, mm. */
+const inchesOf = (size: string): number =>
+  size.split('-').reduce((sum, part) => {
+    const [over, under = '1'] = part.split('/')
+    return sum + Number(over) / Number(under)
+  }, 0) * MM_PER_INCH
+/** The narrowest of a way, mm: its pipes', its threads', and where a fitting goes into the tube that one's. */
+function leastBore({ joints }: Way): number {
+  const bores = joints.map(({ method, pipe, thread }) => {
+    if (pipe === null) return thread ? inchesOf(thread.size) : Infinity
+    const { bore, od } = getPipe(pipe)
+    return (bore ?? od) - (ALL_METHODS[method].narrowsBore ? 2 * INSERT_WALL_MM.value : 0)
+  })
+  return Math.min(...bores)
+}
+
+/** Whether a way has a method that the job puts last. */
+const isPutLast = ({ joints }: Way, last: readonly Method[]): boolean =>
+  joints.some(({ method }) => last.includes(method))
+
+/**
+ * Order of ways: verdict, what the job puts last, its own order of methods, joints, minutes, cost, the wider bore, id
+ * (contract).
+ */
 export const compareWays =
-  (order: readonly Method[]) =>
+  ({ order, last }: Pick<Policy, 'order' | 'last'>) =>
   (one: Way, other: Way): number =>
     RANK[one.verdict] - RANK[other.verdict] ||
+    Number(isPutLast(one, last)) - Number(isPutLast(other, last)) ||
     (order.length > 0 ? liked(one, order) - liked(other, order) : 0) ||
     one.joints.length - other.joints.length ||
     one.minutes.work + one.minutes.wait - other.minutes.work - other.minutes.wait ||
     one.cost.low - other.cost.low ||
+    leastBore(other) - leastBore(one) ||
     compareText(one.id, other.id)

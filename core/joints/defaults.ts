@@ -33,6 +33,8 @@ export function fillPolicy(given: Partial<Policy> = {}): Policy {
     typeMDrinking: 'refused',
     reuseLimit: 1,
     order: [],
+    last: [],
+    orderReason: '',
     threadSeal: 'both',
     insertFittings: 'either',
     bendMark: 'hook',

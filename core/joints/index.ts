@@ -1,6 +1,9 @@
 export { orderList, orderName } from './order'
 
 export { factsIn, fillConditions, fillPolicy, fillSituation, hasOneTemper, toTube } from './defaults'
+export { flexPlay, flexWorking, isFlexible } from './flex'
+export type { FlexPlay } from './flex'
+export { alongOf, drawApart } from './play'
 export { asksFlow, findWays, readEnd, toOffer } from './ways'
 export { concernsOfPipe, concernsOn, refuse } from './rules/ask'
 export type { Refused } from './rules/ask'
@@ -30,6 +33,7 @@ export { isAtFace, isLoose, METHODS, REFUSAL_CODES, SEATS, SERVICES, THREAD_FORM
 export type {
   Conditions,
   End,
+  EndPlay,
   Gender,
   Joint,
   Kit,

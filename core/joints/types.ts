@@ -95,6 +95,10 @@ export interface Policy {
   reuseLimit: number
   /** Methods the job likes best, best first: asked before the number of joints and the minutes. */
   order: Method[]
+  /** Methods that come after all others, whatever they save: push-fit, or what needs a flame. */
+  last: Method[]
+  /** Why the methods stand in this order, in the job's own words. */
+  orderReason: string
   threadSeal: 'tape' | 'paste' | 'both'
   insertFittings: 'brass' | 'composite' | 'either'
   /** First mark of a bend: at the former's hook edge by its set-back, or the corner sighted with an offcut. */

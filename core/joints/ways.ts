@@ -193,7 +193,5 @@ function waysBetween(a: Offer, b: Offer, situation: Situation): Way[] {
     const way = assembleWay(chain, { a, b }, situation)
     return [way.id, way] as const
   })
-  return [...new Map(chains).values()]
-    .filter((way) => inStock(way, situation))
-    .sort(compareWays(situation.policy.order))
+  return [...new Map(chains).values()].filter((way) => inStock(way, situation)).sort(compareWays(situation.policy))
 }

@@ -2,7 +2,6 @@
 import { SERVICES, type Conditions, type Service } from '#core/joints'
 import type { UnitSystem } from '#core/units'
 import { SERVICE_WORDS } from '~/wording/en'
-import { inUnits } from '~/reading/format'
 
 /** What the joint has to stand and what is round it, as one row of quarter-turn switches. */
 const props = defineProps<{
@@ -11,7 +10,7 @@ const props = defineProps<{
   /** The two ends in words, where it matters which of them the water comes from. */
   flowEnds?: { a: string; b: string } | null
 }>()
-const emit = defineEmits<{ set: [name: keyof Conditions, value: Conditions[keyof Conditions]] }>()
+const emit = defineEmits<{ set: [name: keyof Conditions, value: Conditions[keyof Conditions] | undefined] }>()
 
 type Flag = 'hidden' | 'combustibles' | 'wet' | 'noFlame' | 'mustUndo' | 'temporary'
 const FLAGS: readonly [Flag, string][] = [
@@ -46,12 +45,9 @@ useKeys({ s: () => row.value?.querySelector('button')?.focus() })
         :aria-pressed="conditions.service === service"
         :data-service="service"
         @click="emit('set', 'service', service as Service)">
-        <ServiceLine :service="service" class="inline" /> {{ SERVICE_WORDS[service]
-        }}<span v-if="conditions.service === service" class="ml-1"
-          >{{ inUnits('temperature', conditions.temperature, system) }},
-          {{ inUnits('pressure', conditions.pressure, system) }}</span
-        >
+        <ServiceLine :service="service" class="inline" /> {{ SERVICE_WORDS[service] }}
       </button>
+      <ServiceFields :conditions="conditions" :system="system" @set="(name, value) => emit('set', name, value)" />
       <span class="ml-auto note t13 only-wide"><kbd>S</kbd> switches</span>
     </div>
     <div v-if="flowEnds" class="services" role="group" aria-label="Which way the water runs">

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { asksFlow, type Conditions, type End } from '#core/joints'
-import { isUntouched, type JobRecord } from '#core/record'
+import { isUntouched, playOfEnd, type JobRecord } from '#core/record'
 import { SERVICE_WORDS } from '~/wording/en'
 import { endLabel } from '~/wording/way'
 import { unitSystemOf } from '#core/units'
@@ -23,6 +23,9 @@ const {
   answer,
   ways,
   way,
+  folds,
+  rows,
+  openFold,
   lookedAt,
   addJoint,
   change,
@@ -44,9 +47,9 @@ function setEnd(end: End, find: string | null) {
   change(picking.value === 'a' ? { a: end, findA: find } : { b: end, findB: find })
 }
 
-const at = computed(() => ways.value.findIndex(({ id }) => id === way.value?.id))
+const at = computed(() => rows.value.findIndex(({ id }) => id === way.value?.id))
 const look = (index: number) => {
-  lookedAt.value = ways.value[Math.min(ways.value.length - 1, Math.max(0, index))]?.id ?? null
+  lookedAt.value = rows.value[Math.min(rows.value.length - 1, Math.max(0, index))]?.id ?? null
 }
 const isWorkingOpen = ref(false)
 useKeys({
@@ -62,13 +65,17 @@ useKeys({
     isWorkingOpen.value = true
   },
 })
+const play = computed(() =>
+  joint.value ? { a: playOfEnd(joint.value, 'a'), b: playOfEnd(joint.value, 'b') } : undefined,
+)
 /** Named where it matters which end the water comes from. */
 const flowEnds = computed(() => {
   const { a, b } = joint.value ?? {}
   if (!a || !b || !asksFlow({ a, b, conditions: conditions.value })) return null
   return { a: endLabel(a), b: endLabel(b) }
 })
-const set = (name: keyof Conditions, value: Conditions[keyof Conditions]) => setCondition(name, value as never)
+const set = (name: keyof Conditions, value: Conditions[keyof Conditions] | undefined) =>
+  setCondition(name, value as never)
 /** No step of it was done, so that it can go as if it had never been begun. */
 const canDrop = computed(() => joint.value !== undefined && isUntouched(joint.value))
 const missingEnds = computed(() => {
@@ -101,7 +108,9 @@ const missingEnds = computed(() => {
         :b="joint.b"
         :system="system"
         :width="Math.floor(width)"
-        :height="narrow ? 196 : 214" />
+        :height="narrow ? 196 : 214"
+        :play="play"
+        :on-first="joint.onFirst" />
       <div v-else-if="!isDue" :class="narrow ? 'h-[196px]' : 'h-[214px]'" />
       <svg v-else :width="Math.floor(width)" height="150" role="img" aria-label="No way yet">
         <path
@@ -110,6 +119,7 @@ const missingEnds = computed(() => {
         <rect v-if="answer" :x="width * 0.4" y="50" :width="width * 0.2" height="55" fill="url(#hatch-brick)" />
         <text :x="width / 2" y="86" class="mid t40 w7 halo">?</text>
       </svg>
+      <JointRoom :joint="joint" :way="way" :system="system" :is-signed="isSigned" @change="change" />
       <ConditionRow v-if="!isSigned" :conditions="conditions" :system="system" :flow-ends="flowEnds" @set="set" />
       <p v-else class="signed">
         <StatusShape status="made" /> Signed for {{ SERVICE_WORDS[conditions.service] }},
@@ -128,9 +138,12 @@ const missingEnds = computed(() => {
           :asked="ends"
           :answer="answer"
           :ways="ways"
+          :folds="folds"
+          :rows="rows"
           :way="way"
           :is-signed="isSigned"
           @look="lookedAt = $event"
+          @open="openFold"
           @change="change"
       /></InTurn>
       <DropRecord
@@ -153,6 +166,8 @@ const missingEnds = computed(() => {
           :policy="job.policy"
           :slug="job.slug"
           @take="take(way.id)"
+          ><template #first
+            ><OnFirst :job="job" :joint="joint" :way="way" :is-signed="isSigned" @change="change" /></template
           ><NuxtLink
             v-if="joint.wayId"
             :to="{ path: `/jobs/${job.slug}/make`, query: { joint: joint.id } }"
@@ -193,7 +208,14 @@ const missingEnds = computed(() => {
             :taken="way.id === joint.wayId"
             :policy="job.policy"
             :slug="job.slug"
-            @take="take(way.id)" /></template
+            @take="take(way.id)"
+            ><template #first
+              ><OnFirst
+                :job="job"
+                :joint="joint"
+                :way="way"
+                :is-signed="isSigned"
+                @change="change" /></template></WayWorking></template
       ></USlideover>
     </template>
     <PipePicker v-model:open="isPicking" :job="job" :on="picking" @pick="setEnd" />

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { isAtFace, type End, type Joint, type Way } from '#core/joints'
+import { isAtFace, type End, type EndPlay, type Joint, type Way } from '#core/joints'
+import type { JointBody } from '#core/record'
 import { formatLength, type UnitSystem } from '#core/units'
 import type { Pipe } from '#core/catalogue'
 import { crestsPath, layOutWay } from '~/drawing/joint-layout'
@@ -11,8 +12,19 @@ import { scaleText } from '~/reading/format'
  * Compact draws the same without dimensions, for a row.
  */
 const props = withDefaults(
-  defineProps<{ way: Way; a: End; b: End; system: UnitSystem; width: number; height?: number; compact?: boolean }>(),
-  { height: 246, compact: false },
+  defineProps<{
+    way: Way
+    a: End
+    b: End
+    system: UnitSystem
+    width: number
+    height?: number
+    compact?: boolean
+    /** How far each end moves, mm; what is put on each pipe before its end is closed. */
+    play?: Readonly<Record<'a' | 'b', EndPlay>>
+    onFirst?: JointBody['onFirst']
+  }>(),
+  { height: 246, compact: false, play: undefined, onFirst: () => [] },
 )
 
 const layout = computed(() => layOutWay(props.way, props.a, props.b, props.compact ? 4 : undefined))
@@ -54,6 +66,49 @@ const text = computed(() =>
 
 /** Wall to scale, never thinner than a line that can be seen; px. */
 const wallPx = ({ wall }: Pipe): number => Math.max(props.compact ? 1 : 2, (wall ?? 1) * k.value)
+
+/** Where each end can go, as far as there is room to draw it; px. */
+const ghosts = computed(() =>
+  layout.value.tubes.flatMap((tube) => {
+    if (props.compact || tube.on === 'tail') return []
+    const { along, aside } = props.play?.[tube.on] ?? {}
+    const [dx, dy] = [Math.min(along ?? 0, tube.pipe.od), Math.min(aside ?? 0, tube.pipe.od)]
+    if (!dx && !dy) return []
+    const long = 2 * tube.pipe.od
+    const at = tube.on === 'a' ? tube.to - long - dx : tube.from + dx
+    return [
+      {
+        on: tube.on,
+        x: at * k.value,
+        y: cy.value - (tube.pipe.od / 2 + dy) * k.value,
+        width: long * k.value,
+        height: tube.pipe.od * k.value,
+      },
+    ]
+  }),
+)
+/** What is on each pipe, behind its mark, the first put on the farthest back; px. */
+const collars = computed(() =>
+  layout.value.tubes.flatMap((tube) => {
+    if (props.compact || tube.on === 'tail') return []
+    const { od } = tube.pipe
+    return props.onFirst
+      .filter(({ on }) => on === tube.on)
+      .map(({ what }, i) => {
+        const at = (0.35 + 0.3 * i) * od
+        const isPlate = what === 'flange' || what === 'cover'
+        const [width, reach] = isPlate ? [0.1 * od, 0.85 * od] : [0.22 * od, 0.68 * od]
+        const x = tube.on === 'a' ? tube.from + at : tube.to - at - width
+        return {
+          what,
+          x: x * k.value,
+          width: width * k.value,
+          y: cy.value - reach * k.value,
+          height: 2 * reach * k.value,
+        }
+      })
+  }),
+)
 
 /** A wavy break across a tube that is drawn shorter than it is. */
 const breakPath = (x: number, r: number) =>
@@ -132,6 +187,27 @@ const breakPath = (x: number, r: number) =>
           crestsPath(thread.from * k, thread.to * k, cy + thread.radius * k, -3)
         "
         class="l-thin" />
+      <rect
+        v-for="(collar, i) in collars"
+        :key="`collar${i}`"
+        :x="collar.x"
+        :y="collar.y"
+        :width="collar.width"
+        :height="collar.height"
+        fill="var(--paper)"
+        stroke="var(--ink)"
+        stroke-width="1.5"
+        data-collar />
+      <rect
+        v-for="ghost in ghosts"
+        :key="`ghost${ghost.on}`"
+        :x="ghost.x"
+        :y="ghost.y"
+        :width="ghost.width"
+        :height="ghost.height"
+        class="l-hidden"
+        fill="none"
+        :data-ghost="ghost.on" />
       <template v-if="!compact">
         <path :d="`M0 ${cy}H${layout.length * k}`" class="l-centre" />
         <g v-for="dim in dims" :key="dim.at">

@@ -3,6 +3,7 @@ import type { End, Way, WaysAnswer } from '#core/joints'
 import type { JobRecord, JointRecord } from '#core/record'
 import { endLabel } from '~/wording/way'
 import { unitSystemOf } from '#core/units'
+import { othersWords, type Fold } from '~/reading/fold'
 
 /**
  * Every way that works, the first few before the rest is asked for, and every one refused; or what would have to change.
@@ -16,18 +17,21 @@ const props = defineProps<{
   asked: { a: End | null; b: End | null }
   answer: WaysAnswer
   ways: readonly Way[]
+  /** The same, one fold a pair of methods, and the rows that are shown of them. */
+  folds: readonly Fold[]
+  rows: readonly Way[]
   way: Way | null
   isSigned: boolean
 }>()
-const emit = defineEmits<{ look: [way: string]; change: [changes: { a?: End; b?: End }] }>()
+const emit = defineEmits<{ look: [way: string]; open: [pair: string]; change: [changes: { a?: End; b?: End }] }>()
 const system = computed(() => unitSystemOf(props.job.region))
-/** Ways shown before the rest is asked for: the first few, the shortest chains, and the one taken. */
-const FIRST = 5
+/** Pairs shown before the rest is asked for: the first few, the shortest chains, and the one taken. */
+const FIRST = 6
 const all = ref(false)
 const fewest = computed(() => Math.min(...props.ways.map(({ joints }) => joints.length)))
 const shown = computed(() =>
-  props.ways
-    .map((one, index) => ({ one, index }))
+  props.rows
+    .map((one, index) => ({ one, index, fold: foldOf(one) }))
     .filter(
       ({ one, index }) =>
         all.value ||
@@ -37,6 +41,11 @@ const shown = computed(() =>
         one.id === props.way?.id,
     ),
 )
+/** The fold at whose head a way stands, with others that are not shown yet. */
+function foldOf(one: Way): Fold | null {
+  const fold = props.folds.find(({ best }) => best.id === one.id)
+  return fold && fold.others.length > 0 && !props.rows.includes(fold.others[0]!) ? fold : null
+}
 const isCharted = ref(false)
 /** As many ways as a chart can be read of. */
 const CHARTED = 8
@@ -62,7 +71,7 @@ const CHARTED = 8
     @answer="(on, says) => emit('change', { [on]: { ...(on === 'a' ? a : b), ...says } })" />
   <TransitionGroup name="row">
     <WayRow
-      v-for="{ one, index } in shown"
+      v-for="{ one, index, fold } in shown"
       :key="one.id"
       :way="one"
       :a="a"
@@ -72,11 +81,18 @@ const CHARTED = 8
       :selected="one.id === way?.id"
       :taken="one.id === joint.wayId"
       :index="index"
-      @look="emit('look', one.id)" />
+      :is-head="folds.some(({ best }) => best.id === one.id)"
+      :more="fold && othersWords(fold)"
+      @look="emit('look', one.id)"
+      @open="fold && emit('open', fold.pair)" />
   </TransitionGroup>
-  <button v-if="ways.length > shown.length" type="button" class="more" data-test="more-ways" @click="all = true">
-    {{ ways.length - shown.length }} more ways, with more joints or more care
+  <button v-if="rows.length > shown.length" type="button" class="more" data-test="more-ways" @click="all = true">
+    {{ rows.length - shown.length }} more pairs, with more joints or more care
   </button>
+  <p v-if="ways.length > 1" class="note t14 count" data-test="folded">
+    {{ ways.length }} ways in {{ folds.length }} {{ folds.length === 1 ? 'pair' : 'pairs' }} of methods:
+    {{ shown.length }} shown.
+  </p>
   <div v-if="ways.length > 1" class="compare">
     <button type="button" class="more" :aria-expanded="isCharted" data-test="chart" @click="isCharted = !isCharted">
       {{ isCharted ? 'Close the chart' : 'Minutes and cost of the first ways, as a chart' }}</button><WaysChart
@@ -96,6 +112,9 @@ const CHARTED = 8
   .row-move {
     transition: none;
   }
+}
+.count {
+  padding: 6px 18px;
 }
 .more {
   width: 100%;

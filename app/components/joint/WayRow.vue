@@ -3,7 +3,7 @@ import { isAtFace, type End, type Joint, type Way } from '#core/joints'
 import { formatDecimal, formatMm, formatTape, type UnitSystem, type Region } from '#core/units'
 import { speak } from '#core/speech'
 import { CURRENCY } from '~/wording/en'
-import { wayTitle } from '~/wording/way'
+import { wayHead, wayTitle } from '~/wording/way'
 import { rangeText } from '~/reading/format'
 
 /**
@@ -19,8 +19,14 @@ const props = defineProps<{
   selected: boolean
   taken: boolean
   index: number
+  /** It stands for its pair of methods; what is folded away behind it, in words. */
+  isHead: boolean
+  more?: string | null
 }>()
-const emit = defineEmits<{ look: [] }>()
+const emit = defineEmits<{ look: []; open: [] }>()
+const head = computed(() =>
+  props.isHead ? wayHead(props.way, props.region) : { title: wayTitle(props.way, props.region), by: null },
+)
 const { lacks } = useStock()
 const missing = computed(() => lacks(props.way))
 const first = computed(() => props.way.joints[0]!)
@@ -38,50 +44,69 @@ function below({ insertion: { value, lo, hi, source } }: Joint, end: string): st
 </script>
 
 <template>
-  <button
-    type="button"
-    class="way"
-    :class="{ 'row-selected': selected }"
-    :aria-pressed="selected"
-    :data-way="way.id"
-    @click="emit('look')">
-    <VerdictShape :verdict="way.verdict" />
-    <span class="chain">
-      <b :class="selected ? 't17' : 't15'" class="leading-tight"
-        >{{ index + 1 }}&ensp;{{ wayTitle(way, region) }}<span v-if="taken" class="copper"> taken</span></b
+  <div class="both">
+    <button
+      type="button"
+      class="way"
+      :class="{ 'row-selected': selected }"
+      :aria-pressed="selected"
+      :data-way="way.id"
+      @click="emit('look')">
+      <VerdictShape :verdict="way.verdict" />
+      <span class="chain">
+        <b :class="selected ? 't17' : 't15'" class="leading-tight"
+          >{{ index + 1 }}&ensp;{{ head.title }}<span v-if="taken" class="copper"> taken</span></b
+        >
+        <span v-if="head.by" class="note t13">{{ head.by }}</span>
+        <JointSection :way="way" :a="a" :b="b" :system="system" :width="300" :height="22" compact class="only-wide" />
+        <span v-if="missing" class="ochre w6 t13" data-test="lacks"
+          >Not in stock: {{ speak(missing.name, region) }} {{ missing.size }}</span
+        >
+        <span v-if="way.verdict !== 'fits'" class="ochre w6 t13">{{
+          speak(way.because[0]!.text.split(/[.:] /)[0]!, region)
+        }}</span>
+      </span>
+      <span class="cell" :class="system"
+        ><b :class="{ open: first.insertion.value === null && !isAtFace(first) }"
+          ><TapeFigure :mm="first.insertion.value" :system="system" :at-face="isAtFace(first)" /></b
+        ><i>{{ below(first, 'first end') }}</i></span
       >
-      <JointSection :way="way" :a="a" :b="b" :system="system" :width="300" :height="22" compact class="only-wide" />
-      <span v-if="missing" class="ochre w6 t13" data-test="lacks"
-        >Not in stock: {{ speak(missing.name, region) }} {{ missing.size }}</span
+      <span class="cell" :class="system"
+        ><template v-if="!isOne"
+          ><b :class="{ open: last.insertion.value === null && !isAtFace(last) }"
+            ><TapeFigure :mm="last.insertion.value" :system="system" :at-face="isAtFace(last)" /></b
+          ><i>{{ below(last, 'other end') }}</i></template
+        >
+      </span>
+      <span class="cell"
+        ><b>{{ formatDecimal(way.minutes.work, 1) }}</b
+        ><i>min{{ way.minutes.wait ? `, + ${formatDecimal(way.minutes.wait, 0)} cool` : '' }}</i></span
       >
-      <span v-if="way.verdict !== 'fits'" class="ochre w6 t13">{{
-        speak(way.because[0]!.text.split(/[.:] /)[0]!, region)
-      }}</span>
-    </span>
-    <span class="cell" :class="system"
-      ><b :class="{ open: first.insertion.value === null && !isAtFace(first) }"
-        ><TapeFigure :mm="first.insertion.value" :system="system" :at-face="isAtFace(first)" /></b
-      ><i>{{ below(first, 'first end') }}</i></span
-    >
-    <span class="cell" :class="system"
-      ><template v-if="!isOne"
-        ><b :class="{ open: last.insertion.value === null && !isAtFace(last) }"
-          ><TapeFigure :mm="last.insertion.value" :system="system" :at-face="isAtFace(last)" /></b
-        ><i>{{ below(last, 'other end') }}</i></template
+      <span class="cell wide"
+        ><b class="money">{{ CURRENCY[region] }}{{ way.cost.low.toFixed(0) }} to {{ way.cost.high.toFixed(0) }}</b
+        ><i>{{ way.undo }}</i></span
       >
-    </span>
-    <span class="cell"
-      ><b>{{ formatDecimal(way.minutes.work, 1) }}</b
-      ><i>min{{ way.minutes.wait ? `, + ${formatDecimal(way.minutes.wait, 0)} cool` : '' }}</i></span
-    >
-    <span class="cell wide"
-      ><b class="money">{{ CURRENCY[region] }}{{ way.cost.low.toFixed(0) }} to {{ way.cost.high.toFixed(0) }}</b
-      ><i>{{ way.undo }}</i></span
-    >
-  </button>
+    </button>
+    <button v-if="more" type="button" class="fold underline t14" :data-fold="way.id" @click="emit('open')">
+      {{ more }}
+    </button>
+  </div>
 </template>
 
 <style scoped>
+.both {
+  position: relative;
+}
+.fold {
+  position: absolute;
+  right: 18px;
+  bottom: 4px;
+  min-height: 28px;
+  color: var(--ink2);
+}
+.both:has(.fold) .way {
+  padding-bottom: 24px;
+}
 .way {
   display: grid;
   grid-template-columns: 24px minmax(0, 1fr) 80px 80px 72px 98px;

@@ -181,6 +181,7 @@ function showMargin() {
         >Table file (CSV)</a
       >
     </p>
+    <slot name="first" />
     <ul class="mt-3 space-y-2">
       <li v-for="note in notes" :key="note.code + note.text" class="flex gap-2 t14" :data-note="note.code">
         <StatusShape :status="decides(note) ? 'held' : 'planned'" :size="14" class="mt-[2px]" /><span>{{

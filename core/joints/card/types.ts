@@ -12,6 +12,7 @@ import {
 import type { Region } from '#core/units'
 
 export const STEP_CODES = [
+  'onpipe',
   'cut',
   'ream',
   'deburr',

@@ -14,8 +14,7 @@ import {
 } from '#core/catalogue'
 
 import { about, diameter, length, pressure as pressureWords, temperature as degrees, w } from '#core/speech'
-import { COMPRESSION_PLAY } from '../prices-and-play'
-import { alongOf } from '../play'
+import { alongOf, drawBackOf } from '../play'
 import type { Situation, Tube } from '../types'
 import { isListed, ownRating, printsListing } from './common'
 import { needsChlorine, PIPE_CONCERNS, PIPE_REFUSALS } from './pipe'
@@ -77,10 +76,7 @@ function playReason({ pipe }: Tube, { conditions }: Situation, method: RuledMeth
   const play = alongOf(conditions)
   const socket = findSocket(method.id, pipe)
   if (play === null || !socket) return null
-  const depth =
-    method.id === 'compression'
-      ? (COMPRESSION_PLAY[socket.fittingNominal] ?? socketDepth(socket).value)
-      : socketDepth(socket).value
+  const depth = drawBackOf(method.id, pipe)
   // Without a depth nobody can say that the pipe goes in at no play at all.
   const need = depth ?? 0
   if (play >= need && !(depth === null && play === 0)) return null

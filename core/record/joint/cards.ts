@@ -1,5 +1,7 @@
 import type { Way } from '#core/joints'
 import { makeCards, type MakeCard } from '#core/making'
+import { conditionsNow } from './conditions'
+import { onFirstStep } from './on-first'
 import { doubtNotes, endsNow, type SuspectRules } from './suspects'
 import type { JobRecord } from '../job/record'
 import type { JointRecord } from './record'
@@ -13,8 +15,9 @@ const leastAmbientOf = ({ tools }: Pick<JobRecord, 'tools'>): number | null =>
 
 /** All that cards are made from, beside the way itself. */
 function restsOn({ region, year, policy, tools, finds }: CardRules, joint: JointRecord): readonly unknown[] {
-  const { orientation, conditions, a, b, findA, findB, ambient, torch } = joint
-  return [region, year, policy, tools, finds, orientation, conditions, a, b, findA, findB, ambient, torch]
+  const { orientation, conditions, flex, onFirst, slip, a, b, findA, findB, ambient, torch } = joint
+  const ends = [a, b, findA, findB, conditions, flex, onFirst, slip]
+  return [region, year, policy, tools, finds, orientation, ambient, torch, ...ends]
 }
 /** Cards by the way they were made from: a tick leaves all of that alone, and is asked for them time and again. */
 const MADE = new WeakMap<object, { on: readonly unknown[]; cards: readonly MakeCard[] }>()
@@ -38,20 +41,22 @@ function makeDoubted(job: CardRules, joint: JointRecord, way: Way): MakeCard[] {
     region: job.region,
     policy: job.policy,
     orientation: joint.orientation,
-    conditions: joint.conditions,
+    conditions: conditionsNow(joint),
     ...endsNow(job, joint),
     ambient: joint.ambient,
     torch: joint.torch,
     leastAmbient: leastAmbientOf(job),
   })
-  return cards.map((card): MakeCard => {
-    const { on } = card.joint
-    const doubts = on === 'between' ? [] : doubtNotes(job, joint, on)
-    return doubts.length === 0 || !card.answer.ok
-      ? card
-      : {
-          ...card,
-          answer: { ok: true, value: { ...card.answer.value, cautions: [...doubts, ...card.answer.value.cautions] } },
-        }
-  })
+  return cards.map((card) => withEnd(job, joint, card))
+}
+
+/** A card with what is known of its end: what the find leaves in doubt, and what has to be on the pipe first. */
+function withEnd(job: CardRules, joint: JointRecord, card: MakeCard): MakeCard {
+  const { on } = card.joint
+  const doubts = on === 'between' ? [] : doubtNotes(job, joint, on)
+  const first = onFirstStep(job, joint, on)
+  if (!card.answer.ok || (doubts.length === 0 && !first)) return card
+  const { cautions, steps, ...made } = card.answer.value
+  const value = { ...made, cautions: [...doubts, ...cautions], steps: first ? [first, ...steps] : steps }
+  return { ...card, answer: { ok: true, value } }
 }

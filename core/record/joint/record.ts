@@ -18,6 +18,8 @@ export interface TickRecord {
 
 /** A joint's steps as they stood when another way was taken, with all that they rest on. */
 export interface AsideRecord extends Pick<JointBody, 'a' | 'b' | 'findA' | 'findB' | 'wayId' | 'depths'> {
+  /** Not said by an earlier version. */
+  flex?: JointBody['flex']
   conditions: Partial<Conditions>
   ticks: TickRecord[]
   timers: TimerRecord[]

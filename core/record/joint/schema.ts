@@ -7,6 +7,11 @@ import { LEFT_CODES } from './left'
 /** Depths the user measured, as typed, by entry of the way. */
 const depths = z.record(z.string().regex(/^\d{1,2}$/, 'the number of an entry is accepted'), z.string().max(40))
 
+const reach = z.number().positive().max(100_000).optional()
+/** What is put on a pipe before its end is closed, and cannot be put on after. */
+export const ON_FIRST = ['flange', 'nut', 'ring', 'sleeve', 'lagging', 'cover'] as const
+export type OnFirst = (typeof ON_FIRST)[number]
+
 export const jointFields = defineFields({
   place: field(z.string().max(120), 'where', ''),
   a: field(schemas.end.nullable(), 'first end', null),
@@ -15,6 +20,21 @@ export const jointFields = defineFields({
   findA: field(id.nullable(), 'from the find', null),
   findB: field(id.nullable(), 'from the find', null),
   conditions: field(schemas.conditions, 'condition', {}, { merge: 'keys' }),
+  /** From each end to its last clip, mm: flexible tube gives play by its radius. */
+  flex: field(z.strictObject({ a: reach, b: reach }), 'free to the last clip', {}, { merge: 'keys' }),
+  /** What has to be on each pipe before its end is closed, in the order it is put on. */
+  onFirst: field(
+    z.array(z.strictObject({ on: z.enum(['a', 'b']), what: z.enum(ON_FIRST) })).max(12),
+    'on the pipe first',
+    [],
+  ),
+  /** A coupling without a stop: its length, mm, and the pipe it is slid wholly onto. */
+  slip: field(
+    z.strictObject({ length: reach, on: z.enum(['a', 'b']).optional() }),
+    'slip coupling',
+    {},
+    { merge: 'keys' },
+  ),
   orientation: field(z.enum(['horizontal', 'vertical']), 'the pipe runs', 'horizontal'),
   /** Air where it is made, degC; null where nobody said. */
   ambient: field(z.number().min(-40).max(60).nullable(), 'air', null),

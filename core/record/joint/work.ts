@@ -3,6 +3,7 @@ import { fail, issue, ok, type Issue, type Result } from '#core/base'
 import { findPipe } from '#core/catalogue'
 import { findWays, type Way } from '#core/joints'
 import type { CardRules } from './cards'
+import { conditionsNow } from './conditions'
 import type { Hand } from '../hand'
 import { kitOf } from '../kit/work'
 import type { JointBody } from './schema'
@@ -35,7 +36,7 @@ function checkEnds({ finds }: Pick<JobRules, 'finds'>, body: Partial<JointBody>)
   return null
 }
 
-type Chosen = Pick<JointBody, 'a' | 'b' | 'findA' | 'findB' | 'conditions' | 'wayId'>
+type Chosen = Pick<JointBody, 'a' | 'b' | 'findA' | 'findB' | 'conditions' | 'flex' | 'wayId'>
 
 /** The way of an id for a joint as it would be saved; fails where that way does not stand. */
 function takeWay(rules: JobRules, joint: Chosen): Result<Way | null> {
@@ -46,7 +47,7 @@ function takeWay(rules: JobRules, joint: Chosen): Result<Way | null> {
     region: rules.region,
     a,
     b,
-    conditions: joint.conditions,
+    conditions: conditionsNow(joint),
     policy: rules.policy,
     kit: kitOf(rules),
   })
@@ -87,11 +88,13 @@ export function beginJoint(
 }
 
 /** A change to any of these makes another joint of it, so steps done for the old way no longer count. */
-const REMAKES = ['a', 'b', 'conditions', 'wayId'] as const
+const REMAKES = ['a', 'b', 'conditions', 'flex', 'wayId'] as const
 
 /** What is put aside where another way is taken: everything that the steps rest on; nothing where none was done yet. */
-function putAside({ a, b, findA, findB, conditions, wayId, depths, ticks, timers }: JointRecord): AsideRecord[] {
-  return ticks.length + timers.length === 0 ? [] : [{ a, b, findA, findB, conditions, wayId, depths, ticks, timers }]
+function putAside({ a, b, findA, findB, conditions, flex, wayId, depths, ticks, timers }: JointRecord): AsideRecord[] {
+  return ticks.length + timers.length === 0
+    ? []
+    : [{ a, b, findA, findB, conditions, flex, wayId, depths, ticks, timers }]
 }
 
 /**
@@ -133,9 +136,10 @@ export function bringBack(rules: JobRules, joint: JointRecord): Result<JointReco
   const [last, ...others] = joint.aside
   if (!last) return ok(joint)
   if (isMade(joint)) return { ok: false, error: SIGNED }
-  const way = takeWay(rules, last)
+  // What an earlier version put aside says nothing of flexible tube.
+  const way = takeWay(rules, { ...last, flex: last.flex ?? {} })
   if (!way.ok) return fail('impossible', 'aside', `aside: that way does not stand any more. ${way.error.message}`)
-  return ok({ ...joint, ...last, way: way.value, aside: [...others, ...putAside(joint)] })
+  return ok({ ...joint, ...last, flex: last.flex ?? {}, way: way.value, aside: [...others, ...putAside(joint)] })
 }
 
 /** Whether nothing was ever done on a joint: it can be taken out as if it had not been begun. */

@@ -15,6 +15,12 @@ export const joints = mysqlTable(
     findA: varchar('find_a', { length: 40 }),
     findB: varchar('find_b', { length: 40 }),
     conditions: json().notNull(),
+    /** From each end to its last clip, mm. */
+    flex: json().notNull().default({}),
+    /** What has to be on each pipe first, in order. */
+    onFirst: json('on_first').notNull().default([]),
+    /** Length of a coupling without a stop, mm, and the pipe it is slid onto. */
+    slip: json().notNull().default({}),
     orientation: varchar({ length: 12 }).notNull(),
     /** Air where it is made, degC. */
     ambient: double(),
