@@ -1,5 +1,5 @@
 import type { ActOn, InputOf } from '#core/acts'
-import { inMakingOrder, type MakeCard } from '#core/making'
+import { inMakingOrder, slipOf, type MakeCard, type Slip } from '#core/making'
 import type { Step } from '#core/joints'
 import {
   cardsOf,
@@ -10,6 +10,7 @@ import {
   stateOfStep,
   statusOf,
   type JobRecord,
+  type JointBody,
   type JointRecord,
   type LeftCode,
   type StepState,
@@ -42,6 +43,20 @@ export function useMake(job: Ref<JobRecord | undefined>) {
   /** Why a step waits: its pipe may be gas. */
   const heldAt = (card: MakeCard, step: Step): string | null =>
     job.value && joint.value && !isSigned.value ? heldStep(job.value, joint.value, card, step) : null
+
+  /** The coupling without a stop of the way, and which of its three moves the current step is. */
+  const slip = computed<Slip | null>(() => {
+    const { way, slip: measured, conditions } = joint.value ?? {}
+    return way ? slipOf({ ...way, slip: measured, gap: conditions?.gap }) : null
+  })
+  const move = computed<1 | 2 | 3 | null>(() => {
+    const step = slip.value && stepsOf(card.value)[current.value]
+    if (!step || step.code !== 'insert') return null
+    if (card.value!.joint.on === slip.value!.on) return 1
+    return step.id === 'insert' ? 2 : 3
+  })
+  const { ask: askKept } = useKeepSteps()
+  const changeSlip = (changes: Partial<JointBody>) => askKept(job.value!, joint.value!, changes)
 
   /** Place in the making order of the end that was chosen by hand. */
   const chosen = ref<number | null>(null)
@@ -117,6 +132,9 @@ export function useMake(job: Ref<JobRecord | undefined>) {
     current,
     left,
     depth,
+    slip,
+    move,
+    changeSlip,
     stepsOf,
     tickOf,
     stateOf,

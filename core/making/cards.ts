@@ -14,6 +14,7 @@ import {
   type Policy,
 } from '#core/joints'
 import { makeJoint } from './make'
+import { slipOf, type Slip } from './slip'
 import type { MakeAnswer } from './types'
 import type { Region } from '#core/units'
 
@@ -22,6 +23,8 @@ export interface MakeCard {
   entry: number
   joint: Joint
   answer: Result<MakeAnswer>
+  /** Its turn among those of one method, where that is not its place. */
+  turn?: number
 }
 
 export interface CardsQuestion {
@@ -40,6 +43,8 @@ export interface CardsQuestion {
   torch?: MakeQuestion['torch'] | null
   /** Least temperature of the expander on the van, degC. */
   leastAmbient?: number | null
+  /** A coupling without a stop as it was measured, mm, and the pipe it is slid onto. */
+  slip?: { length?: number; on?: 'a' | 'b' }
 }
 
 const PLASTICS: ReadonlySet<Family> = new Set<Family>([
@@ -128,20 +133,48 @@ function askTicks(answer: Result<MakeAnswer>, ticked: number): Result<MakeAnswer
 export const inMakingOrder = (cards: readonly MakeCard[]): MakeCard[] =>
   [...cards].sort(
     (one, other) =>
-      ALL_METHODS[one.joint.method].order - ALL_METHODS[other.joint.method].order || one.entry - other.entry,
+      ALL_METHODS[one.joint.method].order - ALL_METHODS[other.joint.method].order ||
+      (one.turn ?? one.entry) - (other.turn ?? other.entry),
   )
+
+/** Both figures that its marks come from are known. */
+const isMarked = (slip: Slip | null): slip is Slip & { length: number; gap: number; mark: number } =>
+  slip !== null && slip.mark !== null
+
+/** It is soldered in one heat once it stands on both marks, on the card of the end it is slid back to. */
+const heatOfSlip = ({ method, on }: Joint, slip: Slip): MakeQuestion['oneHeat'] => {
+  if (method !== 'solder') return undefined
+  return on === slip.on ? 'prepare' : 'both'
+}
+
+/** What a card is asked of a coupling without a stop. */
+const slipAsked = ({ on }: Joint, slip: Slip | null): Pick<MakeQuestion, 'slip' | 'slipEnd'> =>
+  isMarked(slip)
+    ? { slip: { length: slip.length, gap: slip.gap }, slipEnd: on === slip.on ? ('on' as const) : ('back' as const) }
+    : {}
+
+/** An end by where the edge of its coupling without a stop stands, once that is known. */
+const markedBySlip = (joint: Joint, slip: Slip | null): Joint =>
+  isMarked(slip) && slip.mark > 0
+    ? {
+        ...joint,
+        insertion: { value: slip.mark, lo: slip.mark, hi: slip.mark, source: `half of ${slip.source}, less the gap` },
+      }
+    : joint
 
 /** One card for each entry of a way, in order from end a to end b. */
 export function makeCards(question: CardsQuestion): MakeCard[] {
   const { joints, region, orientation, conditions, policy, parts = [], ambient, torch } = question
+  const slip = slipOf({ joints, parts, slip: question.slip, gap: conditions?.gap })
   const cards = joints.map((joint, entry): MakeCard => ({
     entry,
-    joint,
+    joint: markedBySlip(joint, slip),
+    ...(slip?.on === 'b' ? { turn: -entry } : {}),
     answer: makeJoint(
       {
         method: joint.method,
         ...askedOf(joint, question),
-        oneHeat: heatOf(entry, joints, parts),
+        oneHeat: isMarked(slip) ? heatOfSlip(joint, slip) : heatOf(entry, joints, parts),
         isSpigot: joint.isSpigot,
         region,
         orientation,
@@ -151,8 +184,9 @@ export function makeCards(question: CardsQuestion): MakeCard[] {
         ambient: ambient ?? undefined,
         torch: torch ?? undefined,
         leastAmbient: question.leastAmbient ?? undefined,
+        ...slipAsked(joint, slip),
       },
-      joint.pipe === null ? undefined : joint.insertion,
+      joint.pipe === null || isMarked(slip) ? undefined : joint.insertion,
     ),
   }))
   const ticked = inMakingOrder(cards).filter(({ joint }) => ALL_METHODS[joint.method].isTicked)

@@ -1,3 +1,5 @@
+export { slipOf, SLIP_SPARE_MM } from './slip'
+export type { Slip } from './slip'
 export { rangeWords, readingWords } from './asks'
 export { inMakingOrder, makeCards } from './cards'
 export type { MakeCard } from './cards'

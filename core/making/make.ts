@@ -36,7 +36,8 @@ import {
 
 import { length as mm, spoken, temperature as degrees, w } from '#core/speech'
 import { MAKE_RULES, type MakeCode } from './rules'
-import { ofSpigot, slidOver } from './steps'
+import { ofSpigot } from './steps'
+import { slidBack, slidOn, slidOver } from './slip'
 import type { MakeAnswer } from './types'
 
 /** What one end cannot tell: how the other end lies, what is on the van, what meets it. The way is asked for these. */
@@ -133,6 +134,19 @@ function slipMark({ length, gap }: NonNullable<MakeQuestion['slip']>, { lo }: Fi
       `slip: a coupling of ${mm(length)} over a gap of ${mm(gap)} holds ${mm(Math.max(fromEnd, 0), [lo ?? 0])} of each pipe; ${lo === null ? 'more than 0' : mm(lo, [fromEnd])} is the least. A longer coupling or a smaller gap is accepted.`,
     )
   return ok({ what: 'half-coupling', fromEnd, lo: fromEnd, hi: fromEnd, source: 'measured' })
+}
+
+/** The steps of an end of a coupling without a stop: by itself, or one after the other. */
+function slid(
+  drafts: readonly DraftStep[],
+  { slip, slipEnd }: MakeQuestion,
+  { fromEnd }: Mark,
+  { lo }: Figure,
+): DraftStep[] {
+  const [{ length, gap }, mark] = [slip!, fromEnd!]
+  if (slipEnd === 'on') return slidOn(drafts, { length })
+  if (slipEnd === 'back') return slidBack(drafts, { gap, mark, most: length - 2 * (lo ?? 0) })
+  return slidOver(drafts, { length, mark })
 }
 
 /** Form of a thread that is asked for: its own word, else parallel where a seat is said, else the region's taper. */
@@ -276,7 +290,7 @@ function make(question: MakeQuestion, mouth?: Figure): Result<MakeAnswer> {
     question,
   }
   const drafts = question.isSpigot ? ofSpigot(JOINT_METHODS[method].steps(card)) : JOINT_METHODS[method].steps(card)
-  const steps = finish(question.slip === undefined ? drafts : slidOver(drafts, mm(insertion.fromEnd!)))
+  const steps = finish(slipped?.ok ? slid(drafts, question, slipped.value, depth) : drafts)
   const ring = JOINT_METHODS[method].ringOf?.(pipe) ?? null
   const gauge = JOINT_METHODS[method].gaugeOf?.(pipe) ?? null
   return ok({

@@ -6,20 +6,6 @@ function spanWords(seconds: number): string {
   return seconds < 7200 ? `${Math.round(seconds / 60)} min` : `${Math.round(seconds / 3600)} h`
 }
 
-const SLID: ReadonlySet<Step['code']> = new Set(['assemble', 'insert'])
-
-/** A coupling without a stop is put wholly over one pipe and slid back over the gap: its marks tell where it stands. */
-export const slidOver = (steps: readonly DraftStep[], words: string): DraftStep[] =>
-  steps.map((step) =>
-    SLID.has(step.code)
-      ? {
-          ...step,
-          do: `Slide the coupling wholly onto one pipe, bring the ends in line, slide it back to the mark on both, ${words} from each end`,
-          check: 'Both marks at its edges: it sits central.',
-        }
-      : step,
-  )
-
 const OF_CUT_TUBE: ReadonlySet<Step['code']> = new Set(['cut', 'ream', 'deburr'])
 
 /** The plain end of a fitting comes from the works cut and clean inside: it is neither cut nor reamed nor deburred. */

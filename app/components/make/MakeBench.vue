@@ -22,6 +22,9 @@ const {
   current,
   left,
   depth,
+  slip,
+  move,
+  changeSlip,
   stepsOf,
   tickOf,
   stateOf,
@@ -181,9 +184,18 @@ useKeys({
       :depth="depth"
       :typed-depth="typedDepth(card.entry)"
       :is-signed="isSigned"
+      :slip="slip"
       @depth="setDepth"
       @working="showDepthWorking" />
     <MakeCautions :job="job" :joint="joint" :card="card" :is-signed="isSigned" :is-depth-known="depth.mm !== null" />
+    <SlipBand
+      v-if="slip"
+      :job="job"
+      :joint="joint"
+      :slip="slip"
+      :move="move"
+      :is-signed="isSigned"
+      @change="changeSlip" />
     <DoubtBand v-if="doubts.length" :job="job" :joint="joint" :doubts="doubts" @reopen="isReopening = true" />
     <RunningWaits :job="job" :joint="joint" />
     <MakeEnds

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { isAtFace } from '#core/joints'
-import type { MakeCard } from '#core/making'
+import type { MakeCard, Slip } from '#core/making'
 import { statusOf, type JobRecord, type JointRecord } from '#core/record'
 import { formatLength, unitSystemOf } from '#core/units'
 import { STATUS_WORDS } from '~/wording/en'
@@ -17,6 +17,8 @@ const props = defineProps<{
   /** The user's own measure as it is typed. */
   typedDepth: string
   isSigned: boolean
+  /** The coupling without a stop that the way is made with. */
+  slip: Slip | null
 }>()
 const emit = defineEmits<{ depth: [typed: string]; working: [] }>()
 const drawing = useTemplateRef<HTMLElement>('drawing')
@@ -39,8 +41,16 @@ const depthSource = computed(() => {
 <template>
   <div class="top">
     <div ref="drawing" class="drawing">
+      <SlipStrip
+        v-if="width > 0 && slip"
+        :slip="slip"
+        :pipe="card.joint.pipe!"
+        :system="system"
+        :width="Math.floor(width)"
+        :height="narrow ? 210 : 250"
+        :done="isSigned" />
       <MakeStrip
-        v-if="width > 0"
+        v-else-if="width > 0"
         :card="card"
         :mm="depth.mm"
         :is-measured="depth.isMeasured"
@@ -63,7 +73,7 @@ const depthSource = computed(() => {
         {{ ' ' }}
         <span class="note">{{ depthSource }}</span>
       </p>
-      <label v-if="!isAtFace(card.joint)" class="measure"
+      <label v-if="!isAtFace(card.joint) && !slip" class="measure"
         ><span class="t14 note">your measure, {{ unitOf(system) }}</span
         ><input
           class="plain-input t17 w7"

@@ -78,6 +78,8 @@ export interface MakeQuestion extends EndFacts {
   leastAmbient?: number
   /** A coupling without a stop: its length and the gap between the pipe ends, mm. */
   slip?: { length: number; gap: number }
+  /** End of a coupling without a stop: the pipe it is slid onto, or the one it is slid back to. */
+  slipEnd?: 'on' | 'back'
   /**
    * Both ends of one fitting in one heat: the first end is prepared only, the last card has what is done for both.
    */
@@ -103,7 +105,7 @@ export type Near = (typeof NEAR)[number]
 
 /** A figure that proves a step, read off the work by the hand that did it. */
 export interface Ask {
-  what: 'ring-distance' | 'ring-diameter' | 'ring-over-end' | 'sleeve-gap' | 'nut-turns' | 'ticks'
+  what: 'ring-distance' | 'ring-diameter' | 'ring-over-end' | 'sleeve-gap' | 'nut-turns' | 'ticks' | 'gap'
   words: string
   lo: number
   hi: number

@@ -46,6 +46,7 @@ function makeDoubted(job: CardRules, joint: JointRecord, way: Way): MakeCard[] {
     ambient: joint.ambient,
     torch: joint.torch,
     leastAmbient: leastAmbientOf(job),
+    slip: joint.slip,
   })
   return cards.map((card) => withEnd(job, joint, card))
 }
