@@ -21,7 +21,7 @@ describe('play of the ends', () => {
   it('is typed under the drawing, refuses what cannot be drawn apart, and is drawn', async () => {
     const joint = await begin('joint/begin', yard, { a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' } })
     await app.go(`/jobs/${yard.slug}/joint?joint=${joint.id}`)
-    await app.waitForText('[data-test="draw-apart"]', /to draw apart 22\.5 mm; there is free/)
+    await app.waitForText('[data-test="draw-apart"]', /to draw apart 31 mm; there is free/)
     await app.type('[data-play="a:along"]', 'twelve')
     await app.press('\uE004')
     await app.waitForText('[data-room="a"]', /twelve what\? mm, 0 or free\./)

@@ -115,7 +115,7 @@ describe('by keyboard alone', () => {
     await app.go(`${kiln}/joint`)
     await app.find('[data-way]')
     const reached = await tabThrough(
-      70,
+      130,
       'e.dataset.way ? "way" : e.dataset.end ? "end" : e.dataset.condition ? "condition" : e.dataset.test ?? ""',
     )
     expect([...reached]).toEqual(expect.arrayContaining(['way', 'end', 'condition', 'take-way']))
