@@ -21,15 +21,35 @@ const answer = (id: string, typed: Record<string, string> = {}, context: GuideCo
 const figure = (given: GuideAnswer, words: string) => given.figures.find((one) => one.words.includes(words))!.value
 
 describe('a tee into a fixed line', () => {
-  // 22 solder: take-out 13, depth 15.4. With play: 26 out. Without: slip 30.8, stub 15.4 + 10 + 15.4 = 40.8, out 26 +
-  // 40.8 + 1.
-  it('draws back where there is play for the depth, else slips', () => {
-    expect(figure(answer('tee-in', { play: '16' }), 'cut out')).toBeCloseTo(26, 9)
-    const fixed = answer('tee-in', { play: '0' })
-    expect(figure(fixed, 'cut out')).toBeCloseTo(67.8, 9)
-    expect(figure(fixed, 'half mark')).toBeCloseTo(15.4, 9)
-    expect(fixed.cautions.map(({ code }) => code)).toEqual(expect.arrayContaining(['slip', 'earth-path']))
-    expect(answer('tee-in', { play: '16' }).cautions.map(({ code }) => code)).not.toContain('slip')
+  // 22 solder: take-out 13, depth 15.4, typical slip coupling 33. With play: 26 out. Nothing moves: (33 - 1) / 2 = 16 on
+  // all four ends, 15.4 + 10 + 16 = 41.4 each stub, 26 + 2 x 42.4 = 110.8 out.
+  it('goes in alone where there is play for it, else with slip couplings', () => {
+    const free = { along: 'free', aside: 'free' }
+    expect(figure(answer('tee-in', free), 'cut out')).toBeCloseTo(26, 9)
+    expect(answer('tee-in', free).cautions.map(({ code }) => code)).not.toContain('slip')
+    const fixed = answer('tee-in')
+    expect(figure(fixed, 'cut out')).toBeCloseTo(110.8, 9)
+    expect(figure(fixed, 'mark on stub')).toBeCloseTo(16, 9)
+    expect(fixed.cautions.map(({ code }) => code)).toEqual(expect.arrayContaining(['slip', 'slip-short', 'earth-path']))
+    // One that is long enough: 15.4 + 1.5 under it, (60 - 16.9) / 2 = 21.55; 15.4 + 10 + 21.55 = 46.95.
+    const long = answer('tee-in', { slip: '60' })
+    expect(figure(long, 'stub piece')).toBeCloseTo(46.95, 9)
+    expect(figure(long, 'cut out')).toBeCloseTo(26 + 46.95 + 16.9, 9)
+  })
+  it('shows every move in its order, each with where everything stands after it', () => {
+    const { assembly, steps } = answer('tee-in', { slip: '60' })
+    expect(assembly!.places).toHaveLength(assembly!.moves.length + 1)
+    expect(steps.slice(-assembly!.moves.length)).toEqual(assembly!.moves.map(({ words }) => `${words}.`))
+  })
+  it('takes a branch of a smaller size, and says what to ask for', () => {
+    const small = answer('tee-in', { branch: '15' })
+    expect(small.line).toMatchObject({ pipe: 'cu-en-x-15', start: 'free' })
+    expect(small.cautions.find(({ code }) => code === 'reducing')!.text).toContain('22 x 22 x 15')
+    expect(work('tee-in', { branch: '28' })).toMatchObject({ ok: false, error: { path: 'branch' } })
+  })
+  it('says what else there is where the method has no coupling without a stop', () => {
+    const pex = { ...GB, region: 'us' as const, pipe: getPipe('pex-cts-3_4'), method: 'crimp' as const }
+    expect(answer('tee-in', { slip: '' }, pex).cautions[0]!.code).toBe('no-slip')
   })
   it('asks for a measured tee where none is held', () => {
     const open = answer('tee-in', {}, { ...GB, pipe: getPipe('ml-en-25'), method: 'ml-press' })
@@ -40,7 +60,11 @@ describe('a tee into a fixed line', () => {
     }
     expect(
       figure(
-        answer('tee-in', { play: '30' }, { ...GB, pipe: getPipe('ml-en-25'), method: 'ml-press', kit }),
+        answer(
+          'tee-in',
+          { along: 'free', aside: 'free' },
+          { ...GB, pipe: getPipe('ml-en-25'), method: 'ml-press', kit },
+        ),
         'cut out',
       ),
     ).toBe(36)
@@ -48,15 +72,15 @@ describe('a tee into a fixed line', () => {
 })
 
 describe('the other guides, by hand', () => {
-  it('repair: 100 out, piece 98, half marks 15.4', () => {
+  it('repair: 100 out, piece 98, couplings of 33: marks of 16', () => {
     const repair = answer('repair', { bad: '100' })
-    expect([figure(repair, 'cut out'), figure(repair, 'new piece'), figure(repair, 'half marks')]).toEqual([
+    expect([figure(repair, 'cut out'), figure(repair, 'new piece'), figure(repair, 'mark on all')]).toEqual([
       100,
       98,
-      expect.closeTo(15.4, 9),
+      expect.closeTo(16, 9),
     ])
-    // A bad spot shorter than two couplings is cut out as long as they need.
-    expect(figure(answer('repair', { bad: '10' }), 'cut out')).toBeCloseTo(40.8, 9)
+    // A bad spot shorter than two couplings is cut out as long as they need: 2 x 16 + 10, and 1 at each end.
+    expect(figure(answer('repair', { bad: '10' }), 'cut out')).toBeCloseTo(44, 9)
   })
   it('outdoor tap: 110 + 50 + 110 and 50 into the warm is 320; falls 10.7', () => {
     const tap = answer('outdoor-tap')

@@ -181,10 +181,10 @@ describe('from a task, from a file', () => {
   it('a guide asks, answers and draws its line', async () => {
     await app.click('[data-panel="guides"]')
     await app.waitForText('section[aria-label="Start from a task"]', /cut out/)
-    await app.type('[data-guide-field="play"]', 'some')
+    await app.type('[data-guide-field="along"]', 'some')
     await app.waitForText('#guide-wrong', /draw apart by.*"some" is not a length/)
-    await app.type('[data-guide-field="play"]', '40')
-    await app.waitForText('section[aria-label="Start from a task"]', /Tee fully on to one end/)
+    await app.type('[data-guide-field="along"]', '60')
+    await app.waitForText('section[aria-label="Start from a task"]', /Push the tee left, home to the mark/)
     await app.click('[data-test="guide-begin"]')
     await app.waitForText('[aria-label="Lines"]', /L4 branch from the new tee/)
     await app.waitForText('[data-leg="0"]', /d 500/)

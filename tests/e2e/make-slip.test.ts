@@ -62,7 +62,7 @@ describe('a coupling without a stop', () => {
       if (i < 5) await app.waitForCount('[data-step].done', open + 1)
     }
     await app.waitForText('[data-step="insert"]', /the gap must read 26 mm/)
-    await app.waitForText('[data-step="insert-2"]', /until both marks show, 26 mm/)
+    await app.waitForText('[data-step-id="insert-2"]', /until both marks show, 26 mm/)
     await app.waitForText('[data-step="press"]', /Press one end, look at both marks, press the other/)
     await app.saved()
   })

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
 import { getPipe } from '#core/catalogue'
 import type { Bender } from '#core/line'
 import { kitOf, type JobRecord, type LineInput, type LineRecord } from '#core/record'
@@ -50,6 +51,8 @@ watch([answer, guide], ([now], [, before]) => {
   else if (before !== guide.value) shown.value = null
 })
 
+const framed = useTemplateRef<HTMLElement>('framed')
+const { width: framedWidth } = useElementSize(framed)
 const { show } = useWorking()
 const open = (figure: GuideFigure) =>
   show({ title: figure.words, source: figure.source, lines: figure.working, notes: [] })
@@ -58,7 +61,7 @@ function begin() {
   if (!line) return
   emit('begin', {
     name: line.name,
-    pipe: props.line.pipe,
+    pipe: line.pipe ?? props.line.pipe,
     method: props.line.method,
     corners: line.corners,
     start: line.start,
@@ -83,7 +86,16 @@ function begin() {
           >{{ field.words }}<span v-if="field.why" class="note t13 block">{{ field.why }}</span></label
         >
         <span class="with-unit"
+          ><select
+            v-if="field.options"
+            :id="`guide-${field.name}`"
+            class="plain-input t17 w7"
+            :value="values[field.name]"
+            :data-guide-field="field.name"
+            @change="set(field.name, ($event.target as HTMLSelectElement).value)">
+            <option v-for="one in field.options(context)" :key="one" :value="one">{{ one }}</option></select
           ><input
+            v-else
             :id="`guide-${field.name}`"
             class="plain-input t20 w7"
             :value="values[field.name]"
@@ -119,6 +131,15 @@ function begin() {
           </tr>
         </tbody>
       </table>
+      <div ref="framed">
+        <InTurn v-if="shown.assembly && framedWidth > 0"
+          ><GuideFrames
+            :assembly="shown.assembly"
+            :pipe="context.pipe"
+            :system="system"
+            :width="Math.floor(framedWidth)"
+        /></InTurn>
+      </div>
       <ol class="steps t15">
         <li v-for="step in shown.steps" :key="step">{{ step }}</li>
       </ol>

@@ -93,6 +93,7 @@ function sizeOf(i: number): string {
       v-memo="drawnFrom(i)"
       :class="{ now: i === current || i === only, done: isDone(i), alone: only === i }"
       :data-step="step.code"
+      :data-step-id="step.id"
       :data-changed="isChanged(i) || undefined">
       <button
         type="button"

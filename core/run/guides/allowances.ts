@@ -2,8 +2,6 @@
 
 /** Left between a repair piece and the old pipe at each end, so that it drops in. */
 export const DROP_IN_MM = 1
-/** Bare pipe between a tee and the slip coupling beside it. */
-export const BARE_MM = 10
 /** Warm space that the seat of an outdoor tap lies in, behind the wall. */
 export const WARM_MM = 50
 /** Fall of an outdoor tap towards the outside over its length: 1 in 30. */

@@ -2,6 +2,7 @@ import { fail, ok, type Note, type Result, type WorkingLine } from '#core/base'
 import type { Pipe } from '#core/catalogue'
 import type { Kit, Method } from '#core/joints'
 import type { Bender } from '#core/line'
+import type { Assembly, Places } from '../assembly'
 import { parseLength, type Region, unitSystemOf } from '#core/units'
 
 /** What a guide is asked beside its own fields. */
@@ -17,9 +18,13 @@ export interface GuideContext {
 interface GuideField {
   name: string
   words: string
-  kind: 'length' | 'number'
+  kind: 'length' | 'number' | 'size'
   usual: (context: GuideContext) => string
   why?: string
+  /** Nothing typed is not known yet: NaN. */
+  mayBeBlank?: true
+  /** What a size is picked from; its value is its place among them. */
+  options?: (context: GuideContext) => readonly string[]
 }
 
 /** A figure a guide comes to; null has to be measured first. */
@@ -37,7 +42,9 @@ export interface GuideAnswer {
   steps: string[]
   cautions: Note[]
   /** A line that begins from it; null where it is marks only. */
-  line: { start: string; corners: 'fittings' | 'bends'; legs: string[]; name: string } | null
+  line: { start: string; corners: 'fittings' | 'bends'; legs: string[]; name: string; pipe?: string } | null
+  /** Its parts with every move, swept: where each stands before the first and after each. */
+  assembly?: Assembly & { places: readonly Places[] }
 }
 
 export interface Guide {
@@ -52,11 +59,27 @@ export interface Guide {
 export function readFields(
   { fields }: Guide,
   typed: Readonly<Record<string, string>>,
-  { region }: GuideContext,
+  context: GuideContext,
 ): Result<Record<string, number>> {
+  const { region } = context
   const values: Record<string, number> = {}
-  for (const { name, words, kind } of fields) {
+  for (const { name, words, kind, mayBeBlank, options } of fields) {
     const text = (typed[name] ?? '').trim()
+    if (kind === 'size') {
+      const at = options!(context).indexOf(text)
+      if (at < 0) return fail('unknown-id', name, `${words}: ${options!(context).join(', ')} are accepted.`)
+      values[name] = at
+      continue
+    }
+    // Free is enough, whatever is asked of it.
+    if (kind === 'length' && /^(?:free|enough)$/i.test(text)) {
+      values[name] = Infinity
+      continue
+    }
+    if (mayBeBlank && text === '') {
+      values[name] = NaN
+      continue
+    }
     if (kind === 'number') {
       const value = Number(text.replace(',', '.'))
       if (text === '' || !Number.isFinite(value) || value <= 0)
