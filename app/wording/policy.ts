@@ -1,5 +1,6 @@
-import { fillPolicy, type Policy, type Way } from '#core/joints'
+import { fillPolicy, type Method, type Policy, type Way } from '#core/joints'
 import { w } from '#core/speech'
+import { methodWords } from './en'
 
 interface PolicyWords {
   name: keyof Policy
@@ -78,6 +79,23 @@ export const POLICY_WORDS: readonly PolicyWords[] = [
     ],
   },
 ]
+
+/** Methods that a job may put last, in its words. */
+export const LAST_WORDS: readonly { method: Method; words: string }[] = [
+  { method: 'push-fit', words: 'push-fit last' },
+  { method: 'solder', words: 'flame last' },
+]
+
+/** The order that a job likes its methods in, as it stands over the ways; null where it likes none. */
+export function orderWords({ order = [], last = [], orderReason }: Partial<Policy>): string | null {
+  const parts = [
+    ...order.slice(0, 1).map((method) => `${methodWords(method)} first`),
+    ...LAST_WORDS.filter(({ method }) => last.includes(method)).map(({ words }) => words),
+  ]
+  if (parts.length === 0) return null
+  const said = parts.join(', ')
+  return `${said[0]!.toUpperCase()}${said.slice(1)}${orderReason ? `: ${orderReason}` : ''}`
+}
 
 /**
  * A point of a way on which practitioners differ: the schools, and which is in use; `policy` is the one of the job that

@@ -109,6 +109,26 @@ describe('what the job likes best', () => {
     )
     expect(ranks).toEqual([...ranks].sort())
   })
+  it('what it puts last comes after all else of its verdict, whatever it saves', () => {
+    for (const method of ['push-fit', 'solder', 'press'] as const) {
+      const { ways } = ask({}, { last: [method] })
+      const fitting = ways.filter(({ verdict }) => verdict === 'fits')
+      const isLast = fitting.map(({ joints }) => joints.some((joint) => joint.method === method))
+      expect(isLast).toContain(true)
+      expect(isLast).toEqual([...isLast].sort())
+    }
+    expect(first({ last: ['push-fit'] }).joints[0]!.method).not.toBe('push-fit')
+    expect(first({ last: ['push-fit'], order: ['push-fit'] }).joints[0]!.method).not.toBe('push-fit')
+    expect(ask({}, { last: [], orderReason: 'the client' })).toEqual(ask({}))
+  })
+  it('at one cost and one time the wider bore comes first', () => {
+    const answer = findWays({ region: 'gb', a: { pipe: 'cu-en-x-22' }, b: { pipe: 'pex-en-20' } })
+    const ways = answer.ok ? answer.value.ways : []
+    const sizes = ways
+      .filter(({ joints }) => joints[0]!.method === 'press')
+      .map(({ joints }) => joints[1]!.thread?.size)
+    expect(sizes.slice(0, 4)).toEqual(['3/4', '3/4', '1/2', '1/2'])
+  })
   it('an order of nothing changes nothing', () => expect(ask({}, { order: [] })).toEqual(ask({})))
 })
 

@@ -110,3 +110,18 @@ describe('ways', () => {
     await app.waitForCount('[data-way]', before + 3)
   })
 })
+
+describe('the order of methods', () => {
+  it("is the job's policy with its reason, said over the ways it orders", async () => {
+    const joint = await begin('joint/begin', yard, { a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' } })
+    await app.go(`/jobs/${yard.slug}/kit`)
+    await app.click('[data-last="push-fit"]')
+    await app.type('[data-test="order-reason"]', 'seen by the owner once')
+    await app.press('\uE004')
+    await app.saved()
+    await app.go(`/jobs/${yard.slug}/joint?joint=${joint.id}`)
+    await app.waitForText('[data-test="order-words"]', /Push-fit last: seen by the owner once\./)
+    await app.waitForText('[data-way]', /Press coupling 22/)
+    expect((await jobOf(yard.slug)).policy).toMatchObject({ last: ['push-fit'], orderReason: 'seen by the owner once' })
+  })
+})

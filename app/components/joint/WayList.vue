@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { End, Way, WaysAnswer } from '#core/joints'
 import type { JobRecord, JointRecord } from '#core/record'
+import { orderWords } from '~/wording/policy'
 import { endLabel } from '~/wording/way'
 import { unitSystemOf } from '#core/units'
 import { othersWords, type Fold } from '~/reading/fold'
@@ -46,6 +47,7 @@ function foldOf(one: Way): Fold | null {
   const fold = props.folds.find(({ best }) => best.id === one.id)
   return fold && fold.others.length > 0 && !props.rows.includes(fold.others[0]!) ? fold : null
 }
+const liked = computed(() => orderWords(props.job.policy))
 const isCharted = ref(false)
 /** As many ways as a chart can be read of. */
 const CHARTED = 8
@@ -69,6 +71,9 @@ const CHARTED = 8
     :labels="{ a: endLabel(a), b: endLabel(b) }"
     :region="job.region"
     @answer="(on, says) => emit('change', { [on]: { ...(on === 'a' ? a : b), ...says } })" />
+  <p v-if="liked" class="t14 liked" data-test="order-words">
+    <b>{{ liked }}.</b> <NuxtLink :to="`/jobs/${job.slug}/kit`" class="underline">By the job's policy</NuxtLink>
+  </p>
   <TransitionGroup name="row">
     <WayRow
       v-for="{ one, index, fold } in shown"
@@ -112,6 +117,10 @@ const CHARTED = 8
   .row-move {
     transition: none;
   }
+}
+.liked {
+  padding: 6px 18px;
+  border-bottom: 1px solid var(--hair);
 }
 .count {
   padding: 6px 18px;
