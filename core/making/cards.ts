@@ -12,6 +12,7 @@ import {
   type Part,
   type PipeEnd,
   type Policy,
+  type Step,
 } from '#core/joints'
 import { makeJoint } from './make'
 import { slipOf, type Slip } from './slip'
@@ -189,6 +190,28 @@ export function makeCards(question: CardsQuestion): MakeCard[] {
       joint.pipe === null || isMarked(slip) ? undefined : joint.insertion,
     ),
   }))
+  return onceUnderWater(withTicks(cards))
+}
+
+/** The water is let in once all ends are made: what is looked at then stands on the card made last, and on no other. */
+function onceUnderWater(cards: readonly MakeCard[]): MakeCard[] {
+  const last = inMakingOrder(cards).at(-1)
+  const stands = (steps: readonly Step[]) => steps.filter(({ isUnderWater }) => !isUnderWater)
+  const looks = inMakingOrder(cards).flatMap(({ answer }) =>
+    answer.ok ? answer.value.steps.filter(({ isUnderWater }) => isUnderWater) : [],
+  )
+  return cards.map((card): MakeCard => {
+    if (!card.answer.ok) return card
+    const own = card.answer.value.steps
+    // On another end than its own it has a name of its own: there may be a check by that name.
+    const look = looks.slice(0, 1).map((step) => (own.includes(step) ? step : { ...step, id: 'water' }))
+    const steps = card === last ? [...stands(own), ...look] : stands(own)
+    return steps.length === own.length ? card : { ...card, answer: ok({ ...card.answer.value, steps }) }
+  })
+}
+
+/** The last end that is ticked with a pen asks for the ticks of all. */
+function withTicks(cards: readonly MakeCard[]): MakeCard[] {
   const ticked = inMakingOrder(cards).filter(({ joint }) => ALL_METHODS[joint.method].isTicked)
   return cards.map((card) =>
     card === ticked.at(-1) ? { ...card, answer: askTicks(card.answer, ticked.length) } : card,

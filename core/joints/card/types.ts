@@ -127,6 +127,8 @@ export interface Step {
   /** Time to wait or hold, s. */
   seconds?: number
   check?: string
+  /** Looked at with the water on: once, after every end of the joint is made. */
+  isUnderWater?: true
   /** The check as a measured figure. */
   ask?: Ask
   caution?: string

@@ -1,6 +1,6 @@
 import { seriesOf, findSocket } from '#core/catalogue'
 import { formatDecimal } from '#core/units'
-import { w } from '#core/speech'
+import { about, w } from '#core/speech'
 import { cut, deburr, hasLiner, liner, mark, ream, rounded, turnsAsk } from '../card/draft'
 import { nutTurns, NUT_TURNS_INCH, NUT_TURNS_PLASTIC } from '../card/facts'
 import { step } from '../card/remedy'
@@ -74,7 +74,12 @@ function steps(card: Card): DraftStep[] {
       do: rounded(card, 'Clean bright and dry for the whole depth'),
       check: `Round, no score under the ${w.olive}.`,
     },
-    { code: 'nut', do: 'Slide the nut on, thread to the end', why: `It cannot follow once the ${w.olive} is on.` },
+    {
+      code: 'nut',
+      do: 'Slide the nut on, thread to the end',
+      why: `It cannot follow once the ${w.olive} is on.`,
+      check: `It runs back ${about(20, 30)} behind its place: a clip or bend there stops it.`,
+    },
     { code: 'olive', do: oliveWords(card) },
     ...(hasLiner(looseParts(card.tube)) ? [liner] : []),
     ...(isSoft(card.tube) ? [supportSleeve] : []),
@@ -89,9 +94,10 @@ function steps(card: Card): DraftStep[] {
       do: `Hold the body. Nut hand tight, then ${formatDecimal(lo, 2)} to ${formatDecimal(hi, 2)} turns`,
       why: `By the fitting's own paper first. Too tight pinches the tube.${isInch(card) ? ' Charts of industrial makers say up to 2-1/4: on plumbing brass that splits nuts, so stop when it is dry.' : ''} ${w.AnOlive} used before: hand tight and a quarter.`,
       check: 'Draw a line across nut and body.',
+      caution: `One ${w.spanner} on the body, the other on its nut, never on the other nut; ${about(150, 250)} long, for a longer one over-tightens. A body too short to hold: a thin ${w.spanner} on its flats.`,
       ...turnsAsk('Turns past hand tight', { lo, hi }),
     },
-    { code: 'check', do: 'Under pressure: if it weeps, a quarter turn more, once' },
+    { code: 'check', do: 'Under pressure: if it weeps, a quarter turn more, once', isUnderWater: true },
   ]
 }
 

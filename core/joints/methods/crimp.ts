@@ -53,7 +53,7 @@ function steps(card: Card): DraftStep[] {
     {
       code: 'gauge',
       do: 'Gauge it: go passes, no-go does not',
-      check: 'All round. It may turn in its ring without leaking.',
+      check: 'All round. It may be turned in its ring to face right: it does not leak for it.',
       ...gaugeAsk(card),
     },
   ]

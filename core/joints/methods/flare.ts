@@ -36,7 +36,7 @@ function steps(card: Card): DraftStep[] {
       check: 'Draw a line across nut and body.',
       ...turnsAsk('Turns past snug', { lo, hi }),
     },
-    { code: 'check', do: 'Under pressure: if it weeps, a flat more, once' },
+    { code: 'check', do: 'Under pressure: if it weeps, a flat more, once', isUnderWater: true },
   ]
 }
 

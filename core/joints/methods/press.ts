@@ -24,7 +24,7 @@ function steps(card: Card): DraftStep[] {
     {
       code: 'check',
       do: 'Look: mark still at the edge. Tick it with a pen',
-      why: 'The tick is the proof that it was pressed.',
+      why: 'The tick is the proof that it was pressed. One that was missed is made to leak on test, and may hold for months all the same.',
     },
   ]
 }

@@ -29,20 +29,30 @@ const ownStiffener: DraftStep = {
 
 function steps(card: Card): DraftStep[] {
   return [
-    cut(card),
+    { ...cut(card), check: 'Square. A factory end is cut off: it is often sharp or out of round.' },
     ...(card.pipe.family === 'copper' ? [ream] : []),
     deburr('A sharp edge tears the seal.'),
-    { code: 'clean', do: 'Wipe clean: no dust, label or solder drip', check: 'Bare and round for the whole depth.' },
+    {
+      code: 'clean',
+      do: 'Wipe clean: no dust, label or solder drip',
+      why: card.pipe.family === 'copper' ? 'No liner in copper: take out one that lies in the fitting.' : undefined,
+      check: 'Bare and round for the whole depth.',
+    },
     ...(hasLiner(looseParts(card.tube)) ? [liner] : []),
     ...(isSoftPlastic(card.tube) && hasOwnStiffener(card.tube) ? [ownStiffener] : []),
     mark(card),
     {
       code: 'insert',
       do: 'Push past the seal to the mark, with a twist',
-      check: 'Mark at the edge of the collar.',
+      why: 'Stiff: a little potable silicone grease. Never petroleum jelly, it swells the seal.',
+      check: 'Mark at the edge of the collar, pipe and fitting in one line.',
       caution: 'Not against pressure or running water: the seal rolls.',
     },
-    { code: 'lock', do: 'Turn the collar to lock, if it has one' },
+    {
+      code: 'lock',
+      do: 'Turn the collar to lock, if it has one',
+      why: 'A collar that came out with the pipe goes back in first.',
+    },
     { code: 'tug', do: 'Tug it hard', check: 'The mark has not moved.' },
   ]
 }

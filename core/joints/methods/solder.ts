@@ -66,7 +66,7 @@ function preparing(card: Card): DraftStep[] {
     {
       code: 'clean',
       do: rounded(card, `Clean ${depth(card)} of tube and the cup to bright metal`),
-      why: 'Solder takes only on bright copper.',
+      why: 'Solder takes only on bright copper. A worn brush bites again turned the other way.',
     },
     {
       ...mark(card),
@@ -93,14 +93,16 @@ function soldering(card: Card): DraftStep[] {
     {
       code: 'assemble',
       do: `Push ${isBoth(card) ? 'both' : 'it'} to the stop with a twist, wipe off surplus`,
-      check: `${isBoth(card) ? 'Each mark' : 'Mark'} at the edge of the cup, or under it.`,
+      check: `${isBoth(card) ? 'Each mark' : 'Mark'} at the edge of the cup, or under it. A frame on the bench: square, corner by corner.`,
     },
     protection(card),
     heating(card, vertical),
     {
       code: 'feed',
       do: `Feed solder opposite the flame, about ${formatLength(solderWire(card.pipe), system(card))} of wire${isBoth(card) ? ' at each end' : ''}`,
-      why: vertical ? 'It draws upward by itself.' : 'Start low and follow up; more only runs inside.',
+      why: vertical
+        ? 'It draws upward by itself.'
+        : 'Start low and follow up; more only runs inside, and breaks loose later.',
       check: `A ring shows all round${isBoth(card) ? ', at both ends' : ''}. Then stop.`,
     },
     {
