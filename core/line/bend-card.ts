@@ -35,7 +35,7 @@ export interface BendCard {
 }
 
 /** Left over for the hands at the end of a piece that is bent before it is trimmed, mm. Ours. */
-const BEND_SPARE = 100
+export const BEND_SPARE = 100
 
 type BendMark = Extract<PieceMark, { what: 'bend' }>
 const bendsOf = ({ marks }: Piece): BendMark[] => marks.filter((mark) => mark.what === 'bend')

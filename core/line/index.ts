@@ -1,5 +1,5 @@
 export { arcOfBend, gainOf, radiusOf, tangentOf } from './bend'
-export { bendCard, bendRemedy } from './bend-card'
+export { BEND_SPARE, bendCard, bendRemedy } from './bend-card'
 export type { BendCard, BendStep, BendStepCode } from './bend-card'
 export { failPull, isPulledOtherwise, nextPull, pulledAt, pullStep } from './bend-progress'
 export type { PulledPiece } from './bend-progress'

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { CutRow } from '#core/cutting'
+import { BEND_SPARE } from '#core/line'
 import type { CutRecord } from '#core/record'
 import { formatLength, type UnitSystem } from '#core/units'
 import { bringIntoSight } from '~/reading/in-sight'
@@ -27,6 +28,9 @@ watch(
     if (!props.isPhone) bringIntoSight(() => list.value?.querySelector('[aria-current="true"]'))
   },
 )
+/** A field that says nothing leaves what Make leaves for the hands. */
+const hasBent = computed(() => props.rows.some(({ piece }) => piece.bends.length > 0))
+const spareWords = computed(() => props.sheet.spare.trim() || formatLength(BEND_SPARE, props.system))
 const isEvery = computed(() => props.next < 0)
 /** A new bar begins: a line above says so. */
 const isFirst = (index: number) => index > 0 && props.rows[index]!.bar.id !== props.rows[index - 1]!.bar.id
@@ -100,7 +104,10 @@ function statusOf({ isSlip, done }: CutRow) {
       </table>
       <p class="note t14 mt-2">
         Left and right are insertion depths, from the cut end. Long pieces first on each length, so a slip can still be
-        used shorter. <span v-if="sheet.spare.trim()">Bent pieces are {{ sheet.spare }} longer: bend, then trim.</span>
+        used shorter.
+        <span v-if="hasBent" data-test="bent-spare"
+          >Bent pieces are {{ spareWords }} longer for the hands: bend, then trim.</span
+        >
       </p>
       <p class="note t13 mt-1">
         Eye cover at saw and wheel. Cut ends and {{ say(w.swarf) }} are sharp: ream and deburr each end before a hand

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import type { LinesElsewhere } from '#core/acts'
 import type { CutBody, CutRecord, JobRecord, SheetPieces } from '#core/record'
+import { BEND_SPARE } from '#core/line'
 import type { UnitSystem } from '#core/units'
+import { tapeText } from '~/reading/tape'
 
 /** What is cut: lines of this job and of others, and pieces typed at the bench; what waits, and why. */
 const props = defineProps<{
@@ -42,14 +44,14 @@ const isClosed = computed(() => props.sheet.result !== null)
         class="w7"
         :value="sheet.spare"
         maxlength="40"
-        placeholder="0"
+        :placeholder="tapeText(BEND_SPARE, system)"
         :disabled="isClosed"
         data-test="spare"
         @keep="emit('change', { spare: $event })"
     /></label>
     <p class="note t13">
-      Two schools: cut to length and bend to the marks, or bend first in a longer piece and trim. The second forgives a
-      hook set wrong; a piece can be shortened, not grown.
+      Two schools: cut to length and bend to the marks, which is 0 here, or bend first in a longer piece and trim, which
+      Make does where nothing is typed. The second forgives a hook set wrong; a piece can be shortened, not grown.
     </p>
   </section>
 </template>

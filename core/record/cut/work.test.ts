@@ -2,7 +2,9 @@ import { describe, expect, it } from 'vitest'
 import { speakAll } from '#core/speech'
 import { ACTS } from '#core/acts'
 import { cutQuestion, cutRows, planCuts, restsOf, takeAnswer, type BenchPlan } from '#core/cutting'
+import { BEND_SPARE } from '#core/line'
 import {
+  bentPieces,
   gistOfJob,
   beginCut,
   changeCut,
@@ -50,7 +52,7 @@ const JOB = aJob({
     },
   ],
 })
-const SHEET = aCut({ sources: [{ job: JOB.id, line: 'line-1' }] })
+const SHEET = aCut({ sources: [{ job: JOB.id, line: 'line-1' }], spare: '0' })
 /** One piece more than a new length holds, so that an offcut is taken. */
 const LONG = { ...SHEET, extras: [{ id: 'x', name: 'riser', length: '1000', quantity: 1 }] }
 
@@ -127,6 +129,13 @@ describe('pieces of a sheet', () => {
     const [straight, , bent] = piecesFor(JOB, { ...SHEET, spare: '20' }, [JOB]).pieces
     const [was, , bentWas] = piecesFor(JOB, SHEET, [JOB]).pieces
     expect([straight!.length - was!.length, bent!.length - bentWas!.length]).toEqual([0, 20])
+  })
+  it('with bends are as long on the sheet as Make says, where nothing is typed', () => {
+    const [straight, , bent] = piecesFor(JOB, { ...SHEET, spare: '' }, [JOB]).pieces
+    const [was, , bentWas] = piecesFor(JOB, SHEET, [JOB]).pieces
+    expect([straight!.length - was!.length, bent!.length - bentWas!.length]).toEqual([0, BEND_SPARE])
+    const card = bentPieces(JOB).find(({ line, piece }) => `${line.id}:${piece.id}` === bent!.key)!.card
+    expect(bent!.length).toBeCloseTo(card.steps.find(({ code }) => code === 'cut')!.figure!.value, 9)
   })
   it('that cannot be made wait with the reason', () => {
     const bad = aJob({ lines: [aLine({ id: 'line-1', legs: ['e 640', 'zz'] })] })

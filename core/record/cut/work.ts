@@ -16,6 +16,7 @@ import {
   type StockRow,
 } from '#core/cutting'
 import { fillPolicy } from '#core/joints'
+import { BEND_SPARE } from '#core/line'
 import { piecesOf, plainMessage } from '#core/run'
 import { formatDecimal, formatLength, parseLength, type UnitSystem, unitSystemOf, type Region } from '#core/units'
 import { length as mm, lengths, speakAll } from '#core/speech'
@@ -75,7 +76,7 @@ export function piecesFor(
 ): SheetPieces {
   const system = unitSystemOf(job.region)
   const found: SheetPieces = { pieces: [], waiting: [], issues: [], others: [] }
-  const spare = readTyped(sheet.spare, system, 'spare', 0)
+  const spare = readTyped(sheet.spare, system, 'spare', BEND_SPARE)
   if (!spare.ok) found.issues.push(spare.error)
   sheet.sources.forEach(({ job: id, line: lineId }, i) => {
     const from = id === job.id ? job : jobs.find((one) => one.id === id)
