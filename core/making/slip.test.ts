@@ -61,6 +61,10 @@ describe('a coupling without a stop', () => {
   it('is made in three moves, closed only once it stands on both marks', () => {
     const [first, last] = cardsFor('cu-en-x-22', 'press', { length: 78, gap: 24 }) as [MakeCard, MakeCard]
     expect(first.joint.on).toBe('a')
+    for (const card of [first, last]) {
+      const ids = stepsOf(card).map(({ id }) => id)
+      expect(new Set(ids).size).toBe(ids.length)
+    }
     expect(says(first)).toEqual(
       expect.arrayContaining([
         'Clean it bare, bright and round 85 mm from its end, right round',

@@ -112,6 +112,7 @@ export function slidBack(
         ask: gapAsk(gap, most),
       },
       {
+        id: 'insert-2',
         code: 'insert',
         do: `Slide the coupling back until both marks show, ${mm(mark)} from each end`,
         check: 'Both marks at its rims: it sits in the middle.',
