@@ -124,7 +124,7 @@ const breakPath = (x: number, r: number) =>
     :aria-label="compact ? undefined : 'The way, cut through'"
     :aria-hidden="compact ? true : undefined">
     <desc v-if="!compact">{{ text }}</desc>
-    <text v-if="!compact" :x="width - 10" y="16" class="end t13 note">
+    <text v-if="!compact" :x="width - 10" :y="height - 4" class="end t13 note">
       {{ scaleText(k, system) }}; fittings {{ width < 600 ? 'typical' : 'drawn to typical figures'
       }}{{ layout.hasTail ? ', tail broken' : '' }}
     </text>
