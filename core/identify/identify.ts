@@ -88,8 +88,8 @@ function weigh({ checks, region, year }: IdentifyQuestion): Weighed {
 }
 
 /**
- * What stands over a pipe and what is known of its end, with the check that told each, by the checks made at it: as `identifyPipe` says it, without the
- * candidates and what to check next. null where two lengths do not go together.
+ * What stands over a pipe and what is known of its end, with the check that told each, by the checks made at it: as
+ * `identifyPipe` says it, without the candidates and what to check next. null where two lengths do not go together.
  */
 export const factsOfChecks = spoken(factsFound)
 function factsFound(

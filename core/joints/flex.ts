@@ -1,4 +1,3 @@
-import type { WorkingLine } from '#core/base'
 import { bendOf, getPipe } from '#core/catalogue'
 
 /**
@@ -41,20 +40,3 @@ export function flexPlay(pipeId: string, length: number): FlexPlay | null {
 
 /** Whether a tube is bent free by hand, so that its length to the last clip gives it play. */
 export const isFlexible = (pipeId: string): boolean => flexPlay(pipeId, 1) !== null
-
-/** The working of the play along: what is over of the free tube once it is bowed. mm. */
-export function flexWorking(pipeId: string, length: number): WorkingLine[] {
-  const play = flexPlay(pipeId, length)
-  if (!play) return []
-  return [
-    { text: 'free tube, end to last clip', op: '+', value: length, unit: 'mm' },
-    {
-      text: 'straight line of its bow, four arcs',
-      op: '-',
-      value: length - play.along,
-      unit: 'mm',
-      source: play.source,
-    },
-    { text: 'drawn back', op: '=', value: play.along, unit: 'mm' },
-  ]
-}

@@ -1,7 +1,7 @@
 export { orderList, orderName } from './order'
 
 export { factsIn, fillConditions, fillPolicy, fillSituation, hasOneTemper, toTube } from './defaults'
-export { flexPlay, flexWorking, isFlexible } from './flex'
+export { flexPlay, isFlexible } from './flex'
 export type { FlexPlay } from './flex'
 export { alongOf, drawApart } from './play'
 export { asksFlow, findWays, readEnd, toOffer } from './ways'

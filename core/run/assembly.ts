@@ -103,6 +103,11 @@ export function backwards(assembly: Assembly, end: Places): Assembly {
   }
 }
 
+/** Drawn of the line's own pipes on either side, mm: only their ends matter. */
+export const OF_LINE = 400
+/** So far aside, mm, a part waits clear of everything. */
+export const FAR = 200
+
 /** A straight tube of a length from x = 0. */
 export const tube = (id: string, length: number, { od, bore }: { od: number; bore: number }): Solid => ({
   id,

@@ -1,4 +1,4 @@
-import { sleeve, sweep, tube, type Assembly, type Places } from './assembly'
+import { FAR, OF_LINE, sleeve, sweep, tube, type Assembly, type Places } from './assembly'
 
 /** A bad piece out of a line of which nothing moves, mm: two couplings without a stop. */
 export interface RepairSizes {
@@ -22,9 +22,6 @@ export interface RepairPlan {
   places: Places[]
 }
 export type RepairAnswer = { ok: true; plan: RepairPlan } | { ok: false; needs: number }
-
-const OF_LINE = 400
-const FAR = 200
 
 function repairAssembly({ od, bore, slip, gap }: RepairSizes, out: number, piece: number, mark: number): Assembly {
   const round = { od, bore }

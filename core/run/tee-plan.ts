@@ -1,4 +1,15 @@
-import { backwards, sleeve, socketed, sweep, tube, type Assembly, type Move, type Places } from './assembly'
+import {
+  FAR,
+  OF_LINE,
+  backwards,
+  sleeve,
+  socketed,
+  sweep,
+  tube,
+  type Assembly,
+  type Move,
+  type Places,
+} from './assembly'
 
 /** What a tee is let into a line with, mm; `along` and `aside`: how far the line's ends move together. */
 export interface TeeSizes {
@@ -38,10 +49,6 @@ export type TeeAnswer =
   | { ok: true; plan: TeePlan }
   /** How long the coupling would have to be, mm; null where the method has none. */
   | { ok: false; why: 'slip-short' | 'no-slip'; needs: number | null }
-
-/** Drawn of the line's own pipes on either side, mm; only their ends matter. */
-const OF_LINE = 400
-const FAR = 200
 
 /** Whether the tee goes in by itself, and how far the end is then drawn back: past both sockets, or past one and aside. */
 function plainDraw({ along, aside, depth, od }: TeeSizes): number | null {

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { isFlexible, type End, type EndPlay } from '#core/joints'
 import type { JointBody } from '#core/record'
-import { parseLength, type UnitSystem } from '#core/units'
+import type { UnitSystem } from '#core/units'
+import { readLengthField } from '~/reading/length-field'
 import { tapeText } from '~/reading/tape'
 import { unitOf } from '~/reading/format'
 
@@ -23,18 +24,11 @@ const isFlex = computed(() => 'pipe' in props.end && isFlexible(props.end.pipe))
 const shown = (mm: number | null | undefined) => (mm === null || mm === undefined ? '' : tapeText(mm, props.system))
 const isFree = (text: string) => /^\s*(free|enough)?\s*$/i.test(text)
 function lengthProblem(text: string): string | null {
-  if (isFree(text)) return null
-  if (/^\s*0\s*$/.test(text)) return null
-  const read = parseLength(text, props.system, 'length')
-  return read.ok ? null : `${text.trim()} what? ${unitOf(props.system)}, 0 or free.`
+  if (isFree(text) || readLengthField(text, props.system) !== null) return null
+  return `${text.trim()} what? ${unitOf(props.system)}, 0 or free.`
 }
 /** mm; null where it is free. */
-function readLength(text: string): number | null {
-  if (isFree(text)) return null
-  if (/^\s*0\s*$/.test(text)) return 0
-  const read = parseLength(text, props.system, 'length')
-  return read.ok ? read.value.mm : null
-}
+const readLength = (text: string): number | null => (isFree(text) ? null : readLengthField(text, props.system))
 /** What flexible tube gives by itself stands in the empty field. */
 const hint = (name: 'along' | 'aside') => (props.flex === undefined ? 'free' : shown(props.play[name]) || 'free')
 function set(name: 'along' | 'aside', text: string) {

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { Slip } from '#core/making'
 import type { JobRecord, JointBody, JointRecord } from '#core/record'
-import { parseLength, unitSystemOf } from '#core/units'
+import { MM_PER_INCH, unitSystemOf } from '#core/units'
+import { readLengthField } from '~/reading/length-field'
 import { rangeText, unitOf } from '~/reading/format'
 import { tapeText } from '~/reading/tape'
 
@@ -20,11 +21,7 @@ const emit = defineEmits<{ change: [changes: Partial<JointBody>] }>()
 const system = computed(() => unitSystemOf(props.job.region))
 const text = (mm: number | null) => tapeText(mm, system.value)
 const given = (mm: number | null | undefined) => (mm === null || mm === undefined ? '' : text(mm))
-const read = (typed: string): number | null => {
-  if (/^\s*0\s*$/.test(typed)) return 0
-  const length = parseLength(typed, system.value, 'length')
-  return length.ok ? length.value.mm : null
-}
+const read = (typed: string) => readLengthField(typed, system.value)
 const problem = (typed: string) =>
   typed.trim() === '' || read(typed) !== null ? null : `${typed.trim()} what? ${unitOf(system.value)} is accepted.`
 function setGap(typed: string) {
@@ -37,7 +34,7 @@ function setLength(typed: string) {
   emit('change', { slip: { ...props.joint.slip, length: length || undefined } })
 }
 /** Gaps beside the one there is, each with the mark it gives, mm. */
-const STEP_MM = { metric: 2, inch: 25.4 / 16 } as const
+const STEP_MM = { metric: 2, inch: MM_PER_INCH / 16 } as const
 const near = computed(() => {
   const { length, gap, most } = props.slip
   if (length === null || gap === null || most === null) return []
