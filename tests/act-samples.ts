@@ -209,6 +209,18 @@ export const SAMPLES: { readonly [N in ActName]: Sample<N> } = {
     job: bare,
     words: /check of step "cut" failed/,
   },
+  'joint/weep': {
+    act: { name: 'joint/weep', body: { entry: 0 } },
+    record: 'joint-0001',
+    job: bare,
+    words: /end 1 weeps/,
+  },
+  'joint/apart': {
+    act: { name: 'joint/apart', body: { entry: 0, reused: false } },
+    record: 'joint-0001',
+    job: bare,
+    words: /taken apart/,
+  },
   'joint/wait': {
     act: { name: 'joint/wait', body: { entry: 1, step: 'wait' } },
     record: 'joint-0001',

@@ -117,6 +117,7 @@ export const aSignoff = (changes: Partial<SignoffRecord> = {}): SignoffRecord =>
   marks: [],
   corrects: null,
   remarks: [],
+  minutes: [],
   ...changes,
 })
 

@@ -15,6 +15,7 @@ export function useJoint(job: Ref<JobRecord | undefined>) {
     const joints = job.value?.joints ?? []
     return joints.find(({ id }) => id === route.query.joint) ?? joints.find(({ way }) => way === null) ?? joints.at(-1)
   })
+  const measured = useOwnMinutes(() => job.value?.region)
   const isSigned = computed(() => joint.value !== undefined && isMade(joint.value))
   const conditions = computed(() => fillConditions(joint.value?.conditions))
 
@@ -28,7 +29,7 @@ export function useJoint(job: Ref<JobRecord | undefined>) {
           b: ends.value.b,
           conditions: conditionsNow(joint.value!),
           policy: job.value.policy,
-          kit: kitOf(job.value),
+          kit: kitOf(job.value, measured.value),
         }
       : null,
   )
@@ -122,6 +123,7 @@ export function useJoint(job: Ref<JobRecord | undefined>) {
     isStarting,
     ...useShifted(job, joint),
     isSigned,
+    measured,
     conditions,
     isDue,
     answer,

@@ -66,6 +66,9 @@ const times = (words: string, quantity: unknown): string =>
 const ITEMS: Readonly<Record<string, (one: Any, job: Job) => string>> = {
   tools: ({ method, sizes }) => `${methodWords(method as never)} ${(sizes as string[]).join(' ')}`.trim(),
   fittings: ({ fitting, nominal, method }) => `${String(fitting)} ${String(nominal)} ${methodWords(method as never)}`,
+  minutes: ({ method, nominal, work, wait }) =>
+    `${methodWords(method as never)} ${nominal ?? 'every size'}, ${work} min, ${wait} to wait`,
+  prices: ({ name, size, price }) => `${name} ${size}, ${price}`,
   benders: ({ pipe, radius }, job) => `${getPipe(String(pipe)).label}, radius ${lengthWords(radius, job)}`,
   counts: ({ item, out, back }) => `${String(item)} ${String(out)} out, ${back === null ? 'none' : String(back)} back`,
   stock: ({ length, quantity }) => times(String(length), quantity),

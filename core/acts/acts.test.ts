@@ -73,7 +73,16 @@ describe('every act', () => {
   it('stays on record where a check failed, a hand signed, or something was ordered by it; all else is taken back', () => {
     expect(ACT_NAMES.filter((name) => actOf(name).undo === null)).toEqual([
       ...['job/begin', 'job/drop', 'job/settle', 'kit/found', 'find/drop-photo', 'line/fail-bend'],
-      ...['joint/fail', 'joint/reopen', 'joint/sign', 'cut/plan', 'cut/finish', 'look/keep'],
+      ...[
+        'joint/fail',
+        'joint/weep',
+        'joint/apart',
+        'joint/reopen',
+        'joint/sign',
+        'cut/plan',
+        'cut/finish',
+        'look/keep',
+      ],
     ])
   })
   it.each(samples.filter(({ act }) => actOf(act.name).undo !== null))(

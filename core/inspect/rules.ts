@@ -1,6 +1,14 @@
 import type { Figure, RuleRow } from '#core/base'
 import { getPipe, seriesOf, type Pipe } from '#core/catalogue'
-import { ALL_METHODS, isByThread, JOINT_METHODS, THREADS_LEFT, type Method, type MethodLook } from '#core/joints'
+import {
+  ALL_METHODS,
+  isByThread,
+  JOINT_METHODS,
+  THREADS_LEFT,
+  weepWords,
+  type Method,
+  type MethodLook,
+} from '#core/joints'
 import { refusedHidden } from './facts'
 import { decimalsApart, formatDecimal, judgeReading } from '#core/units'
 import { about, length, w } from '#core/speech'
@@ -82,7 +90,7 @@ export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
     gravest: 'wrong',
     applies: always,
     says: (value, { method }) => {
-      const again = ALL_METHODS[method].weeps ?? 'Cut it out and make it anew: it is not made to be tightened.'
+      const again = weepWords(ALL_METHODS[method].weeps)
       if (value === 'weeps') return wrong('It weeps.', again)
       if (value === 'stain') return care('It has wept: a stain is left.', 'Dry it and look again under pressure.')
       return sound('Dry.')

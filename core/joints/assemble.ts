@@ -30,6 +30,7 @@ import {
   type Way,
 } from './types'
 import { MM_PER_INCH, type Region } from '#core/units'
+import { orderName } from './order'
 import { speak, temperature as degrees, w } from '#core/speech'
 
 const UNKNOWN_DEPTH: Figure = { value: null, lo: null, hi: null, source: 'no figure held; measure the socket' }
@@ -174,13 +175,16 @@ function minutesOf(meeting: Meeting, { kit: { minutes = [] } }: Situation): { wo
   )
 }
 
+/** What a part goes by on a price list: its own name, or the counter's. */
+const namesOf = (part: Part, region: Region): string[] => [speak(part.name, region), speak(orderName(part), region)]
+
 /** A part's own price in place of our guess, where the user typed it. */
 function ownCost(parts: readonly Part[], { region, kit: { prices = [] } }: Situation): number | null {
   const priced = parts
     .filter(({ kind }) => kind !== 'tail')
     .map((part) => ({
       part,
-      own: prices.find(({ name, size }) => name === speak(part.name, region) && size === part.size),
+      own: prices.find(({ name, size }) => size === part.size && namesOf(part, region).includes(name)),
     }))
   return priced.length > 0 && priced.every(({ own }) => own)
     ? priced.reduce((sum, { part, own }) => sum + own!.price * part.quantity, 0)

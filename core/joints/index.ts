@@ -15,8 +15,10 @@ export { ALL_METHODS, JOINT_METHODS, threadSteps, UNION_STEPS } from './methods'
 export type { MethodLook, ThreadCard } from './methods'
 export { AMBIENT_C, hasLiner } from './card/draft'
 export { CEMENT_AIR_C, EXPANSION_FROST_C, solderByVolume, SOLDER_GAP_MM, THREADS_LEFT } from './card/facts'
+export { weepWords } from './card/remedy'
 export { MADE_METHODS, NEAR, STEP_CODES } from './card/types'
 export type {
+  Apart,
   Ask,
   Card,
   Consumable,

@@ -1,5 +1,17 @@
 export { benderFor, changeKit, kitOf, overdue } from './kit/work'
-export type { BenderRecord, CountRecord, FittingRecord, KitBody, ToolRecord } from './kit/schema'
+export type {
+  BenderRecord,
+  CountRecord,
+  FittingRecord,
+  KitBody,
+  MinutesRecord,
+  PriceRecord,
+  ToolRecord,
+} from './kit/schema'
+export { MOST_PRICES } from './kit/schema'
+export { LAST_ENDS, LEAST_ENDS, measuredMinutes, minutesFrom } from './kit/own-minutes'
+export type { MeasuredMinutes, MinutesFrom } from './kit/own-minutes'
+export type { EndMinutes } from './joint/record'
 export { nextAction } from './job/next-action'
 export { MOST_PHOTO_BYTES, MOST_PHOTOS, readPhotoKind } from './find/photo'
 
@@ -88,6 +100,7 @@ export type { FindRules } from './find/work'
 export type { Hand } from './hand'
 
 export type { LeftCode } from './joint/left'
+export { takeApart, weepJoint, weepsOf } from './joint/apart'
 export { leftToSign, reopenJoint, signJoint, WATCH_SECONDS } from './joint/sign'
 export type { Left } from './joint/sign'
 export {

@@ -2,7 +2,15 @@ import { and, asc, count, desc, eq, inArray, max, type SQL } from 'drizzle-orm'
 import type { MySqlColumn } from 'drizzle-orm/mysql-core'
 import type { OwnKind } from '#core/acts'
 import type { Policy } from '#core/joints'
-import type { BenderRecord, ClashRecord, FittingRecord, JobRecord, ToolRecord } from '#core/record'
+import type {
+  BenderRecord,
+  ClashRecord,
+  FittingRecord,
+  JobRecord,
+  MinutesRecord,
+  PriceRecord,
+  ToolRecord,
+} from '#core/record'
 import type { Database, Transaction } from '../db/client'
 import { clashes, cuts, finds, jobs, joints, lines, looks } from '../db/schema'
 import { toCut } from './cuts'
@@ -35,6 +43,8 @@ export const ownFields = (row: JobRow) => ({
   tools: row.tools as ToolRecord[] | null,
   fittings: row.fittings as FittingRecord[],
   benders: row.benders as BenderRecord[],
+  minutes: row.minutes as MinutesRecord[],
+  prices: row.prices as PriceRecord[],
   counts: row.counts as JobRecord['counts'],
   handedOver: row.handedOver === null ? null : toIso(row.handedOver),
   archivedAt: row.archivedAt === null ? null : toIso(row.archivedAt),
@@ -118,7 +128,13 @@ async function freeSlug(tx: Transaction, name: string): Promise<string> {
 export async function insertJob(tx: Transaction, { id, name, place, region, year }: JobRecord): Promise<void> {
   const [last] = await tx.select({ position: max(jobs.position) }).from(jobs)
   const [before] = await tx
-    .select({ tools: jobs.tools, fittings: jobs.fittings, benders: jobs.benders })
+    .select({
+      tools: jobs.tools,
+      fittings: jobs.fittings,
+      benders: jobs.benders,
+      minutes: jobs.minutes,
+      prices: jobs.prices,
+    })
     .from(jobs)
     .where(eq(jobs.region, region))
     .orderBy(desc(jobs.position))
@@ -136,6 +152,8 @@ export async function insertJob(tx: Transaction, { id, name, place, region, year
       tools: before?.tools ?? null,
       fittings: before?.fittings ?? [],
       benders: before?.benders ?? [],
+      minutes: before?.minutes ?? [],
+      prices: before?.prices ?? [],
       position: (last?.position ?? 0) + 1,
     })
 }
@@ -152,6 +170,8 @@ const toRow = (job: JobRecord) => ({
   tools: job.tools,
   fittings: job.fittings,
   benders: job.benders,
+  minutes: job.minutes,
+  prices: job.prices,
   counts: job.counts,
   version: job.version,
   updatedAt: timeOrNull(job.updatedAt),

@@ -27,7 +27,8 @@ const STEPS = {
   ),
   signoffs: listed(
     sql`'id', ${signoffs.id}, 'initials', ${signoffs.initials}, 'marks', json_compact(${signoffs.marks}),
-      'corrects', ${signoffs.corrects}, 'remarks', json_compact(${signoffs.remarks}), 'at', ${signoffs.at}`,
+      'corrects', ${signoffs.corrects}, 'remarks', json_compact(${signoffs.remarks}),
+      'minutes', json_compact(${signoffs.minutes}), 'at', ${signoffs.at}`,
     own(signoffs),
     sql`${signoffs.seq}`,
   ),

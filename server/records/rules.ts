@@ -13,9 +13,13 @@ export async function rulesOf(
   doubted: readonly DoubtedFind[],
   { does }: ActDef,
 ): Promise<Omit<Rules, 'rack'>> {
-  const { id, name, region, year, policy, tools, fittings, benders } = ownFields(job)
+  const { id, name, region, year, policy, tools, fittings, benders, minutes, prices } = ownFields(job)
   const resting = does === 'drops' ? await restingOn(tx, job) : { joints: [], cuts: [] }
-  return { ...{ id, name, region, year, policy, tools, fittings, benders }, finds: doubted, ...resting }
+  return {
+    ...{ id, name, region, year, policy, tools, fittings, benders, minutes, prices },
+    finds: doubted,
+    ...resting,
+  }
 }
 
 /** The finds of a job, as far as joints rest on them. */

@@ -1,12 +1,14 @@
-import { and, desc, eq, inArray, isNotNull, or, sql } from 'drizzle-orm'
+import { and, desc, eq, inArray, isNotNull, isNull, or, sql } from 'drizzle-orm'
 import type { FinishedSheet, LinesElsewhere } from '#core/acts'
-import type { CutResult, GistOf } from '#core/record'
+import { measuredMinutes, type CutResult, type EndMinutes, type GistOf, type MeasuredMinutes } from '#core/record'
 import { reading } from '../db/client'
-import { cuts, gists, jobs, summaries } from '../db/schema'
+import { cuts, gists, jobs, joints, signoffs, summaries } from '../db/schema'
 
 /** Most lines of other jobs at once: of those worked on last. */
 const MOST_LINES = 200
 const MOST_SHEETS = 8
+/** Sign-offs looked through for own minutes, the last ones. */
+const MOST_SIGNOFFS = 1000
 
 /** Lines of jobs in a country's sizes that are open or wait, and of jobs by their ids, those worked on last first. */
 export const linesElsewhere = (region: string, ids: readonly string[]): Promise<LinesElsewhere[]> =>
@@ -41,4 +43,18 @@ export const finishedSheets = (): Promise<FinishedSheet[]> =>
       .orderBy(desc(sql`json_value(${cuts.result}, '$.at')`))
       .limit(MOST_SHEETS)
     return rows.map((row) => ({ ...row, result: row.result as CutResult }))
+  })
+
+/** Own minutes of a country's sizes, from the joints signed last on every job; a correction is no second joint. */
+export const ownMinutes = (region: string): Promise<MeasuredMinutes[]> =>
+  reading(async (db) => {
+    const rows = await db
+      .select({ minutes: signoffs.minutes })
+      .from(signoffs)
+      .innerJoin(joints, eq(joints.id, signoffs.jointId))
+      .innerJoin(jobs, eq(jobs.id, joints.jobId))
+      .where(and(eq(jobs.region, region), isNull(signoffs.corrects), sql`json_length(${signoffs.minutes}) > 0`))
+      .orderBy(desc(signoffs.seq))
+      .limit(MOST_SIGNOFFS)
+    return measuredMinutes(rows.flatMap(({ minutes }) => minutes as EndMinutes[]))
   })

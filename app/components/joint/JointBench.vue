@@ -18,6 +18,7 @@ const {
   shifted,
   follow,
   isSigned,
+  measured,
   conditions,
   isDue,
   answer,
@@ -158,13 +159,12 @@ const missingEnds = computed(() => {
       <InTurn v-if="way" :after="2"
         ><WayWorking
           :way="way"
-          :region="job.region"
+          :job="job"
+          :measured="measured"
           :system="system"
           :index="at"
           :is-signed="isSigned"
           :taken="way.id === joint.wayId"
-          :policy="job.policy"
-          :slug="job.slug"
           @take="take(way.id)"
           ><template #first
             ><OnFirst :job="job" :joint="joint" :way="way" :is-signed="isSigned" @change="change" /></template
@@ -201,13 +201,12 @@ const missingEnds = computed(() => {
         ><template #body
           ><WayWorking
             :way="way"
-            :region="job.region"
+            :job="job"
+            :measured="measured"
             :system="system"
             :index="at"
             :is-signed="isSigned"
             :taken="way.id === joint.wayId"
-            :policy="job.policy"
-            :slug="job.slug"
             @take="take(way.id)"
             ><template #first
               ><OnFirst

@@ -83,7 +83,13 @@ function below({ insertion: { value, lo, hi, source } }: Joint, end: string): st
         ><i>min{{ way.minutes.wait ? `, + ${formatDecimal(way.minutes.wait, 0)} cool` : '' }}</i></span
       >
       <span class="cell wide"
-        ><b class="money">{{ CURRENCY[region] }}{{ way.cost.low.toFixed(0) }} to {{ way.cost.high.toFixed(0) }}</b
+        ><b class="money"
+          >{{ CURRENCY[region]
+          }}{{
+            way.cost.low === way.cost.high
+              ? way.cost.low.toFixed(2)
+              : `${way.cost.low.toFixed(0)} to ${way.cost.high.toFixed(0)}`
+          }}</b
         ><i>{{ way.undo }}</i></span
       >
     </button>

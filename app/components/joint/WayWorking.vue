@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import type { Note } from '#core/base'
-import { ALL_METHODS, isAtFace, orderList, orderName, type Policy, type Way } from '#core/joints'
-import { formatDecimal, formatLength, type UnitSystem, type Region } from '#core/units'
+import { getPipe } from '#core/catalogue'
+import { ALL_METHODS, isAtFace, orderList, orderName, type Joint, type Way } from '#core/joints'
+import { minutesFrom, type JobRecord, type MeasuredMinutes } from '#core/record'
+import { formatDecimal, formatLength, type UnitSystem } from '#core/units'
 import { speak } from '#core/speech'
 import { CURRENCY, methodWords, VERDICT_WORDS } from '~/wording/en'
 import { schoolsOf } from '~/wording/policy'
@@ -11,23 +13,24 @@ import { countText, inUnits, rangeText } from '~/reading/format'
 /** Working of the way looked at: depths with their sources, what is weakest, parts to order, cautions, schools. */
 const props = defineProps<{
   way: Way
-  region: Region
+  job: JobRecord
+  /** Own minutes by the joints signed last. */
+  measured: readonly MeasuredMinutes[]
   system: UnitSystem
   index: number
   isSigned: boolean
   taken: boolean
-  policy: Partial<Policy>
-  slug: string
 }>()
 const emit = defineEmits<{ take: [] }>()
 const { show, showDepth } = useWorking()
 const { isOut, flip } = useStock()
-const words = (text: string) => speak(text, props.region)
+const region = computed(() => props.job.region)
+const words = (text: string) => speak(text, props.job.region)
 function place(i: number): string {
   if (i === 0) return 'first end'
   return i === props.way.joints.length - 1 ? 'other end' : 'between'
 }
-const schools = computed(() => schoolsOf(props.way, props.policy).slice(0, 3))
+const schools = computed(() => schoolsOf(props.way, props.job.policy).slice(0, 3))
 /** What decides stands first; a way keeps it among its cautions too. */
 const decides = (note: Note) =>
   props.way.verdict !== 'fits' && props.way.because.some(({ code, text }) => code === note.code && text === note.text)
@@ -38,7 +41,7 @@ const notes = computed(() => [
 
 /** The order list as the supplier reads it: how many, what, which size. */
 const order = computed(() =>
-  orderList(props.way, props.region).map(({ name, ...line }) => ({ ...line, name: words(name) })),
+  orderList(props.way, props.job.region).map(({ name, ...line }) => ({ ...line, name: words(name) })),
 )
 const isCopied = ref(false)
 async function copyOrder() {
@@ -55,15 +58,33 @@ watch(
 )
 const csv = computed(() => csvLink(order.value, ['quantity', 'name', 'size']))
 
+const OURS = 'ours: the middle of what is met at one reachable end of a usual size, cutting and marking counted in'
+/** Minutes at one end of this way, with whose they are in words. */
+function minutesAt({ method, pipe, thread }: Joint) {
+  const nominal = thread?.size ?? (pipe === null ? '' : getPipe(pipe).nominal)
+  const found = minutesFrom({ method, nominal }, props.job.minutes, props.measured)
+  if (found.from === 'typed') return { work: found.typed.work, whose: 'yours, typed in Kit' }
+  if (found.from === 'ours') return { work: ALL_METHODS[method].minutes.work, whose: 'ours' }
+  const { work, lo, hi, ends } = found.measured
+  return {
+    work,
+    whose: `yours: the middle of ${ends} signed, half of them ${formatDecimal(lo, 1)} to ${formatDecimal(hi, 1)}`,
+  }
+}
+const ends = computed(() => props.way.joints.map((joint) => ({ joint, ...minutesAt(joint) })))
+const isAllOurs = computed(() => ends.value.every(({ whose }) => whose === 'ours'))
+/** Every part has a price of the user's own: the cost is no guess. */
+const isPriced = computed(() => props.job.prices.length > 0 && props.way.cost.low === props.way.cost.high)
+
 function showMinutes() {
   show({
     title: `Minutes of way ${props.index + 1}`,
-    source: 'ours: the middle of what is met at one reachable end of a usual size, cutting and marking counted in',
+    source: isAllOurs.value ? OURS : 'yours where it says so, else ours',
     lines: [
-      ...props.way.joints.map((joint) => ({
-        text: methodWords(joint.method),
+      ...ends.value.map(({ joint, work, whose }) => ({
+        text: whose === 'ours' ? methodWords(joint.method) : `${methodWords(joint.method)}, ${whose}`,
         op: '+' as const,
-        value: ALL_METHODS[joint.method].minutes.work,
+        value: work,
         unit: 'min',
       })),
       { text: 'hands on', op: '=' as const, value: props.way.minutes.work, unit: 'min' },
@@ -122,17 +143,19 @@ function showMargin() {
               {{ formatDecimal(way.minutes.work, 1) }}<span class="visually-hidden"> minutes, show the working</span>
             </button>
           </td>
-          <td class="src">minutes, ours</td>
+          <td class="src" data-test="whose-minutes">minutes, {{ isAllOurs ? 'ours' : 'yours' }}</td>
         </tr>
         <tr v-if="way.minutes.wait">
           <td>wait till cold</td>
           <td class="v">{{ formatDecimal(way.minutes.wait, 0) }}</td>
-          <td class="src">minutes, ours</td>
+          <td class="src">minutes, {{ isAllOurs ? 'ours' : 'yours' }}</td>
         </tr>
         <tr>
-          <td>parts, a guess</td>
-          <td class="v">{{ way.cost.low.toFixed(0) }} to {{ way.cost.high.toFixed(0) }}</td>
-          <td class="src">{{ CURRENCY[region] }}, ours</td>
+          <td>{{ isPriced ? 'parts' : 'parts, a guess' }}</td>
+          <td class="v" data-test="parts-cost">
+            {{ isPriced ? way.cost.low.toFixed(2) : `${way.cost.low.toFixed(0)} to ${way.cost.high.toFixed(0)}` }}
+          </td>
+          <td class="src">{{ CURRENCY[region] }}, {{ isPriced ? 'your prices' : 'ours' }}</td>
         </tr>
         <tr class="sub">
           <td>margin: {{ way.margin.at }}</td>
@@ -192,7 +215,9 @@ function showMargin() {
     <div v-for="school in schools" :key="school.name" class="mt-3" data-test="school">
       <h3 class="zone-heading">
         Where practitioners differ: {{ words(school.name) }}
-        <NuxtLink v-if="school.policy" :to="`/jobs/${slug}/kit`" class="right underline">by the job's policy</NuxtLink>
+        <NuxtLink v-if="school.policy" :to="`/jobs/${job.slug}/kit`" class="right underline"
+          >by the job's policy</NuxtLink
+        >
       </h3>
       <ul class="flex gap-4 flex-wrap t14">
         <li v-for="one in school.schools" :key="one.words">

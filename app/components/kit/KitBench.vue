@@ -9,6 +9,7 @@ import { today } from '~/reading/today'
 const props = defineProps<{ job: JobRecord }>()
 const store = useJobStore()
 const day = today()
+const measured = useOwnMinutes(() => props.job.region)
 const late = computed(() => overdue(props.job.tools, day).length)
 const unmeasured = computed(
   () => props.job.fittings.filter(({ insertion, takeOut }) => insertion === null || takeOut === null).length,
@@ -53,6 +54,13 @@ const notRight = computed(
         :region="job.region"
         :today="day"
         @change="(benders) => store.do(job.slug, 'kit/change', null, { benders })" />
+      <MinutesTable
+        class="mt-6"
+        :minutes="job.minutes"
+        :measured="measured"
+        :region="job.region"
+        @change="(minutes) => store.do(job.slug, 'kit/change', null, { minutes })" />
+      <PriceList class="mt-4" :job="job" @change="(prices) => store.do(job.slug, 'kit/change', null, { prices })" />
       <p class="t15 mt-4">
         <a :href="`/api/jobs/${job.slug}/depth-cards.pdf`" target="_blank" class="link-verb" data-test="depth-cards"
           >Print depth cards</a

@@ -6,6 +6,7 @@ import { dayTime } from '~/wording/entry'
 
 /** The checks that failed at one end, with what was done, and how often its fitting was used again. */
 const props = defineProps<{ job: JobRecord; joint: JointRecord; entry: number }>()
+const FAULT_WORDS: Readonly<Record<string, string>> = { weep: 'it wept', apart: 'taken apart' }
 const faults = computed(() => props.joint.faults.filter(({ entry }) => entry === props.entry))
 const reuses = computed(() => reusesOf(props.joint, props.entry))
 </script>
@@ -13,14 +14,15 @@ const reuses = computed(() => reusesOf(props.joint, props.entry))
 <template>
   <div v-if="faults.length" data-test="faults">
     <h2 class="zone-heading">
-      Checks that failed here
+      What went wrong here
       <span v-if="reuses" class="right"
         >fitting used again {{ reuses }} of {{ fillPolicy(job.policy).reuseLimit }}</span
       >
     </h2>
     <ul class="t15">
       <li v-for="fault in faults" :key="fault.id">
-        <b>{{ fault.code }}</b> {{ dayTime(fault.at, job.region) }}{{ fault.by ? `, ${fault.by}` : '' }}:
+        <b>{{ FAULT_WORDS[fault.code] ?? fault.code }}</b> {{ dayTime(fault.at, job.region)
+        }}{{ fault.by ? `, ${fault.by}` : '' }}:
         {{ speak(fault.remedy, job.region) }}
       </li>
     </ul>

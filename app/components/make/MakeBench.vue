@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useStorage, useSwipe, useWakeLock } from '@vueuse/core'
 import { getPipe } from '#core/catalogue'
-import { doubtsOf, gistOfJob, isAt, statusOf, type BentPiece, type JobRecord } from '#core/record'
-import { remedyOf } from '#core/making'
+import { doubtsOf, gistOfJob, isAt, statusOf, weepsOf, type BentPiece, type JobRecord } from '#core/record'
+import { remedyOf, weepOf } from '#core/making'
 import { methodWords } from '~/wording/en'
 import { endLabel } from '~/wording/way'
 import { unitSystemOf } from '#core/units'
@@ -68,10 +68,24 @@ const waitStep = computed(() => {
 })
 const timerOf = (step: number) =>
   joint.value?.timers.find(isAt({ entry: card.value!.entry, step: steps.value[step]!.id }))
+/** What a failed check of a step asks for; with the water on, by how often the end has wept. */
+function remedyFor(step: number) {
+  const { entry, joint: made } = card.value!
+  const { code, isUnderWater } = steps.value[step]!
+  return isUnderWater
+    ? weepOf(made.method, weepsOf(joint.value!, entry), props.job.region)
+    : remedyOf(made.method, code, props.job.region)
+}
 const heldBy = (step: number) => (card.value && steps.value[step] ? heldAt(card.value, steps.value[step]) : null)
 const canSign = computed(() => left.value === 0 && depth.value.mm !== null)
 const next = computed(() => joints.value.find((one) => one.id !== joint.value?.id && statusOf(one) !== 'made'))
 const isHeatOpen = ref(false)
+const isApartOpen = ref(false)
+/** With the water on any end may be the one that weeps: it is asked which. */
+function failStep(step: number) {
+  if (steps.value[step]?.isUnderWater) isApartOpen.value = true
+  else void fail(step)
+}
 const isCountOpen = ref(false)
 const doubts = computed(() => (joint.value ? doubtsOf(gistOfJob(props.job), joint.value) : []))
 
@@ -224,9 +238,9 @@ useKeys({
             :locked="isSigned"
             :region="job.region"
             :system="system"
-            :remedy="(step) => remedyOf(card!.joint.method, steps[step]!.code, job.region)"
+            :remedy="remedyFor"
             @tick="tick"
-            @fail="fail">
+            @fail="failStep">
             <template #wait="{ step }"
               ><WaitTimer
                 v-if="narrow && waitStep && waitStep.step === step"
@@ -262,6 +276,11 @@ useKeys({
         <p>
           <button type="button" class="underline t15 min-h-9" data-test="open-count" @click="isCountOpen = true">
             Count parts out and back <kbd>Q</kbd>
+          </button>
+        </p>
+        <p>
+          <button type="button" class="underline t15 min-h-9" data-test="open-apart" @click="isApartOpen = true">
+            It weeps, or comes apart
           </button>
         </p>
         <FailedChecks :job="job" :joint="joint" :entry="card.entry" />
@@ -301,6 +320,7 @@ useKeys({
       :region="job.region"
       :system="system" />
     <ReopenDialog v-model:open="isReopening" :job="job" :joint="joint" :cards="cards" />
+    <ApartSheet v-model:open="isApartOpen" :job="job" :joint="joint" :cards="cards" :card="card" />
     <CountSheet v-model:open="isCountOpen" :job="job" />
     <SignDialog
       v-model:open="isSigning"

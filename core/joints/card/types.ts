@@ -157,6 +157,24 @@ export interface Remedy {
   reuses: boolean
 }
 
+/** How a finished end comes apart again, what of it is used again, and how that is looked at first. */
+export interface Apart {
+  /** In order; the first makes it safe. */
+  moves: readonly { do: string; caution?: string }[]
+  /** null: nothing but the pipe that is left. */
+  again: { what: string; look: string } | null
+  /** What is thrown away. */
+  scrap: string
+  /** The pipe goes with it, by its depth in the fitting. */
+  takesPipe?: true
+}
+
+/** What an end that weeps asks for: `once` leaves it together and is tried once; `then` begins it anew. */
+export interface Weep {
+  once?: string
+  then: string
+}
+
 export interface Consumable {
   item: string
   quantity: number

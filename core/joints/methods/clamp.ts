@@ -1,11 +1,12 @@
 import { ringPosition, type Pipe } from '#core/catalogue'
 import { about } from '#core/speech'
 import { cut, mark, ringAsk, ringBand } from '../card/draft'
-import { CUT_OFF_RING, end, step } from '../card/remedy'
+import { CUT_OFF_RING, end, step, WEEPS_CUT_OUT } from '../card/remedy'
 import type { Card, DraftStep } from '../card/types'
 import { IN_GROUND, isInGround, noRoom } from '../rules/common'
 import { care, note } from '../rules/rule'
 import type { JointMethod } from './types'
+import { ringApart } from '../card/apart'
 
 const ringOf = (pipe: Pipe) => ringPosition('clamp', pipe)
 
@@ -66,6 +67,8 @@ export const clamp: JointMethod = {
   narrowsBore: true,
   takesInsertPolicy: true,
   looks: ['mark', 'pressed', 'gauge', 'ringDistance', 'system'],
+  weeps: WEEPS_CUT_OUT,
+  apart: ringApart('Nip the ear of the clamp through with cutters and spread it'),
   drawing: { mouth: 'barb-ring', material: 'brass', wall: 0.1 },
   bareBetweenMm: 12,
   hasDropEar: true,

@@ -9,6 +9,7 @@ import { BOOKED, IN_GROUND, isInGround, isSoft, mayBeSoft, nutsInReach, TWO_SPAN
 import { care, refusal, school } from '../rules/rule'
 import type { Part, Tube } from '../types'
 import type { JointMethod } from './types'
+import { nutApart } from '../card/apart'
 
 const socketOf = ({ pipe }: Tube) => findSocket('compression', pipe)
 const isOld = ({ pipe }: Tube): boolean => seriesOf(pipe.series).sizing === 'bs-bore'
@@ -175,7 +176,11 @@ export const compression: JointMethod = {
   spoken: ['compression', 'comp'],
   isSuggested: true,
   looks: ['mark', 'liner', 'olive', 'metals'],
-  weeps: 'A quarter turn more, once, body held. Then cut back and make it anew.',
+  weeps: { once: 'A quarter turn more, once, body held.', then: 'Then cut back and make it anew.' },
+  apart: nutApart(
+    `${w.AnOlive} that turns on the pipe or is scored: slit it off along the pipe with ${w.anOlive} cutter, and leave no groove`,
+    `Seat of the body smooth, nut runs free by hand. The ${w.olive} stays with its pipe and goes back into the same body`,
+  ),
   drawing: { mouth: 'nut', material: 'brass', wall: 0.22 },
   bareBetweenMm: 0,
   hasSwivel: true,

@@ -8,6 +8,7 @@ import type { Card, DraftStep } from '../card/types'
 import { BOOKED, CONE_RULES, RENIP } from '../rules/common'
 import { care, note } from '../rules/rule'
 import type { JointMethod } from './types'
+import { nutApart } from '../card/apart'
 
 const isMetal = ({ pipe }: Tube): boolean => pipe.family === 'copper'
 
@@ -87,7 +88,8 @@ export const cone: JointMethod = {
   hasSeal: true,
   narrowsBore: true,
   looks: ['mark', 'system'],
-  weeps: 'Nip it once, body held. Then a new cone on a fresh end.',
+  weeps: { once: 'Nip it once, body held.', then: 'Then a new cone on a fresh end.' },
+  apart: nutApart('Cone and its rings: new on a fresh end', 'Seat of the body smooth, nut runs free by hand'),
   drawing: { mouth: 'barb-nut', material: 'brass', wall: 0.14 },
   bareBetweenMm: 5,
   remedies: {

@@ -1,11 +1,12 @@
 import { ringPosition, ringGauge, type Pipe } from '#core/catalogue'
 import { about, w } from '#core/speech'
 import { cut, mark, ringAsk, ringBand } from '../card/draft'
-import { CUT_OFF_RING, end, step } from '../card/remedy'
+import { CUT_OFF_RING, end, step, WEEPS_CUT_OUT } from '../card/remedy'
 import type { Ask, Card, DraftStep } from '../card/types'
 import { IN_GROUND, isInGround, noRoom } from '../rules/common'
 import { care, note } from '../rules/rule'
 import type { JointMethod } from './types'
+import { ringApart } from '../card/apart'
 
 /** Outside diameter of a finished ring by calliper, where its gauge is known. */
 function gaugeAsk(card: Card): { ask?: Ask } {
@@ -87,6 +88,8 @@ export const crimp: JointMethod = {
   narrowsBore: true,
   takesInsertPolicy: true,
   looks: ['mark', 'pressed', 'gauge', 'ringDistance', 'system'],
+  weeps: WEEPS_CUT_OUT,
+  apart: ringApart('Open the ring with a ring cutter, or two shallow cuts across it and a twist'),
   drawing: { mouth: 'barb-ring', material: 'brass', wall: 0.1 },
   bareBetweenMm: 12,
   hasDropEar: true,

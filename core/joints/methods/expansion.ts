@@ -2,11 +2,12 @@ import { formatLength } from '#core/units'
 import { about, temperature as degrees } from '#core/speech'
 import { ambient, cut, mark, system } from '../card/draft'
 import { EXPANSION_HOLD_SECONDS, expansionShrink, EXPANSION_STROKES, RING_OVER_END_MM } from '../card/facts'
-import { end, step } from '../card/remedy'
+import { end, step, WEEPS_CUT_OUT } from '../card/remedy'
 import type { Card, DraftStep } from '../card/types'
 import { IN_GROUND, isInGround, isListed, noRoom } from '../rules/common'
 import { care, held, note, refusal } from '../rules/rule'
 import type { JointMethod } from './types'
+import { cutOutApart } from '../card/apart'
 
 /** How long a ring shrinks, in words; null: too cold for a figure. */
 function shrinkWords(seconds: number | null): string {
@@ -122,6 +123,15 @@ export const expansion: JointMethod = {
   isTicked: true,
   takesInsertPolicy: true,
   looks: ['mark', 'system'],
+  weeps: WEEPS_CUT_OUT,
+  apart: {
+    ...cutOutApart('ring'),
+    again: {
+      what: 'the fitting, if it is brass',
+      look: 'Freed with hot air, never a flame; barb unmarked under a thumbnail. A plastic one is scrap.',
+    },
+    scrap: 'The ring and the tube it held: never expanded again',
+  },
   drawing: { mouth: 'barb-expanded', material: 'brass', wall: 0.12 },
   bareBetweenMm: 10,
   hasDropEar: true,

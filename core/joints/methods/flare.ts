@@ -7,6 +7,7 @@ import type { Card, DraftStep } from '../card/types'
 import { BOOKED, cutBack, isInGround, mayBeSoft, noRoom, nutsInReach } from '../rules/common'
 import { care, held, note, refusal, type RefusalRule } from '../rules/rule'
 import type { JointMethod } from './types'
+import { nutApart } from '../card/apart'
 
 const NEW_END = 'Cut it off behind the flare and flare a fresh end; one end is flared twice at most'
 
@@ -88,7 +89,11 @@ export const flare: JointMethod = {
   price: { low: 0.8, high: 2.4 },
   spoken: ['flare', 'flared'],
   looks: ['mark', 'metals'],
-  weeps: 'A flat more, once, body held. Then cut it off and flare a fresh end.',
+  weeps: { once: 'A flat more, once, body held.', then: 'Then cut it off and flare a fresh end.' },
+  apart: nutApart(
+    'A flare with a crack or a ring pressed into it: cut off and made anew',
+    'Nose of the body smooth. The flare even, no crack, no ring pressed in',
+  ),
   drawing: { mouth: 'flared-nut', material: 'brass', wall: 0.22 },
   bareBetweenMm: 30,
   remedies: {

@@ -6,6 +6,7 @@ import type { Card, DraftStep } from '../card/types'
 import { noRoom } from '../rules/common'
 import { note } from '../rules/rule'
 import type { JointMethod } from './types'
+import { EMPTIED } from '../card/apart'
 
 /** Clamps at each end, screws opposite. ASTM D2609 practice. */
 const CLAMPS = 2
@@ -60,7 +61,20 @@ export const insertClamp: JointMethod = {
   spoken: ['insert', 'barb', 'barbed', 'hose clamp'],
   narrowsBore: true,
   looks: ['mark', 'system'],
-  weeps: 'Tighten both clamps once. Then cut back, new clamps.',
+  weeps: { once: 'Tighten both clamps once.', then: 'Then cut back, new clamps.' },
+  apart: {
+    moves: [
+      EMPTIED,
+      { do: 'Undo both clamps and slide them back' },
+      { do: 'Cut the pipe behind the barb, slit the rest off it', caution: 'Never with a blade along the barb.' },
+    ],
+    again: {
+      what: 'the insert, and clamps that turn freely',
+      look: 'Ridges of the insert unmarked; screw and band not rusted or stretched.',
+    },
+    scrap: 'The pipe that was under the clamps',
+    takesPipe: true,
+  },
   drawing: { mouth: 'barb-ring', material: 'brass', wall: 0.1 },
   bareBetweenMm: 20,
   remedies: {

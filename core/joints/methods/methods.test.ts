@@ -52,6 +52,15 @@ describe('a method of joining', () => {
       }
     }
   })
+  it('comes apart by steps that begin with the pipe empty, and is used again only once it was looked at', () => {
+    for (const { id, weeps, apart } of Object.values(ALL_METHODS)) {
+      expect([id, apart.moves[0]!.do]).toEqual([id, expect.stringMatching(/Shut off/)])
+      expect([id, apart.scrap.length > 5, weeps.then.length > 10]).toEqual([id, true, true])
+      if (apart.again) expect([id, apart.again.look.length > 10]).toEqual([id, true])
+      // What is cut out is not nipped first.
+      if (apart.takesPipe && weeps.once) expect(JOINT_METHODS[id as keyof typeof JOINT_METHODS].comesApart).toBe(true)
+    }
+  })
   it('costs and takes something', () => {
     for (const { minutes, price, looks } of Object.values(ALL_METHODS)) {
       expect(minutes.work).toBeGreaterThan(0)

@@ -4,6 +4,7 @@ import type { Card, DraftStep } from '../card/types'
 import { BOOKED, CALIBRATE, CONE_RULES, RENIP } from '../rules/common'
 import { note } from '../rules/rule'
 import type { JointMethod } from './types'
+import { nutApart } from '../card/apart'
 
 function steps(card: Card): DraftStep[] {
   return [
@@ -63,7 +64,11 @@ export const mlCompression: JointMethod = {
   narrowsBore: true,
   alsoSaidAs: 'compression',
   looks: ['mark', 'system'],
-  weeps: 'Nip it once, body held. Then new O-rings and split ring.',
+  weeps: { once: 'Nip it once, body held.', then: 'Then new O-rings and split ring.' },
+  apart: nutApart(
+    'O-rings and split ring: new each time; calibrate and bevel the end again',
+    'Insert straight and unmarked, seat of the body smooth',
+  ),
   drawing: { mouth: 'barb-nut', material: 'brass', wall: 0.14 },
   bareBetweenMm: 5,
   hasSwivel: true,

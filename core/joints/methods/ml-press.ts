@@ -1,12 +1,13 @@
 import { ringPosition, type Pipe } from '#core/catalogue'
 import { about } from '#core/speech'
 import { bevel, cut, mark, ringBand } from '../card/draft'
-import { end, step } from '../card/remedy'
+import { end, step, WEEPS_CUT_OUT } from '../card/remedy'
 import type { Card, DraftStep } from '../card/types'
 import { CALIBRATE, IN_GROUND, isInGround, noRoom } from '../rules/common'
 import { care, note } from '../rules/rule'
 import type { Tube } from '../types'
 import type { JointMethod } from './types'
+import { cutOutApart } from '../card/apart'
 
 /** Composite of the inch series goes on inserts under a loose ring; metric fittings have their sleeve fixed. */
 const hasRing = ({ pipe }: Pick<Tube, 'pipe'>): boolean => pipe.series === 'ml-astm'
@@ -78,6 +79,8 @@ export const mlPress: JointMethod = {
   narrowsBore: true,
   alsoSaidAs: 'press',
   looks: ['mark', 'pressed', 'system'],
+  weeps: WEEPS_CUT_OUT,
+  apart: cutOutApart('fitting'),
   drawing: { mouth: 'barb-sleeve', material: 'brass', wall: 0.1 },
   bareBetweenMm: 10,
   hasSwivel: true,

@@ -7,6 +7,7 @@ import type { Tube } from '../types'
 import type { JointMethod } from './types'
 import type { Region } from '#core/units'
 import { about, w } from '#core/speech'
+import { nutApart } from '../card/apart'
 
 function steps(card: Card): DraftStep[] {
   return [
@@ -86,7 +87,11 @@ export const peCompression: JointMethod = {
   hasSeal: true,
   alsoSaidAs: 'compression',
   looks: ['mark', 'liner'],
-  weeps: 'Take it apart, feel for scores, cut back, new seal.',
+  weeps: { then: 'Take it apart, feel for scores, cut back, new seal.' },
+  apart: nutApart(
+    'Grip ring and seal: new each time; pipe the ring has bitten is cut back',
+    'Body not cracked, thread of the nut whole',
+  ),
   drawing: { mouth: 'sealed-nut', material: 'brass', wall: 0.26 },
   bareBetweenMm: 20,
   hasSwivel: true,

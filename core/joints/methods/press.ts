@@ -1,10 +1,11 @@
 import { cut, deburr, mark, ream, rounded } from '../card/draft'
-import { end, step } from '../card/remedy'
+import { end, step, WEEPS_CUT_OUT } from '../card/remedy'
 import type { Card, DraftStep } from '../card/types'
 import { cutBack, isInGround, isSoft, mayBeSoft, noRoom } from '../rules/common'
 import { care, note, refusal } from '../rules/rule'
 import type { JointMethod } from './types'
 import { about } from '#core/speech'
+import { cutOutApart } from '../card/apart'
 
 const CUT_OUT = 'Cut it out: a press fitting is never used again. Begin on sound pipe with a new one'
 
@@ -96,6 +97,8 @@ export const press: JointMethod = {
   isTicked: true,
   hasSeal: true,
   looks: ['mark', 'pressed', 'metals'],
+  weeps: WEEPS_CUT_OUT,
+  apart: cutOutApart('fitting'),
   drawing: { mouth: 'bead', material: 'copper', wall: 0.09 },
   bareBetweenMm: 10,
   hasSwivel: true,

@@ -6,6 +6,7 @@ import { cutBack, IN_GROUND, isInGround, isSoft, mayBeSoft } from '../rules/comm
 import { care, held, note, refusal } from '../rules/rule'
 import type { Part, Tube } from '../types'
 import type { JointMethod } from './types'
+import { EMPTIED } from '../card/apart'
 
 /** Plastics of the soft kind are held from inside; rigid ones and copper are not. */
 const SOFT_PLASTICS = new Set(['pex', 'pert', 'bs7291'])
@@ -119,7 +120,23 @@ export const pushFit: JointMethod = {
   isSuggested: true,
   hasSeal: true,
   looks: ['mark', 'liner', 'system'],
-  weeps: 'Take it off, cut back to clean pipe, new fitting at any doubt.',
+  weeps: { then: 'Take it off, cut back to clean pipe, new fitting at any doubt.' },
+  apart: {
+    moves: [
+      EMPTIED,
+      { do: 'Free the lock, press the collar home evenly with its release tool, square to the pipe' },
+      {
+        do: 'Twist the pipe a little and draw it straight out',
+        caution: 'A collar pressed on one side only scores the pipe.',
+      },
+      { do: 'Cut back to pipe the teeth have not marked; the liner stays in plastic or is new' },
+    ],
+    again: {
+      what: 'the fitting',
+      look: 'Seal soft, whole and in its groove, every tooth straight, collar back out by itself.',
+    },
+    scrap: 'Pipe that the teeth marked; the fitting at any doubt',
+  },
   drawing: { mouth: 'grip', material: 'brass', wall: 0.24 },
   bareBetweenMm: 2,
   hasSwivel: true,

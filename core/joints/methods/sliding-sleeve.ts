@@ -1,11 +1,12 @@
 import { cut, mark } from '../card/draft'
 import { SLEEVE_GAP_MM } from '../card/facts'
-import { end, step } from '../card/remedy'
+import { end, step, WEEPS_CUT_OUT } from '../card/remedy'
 import type { Card, DraftStep } from '../card/types'
 import { IN_GROUND, isInGround, noRoom } from '../rules/common'
 import { care, note } from '../rules/rule'
 import type { JointMethod } from './types'
 import { about } from '#core/speech'
+import { cutOutApart } from '../card/apart'
 
 function steps(card: Card): DraftStep[] {
   return [
@@ -78,6 +79,8 @@ export const slidingSleeve: JointMethod = {
   isTicked: true,
   narrowsBore: true,
   looks: ['mark', 'pressed', 'system'],
+  weeps: WEEPS_CUT_OUT,
+  apart: cutOutApart('sleeve'),
   drawing: { mouth: 'barb-sleeve', material: 'brass', wall: 0.12 },
   bareBetweenMm: 20,
   hasDropEar: true,

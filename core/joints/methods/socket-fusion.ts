@@ -2,11 +2,12 @@ import { fusionOf, fusionTool } from '#core/catalogue'
 import { formatDecimal } from '#core/units'
 import { temperature as degrees, temperatures, w } from '#core/speech'
 import { ambient, cut, deburr, mark } from '../card/draft'
-import { end } from '../card/remedy'
+import { end, WEEPS_CUT_OUT } from '../card/remedy'
 import type { Card, DraftStep } from '../card/types'
 import { IN_GROUND, isInGround, noRoom } from '../rules/common'
 import { care, note, refusal } from '../rules/rule'
 import type { JointMethod } from './types'
+import { cutOutApart } from '../card/apart'
 
 /** Air under which it is heated half as long again, degC. DVS 2207-11. */
 const FUSION_COLD_C = 5
@@ -98,6 +99,8 @@ export const socketFusion: JointMethod = {
   goesByAir: true,
   isTicked: true,
   looks: ['mark', 'system'],
+  weeps: WEEPS_CUT_OUT,
+  apart: cutOutApart('fitting'),
   drawing: { mouth: 'cup', material: 'plastic', wall: 0.2 },
   bareBetweenMm: 10,
   remedies: { insert: end(CUT_OUT), check: end(CUT_OUT), heat: end(CUT_OUT), hold: end(CUT_OUT) },

@@ -7,6 +7,7 @@ import type { Card, DraftStep } from '../card/types'
 import { isInGround, isSoft, mayBeSoft } from '../rules/common'
 import { care, note, refusal } from '../rules/rule'
 import type { JointMethod } from './types'
+import { EMPTIED } from '../card/apart'
 
 /** What is kept from the heat, and what is opened, before the flame. */
 function protection(card: Card): DraftStep {
@@ -205,7 +206,26 @@ export const solder: JointMethod = {
   isSuggested: true,
   goesByAir: true,
   looks: ['solderRing', 'metals', 'flux'],
-  weeps: 'Drain and dry it, clean the cup, solder anew.',
+  weeps: { then: 'Drain and dry it, clean the cup, solder anew.' },
+  apart: {
+    moves: [
+      EMPTIED,
+      {
+        do: 'Leave an outlet open on both sides; free the pipe so that it can be drawn',
+        caution: 'Water or steam in a closed pipe blows the hot joint apart.',
+      },
+      {
+        do: 'Mat behind, heat the fitting until the solder runs, draw it straight off with pliers',
+        caution: 'Flame: extinguisher in reach, and stay to watch for 60 minutes.',
+      },
+      { do: 'Wipe pipe and cup with a dry cloth while both are hot' },
+    ],
+    again: {
+      what: 'an end-feed fitting, once',
+      look: 'Cup bright all round, no lump of old solder, not oval; a fitting with its own ring of solder is scrap.',
+    },
+    scrap: 'A fitting that was soldered twice',
+  },
   drawing: { mouth: 'cup', material: 'copper', wall: 0.06 },
   bareBetweenMm: 10,
   hasSwivel: true,

@@ -1,10 +1,11 @@
 import { ambient, cut, deburr, mark } from '../card/draft'
 import { CEMENT_AIR_C, CEMENT_HOLD_SECONDS, cementCure } from '../card/facts'
-import { end } from '../card/remedy'
+import { end, WEEPS_CUT_OUT } from '../card/remedy'
 import type { Card, DraftStep } from '../card/types'
 import { care, note, refusal } from '../rules/rule'
 import type { JointMethod } from './types'
 import { temperature as degrees } from '#core/speech'
+import { cutOutApart } from '../card/apart'
 
 function steps(card: Card): DraftStep[] {
   const plastic = card.pipe.family === 'cpvc' ? 'CPVC (F493)' : 'PVC (D2564)'
@@ -96,6 +97,8 @@ export const solventCement: JointMethod = {
   spoken: ['cement', 'cemented', 'glue', 'glued', 'solvent weld', 'solvent cement', 'solvent'],
   goesByAir: true,
   looks: ['mark'],
+  weeps: WEEPS_CUT_OUT,
+  apart: cutOutApart('fitting'),
   drawing: { mouth: 'cup', material: 'plastic', wall: 0.13 },
   bareBetweenMm: 0,
   transition: 'rigid',

@@ -4,6 +4,7 @@ import { end, step } from '../card/remedy'
 import type { DraftStep } from '../card/types'
 import type { Policy } from '../types'
 import type { MethodTraits } from './types'
+import { EMPTIED } from '../card/apart'
 
 /** What a thread is made up by beside its size. */
 export interface ThreadCard {
@@ -109,7 +110,20 @@ export const thread: MethodTraits = {
   price: { low: 0.7, high: 1.8 },
   spoken: ['thread', 'threaded', 'screwed'],
   looks: ['threads', 'metals'],
-  weeps: 'Take it apart, clean, seal anew. Never back a taper thread off.',
+  weeps: { once: 'A little more, once.', then: 'Take it apart, clean, seal anew. Never back a taper thread off.' },
+  apart: {
+    moves: [
+      EMPTIED,
+      {
+        do: 'One wrench on each part; a few drops of penetrating oil on old steel, and wait',
+        caution: 'No oil and no heat near plastic; no flame on a pipe that was not drained.',
+      },
+      { do: 'Unscrew from an open end or a union: one end of a fixed run cannot turn' },
+      { do: 'Brush all of the old seal out of both threads' },
+    ],
+    again: { what: 'both parts', look: 'Threads whole for the length that was engaged, no crack in a female end.' },
+    scrap: 'Tape, paste and washer: sealed anew each time',
+  },
   drawing: { mouth: 'crests', material: 'brass', wall: 0.16 },
   remedies: {
     assemble: step('Back it off at once: a crossed thread is chased or thrown away'),

@@ -1,6 +1,6 @@
 import type { Figure } from '#core/base'
 import type { Pipe, SocketMethod } from '#core/catalogue'
-import type { Card, Consumable, DraftStep, Remedy, StepCode } from '../card/types'
+import type { Apart, Card, Consumable, DraftStep, Remedy, StepCode, Weep } from '../card/types'
 import type { ConcernRule, RefusalRule, RuledMethod } from '../rules/rule'
 import type { OfferedMethod, Part, Tube } from '../types'
 import type { Region } from '#core/units'
@@ -69,8 +69,8 @@ export interface MethodTraits {
   /** Its inserts are sold in brass and composite: the job's policy says which. */
   takesInsertPolicy?: true
   looks: readonly MethodLook[]
-  /** What a joint of it that weeps asks for; without a word it is cut out. */
-  weeps?: string
+  weeps: Weep
+  apart: Apart
   drawing: MouthDrawing
   /** Where the check of a step fails. */
   remedies: Readonly<Partial<Record<StepCode, Remedy>>>

@@ -1,6 +1,7 @@
 import { step } from '../card/remedy'
 import type { DraftStep } from '../card/types'
 import type { MethodTraits } from './types'
+import { nutApart } from '../card/apart'
 
 /** After its threads: the faces of a union. */
 export const UNION_STEPS: readonly DraftStep[] = [
@@ -24,7 +25,8 @@ export const union: MethodTraits = {
   price: { low: 2, high: 5 },
   spoken: ['union'],
   looks: ['threads', 'metals'],
-  weeps: 'Part it, clean both faces, new washer.',
+  weeps: { then: 'Part it, clean both faces, new washer.' },
+  apart: nutApart('The washer: new each time it is opened', 'Both faces clean and unmarked, nut runs free by hand'),
   drawing: { mouth: 'crests', material: 'brass', wall: 0.16 },
   remedies: { tighten: step('Open it, look at the faces, a new washer where it is flat, bring the ends in line') },
 }

@@ -43,7 +43,7 @@ function completeJoint(policy: Partial<Policy>, joint: JointRecord): JointRecord
     ticks: joint.ticks.map((tick) => ({ ...{ by: '', reading: null, did: null }, ...withId<TickRecord>(tick) })),
     faults: (joint.faults ?? []).map((fault) => withId(fault)),
     timers: joint.timers.flatMap((timer) => timerWithId(policy, joint.way, timer)),
-    signoffs: joint.signoffs.map((signoff): SignoffRecord => ({ ...{ remarks: [] }, ...signoff })),
+    signoffs: joint.signoffs.map((signoff): SignoffRecord => ({ ...{ remarks: [], minutes: [] }, ...signoff })),
   }
 }
 
@@ -52,6 +52,8 @@ export const completeJob = (job: JobRecord): JobRecord => ({
   ...{
     tools: null,
     fittings: [],
+    minutes: [],
+    prices: [],
     benders: [],
     counts: [],
     lines: [],

@@ -12,6 +12,8 @@ export const beginJob = (id: string, body: JobBody): JobRecord => ({
   policy: {},
   tools: null,
   fittings: [],
+  minutes: [],
+  prices: [],
   benders: [],
   counts: [],
   handedOver: null,

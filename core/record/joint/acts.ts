@@ -12,7 +12,18 @@ import {
   type TakeBack,
 } from '../act'
 import type { JointRecord } from './record'
-import { jointFields, reopenBody, signoffBody, stepPlace, tickBody, type StepPlace, type TickBody } from './schema'
+import { takeApart, weepJoint } from './apart'
+import {
+  apartBody,
+  jointFields,
+  reopenBody,
+  signoffBody,
+  stepPlace,
+  tickBody,
+  weepBody,
+  type StepPlace,
+  type TickBody,
+} from './schema'
 import { reopenJoint, signJoint } from './sign'
 import { failStep, runTimer, tickStep } from './steps'
 import { beginJoint, bringBack, changeJoint, dropJoint } from './work'
@@ -77,6 +88,18 @@ export const jointActs = {
     means: 'The check of a step failed: what is to be done goes on record, and its steps are begun anew.',
     says: (body) => `check of ${stepName(body)} failed`,
     apply: (rules, joint, body, doing) => failStep(rules, joint, { ...body, id: doing.key }, doing),
+  }),
+  'joint/weep': changes('joints', {
+    body: weepBody,
+    means: 'An end weeps: it is nipped once where its method allows, else begun anew. A signed joint is open again.',
+    says: ({ entry }) => `end ${entry + 1} weeps`,
+    apply: (rules, joint, body, doing) => weepJoint(rules, joint, { ...body, id: doing.key }, doing),
+  }),
+  'joint/apart': changes('joints', {
+    body: apartBody,
+    means: 'An end was taken apart, to be made anew, with its fitting or a new one. A signed joint is open again.',
+    says: ({ entry, reused }) => `end ${entry + 1} taken apart, ${reused ? 'fitting used again' : 'a new fitting'}`,
+    apply: (rules, joint, body, doing) => takeApart(rules, joint, { ...body, id: doing.key }, doing),
   }),
   'joint/wait': changes('joints', {
     body: stepPlace,

@@ -1,5 +1,5 @@
 import type { Note } from '#core/base'
-import type { Conditions, Way } from '#core/joints'
+import type { Conditions, Method, Way } from '#core/joints'
 import type { JointBody } from './schema'
 
 /**
@@ -32,8 +32,11 @@ export interface TimerRecord {
   startedAt: string
 }
 
-/** A check that failed: what was done about it, in words, and whether the fitting was used again. Only ever added. */
-interface FaultRecord {
+/**
+ * A check that failed, an end that wept (code `weep`) or was taken apart (`apart`): what was done about it, in words,
+ * and whether the fitting was used again. Only ever added.
+ */
+export interface FaultRecord {
   id: string
   entry: number
   step: string
@@ -58,6 +61,15 @@ interface ReopeningRecord {
   by: string
 }
 
+/** What one end took by its ticks, minutes. `nominal` is the size of its pipe or thread. */
+export interface EndMinutes {
+  entry: number
+  method: Method
+  nominal: string
+  work: number
+  wait: number
+}
+
 /**
  * `corrects` is the id of the entry this one puts right; that entry stays. `remarks`: what was left, and how it was
  * ticked.
@@ -69,6 +81,8 @@ export interface SignoffRecord {
   marks: MarkRecord[]
   corrects: string | null
   remarks: Note[]
+  /** What each end took, by its ticks; nothing is held of earlier ones. */
+  minutes: EndMinutes[]
 }
 
 /** Depth mark of one entry as it was signed, mm; `measured` where the user's own figure won. */

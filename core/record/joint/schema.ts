@@ -79,6 +79,13 @@ export const reopenBody = z.strictObject({
   step: stepPlace.shape.step.optional(),
 })
 
+/** An end of a joint that weeps. */
+export const weepBody = z.strictObject({ entry: stepPlace.shape.entry })
+/** An end that was taken apart, and whether what may be used again is. */
+export const apartBody = z.strictObject({ entry: stepPlace.shape.entry, reused: z.boolean() })
+
+export type WeepBody = z.output<typeof weepBody>
+export type ApartBody = z.output<typeof apartBody>
 export type StepPlace = z.output<typeof stepPlace>
 export type TickBody = z.output<typeof tickBody>
 export type ReopenBody = z.output<typeof reopenBody>

@@ -3,6 +3,7 @@ import { isByThread, JOINT_METHODS } from '#core/joints'
 import type { MakeCard } from '#core/making'
 import { parseLength, unitSystemOf } from '#core/units'
 import { cardsOf } from './cards'
+import { endMinutesOf, QUICK_SECONDS } from './end-minutes'
 import type { Hand } from '../hand'
 import { overdue } from '../kit/work'
 import type { LeftCode } from './left'
@@ -18,8 +19,6 @@ import type { JobRules } from './work'
 export const WATCH_SECONDS = 3600
 /** Tablet and server may tell the time this far apart, s: what was over on the one is not asked by the other. */
 const CLOCKS_APART = 30
-/** Steps ticked nearer to each other than this were not done one by one, s. Ours. */
-const QUICK_SECONDS = 5
 
 /** What is left when a joint is to be signed; it is signed once it was seen, and it stays on record. */
 export interface Left {
@@ -205,11 +204,20 @@ export function signJoint(
     ...(kept ?? [...left.map(({ code, text }): Note => ({ code, text })), ...remarksOf(joint, cards)]),
     ...(clock === 'tablet' ? [BY_TABLET] : []),
   ]
+  const minutes = standing?.minutes ?? endMinutesOf(joint, cards)
   return ok({
     ...made,
     signoffs: [
       ...joint.signoffs,
-      { id, initials, at, marks: marks.value, corrects: corrects ?? joint.signoffs.at(-1)?.id ?? null, remarks },
+      {
+        id,
+        initials,
+        at,
+        marks: marks.value,
+        corrects: corrects ?? joint.signoffs.at(-1)?.id ?? null,
+        remarks,
+        minutes,
+      },
     ],
   })
 }

@@ -68,6 +68,19 @@ const benderBody = z.strictObject({
   at: day,
 })
 
+/** Minutes at one end as the hand says them; `nominal` null: every size of the method. */
+const minutesBody = z.strictObject({
+  method: z.enum(METHODS),
+  nominal: said(20).nullable(),
+  work: z.number().min(0).max(10_000),
+  wait: z.number().min(0).max(100_000),
+})
+
+/** The price of a part as the supplier names it, in the money of the country. */
+const priceBody = z.strictObject({ name: said(80), size: said(80), price: z.number().min(0).max(1_000_000) })
+/** Most prices of a kit: a counter's list, not a catalogue. */
+export const MOST_PRICES = 1000
+
 /** What of the van a hand changes as a whole. */
 export const kitFields = defineFields({
   policy: field(schemas.policy, 'policy', {}, { merge: 'keys' }),
@@ -75,9 +88,13 @@ export const kitFields = defineFields({
   tools: field(z.array(toolBody).max(60).nullable(), 'tools', null),
   fittings: field(z.array(fittingBody).max(400), 'my fittings', []),
   benders: field(z.array(benderBody).max(40), 'benders', []),
+  minutes: field(z.array(minutesBody).max(200), 'my minutes', []),
+  prices: field(z.array(priceBody).max(MOST_PRICES), 'my prices', []),
 })
 
 export type ToolRecord = z.output<typeof toolBody>
 export type FittingRecord = z.output<typeof fittingBody>
+export type MinutesRecord = z.output<typeof minutesBody>
+export type PriceRecord = z.output<typeof priceBody>
 export type BenderRecord = z.output<typeof benderBody>
 export type KitBody = FieldsOf<typeof kitFields>

@@ -2,11 +2,18 @@ import { fail, ok, type Result } from '#core/base'
 import { findPipe, getPipe } from '#core/catalogue'
 import type { Kit } from '#core/joints'
 import { calibrateBender, type Bender } from '#core/line'
+import { kitMinutes, type MeasuredMinutes } from './own-minutes'
 import type { KitBody, ToolRecord } from './schema'
 import type { JobRecord } from '../job/record'
 
-/** The kit of a job as the rules of joints read it. */
-export const kitOf = ({ tools, fittings }: Pick<JobRecord, 'tools' | 'fittings'>): Kit => ({
+/** What of a job says what the van has and what work on it costs. */
+export type KitRules = Pick<JobRecord, 'tools' | 'fittings'> & Partial<Pick<JobRecord, 'minutes' | 'prices'>>
+
+/** The kit of a job as the rules of joints read it; `measured` are own minutes from signed joints. */
+export const kitOf = (
+  { tools, fittings, minutes = [], prices = [] }: KitRules,
+  measured: readonly MeasuredMinutes[] = [],
+): Kit => ({
   ...(tools === null
     ? {}
     : { tools: tools.map(({ method, sizes }) => ({ method, ...(sizes.length > 0 ? { sizes } : {}) })) }),
@@ -17,6 +24,8 @@ export const kitOf = ({ tools, fittings }: Pick<JobRecord, 'tools' | 'fittings'>
     ...(insertion === null ? {} : { insertion }),
     ...(takeOut === null ? {} : { takeOut }),
   })),
+  ...(minutes.length + measured.length > 0 ? { minutes: kitMinutes(minutes, measured) } : {}),
+  ...(prices.length > 0 ? { prices: [...prices] } : {}),
 })
 
 /** The bender of a job for a pipe, by its outside diameter: a former fits every wall of one size. */
@@ -42,6 +51,12 @@ export function changeKit(job: JobRecord, changes: Partial<KitBody>): Result<Job
       'fittings',
       `fittings: ${fitting} is there already. Change its figures, or name it differently.`,
     )
+  const timed = twice((changes.minutes ?? []).map(({ method, nominal }) => `${method}, ${nominal ?? 'every size'}`))
+  if (timed !== undefined)
+    return fail('impossible', 'minutes', `minutes: ${timed} is there already. Take it out first, then type it anew.`)
+  const priced = twice((changes.prices ?? []).map(({ name, size }) => `${name} ${size}`))
+  if (priced !== undefined)
+    return fail('impossible', 'prices', `prices: ${priced} is there twice. One price for each part and size.`)
   for (const [i, { pipe, test }] of (changes.benders ?? []).entries()) {
     const found = findPipe(pipe, `benders.${i}.pipe`)
     if (!found.ok) return found

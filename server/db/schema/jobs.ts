@@ -11,6 +11,9 @@ export const jobs = mysqlTable('jobs', {
   tools: json(),
   fittings: json().notNull().default([]),
   benders: json().notNull().default([]),
+  /** The user's own, by method and size; the supplier's, by part. */
+  minutes: json().notNull().default([]),
+  prices: json().notNull().default([]),
   counts: json().notNull().default([]),
   handedOver: datetime('handed_over', { mode: 'string', fsp: 3 }),
   archivedAt: datetime('archived_at', { mode: 'string', fsp: 3 }),

@@ -91,5 +91,7 @@ export const signoffs = mysqlTable('signoffs', {
   corrects: varchar({ length: 40 }),
   /** What was left when it was signed, and how its steps were ticked. */
   remarks: json().notNull().default([]),
+  /** What each end took, by its ticks. */
+  minutes: json().notNull().default([]),
   at: datetime({ mode: 'string', fsp: 3 }).notNull(),
 })

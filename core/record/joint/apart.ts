@@ -1,0 +1,114 @@
+import { fail, ok, type Result } from '#core/base'
+import { fillPolicy } from '#core/joints'
+import { apartOf, weepOf, type MakeCard } from '#core/making'
+import { cardsOf } from './cards'
+import type { Hand } from '../hand'
+import type { ApartBody, WeepBody } from './schema'
+import { standingSignoff } from './status'
+import { reusesOf, stepsOf, type At } from './steps'
+import type { FaultRecord, JointRecord } from './record'
+import type { JobRules } from './work'
+
+/* An end that weeps, and one that is taken apart: what is done goes on record, and what stood for it is begun anew. */
+
+/** How often an end has wept. */
+export const weepsOf = ({ faults }: Pick<JointRecord, 'faults'>, entry: number): number =>
+  faults.filter((fault) => fault.entry === entry && fault.code === 'weep').length
+
+/** What is done at an end, with the steps that are to be done again. */
+interface Redo {
+  fault: FaultRecord
+  /** Why a signed joint is opened again. */
+  reason: string
+  isUndone: (at: At) => boolean
+}
+
+/** A joint with what is done at one end put on record; one that was signed is open again. */
+function redo(joint: JointRecord, { fault, reason, isUndone }: Redo): JointRecord {
+  const standing = standingSignoff(joint)
+  const { id, at, by } = fault
+  return {
+    ...joint,
+    faults: [...joint.faults, fault],
+    reopenings: standing ? [...joint.reopenings, { id, signoff: standing.id, reason, at, by }] : joint.reopenings,
+    ticks: joint.ticks.filter((tick) => !isUndone(tick)),
+    timers: joint.timers.filter((timer) => !isUndone(timer)),
+  }
+}
+
+/** Steps that are looked at again whatever is done at an end: those with the water on. */
+function isLookedAtAgain(cards: readonly MakeCard[]): (at: At) => boolean {
+  const looks = cards.flatMap((card) =>
+    stepsOf(card).flatMap(({ id, isUnderWater }) => (isUnderWater ? [`${card.entry} ${id}`] : [])),
+  )
+  return ({ entry, step }) => looks.includes(`${entry} ${step}`)
+}
+
+const cardAt = (cards: readonly MakeCard[], entry: number): Result<MakeCard> => {
+  const card = cards.find((one) => one.entry === entry)
+  return card ? ok(card) : fail('unknown-id', 'entry', 'entry: this joint has no such end.')
+}
+
+/**
+ * An end weeps: nipped once where its method allows, else begun anew. A signed joint is opened again by it. Entered
+ * twice it changes nothing.
+ */
+export function weepJoint(
+  rules: JobRules,
+  joint: JointRecord,
+  { id, entry }: WeepBody & { id: string },
+  { at, by }: Hand,
+): Result<JointRecord> {
+  if (joint.faults.some((fault) => fault.id === id)) return ok(joint)
+  const cards = cardsOf(rules, joint)
+  const card = cardAt(cards, entry)
+  if (!card.ok) return card
+  const { method } = card.value.joint
+  const remedy = weepOf(method, weepsOf(joint, entry), rules.region)
+  const nip = stepsOf(card.value).findLast(({ code }) => code === 'tighten')?.id
+  const isOfEnd = ({ entry: on, step }: At) => on === entry && (remedy.again === 'end' || step === nip)
+  const isAgain = isLookedAtAgain(cards)
+  return ok(
+    redo(joint, {
+      fault: { id, entry, step: nip ?? 'check', code: 'weep', method, remedy: remedy.do, reused: false, at, by },
+      reason: 'It weeps',
+      isUndone: (place) => isOfEnd(place) || isAgain(place),
+    }),
+  )
+}
+
+/**
+ * An end was taken apart, to be made anew; its fitting is used again only as often as the job's policy allows. A signed
+ * joint is opened again by it. Entered twice it changes nothing.
+ */
+export function takeApart(
+  rules: JobRules,
+  joint: JointRecord,
+  { id, entry, reused }: ApartBody & { id: string },
+  { at, by }: Hand,
+): Result<JointRecord> {
+  if (joint.faults.some((fault) => fault.id === id)) return ok(joint)
+  const cards = cardsOf(rules, joint)
+  const card = cardAt(cards, entry)
+  if (!card.ok) return card
+  const { method } = card.value.joint
+  const { again } = apartOf(method, rules.region)
+  const limit = fillPolicy(rules.policy).reuseLimit
+  if (reused && !again)
+    return fail('impossible', 'reused', 'reused: nothing of this end is used again. Take a new fitting.')
+  if (reused && reusesOf(joint, entry) >= limit)
+    return fail(
+      'impossible',
+      'reused',
+      `reused: this fitting was used again ${limit === 1 ? 'once' : `${limit} times`}, as often as this job allows. Take a new one.`,
+    )
+  const remedy = `Taken apart; ${reused && again ? `${again.what} used again` : 'a new fitting'}`
+  const isAgain = isLookedAtAgain(cards)
+  return ok(
+    redo(joint, {
+      fault: { id, entry, step: 'check', code: 'apart', method, remedy: `${remedy}.`, reused, at, by },
+      reason: 'Taken apart',
+      isUndone: (place) => place.entry === entry || isAgain(place),
+    }),
+  )
+}
