@@ -316,8 +316,8 @@ function lineBody() {
 function jointBody() {
   const joint = aJoint(ends)
   const { place: at, a, b, findA, findB, conditions, orientation, ambient, torch, wayId, comeBack, depths } = joint
-  const { flex, onFirst, slip } = joint
-  const room = { a, b, findA, findB, conditions, flex, onFirst, slip }
+  const { flex, onFirst, slip, fixture, look } = joint
+  const room = { a, b, findA, findB, conditions, flex, onFirst, slip, fixture, look }
   return { place: at, ...room, orientation, ambient, torch, wayId, comeBack, depths }
 }
 function cutBody() {

@@ -1,7 +1,7 @@
 import { findPipe, type EndFacts } from '#core/catalogue'
 import { inspectJoint, looksFor, type InspectAnswer, type Seen, type SeenName } from '#core/inspect'
-import type { Method, Service } from '#core/joints'
-import type { JobRecord } from '#core/record'
+import { factsIn, type Method, type Service } from '#core/joints'
+import type { JobRecord, LookRecord } from '#core/record'
 import { parseLength, unitSystemOf } from '#core/units'
 import { ASKED_FACTS } from '~/wording/facts'
 import { SEEN_LENGTHS } from '~/wording/inspect'
@@ -93,6 +93,17 @@ export function useInspect(job: Ref<JobRecord>) {
     place.value = ''
     clear()
   }
+  const router = useRouter()
+  /** A joint to make in place of one that was looked at: its pipe on both ends, with what is known of it. */
+  function makeAnew({ id, look }: LookRecord) {
+    const { pipe: on, place: where, service: carries } = look
+    const end = on === undefined ? null : { pipe: on, ...factsIn(look) }
+    const conditions = carries === undefined ? {} : { service: carries }
+    const made = store.begin(job.value.slug, 'joint/begin', { place: where, a: end, b: end, conditions, look: id })
+    keepProblem.value = made.ok ? null : made.error.message
+    if (made.ok) void router.push({ path: `/jobs/${job.value.slug}/joint`, query: { joint: made.value.id } })
+  }
+  const jointFor = ({ id }: LookRecord) => job.value.joints.find(({ look }) => look === id)
   /** What was kept, the last first. */
   const kept = computed(() => [...job.value.looks].reverse())
 
@@ -115,5 +126,7 @@ export function useInspect(job: Ref<JobRecord>) {
     keep,
     keepProblem,
     kept,
+    makeAnew,
+    jointFor,
   }
 }

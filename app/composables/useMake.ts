@@ -111,6 +111,7 @@ export function useMake(job: Ref<JobRecord | undefined>) {
     act('joint/change', { depths: typed.trim() === '' ? others : { ...others, [String(card.value!.entry)]: typed } })
   }
   const setOrientation = (orientation: JointRecord['orientation']) => act('joint/change', { orientation })
+  const setFixture = (fixture: JointRecord['fixture']) => act('joint/change', { fixture })
   const setAir = (ambient: JointRecord['ambient']) => act('joint/change', { ambient })
   const setTorch = (torch: JointRecord['torch']) => act('joint/change', { torch })
   const sign = (initials: string, seen: LeftCode[]) => act('joint/sign', { initials: initials.trim(), seen })
@@ -151,6 +152,7 @@ export function useMake(job: Ref<JobRecord | undefined>) {
     setTimer,
     setDepth,
     setOrientation,
+    setFixture,
     sign,
   }
 }

@@ -55,6 +55,21 @@ export const SEEN_CHOICES: {
     { value: 'clean', words: 'wiped' },
     { value: 'green', words: 'green' },
   ],
+  pull: [
+    { value: 'firm', words: 'nothing' },
+    { value: 'turns', words: 'it turns' },
+    { value: 'slides', words: 'it slides' },
+  ],
+  plastic: [
+    { value: 'none', words: 'both metal' },
+    { value: 'inside', words: 'plastic inside' },
+    { value: 'outside', words: 'plastic outside' },
+  ],
+  cover: [
+    { value: 'none', words: 'nothing' },
+    { value: 'opens', words: 'what opens' },
+    { value: 'closed', words: 'what does not' },
+  ],
   daylight: [
     { value: true, words: 'in the sun' },
     { value: false, words: 'out of it' },

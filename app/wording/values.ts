@@ -55,6 +55,7 @@ const FIGURES: Readonly<Record<string, (value: unknown, job: Job) => string>> = 
   along: lengthWords,
   aside: lengthWords,
   play: lengthWords,
+  centre: lengthWords,
 }
 
 const joined = (parts: readonly (string | false)[], between = ', '): string =>
@@ -135,6 +136,7 @@ function said(path: string, value: unknown, job: Job): string {
   const text = String(value)
   if (path === 'pipe') return endLabel({ pipe: text })
   if (path === 'wayId') return wayWords(text, job)
+  if (path === 'look') return 'a joint that was looked at'
   if (field === 'depths' && job) return `${text} ${unitSystemOf(job.region) === 'inch' ? 'in' : 'mm'}`
   return answerWords(text, field === 'answers' ? key : undefined)
 }

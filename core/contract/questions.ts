@@ -220,6 +220,9 @@ export const inspectQuestion = z.strictObject({
       deadLeg: z.number().finite().min(0).max(100_000),
       metals: z.enum(['no-zinc', 'brass-between', 'bare']),
       system: z.enum(['one', 'mixed']),
+      pull: z.enum(['firm', 'turns', 'slides']),
+      plastic: z.enum(['none', 'outside', 'inside']),
+      cover: z.enum(['none', 'opens', 'closed']),
     })
     .partial(),
 })

@@ -36,6 +36,16 @@ const RULES: [InspectQuestion['method'], string | undefined, Seen, string, 'soun
   ['ml-press', 'ml-en-20', { system: 'mixed' }, 'system', 'wrong', 'nobody lists them together'],
   ['push-fit', 'pex-cts-1_2', { daylight: true }, 'daylight', 'wrong', 'sunlight ages PEX'],
   ['push-fit', 'pex-cts-1_2', { support: 200 }, 'support', 'care', 'plastic is clipped nearer'],
+  ['push-fit', 'cu-en-x-22', { pull: 'turns' }, 'pull', 'sound', 'a grip ring lets the pipe turn'],
+  ['press', 'cu-en-x-22', { pull: 'turns' }, 'pull', 'care', 'nothing else does'],
+  ['push-fit', 'cu-en-x-22', { pull: 'slides' }, 'pull', 'wrong', 'what slides is not held'],
+  ['crimp', 'pex-cts-1_2', { pull: 'slides' }, 'pull', 'wrong', 'what slides is not held'],
+  ['solder', 'cu-en-x-22', { pull: 'firm' }, 'pull', 'sound', 'it is held'],
+  ['thread', 'st-en-1_2', { plastic: 'outside' }, 'plastic', 'wrong', 'metal wedges plastic open'],
+  ['thread', 'st-en-1_2', { plastic: 'inside' }, 'plastic', 'sound', 'metal holds plastic round'],
+  ['compression', 'cu-en-x-15', { cover: 'closed' }, 'cover', 'wrong', 'its nuts stay in reach'],
+  ['compression', 'cu-en-x-15', { cover: 'opens' }, 'cover', 'sound', 'a panel opens'],
+  ['solder', 'cu-en-x-15', { cover: 'closed' }, 'cover', 'care', 'it may be hidden, and is noted'],
   ['solder', 'cu-en-x-22', { support: 200 }, 'support', 'sound', 'metal carries further'],
 ]
 

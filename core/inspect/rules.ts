@@ -80,6 +80,9 @@ const SUN_DAYS: Readonly<Partial<Record<Pipe['family'], number>>> = {
   'pp-r': 180,
 }
 
+/** A pipe in a grip ring may be turned by hand, and no other. */
+const turnsByDesign = (method: Method): boolean => ALL_METHODS[method].drawing.mouth === 'grip'
+
 /** Things to look at, the most telling first. */
 export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
   leak: {
@@ -109,6 +112,42 @@ export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
       const unmarked = 'No depth mark: nobody can see that it went home.'
       if (value === 'none') return care(unmarked, 'Measure from a known point, or make it anew with a mark.')
       return sound('The mark is at the edge.')
+    },
+  },
+  pull: {
+    ask: 'Pull the pipe and turn it: what moves?',
+    when: 'the pipe slides in the joint, or turns where it should not',
+    because: 'What slides was never home, or has lost its grip; a grip ring lets the pipe turn, nothing else does.',
+    source: 'trade practice',
+    gravest: 'wrong',
+    applies: always,
+    says: (value, { method }) => {
+      if (value === 'firm') return sound('Nothing moves.')
+      const { apart } = ALL_METHODS[method]
+      const anew = apart.takesPipe ? 'Cut it out and make it anew.' : 'Shut off, take it apart and make it anew.'
+      if (value === 'slides') return wrong('The pipe slides: it is not held.', anew)
+      return turnsByDesign(method)
+        ? sound('It turns and does not slide: a grip ring lets it.')
+        : care(
+            'It turns: it is loose, or was turned after it was made.',
+            'Look at the mark, hold the pipe, and look again under pressure.',
+          )
+    },
+  },
+  plastic: {
+    ask: 'Is one of the two threads plastic, and which?',
+    when: 'a plastic female thread is on a metal male',
+    because: 'The metal wedges the plastic open until it splits.',
+    source: 'typical, trade practice',
+    gravest: 'wrong',
+    applies: where('threads'),
+    says: (value) => {
+      if (value === 'none') return sound('Both threads are metal.')
+      if (value === 'inside') return sound('Plastic male in metal: the metal holds it round.')
+      return wrong(
+        'Plastic outside on a metal thread: it is wedged open and splits, often months later.',
+        'Replace it: metal outside and plastic inside, or a plastic fitting with a metal thread moulded in.',
+      )
     },
   },
   pressed: {
@@ -270,6 +309,21 @@ export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
       if (value) return sound('In line.')
       if (method !== 'push-fit') return care('The pipe pulls to one side.', 'Clip it in line.')
       return wrong('Side load on the grip ring.', 'Move the clip or the bend away, then look at the mark.')
+    },
+  },
+  cover: {
+    ask: 'What lies over it?',
+    when: 'it is closed in by what does not open, and such a joint may not be hidden',
+    because: 'Behind a closed wall nobody sees it weep, and nobody reaches it.',
+    source: "the job's policy; WS(WF)R 1999, IPC",
+    gravest: 'wrong',
+    applies: always,
+    says: (value, question) => {
+      if (value === 'none') return sound('Nothing lies over it.')
+      if (value === 'opens') return sound('A board or panel that opens lies over it.')
+      const refused = refusedHidden(question)
+      if (refused !== null) return wrong(refused, 'Give it a panel, or replace it by a joint that may be hidden.')
+      return care('Closed in.', 'Note on the record what it is behind, and test it before it is closed again.')
     },
   },
   support: {

@@ -29,6 +29,12 @@ export interface Seen {
   deadLeg?: number
   /** Zinc and copper: with brass between them, bare on each other, or no zinc there. */
   metals?: 'no-zinc' | 'brass-between' | 'bare'
+  /** What the hand feels when the pipe is pulled and turned: nothing, a turn, or a slide. */
+  pull?: 'firm' | 'turns' | 'slides'
+  /** Plastic at a thread: none, the outer (female) of the two, or the inner. */
+  plastic?: 'none' | 'outside' | 'inside'
+  /** What lies over it: nothing, a board or panel that opens, or what does not open. */
+  cover?: 'none' | 'opens' | 'closed'
   /** Pipe, fitting and ring of one system. */
   system?: 'one' | 'mixed'
 }

@@ -100,6 +100,8 @@ export type { FindRules } from './find/work'
 export type { Hand } from './hand'
 
 export type { LeftCode } from './joint/left'
+export { carriedTo, centreLineOf, crossedText } from './joint/fixture'
+export type { Carried, CentreLine } from './joint/fixture'
 export { takeApart, weepJoint, weepsOf } from './joint/apart'
 export { leftToSign, reopenJoint, signJoint, WATCH_SECONDS } from './joint/sign'
 export type { Left } from './joint/sign'

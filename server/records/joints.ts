@@ -58,6 +58,7 @@ const toJoint = ({ jobId: _, ...row }: JointRow & Steps): JointRecord => ({
   flex: row.flex as JointRecord['flex'],
   onFirst: row.onFirst as JointRecord['onFirst'],
   slip: row.slip as JointRecord['slip'],
+  fixture: row.fixture as JointRecord['fixture'],
   orientation: row.orientation as JointRecord['orientation'],
   torch: row.torch as JointRecord['torch'],
   reopenings: row.reopenings as JointRecord['reopenings'],

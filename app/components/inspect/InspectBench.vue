@@ -15,7 +15,7 @@ import { speak } from '#core/speech'
 const props = defineProps<{ job: JobRecord }>()
 const look = useInspect(toRef(props, 'job'))
 const { method, pipe, tube, known, service, asks, seen, typed, problems, looks, answer, say, type, clear } = look
-const { place, keep, keepProblem, kept } = look
+const { place, keep, keepProblem, kept, makeAnew, jointFor } = look
 const isPicking = ref(false)
 const words = (text: string) => speak(text, props.job.region)
 const unit = computed(() => unitOf(unitSystemOf(props.job.region)))
@@ -168,6 +168,20 @@ const isBare = computed(() => (answer.value?.findings.length ?? 0) === 0)
               <b>{{ one.look.place || methodWords(one.look.method) }}</b>, {{ dayTime(one.updatedAt, job.region)
               }}{{ one.updatedBy ? `, ${one.updatedBy}` : '' }}.
               {{ words(one.found[0]?.text ?? '') }}
+              <NuxtLink
+                v-if="jointFor(one)"
+                class="underline whitespace-nowrap"
+                :to="{ path: `/jobs/${job.slug}/joint`, query: { joint: jointFor(one)!.id } }"
+                data-test="look-joint"
+                >J{{ jointFor(one)!.number }} is made for it</NuxtLink
+              ><button
+                v-else-if="one.verdict !== 'sound'"
+                type="button"
+                class="underline whitespace-nowrap min-h-9"
+                data-test="make-anew"
+                @click="makeAnew(one)">
+                a joint to make
+              </button>
             </p>
           </li>
         </ul>

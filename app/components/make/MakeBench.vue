@@ -42,6 +42,7 @@ const {
   setTimer,
   setDepth,
   setOrientation,
+  setFixture,
   sign,
 } = useMake(toRef(props, 'job'))
 const router = useRouter()
@@ -210,6 +211,7 @@ useKeys({
       :move="move"
       :is-signed="isSigned"
       @change="changeSlip" />
+    <FixtureBand :job="job" :joint="joint" :is-signed="isSigned" @change="setFixture" />
     <DoubtBand v-if="doubts.length" :job="job" :joint="joint" :doubts="doubts" @reopen="isReopening = true" />
     <RunningWaits :job="job" :joint="joint" />
     <MakeEnds

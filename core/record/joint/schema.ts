@@ -35,6 +35,20 @@ export const jointFields = defineFields({
     {},
     { merge: 'keys' },
   ),
+  /** As one faces the fixture: where its inlet is, what its body is marked, its arrow, mm from its centre line. */
+  fixture: field(
+    z.strictObject({
+      side: z.enum(['left', 'right', 'top', 'bottom']).optional(),
+      mark: z.enum(['hot', 'cold']).optional(),
+      arrow: z.enum(['with', 'against']).optional(),
+      centre: z.number().min(0).max(5000).optional(),
+    }),
+    'at the fixture',
+    {},
+    { merge: 'keys' },
+  ),
+  /** The look of the same job that found the old joint wrong. */
+  look: field(id.nullable(), 'in place of the joint looked at', null),
   orientation: field(z.enum(['horizontal', 'vertical']), 'the pipe runs', 'horizontal'),
   /** Air where it is made, degC; null where nobody said. */
   ambient: field(z.number().min(-40).max(60).nullable(), 'air', null),

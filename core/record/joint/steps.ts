@@ -3,6 +3,7 @@ import { fillPolicy, type Step } from '#core/joints'
 import { judgeReading, unitSystemOf } from '#core/units'
 import { figuresOf, rangeWords, readingWords, remedyOf, stepAtPlace, type MakeCard } from '#core/making'
 import { cardsOf } from './cards'
+import { crossedText } from './fixture'
 import type { Hand } from '../hand'
 import type { StepPlace, TickBody } from './schema'
 import { suspectsOf } from './suspects'
@@ -84,8 +85,19 @@ function checkReading({ region }: JobRules, { ask }: Step, reading: number | nul
 export const cuttingStep = (steps: readonly Step[]): Step | undefined =>
   steps.find(({ code }) => code === 'cut') ?? steps[0]
 
-/** Why a step is not done yet: its pipe may be gas. null for every other. */
+const CLOSING: ReadonlySet<Step['code']> = new Set(['assemble', 'insert', 'tighten'])
+/** The step of an entry that closes it. */
+const closingStep = (steps: readonly Step[]): Step | undefined => steps.find(({ code }) => CLOSING.has(code))
+
+/**
+ * Why a step is not done yet: its pipe may be gas or has water in it, and is not cut; hot and cold are crossed, and it is
+ * not closed. null for every other.
+ */
 export function heldStep(rules: JobRules, joint: JointRecord, card: MakeCard, step: Pick<Step, 'id'>): string | null {
+  if (closingStep(stepsOf(card))?.id === step.id) {
+    const crossed = crossedText(joint)
+    if (crossed !== null) return crossed
+  }
   if (cuttingStep(stepsOf(card))?.id !== step.id) return null
   return suspectsOf(rules, joint).find(({ on }) => on === card.joint.on)?.text ?? null
 }

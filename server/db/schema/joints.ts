@@ -21,6 +21,9 @@ export const joints = mysqlTable(
     onFirst: json('on_first').notNull().default([]),
     /** Length of a coupling without a stop, mm, and the pipe it is slid onto. */
     slip: json().notNull().default({}),
+    /** Side, mark, arrow and centre line at a fixture. */
+    fixture: json().notNull().default({}),
+    look: varchar('look_id', { length: 40 }),
     orientation: varchar({ length: 12 }).notNull(),
     /** Air where it is made, degC. */
     ambient: double(),
