@@ -1,7 +1,7 @@
 import type { Allowed, SeriesFacts, Use } from '#core/catalogue'
 import type { CheckName } from '#core/identify'
 import type { Method, RefusalCode, Service, Verdict } from '#core/joints'
-import type { JointStatus, Means, SeenName } from '#core/record'
+import type { HotWork, JointStatus, Means, SeenName } from '#core/record'
 import type { Region } from '#core/units'
 import { w } from '#core/speech'
 
@@ -156,4 +156,13 @@ export const FACT_WORDS: Readonly<Record<Exclude<keyof SeriesFacts, 'services'>,
   colours: w.colour,
   barrier: 'oxygen',
   lengths: 'sold as',
+}
+
+/** What one use of a flame takes beside the joint. */
+export const HOT_WORK_WORDS: Readonly<Record<HotWork, string>> = {
+  permit: 'permit, written and signed off',
+  watch: 'watch after the flame',
+  mat: 'mat behind it',
+  extinguisher: 'extinguisher at hand',
+  wetting: 'wood wetted',
 }

@@ -1,4 +1,4 @@
-import { fillPolicy, type Method, type Policy, type Way } from '#core/joints'
+import { fillPolicy, type Method, type Policy, type Reason, type Way } from '#core/joints'
 import { w } from '#core/speech'
 import { methodWords } from './en'
 
@@ -84,6 +84,13 @@ export const POLICY_WORDS: readonly PolicyWords[] = [
 export const LAST_WORDS: readonly { method: Method; words: string }[] = [
   { method: 'push-fit', words: 'push-fit last' },
   { method: 'solder', words: 'flame last' },
+]
+
+/** What a job may mind, in its words. */
+export const REASON_WORDS: readonly { reason: Reason; words: string }[] = [
+  { reason: 'scale', words: 'scale in small bores' },
+  { reason: 'pinholes', words: 'pinholes in copper' },
+  { reason: 'flood', words: 'a flood for a cheap part' },
 ]
 
 /** The order that a job likes its methods in, as it stands over the ways; null where it likes none. */

@@ -12,7 +12,7 @@ import {
 import { FLOW_FITTINGS } from '#core/flow'
 import { HEAT_TARGETS } from '#core/heat'
 import { COLOURS, FLEXES, HELD_BYS, INSTRUMENTS, LAGGINGS, SCRATCHES, STRIPES, TRACES } from '#core/identify'
-import { MADE_METHODS, METHODS, NEAR, SEATS, SERVICES, THREAD_FORMS, THREAD_MATERIALS } from '#core/joints'
+import { MADE_METHODS, METHODS, REASONS, NEAR, SEATS, SERVICES, THREAD_FORMS, THREAD_MATERIALS } from '#core/joints'
 import { DIRECTIONS, MEASURED_TO } from '#core/line'
 import { REGIONS } from '#core/units'
 
@@ -122,6 +122,8 @@ const policy = z
     threadSeal: z.enum(['tape', 'paste', 'both']),
     order: z.array(z.enum(METHODS)).max(METHODS.length),
     last: z.array(z.enum(METHODS)).max(METHODS.length),
+    reasons: z.array(z.enum(REASONS)).max(REASONS.length),
+    years: z.partialRecord(z.enum(METHODS), z.number().min(0).max(200)),
     orderReason: z.string().max(120),
     insertFittings: z.enum(['brass', 'composite', 'either']),
     bendMark: z.enum(['hook', 'corner']),
@@ -155,6 +157,10 @@ const kit = z
         }),
       )
       .max(500),
+    hotWork: z.strictObject({
+      minutes: z.number().finite().min(0).max(10_000),
+      price: z.number().finite().min(0).max(1_000_000),
+    }),
     prices: z
       .array(z.strictObject({ name: text, size: text, price: z.number().finite().min(0).max(1_000_000) }))
       .max(5000),

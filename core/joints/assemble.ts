@@ -191,6 +191,20 @@ function ownCost(parts: readonly Part[], { region, kit: { prices = [] } }: Situa
     : null
 }
 
+/** A way with a flame takes what hot work takes, once. */
+function withHotWork(
+  { meetings }: Chain,
+  { kit: { hotWork } }: Situation,
+  { minutes, cost }: Pick<Way, 'minutes' | 'cost'>,
+): Pick<Way, 'minutes' | 'cost'> {
+  const isHot = meetings.some(({ kind, method }) => kind === 'socket' && JOINT_METHODS[method].needsFlame)
+  if (!isHot || !hotWork) return { minutes, cost }
+  return {
+    minutes: { ...minutes, work: minutes.work + hotWork.minutes },
+    cost: { low: cost.low + hotWork.price, high: cost.high + hotWork.price },
+  }
+}
+
 function timeAndCost(
   chain: Chain,
   loose: number,
@@ -213,7 +227,7 @@ function timeAndCost(
     cost.high += ALL_METHODS[method].price.high * scale
   }
   const price = ownCost(parts, situation)
-  return { minutes, cost: price === null ? cost : { low: price, high: price } }
+  return withHotWork(chain, situation, { minutes, cost: price === null ? cost : { low: price, high: price } })
 }
 
 const RANK: Readonly<Record<Verdict, number>> = { fits: 0, care: 1, held: 2 }

@@ -34,6 +34,8 @@ export function fillPolicy(given: Partial<Policy> = {}): Policy {
     reuseLimit: 1,
     order: [],
     last: [],
+    reasons: [],
+    years: {},
     orderReason: '',
     threadSeal: 'both',
     insertFittings: 'either',

@@ -31,7 +31,17 @@ export type {
   Step,
   StepCode,
 } from './card/types'
-export { isAtFace, isLoose, METHODS, REFUSAL_CODES, SEATS, SERVICES, THREAD_FORMS, THREAD_MATERIALS } from './types'
+export {
+  isAtFace,
+  isLoose,
+  METHODS,
+  REASONS,
+  REFUSAL_CODES,
+  SEATS,
+  SERVICES,
+  THREAD_FORMS,
+  THREAD_MATERIALS,
+} from './types'
 export type {
   Conditions,
   End,
@@ -44,6 +54,7 @@ export type {
   OfferedMethod,
   Part,
   PipeEnd,
+  Reason,
   Policy,
   Refusal,
   RefusalCode,

@@ -88,6 +88,9 @@ export interface Conditions {
   flowFrom?: 'a' | 'b'
 }
 
+export const REASONS = ['scale', 'pinholes', 'flood'] as const
+export type Reason = (typeof REASONS)[number]
+
 export interface Policy {
   pushFitHidden: 'allowed' | 'reachable-only'
   compressionHidden: 'never' | 'temporary-only' | 'allowed'
@@ -97,6 +100,10 @@ export interface Policy {
   order: Method[]
   /** Methods that come after all others, whatever they save: push-fit, or what needs a flame. */
   last: Method[]
+  /** What the job minds: each is said at the ways it bears on. */
+  reasons: Reason[]
+  /** Years of service or warranty of a method, by the user's own figures. */
+  years: Partial<Record<Method, number>>
   /** Why the methods stand in this order, in the job's own words. */
   orderReason: string
   threadSeal: 'tape' | 'paste' | 'both'
@@ -112,6 +119,8 @@ export interface Kit {
   /** The user's own minutes at one end; they win over ours. */
   minutes?: readonly { method: Method; nominal?: string; work: number; wait: number }[]
   /** The user's own price of a part. */
+  /** What one use of a flame takes beside the joint: permit, watch, mat, extinguisher, wetted wood. Minutes of a hand. */
+  hotWork?: { minutes: number; price: number }
   prices?: readonly { name: string; size: string; price: number }[]
 }
 

@@ -115,6 +115,7 @@ function concernsOfCard(card: Card, situation: Situation): Concern[] {
   return [
     ...concernsOfNear(question),
     ...concernsOfAir(question),
+    ...(card.pipe.family === 'pex' && (question.ambient ?? AMBIENT_C) < EXPANSION_FROST_C ? [say('froze')] : []),
     ...concernsOn(method, card.tube, situation),
     ...(card.insertion.fromEnd === null ? [say('measure', 'held')] : []),
     ...(situation.conditions.wet ? [say('drips')] : []),

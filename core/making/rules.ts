@@ -29,6 +29,12 @@ export const MAKE_RULES = {
     because: `Read on the tool, or in its paper, how cold it may be, and enter it in Kit: makers stop between ${temperatures(-15, 5)}. Until then nothing is expanded in frost.`,
     source: 'typical, makers differ',
   },
+  froze: {
+    when: 'PEX is joined in frost',
+    because:
+      'PEX that froze full of water is stretched: measure its outside at two places. Over its size, or oval, cut back to where it measures right.',
+    source: 'trade practice',
+  },
   'cement-air': {
     when: 'the air is colder or warmer than ordinary cement takes',
     because: `Ordinary cement takes at ${temperatures(5, 43)}. Now it wants one made for this, or another method.`,

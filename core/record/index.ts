@@ -1,14 +1,16 @@
-export { benderFor, changeKit, kitOf, overdue } from './kit/work'
+export { benderFor, changeKit, hotWorkSum, kitOf, overdue } from './kit/work'
 export type {
   BenderRecord,
   CountRecord,
   FittingRecord,
+  HotWork,
+  HotWorkRecord,
   KitBody,
   MinutesRecord,
   PriceRecord,
   ToolRecord,
 } from './kit/schema'
-export { MOST_PRICES } from './kit/schema'
+export { HOT_WORK, MOST_PRICES } from './kit/schema'
 export { LAST_ENDS, LEAST_ENDS, measuredMinutes, minutesFrom } from './kit/own-minutes'
 export type { MeasuredMinutes, MinutesFrom } from './kit/own-minutes'
 export type { EndMinutes } from './joint/record'

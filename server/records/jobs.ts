@@ -6,6 +6,7 @@ import type {
   BenderRecord,
   ClashRecord,
   FittingRecord,
+  HotWorkRecord,
   JobRecord,
   MinutesRecord,
   PriceRecord,
@@ -45,6 +46,7 @@ export const ownFields = (row: JobRow) => ({
   benders: row.benders as BenderRecord[],
   minutes: row.minutes as MinutesRecord[],
   prices: row.prices as PriceRecord[],
+  hotWork: row.hotWork as HotWorkRecord,
   counts: row.counts as JobRecord['counts'],
   handedOver: row.handedOver === null ? null : toIso(row.handedOver),
   archivedAt: row.archivedAt === null ? null : toIso(row.archivedAt),
@@ -134,6 +136,7 @@ export async function insertJob(tx: Transaction, { id, name, place, region, year
       benders: jobs.benders,
       minutes: jobs.minutes,
       prices: jobs.prices,
+      hotWork: jobs.hotWork,
     })
     .from(jobs)
     .where(eq(jobs.region, region))
@@ -154,6 +157,7 @@ export async function insertJob(tx: Transaction, { id, name, place, region, year
       benders: before?.benders ?? [],
       minutes: before?.minutes ?? [],
       prices: before?.prices ?? [],
+      hotWork: before?.hotWork ?? {},
       position: (last?.position ?? 0) + 1,
     })
 }
@@ -172,6 +176,7 @@ const toRow = (job: JobRecord) => ({
   benders: job.benders,
   minutes: job.minutes,
   prices: job.prices,
+  hotWork: job.hotWork,
   counts: job.counts,
   version: job.version,
   updatedAt: timeOrNull(job.updatedAt),

@@ -1,8 +1,17 @@
 <script setup lang="ts">
 import type { Note } from '#core/base'
 import { getPipe } from '#core/catalogue'
-import { ALL_METHODS, isAtFace, orderList, orderName, type Joint, type Way } from '#core/joints'
-import { minutesFrom, type JobRecord, type MeasuredMinutes } from '#core/record'
+import {
+  ALL_METHODS,
+  isAtFace,
+  isByThread,
+  JOINT_METHODS,
+  orderList,
+  orderName,
+  type Joint,
+  type Way,
+} from '#core/joints'
+import { hotWorkSum, minutesFrom, type JobRecord, type MeasuredMinutes } from '#core/record'
 import { formatDecimal, formatLength, type UnitSystem } from '#core/units'
 import { speak } from '#core/speech'
 import { CURRENCY, methodWords, VERDICT_WORDS } from '~/wording/en'
@@ -73,6 +82,12 @@ function minutesAt({ method, pipe, thread }: Joint) {
 }
 const ends = computed(() => props.way.joints.map((joint) => ({ joint, ...minutesAt(joint) })))
 const isAllOurs = computed(() => ends.value.every(({ whose }) => whose === 'ours'))
+/** What the flame of this way takes beside its joints, by the user's own figures. */
+const hotWork = computed(() =>
+  props.way.joints.some(({ method }) => !isByThread(method) && JOINT_METHODS[method].needsFlame)
+    ? hotWorkSum(props.job.hotWork)
+    : { minutes: 0, price: 0 },
+)
 /** Every part has a price of the user's own: the cost is no guess. */
 const isPriced = computed(() => props.job.prices.length > 0 && props.way.cost.low === props.way.cost.high)
 
@@ -87,6 +102,16 @@ function showMinutes() {
         value: work,
         unit: 'min',
       })),
+      ...(hotWork.value.minutes > 0
+        ? [
+            {
+              text: 'hot work, yours: permit, watch, mat and the rest',
+              op: '+' as const,
+              value: hotWork.value.minutes,
+              unit: 'min',
+            },
+          ]
+        : []),
       { text: 'hands on', op: '=' as const, value: props.way.minutes.work, unit: 'min' },
     ],
     notes: props.way.minutes.wait

@@ -70,7 +70,13 @@ const notRight = computed(
       </p>
       <p class="note t14 mt-3">A way that was taken before stays as it was taken. A new job begins with this kit.</p>
     </div>
-    <PolicyList :policy="job.policy" @change="(policy) => store.do(job.slug, 'kit/change', null, { policy })" />
+    <div>
+      <PolicyList :policy="job.policy" @change="(policy) => store.do(job.slug, 'kit/change', null, { policy })" />
+      <HotWork
+        :hot-work="job.hotWork"
+        :region="job.region"
+        @change="(hotWork) => store.do(job.slug, 'kit/change', null, { hotWork })" />
+    </div>
   </div>
 </template>
 

@@ -31,6 +31,7 @@ const set = (name: keyof Policy, value: Policy[keyof Policy]) => emit('change', 
         </div>
       </li>
     </ul>
+    <ReasonPolicy :policy="policy" @change="(policy) => emit('change', policy)" />
     <OrderPolicy :policy="policy" @change="(policy) => emit('change', policy)" />
   </section>
 </template>

@@ -56,6 +56,11 @@ function setCentre(text: string) {
 }
 /** Its inlet in the drawing: the body from the front, two inlets about its centre line. */
 const isUpright = computed(() => at.value.side === 'top' || at.value.side === 'bottom')
+/** The inlet this line goes to, copper while it is to be closed, brick where it is crossed. */
+function fillOf(isFirst: boolean): string {
+  if (at.value.side === undefined || first.value !== isFirst) return 'var(--paper)'
+  return crossed.value ? 'var(--brick)' : 'var(--copper)'
+}
 const first = computed(() => at.value.side === 'left' || at.value.side === 'top')
 </script>
 
@@ -78,7 +83,7 @@ const first = computed(() => at.value.side === 'left' || at.value.side === 'top'
           :cx="cx"
           cy="46"
           r="13"
-          :fill="at.side && first === (i === 0) ? (crossed ? 'var(--brick)' : 'var(--copper)') : 'var(--paper)'"
+          :fill="fillOf(i === 0)"
           stroke="var(--ink)"
           stroke-width="1.5"
           :stroke-dasharray="at.side ? undefined : '3 2'" />

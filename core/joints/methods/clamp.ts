@@ -29,7 +29,11 @@ function steps(card: Card): DraftStep[] {
       do: 'Tool fully open first, over the ear, close until it lets go by itself',
       caution: 'Fingers clear. Never squeeze one ear twice.',
     },
-    { code: 'check', do: "Look: the ear is closed, its gap as the fitting's paper says. Tick it" },
+    {
+      code: 'check',
+      do: "Look: the ear is closed, its gap as the fitting's paper says. Tick it",
+      check: 'It may be turned in its ring to face right: it does not leak for it.',
+    },
   ]
 }
 

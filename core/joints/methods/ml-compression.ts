@@ -10,10 +10,19 @@ function steps(card: Card): DraftStep[] {
   return [
     cut(card),
     bevel,
-    { code: 'nut', do: 'Nut on, then the split ring', why: 'They cannot follow the insert.' },
+    {
+      code: 'nut',
+      do: 'Nut on, then the split ring',
+      why: 'They cannot follow the insert.',
+      check: 'The nut runs back freely: no bend or clip close behind it.',
+    },
     mark(card),
     { code: 'insert', do: 'Push the insert in to its collar', check: 'O-rings whole, insulating ring there.' },
-    { code: 'assemble', do: 'Set it straight in its eurocone seat, nut by hand' },
+    {
+      code: 'assemble',
+      do: 'Set it straight in its eurocone seat, nut by hand',
+      check: 'Pipe in line by itself: drawn in by the nut it leaks at the first heat.',
+    },
     {
       code: 'tighten',
       do: "Hold the body; tighten firm, by the system's torque",

@@ -44,6 +44,7 @@ function steps(card: Card): DraftStep[] {
     {
       code: 'check',
       do: `Look: ${hasRing(card.tube) ? 'ring square' : 'window still full'}, press marks all round. Tick it`,
+      why: 'One that was missed may hold for months all the same: the tick is the proof.',
     },
   ]
 }

@@ -23,7 +23,12 @@ function steps(card: Card): DraftStep[] {
       do: 'Expand with the head of this pipe: twice, turned 30 degrees between',
       why: "By the system's own paper.",
     },
-    { code: 'insert', do: 'Fitting in to its last rib, straight', check: 'Mark where the paper says it stays.' },
+    {
+      code: 'insert',
+      do: 'Fitting in to its last rib, straight, turned the way it will face',
+      why: 'It is not turned once the sleeve is on.',
+      check: 'Mark where the paper says it stays.',
+    },
     {
       code: 'press',
       do: 'Draw the sleeve up to the collar, tool parallel to the pipe',

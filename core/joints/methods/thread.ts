@@ -93,7 +93,7 @@ export function threadSteps(card: ThreadCard): DraftStep[] {
     {
       code: 'tighten',
       do: 'Hold the fitting back with a second wrench, then 1.5 to 3 turns',
-      why: 'The pull must not reach the next joint.',
+      why: 'One wrench in each hand, jaws facing, pulled against each other: the pull must not reach the next joint.',
       check: `${threadsWords(THREADS_LEFT)} show.`,
     },
   ]

@@ -4,7 +4,8 @@ import { about, length, w } from '#core/speech'
 import { ALL_METHODS } from '../methods'
 import type { Chain, Meeting } from '../search'
 import { isFresh, metalOf, metalOfFitting, pairIn, type Link } from '../metals'
-import type { Offer, OfferedMethod, Situation } from '../types'
+import { formatDecimal } from '#core/units'
+import type { Offer, OfferedMethod, Reason, Situation } from '../types'
 import { concernsOfPipe, concernsOn } from './ask'
 import { rowOfConcern, type Concern } from './rule'
 import { mayBeCone } from './seats'
@@ -62,6 +63,10 @@ function metalsSaid(facts: ChainFacts): string | null {
   const order = `${METAL_WORDS[pair.less]} before ${METAL_WORDS[pair.noble]} in the flow`
   return `${order}${flowFrom === undefined ? '' : ', as it is here'}; brass of ${about(150)} or a dielectric union between.`
 }
+
+/** Tube that scale closes first, mm outside: 15, 1/2 and what is smaller. Ours. */
+const SMALL_BORE_OD = 18
+const minds = (reason: Reason, { policy }: Situation): boolean => policy.reasons.includes(reason)
 
 const hasPlasticThread = ({ chain }: ChainFacts): boolean => threadsIn(chain).some(({ isPlastic }) => isPlastic)
 /** Threads of metal that are made up with sealant. */
@@ -283,6 +288,50 @@ const CHAIN_RULES: readonly ChainRule[] = [
     'Heating water is not for drinking. Say which it is: no part is chosen for both.',
     'WS(WF)R 1999',
     ({ situation: { conditions } }) => conditions.service === 'heating' && conditions.drinking,
+  ),
+  note(
+    'scale',
+    'the job minds scale, and a fitting goes into a small tube',
+    'A fitting inside the tube narrows it: in hard water scale closes a small bore there first. One that goes over the tube keeps its bore.',
+    "the job's policy; trade practice",
+    ({ chain, situation }) =>
+      minds('scale', situation) &&
+      chain.meetings.some(
+        (meeting) =>
+          meeting.kind === 'socket' &&
+          ALL_METHODS[meeting.method].narrowsBore === true &&
+          meeting.tube.pipe.od < SMALL_BORE_OD,
+      ),
+  ),
+  note(
+    'pinholes',
+    'the job minds pinholes, and copper is joined',
+    'Copper pits where the water is soft or acid, where flux was left in, or where another metal drives a current: flush it the same day. Plastic does not pit.',
+    "the job's policy; trade practice",
+    ({ ends, situation }) =>
+      minds('pinholes', situation) &&
+      [ends.a, ends.b].some((end) => end.kind === 'tube' && end.tube.pipe.family === 'copper'),
+  ),
+  note(
+    'flood',
+    'the job minds floods, and a joint holds by a seal',
+    'A cheap part against a dear flood: a new fitting at any doubt, and where a leak would be seen.',
+    "the job's policy; trade practice",
+    ({ chain, situation }) =>
+      minds('flood', situation) && [...methodsIn(chain)].some((method) => ALL_METHODS[method].hasSeal === true),
+  ),
+  note(
+    'years',
+    'the job has figures of its own for how long a method serves',
+    'By the figures of this job.',
+    "the user's own figures",
+    ({ chain, situation: { policy } }) => {
+      const said = [...methodsIn(chain)].flatMap((method) => {
+        const years = policy.years[method]
+        return years === undefined ? [] : [`${ALL_METHODS[method].spoken[0]} ${formatDecimal(years, 0)} years`]
+      })
+      return said.length > 0 && `By your figures: ${said.join(', ')}.`
+    },
   ),
   note(
     'concealed',

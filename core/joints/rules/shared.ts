@@ -18,7 +18,7 @@ import { alongOf, drawBackOf } from '../play'
 import type { Situation, Tube } from '../types'
 import { isListed, ownRating, printsListing } from './common'
 import { needsChlorine, PIPE_CONCERNS, PIPE_REFUSALS } from './pipe'
-import { care, held, note, refusal, type ConcernRule, type RefusalRule, type RuledMethod } from './rule'
+import { care, held, note, refusal, school, type ConcernRule, type RefusalRule, type RuledMethod } from './rule'
 
 /*
  * Rules that hold for every method, or for a pipe whatever joins it. Asked of one tube end; ways, cards and looks at a
@@ -259,6 +259,28 @@ export const SHARED_CONCERNS: readonly ConcernRule[] = [
       const covered = surface === 'painted' ? 'painted or lacquered' : 'plated'
       return `The end is ${covered}: take it to ${METAL} first${whole}.`
     },
+  ),
+  school(
+    'scored',
+    'the end of plastic pipe is scored',
+    'Cut back to unmarked pipe is taken here. Others scrape a shallow score out, square and all round: only where no seal lies over it, since a flat under a seal leaks.',
+    'typical, trade practice',
+    ({ pipe, surface }) => surface === 'scored' && seriesOf(pipe.series).plastic,
+  ),
+  note(
+    'sound-metal',
+    'the end is corroded metal',
+    'Cut back a little at a time until the cut shows full wall all round and no pit lies in the depth; measure how far that was. Where none is reached, make it temporary, with the day it is come back to.',
+    'trade practice',
+    ({ pipe, surface }) => surface === 'corroded' && !seriesOf(pipe.series).plastic,
+  ),
+  care(
+    'bare-buried',
+    'copper lies in the ground, and the job is not in the US',
+    'House copper is thin and never lies bare in the ground: plastic-coated tube, or wrapped for its whole length, joints and all.',
+    'WS(WF)R 1999 sch 2; EN 1057',
+    ({ pipe }, { region, conditions }) =>
+      conditions.service === 'buried' && pipe.family === 'copper' && region !== 'us',
   ),
   held(
     'unknown-temper',

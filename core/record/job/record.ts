@@ -2,7 +2,15 @@ import type { Policy } from '#core/joints'
 import type { CutRecord } from '../cut/record'
 import type { FindRecord } from '../find/record'
 import type { JointRecord } from '../joint/record'
-import type { BenderRecord, CountRecord, FittingRecord, MinutesRecord, PriceRecord, ToolRecord } from '../kit/schema'
+import type {
+  BenderRecord,
+  CountRecord,
+  FittingRecord,
+  HotWorkRecord,
+  MinutesRecord,
+  PriceRecord,
+  ToolRecord,
+} from '../kit/schema'
 import type { LineRecord } from '../line/record'
 import type { LookRecord } from '../look/record'
 import type { OffcutRecord } from '../rack/record'
@@ -32,6 +40,8 @@ export interface JobRecord {
   /** Minutes and prices of the user's own; where there are none, ours stand. */
   minutes: MinutesRecord[]
   prices: PriceRecord[]
+  /** What one use of a flame takes beside the joint. */
+  hotWork: HotWorkRecord
   counts: CountRecord[]
   handedOver: string | null
   /** When it was put to the archive; null while it is worked on. */

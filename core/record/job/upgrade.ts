@@ -54,6 +54,7 @@ export const completeJob = (job: JobRecord): JobRecord => ({
     fittings: [],
     minutes: [],
     prices: [],
+    hotWork: {},
     benders: [],
     counts: [],
     lines: [],

@@ -18,7 +18,7 @@ import type { JobRecord } from '../job/record'
  */
 
 /** What of a job its joints are worked out by. */
-export type JobRules = CardRules & Pick<JobRecord, 'fittings' | 'minutes' | 'prices'>
+export type JobRules = CardRules & Pick<JobRecord, 'fittings' | 'minutes' | 'prices' | 'hotWork'>
 
 /** What is wrong with the ends of a joint: a pipe that is in no list, a find of another job. */
 function checkEnds({ finds }: Pick<JobRules, 'finds'>, body: Partial<JointBody>): Issue | null {

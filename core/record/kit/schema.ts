@@ -81,6 +81,14 @@ const priceBody = z.strictObject({ name: said(80), size: said(80), price: z.numb
 /** Most prices of a kit: a counter's list, not a catalogue. */
 export const MOST_PRICES = 1000
 
+export const HOT_WORK = ['permit', 'watch', 'mat', 'extinguisher', 'wetting'] as const
+export type HotWork = (typeof HOT_WORK)[number]
+/** What one use of a flame takes beside the joint, each as the hand says it: minutes of his, money of the country. */
+const hotWorkBody = z.partialRecord(
+  z.enum(HOT_WORK),
+  z.strictObject({ minutes: z.number().min(0).max(10_000), price: z.number().min(0).max(1_000_000) }),
+)
+
 /** What of the van a hand changes as a whole. */
 export const kitFields = defineFields({
   policy: field(schemas.policy, 'policy', {}, { merge: 'keys' }),
@@ -89,12 +97,14 @@ export const kitFields = defineFields({
   fittings: field(z.array(fittingBody).max(400), 'my fittings', []),
   benders: field(z.array(benderBody).max(40), 'benders', []),
   minutes: field(z.array(minutesBody).max(200), 'my minutes', []),
+  hotWork: field(hotWorkBody, 'hot work', {}, { merge: 'keys' }),
   prices: field(z.array(priceBody).max(MOST_PRICES), 'my prices', []),
 })
 
 export type ToolRecord = z.output<typeof toolBody>
 export type FittingRecord = z.output<typeof fittingBody>
 export type MinutesRecord = z.output<typeof minutesBody>
+export type HotWorkRecord = z.output<typeof hotWorkBody>
 export type PriceRecord = z.output<typeof priceBody>
 export type BenderRecord = z.output<typeof benderBody>
 export type KitBody = FieldsOf<typeof kitFields>

@@ -3,15 +3,25 @@ import { findPipe, getPipe } from '#core/catalogue'
 import type { Kit } from '#core/joints'
 import { calibrateBender, type Bender } from '#core/line'
 import { kitMinutes, type MeasuredMinutes } from './own-minutes'
-import type { KitBody, ToolRecord } from './schema'
+import type { HotWorkRecord, KitBody, ToolRecord } from './schema'
 import type { JobRecord } from '../job/record'
 
+/** All that one use of a flame takes beside the joint. */
+export function hotWorkSum(hotWork: HotWorkRecord): { minutes: number; price: number } {
+  const things = Object.values(hotWork)
+  return {
+    minutes: things.reduce((sum, { minutes }) => sum + minutes, 0),
+    price: things.reduce((sum, { price }) => sum + price, 0),
+  }
+}
+
 /** What of a job says what the van has and what work on it costs. */
-export type KitRules = Pick<JobRecord, 'tools' | 'fittings'> & Partial<Pick<JobRecord, 'minutes' | 'prices'>>
+export type KitRules = Pick<JobRecord, 'tools' | 'fittings'> &
+  Partial<Pick<JobRecord, 'minutes' | 'prices' | 'hotWork'>>
 
 /** The kit of a job as the rules of joints read it; `measured` are own minutes from signed joints. */
 export const kitOf = (
-  { tools, fittings, minutes = [], prices = [] }: KitRules,
+  { tools, fittings, minutes = [], prices = [], hotWork = {} }: KitRules,
   measured: readonly MeasuredMinutes[] = [],
 ): Kit => ({
   ...(tools === null
@@ -26,6 +36,7 @@ export const kitOf = (
   })),
   ...(minutes.length + measured.length > 0 ? { minutes: kitMinutes(minutes, measured) } : {}),
   ...(prices.length > 0 ? { prices: [...prices] } : {}),
+  ...(Object.keys(hotWork).length > 0 ? { hotWork: hotWorkSum(hotWork) } : {}),
 })
 
 /** The bender of a job for a pipe, by its outside diameter: a former fits every wall of one size. */

@@ -1,0 +1,100 @@
+<script setup lang="ts">
+import { HOT_WORK, hotWorkSum, type HotWork, type HotWorkRecord } from '#core/record'
+import { formatDecimal, type Region } from '#core/units'
+import { CURRENCY, HOT_WORK_WORDS } from '~/wording/en'
+
+/** What one use of a flame takes beside the joint: counted in minutes and cost of every way that has one. */
+const props = defineProps<{ hotWork: HotWorkRecord; region: Region }>()
+const emit = defineEmits<{ change: [hotWork: HotWorkRecord] }>()
+const sum = computed(() => hotWorkSum(props.hotWork))
+const problem = ref<string | null>(null)
+const LIMITS = { minutes: 10_000, price: 1_000_000 } as const
+
+function set(what: HotWork, field: 'minutes' | 'price', text: string) {
+  const value = text.trim() === '' ? 0 : Number(text.trim().replace(',', '.'))
+  if (!Number.isFinite(value) || value < 0 || value > LIMITS[field]) {
+    problem.value = `${HOT_WORK_WORDS[what]}: a figure of 0 or more is accepted, such as 10.`
+    return
+  }
+  problem.value = null
+  const { [what]: now = { minutes: 0, price: 0 }, ...others } = props.hotWork
+  const after = { ...now, [field]: value }
+  emit('change', after.minutes === 0 && after.price === 0 ? others : { ...others, [what]: after })
+}
+const shown = (what: HotWork, field: 'minutes' | 'price') => {
+  const value = props.hotWork[what]?.[field]
+  return value ? String(value) : ''
+}
+</script>
+
+<template>
+  <section class="hot" aria-label="Hot work" data-test="hot-work">
+    <p class="name">
+      <b class="t17">Hot work, for each joint with a flame</b
+      ><span class="note t14"
+        >What it takes beside the joint, by your own figures; none is assumed.
+        {{
+          sum.minutes || sum.price
+            ? `Now ${formatDecimal(sum.minutes, 0)} min and ${CURRENCY[region]}${sum.price.toFixed(2)}.`
+            : ''
+        }}</span
+      >
+    </p>
+    <table>
+      <thead>
+        <tr>
+          <th><span class="visually-hidden">what</span></th>
+          <th class="num">min</th>
+          <th class="num">{{ CURRENCY[region] }}</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="what in HOT_WORK" :key="what">
+          <td class="t15">{{ HOT_WORK_WORDS[what] }}</td>
+          <td v-for="field in ['minutes', 'price'] as const" :key="field" class="num">
+            <input
+              class="plain-input t15"
+              inputmode="decimal"
+              maxlength="8"
+              placeholder="0"
+              :value="shown(what, field)"
+              :aria-label="`${HOT_WORK_WORDS[what]}, ${field === 'minutes' ? 'minutes' : 'price'}`"
+              :data-hot="`${what}:${field}`"
+              @change="set(what, field, ($event.target as HTMLInputElement).value)" />
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-if="problem" class="brick t14" role="alert">{{ problem }}</p>
+  </section>
+</template>
+
+<style scoped>
+.hot {
+  padding: 9px 0;
+  border-bottom: 1px solid var(--hair);
+}
+.name {
+  display: flex;
+  flex-direction: column;
+}
+table {
+  width: 100%;
+}
+th {
+  font-size: 13px;
+  font-weight: 400;
+  color: var(--ink2);
+}
+td {
+  height: 40px;
+}
+.num {
+  text-align: right;
+  width: 84px;
+}
+.num input {
+  width: 72px;
+  text-align: right;
+}
+</style>
