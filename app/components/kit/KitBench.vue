@@ -37,11 +37,20 @@ const notRight = computed(
     <NuxtLink :to="`/jobs/${job.slug}`" class="link-verb ml-auto">Back to the work</NuxtLink>
   </div>
   <div class="bench">
-    <ToolList
-      :tools="job.tools"
-      :region="job.region"
-      :today="day"
-      @change="(tools) => store.do(job.slug, 'kit/change', null, { tools })" />
+    <div>
+      <ToolList
+        :tools="job.tools"
+        :region="job.region"
+        :today="day"
+        @change="(tools) => store.do(job.slug, 'kit/change', null, { tools })" />
+      <MinutesTable
+        class="mt-6"
+        :minutes="job.minutes"
+        :measured="measured"
+        :region="job.region"
+        @change="(minutes) => store.do(job.slug, 'kit/change', null, { minutes })" />
+      <PriceList class="mt-4" :job="job" @change="(prices) => store.do(job.slug, 'kit/change', null, { prices })" />
+    </div>
     <div>
       <FittingTable
         :fittings="job.fittings"
@@ -54,13 +63,6 @@ const notRight = computed(
         :region="job.region"
         :today="day"
         @change="(benders) => store.do(job.slug, 'kit/change', null, { benders })" />
-      <MinutesTable
-        class="mt-6"
-        :minutes="job.minutes"
-        :measured="measured"
-        :region="job.region"
-        @change="(minutes) => store.do(job.slug, 'kit/change', null, { minutes })" />
-      <PriceList class="mt-4" :job="job" @change="(prices) => store.do(job.slug, 'kit/change', null, { prices })" />
       <p class="t15 mt-4">
         <a :href="`/api/jobs/${job.slug}/depth-cards.pdf`" target="_blank" class="link-verb" data-test="depth-cards"
           >Print depth cards</a

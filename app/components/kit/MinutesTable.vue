@@ -68,7 +68,7 @@ const drop = (at: number) =>
       </thead>
       <tbody>
         <tr v-for="(one, i) in rows" :key="`${one.method}${one.nominal}${one.isTyped}`" data-test="minutes-row">
-          <td>{{ methodWords(one.method) }} {{ one.nominal ?? 'every size' }}</td>
+          <td>{{ methodWords(one.method) }}{{ one.nominal === null ? ', every size' : ` ${one.nominal}` }}</td>
           <td class="num">
             <b>{{ formatDecimal(one.work, 1) }}</b>
           </td>
@@ -101,7 +101,7 @@ const drop = (at: number) =>
           v-model="typed.nominal"
           class="plain-input t15"
           maxlength="20"
-          :placeholder="unitSystemOf(region) === 'inch' ? '3/4, or every' : '22, or every'"
+          :placeholder="unitSystemOf(region) === 'inch' ? '3/4' : '22'"
           data-test="minutes-size"
       /></label>
       <label

@@ -31,8 +31,9 @@ const lost = computed(() => {
 })
 /** An end as it is told from the others: the pipe it is on, how it is made. */
 function endWords({ joint: { on, method }, entry }: MakeCard): string {
-  const where = on === 'between' ? `between, ${entry + 1}` : endLabel(on === 'a' ? props.joint.a : props.joint.b)
-  return `${where}: ${methodWords(method)}`
+  const where = on === 'between' ? 'between' : endLabel(on === 'a' ? props.joint.a : props.joint.b)
+  const turn = props.cards.length > 1 ? `${props.cards.findIndex((one) => one.entry === entry) + 1}  ` : ''
+  return `${turn}${where}: ${methodWords(method)}`
 }
 function enter(answer: { ok: true } | { ok: false; error: { message: string } }) {
   problem.value = answer.ok ? null : speak(answer.error.message, region.value)

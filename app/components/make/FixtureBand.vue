@@ -54,7 +54,19 @@ function setCentre(text: string) {
   if (length.ok) emit('change', { ...others, centre: length.value.mm })
   else problem.value = length.error.message
 }
+const lineText = computed(() => {
+  if (!line.value) return ''
+  const { apart, off, other } = line.value
+  const stands = Math.abs(off) >= 1 ? `off the middle by ${formatLength(Math.abs(off), system.value)}` : 'even about it'
+  return `${formatLength(apart, system.value)} to J${other}, ${stands}`
+})
 /** Its inlet in the drawing: the body from the front, two inlets about its centre line. */
+/** Once it is answered and right it is one line. */
+const isUnfolded = ref(false)
+const isFolded = computed(
+  () => !isUnfolded.value && !crossed.value && (at.value.side !== undefined || at.value.mark !== undefined),
+)
+const SIDES = { left: 'at the left', right: 'at the right', top: 'above', bottom: 'below' } as const
 const isUpright = computed(() => at.value.side === 'top' || at.value.side === 'bottom')
 /** The inlet this line goes to, copper while it is to be closed, brick where it is crossed. */
 function fillOf(isFirst: boolean): string {
@@ -66,86 +78,96 @@ const first = computed(() => at.value.side === 'left' || at.value.side === 'top'
 
 <template>
   <div v-if="carried" class="fixture" :class="{ crossed }" data-test="fixture">
-    <svg
-      width="150"
-      height="92"
-      viewBox="0 0 150 92"
-      role="img"
-      :aria-label="`The fixture from the front: this line is ${carried}${at.side ? `, at its ${at.side}` : ''}`"
-      class="flex-none">
-      <g :transform="isUpright ? 'rotate(90 75 46)' : ''">
-        <path d="M30 46H120" stroke="var(--ink)" stroke-width="14" stroke-linecap="round" />
-        <path d="M30 46H120" stroke="var(--paper)" stroke-width="11" stroke-linecap="round" />
-        <path d="M75 6V86" class="l-centre" />
-        <circle
-          v-for="(cx, i) in [38, 112]"
-          :key="cx"
-          :cx="cx"
-          cy="46"
-          r="13"
-          :fill="fillOf(i === 0)"
-          stroke="var(--ink)"
-          stroke-width="1.5"
-          :stroke-dasharray="at.side ? undefined : '3 2'" />
-      </g>
-      <template v-if="!isUpright">
-        <text x="38" y="84" text-anchor="middle" class="t13 note">hot</text>
-        <text x="112" y="84" text-anchor="middle" class="t13 note">cold</text>
-      </template>
-      <template v-else>
-        <text x="96" y="14" class="t13 note">hot</text>
-        <text x="96" y="88" class="t13 note">cold</text>
-      </template>
-    </svg>
-    <div class="text">
-      <p class="t20 w7">
-        This one is {{ carried }}.
-        <span v-if="!crossed" class="note font-normal t15"
-          >Hot stands at the left, or above; the body's own mark wins.</span
-        >
-      </p>
-      <p v-if="crossed" class="brick w7 t17 flex gap-2 items-center" role="alert" data-test="crossed">
-        <StatusShape status="stop" :size="20" class="flex-none" /> {{ speak(crossed, region) }}
-      </p>
-      <div v-for="ask in ASKS" :key="ask.name" class="row" role="group" :aria-label="ask.words">
-        <span class="note t14 what">{{ ask.words }}</span>
-        <button
-          v-for="[value, words] in ask.keys"
-          :key="value"
-          type="button"
-          class="choice t15"
-          :disabled="isSigned"
-          :aria-pressed="at[ask.name] === value"
-          :data-fixture="`${ask.name}:${value}`"
-          @click="say(ask.name, value)">
-          {{ words }}
-        </button>
-      </div>
-      <label class="row"
-        ><span class="note t14 what">from its {{ speak(w.centre, region) }} line</span
-        ><input
-          class="plain-input t15 centre"
-          :value="at.centre === undefined ? '' : formatLength(at.centre, system)"
-          :disabled="isSigned"
-          maxlength="20"
-          placeholder="?"
-          :aria-invalid="problem !== null"
-          data-test="fixture-centre"
-          @change="setCentre(($event.target as HTMLInputElement).value)" /><span
-          v-if="line"
-          class="t15"
-          :class="Math.abs(line.off) >= 1 ? 'ochre w6' : 'note'"
-          data-test="centre-line"
-          >{{ formatLength(line.apart, system) }} to J{{ line.other
-          }}{{
-            Math.abs(line.off) >= 1
-              ? `, off the middle by ${formatLength(Math.abs(line.off), system)}`
-              : ', even about it'
-          }}</span
-        ></label
+    <p v-if="isFolded" class="t17 one" data-test="fixture-said">
+      <StatusShape status="made" :size="16" class="flex-none" />
+      <span
+        >This one is <b>{{ carried }}</b>{{ at.side ? `, ${SIDES[at.side]}` : ''
+        }}{{ at.mark ? `, marked ${at.mark}` : '' }}.
+        <span v-if="line" :class="Math.abs(line.off) >= 1 ? 'ochre w6' : 'note'">{{ lineText }}.</span></span
       >
-      <p v-if="problem" class="brick t14" role="alert">{{ problem }}</p>
-    </div>
+      <button type="button" class="underline t15 min-h-9" data-test="fixture-more" @click="isUnfolded = true">
+        change
+      </button>
+    </p>
+    <template v-else>
+      <svg
+        width="150"
+        height="92"
+        viewBox="0 0 150 92"
+        role="img"
+        :aria-label="`The fixture from the front: this line is ${carried}${at.side ? `, at its ${at.side}` : ''}`"
+        class="flex-none">
+        <g :transform="isUpright ? 'rotate(90 75 46)' : ''">
+          <path d="M30 46H120" stroke="var(--ink)" stroke-width="14" stroke-linecap="round" />
+          <path d="M30 46H120" stroke="var(--paper)" stroke-width="11" stroke-linecap="round" />
+          <path d="M75 6V86" class="l-centre" />
+          <circle
+            v-for="(cx, i) in [38, 112]"
+            :key="cx"
+            :cx="cx"
+            cy="46"
+            r="13"
+            :fill="fillOf(i === 0)"
+            stroke="var(--ink)"
+            stroke-width="1.5"
+            :stroke-dasharray="at.side ? undefined : '3 2'" />
+        </g>
+        <template v-if="!isUpright">
+          <text x="38" y="84" text-anchor="middle" class="t13 note">hot</text>
+          <text x="112" y="84" text-anchor="middle" class="t13 note">cold</text>
+        </template>
+        <template v-else>
+          <text x="96" y="14" class="t13 note">hot</text>
+          <text x="96" y="88" class="t13 note">cold</text>
+        </template>
+      </svg>
+      <div class="text">
+        <p class="t20 w7">
+          This one is {{ carried }}.
+          <span v-if="!crossed" class="note font-normal t15"
+            >Hot stands at the left, or above; the body's own mark wins.</span
+          >
+        </p>
+        <p v-if="crossed" class="brick w7 t17 flex gap-2 items-center" role="alert" data-test="crossed">
+          <StatusShape status="stop" :size="20" class="flex-none" /> {{ speak(crossed, region) }}
+        </p>
+        <div class="asks">
+          <div v-for="ask in ASKS" :key="ask.name" class="row" role="group" :aria-label="ask.words">
+            <span class="note t14 what">{{ ask.words }}</span>
+            <button
+              v-for="[value, words] in ask.keys"
+              :key="value"
+              type="button"
+              class="choice t15"
+              :disabled="isSigned"
+              :aria-pressed="at[ask.name] === value"
+              :data-fixture="`${ask.name}:${value}`"
+              @click="say(ask.name, value)">
+              {{ words }}
+            </button>
+          </div>
+          <label class="row"
+            ><span class="note t14 what">from its {{ speak(w.centre, region) }} line</span
+            ><input
+              class="plain-input t15 centre"
+              :value="at.centre === undefined ? '' : formatLength(at.centre, system)"
+              :disabled="isSigned"
+              maxlength="20"
+              placeholder="?"
+              :aria-invalid="problem !== null"
+              data-test="fixture-centre"
+              @change="setCentre(($event.target as HTMLInputElement).value)" /><span
+              v-if="line"
+              class="t15"
+              :class="Math.abs(line.off) >= 1 ? 'ochre w6' : 'note'"
+              data-test="centre-line"
+              >{{ lineText }}</span
+            ></label
+          >
+        </div>
+        <p v-if="problem" class="brick t14" role="alert">{{ problem }}</p>
+      </div>
+    </template>
   </div>
 </template>
 
@@ -171,8 +193,19 @@ const first = computed(() => at.value.side === 'left' || at.value.side === 'top'
   align-items: center;
   min-height: 36px;
 }
+.asks {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0 24px;
+}
+.one {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  flex-wrap: wrap;
+}
 .what {
-  width: 150px;
+  width: 130px;
 }
 .centre {
   width: 90px;
@@ -185,8 +218,15 @@ const first = computed(() => at.value.side === 'left' || at.value.side === 'top'
   .text {
     flex-basis: 100%;
   }
+  .asks {
+    grid-template-columns: 1fr;
+  }
   .what {
-    width: 100%;
+    width: 100px;
+  }
+  .row {
+    min-height: 44px;
+    gap: 2px 10px;
   }
 }
 </style>

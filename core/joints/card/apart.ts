@@ -38,7 +38,7 @@ export const ringApart = (open: string): Apart => ({
   ],
   again: {
     what: 'the fitting, if it is metal',
-    look: 'Barb unmarked under a thumbnail all round; a plastic one is scrap.',
+    look: 'Barb unmarked under a thumbnail all round; a plastic one is scrap',
   },
   scrap: 'The ring, and the pipe under it',
   takesPipe: true,

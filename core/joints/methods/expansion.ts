@@ -128,7 +128,7 @@ export const expansion: JointMethod = {
     ...cutOutApart('ring'),
     again: {
       what: 'the fitting, if it is brass',
-      look: 'Freed with hot air, never a flame; barb unmarked under a thumbnail. A plastic one is scrap.',
+      look: 'Freed with hot air, never a flame; barb unmarked under a thumbnail. A plastic one is scrap',
     },
     scrap: 'The ring and the tube it held: never expanded again',
   },

@@ -70,7 +70,7 @@ export const insertClamp: JointMethod = {
     ],
     again: {
       what: 'the insert, and clamps that turn freely',
-      look: 'Ridges of the insert unmarked; screw and band not rusted or stretched.',
+      look: 'Ridges of the insert unmarked; screw and band not rusted or stretched',
     },
     scrap: 'The pipe that was under the clamps',
     takesPipe: true,

@@ -57,6 +57,9 @@ describe('a method of joining', () => {
       expect([id, apart.moves[0]!.do]).toEqual([id, expect.stringMatching(/Shut off/)])
       expect([id, apart.scrap.length > 5, weeps.then.length > 10]).toEqual([id, true, true])
       if (apart.again) expect([id, apart.again.look.length > 10]).toEqual([id, true])
+      // The screen puts the full stop.
+      for (const words of [apart.scrap, apart.again?.look ?? '', ...apart.moves.map((move) => move.do)])
+        expect(words).not.toMatch(/\.$/)
       // What is cut out is not nipped first.
       if (apart.takesPipe && weeps.once) expect(JOINT_METHODS[id as keyof typeof JOINT_METHODS].comesApart).toBe(true)
     }

@@ -133,7 +133,7 @@ export const pushFit: JointMethod = {
     ],
     again: {
       what: 'the fitting',
-      look: 'Seal soft, whole and in its groove, every tooth straight, collar back out by itself.',
+      look: 'Seal soft, whole and in its groove, every tooth straight, collar back out by itself',
     },
     scrap: 'Pipe that the teeth marked; the fitting at any doubt',
   },

@@ -222,7 +222,7 @@ export const solder: JointMethod = {
     ],
     again: {
       what: 'an end-feed fitting, once',
-      look: 'Cup bright all round, no lump of old solder, not oval; a fitting with its own ring of solder is scrap.',
+      look: 'Cup bright all round, no lump of old solder, not oval; a fitting with its own ring of solder is scrap',
     },
     scrap: 'A fitting that was soldered twice',
   },

@@ -121,7 +121,7 @@ export const thread: MethodTraits = {
       { do: 'Unscrew from an open end or a union: one end of a fixed run cannot turn' },
       { do: 'Brush all of the old seal out of both threads' },
     ],
-    again: { what: 'both parts', look: 'Threads whole for the length that was engaged, no crack in a female end.' },
+    again: { what: 'both parts', look: 'Threads whole for the length that was engaged, no crack in a female end' },
     scrap: 'Tape, paste and washer: sealed anew each time',
   },
   drawing: { mouth: 'crests', material: 'brass', wall: 0.16 },
