@@ -71,6 +71,24 @@ describe('a tee into a fixed line', () => {
   })
 })
 
+describe('what is kept of a task', () => {
+  it('is the coupling, and the stub: with 78 and 22 copper, 65 long over a gap of 24', () => {
+    const kit = {
+      measured: [{ method: 'press' as const, nominal: '22', fitting: 'tee, run', insertion: 22.5, takeOut: 17 }],
+    }
+    const tee = answer('tee-in', { along: '0', aside: '0', slip: '78' }, { ...GB, method: 'press', kit })
+    expect(tee.keep?.slips).toEqual({ length: 78, gap: 24, count: 1 })
+    // Into the tee, bare, and half of what the coupling leaves: 22.5 + bare + 27.
+    expect(tee.keep?.pieces.count).toBe(1)
+    expect(tee.keep?.pieces.length).toBeCloseTo(figure(tee, 'stub piece')!, 9)
+    expect(
+      answer('tee-in', { along: 'free', aside: 'free' }, { ...GB, method: 'press', kit }).keep,
+    ).toBeUndefined()
+    const repair = answer('repair', { bad: '100' })
+    expect([repair.keep?.slips.count, repair.keep?.pieces.length]).toEqual([2, figure(repair, 'new piece')])
+  })
+})
+
 describe('the other guides, by hand', () => {
   it('repair: 100 out, piece 98, couplings of 33: marks of 16', () => {
     const repair = answer('repair', { bad: '100' })

@@ -9,14 +9,15 @@ import { acting } from '../acts'
 import { ownBed } from '../bed'
 import { App } from './pages/app'
 
-// What a firm knows of its own work in place of what is assumed: minutes, prices, hot work.
+// What a firm knows of its own work in place of what is assumed: minutes, prices, hot work. Signed joints count over all
+// jobs of a country's sizes: no other test signs any in these.
 let app: App
 let yard: JobRecord
 const { act, ask, begin, newJob, read, job: jobOf } = acting()
 const END = { pipe: 'cu-en-x-22' }
 
 async function jointBy(method: string): Promise<JointRecord> {
-  const { ways } = await ask<WaysAnswer>('ways', { region: 'gb', a: END, b: END })
+  const { ways } = await ask<WaysAnswer>('ways', { region: 'eu', a: END, b: END })
   const way = ways.find(({ joints }) => joints.length === 2 && joints.every((joint) => joint.method === method))!
   return begin('joint/begin', yard, { a: END, b: END, wayId: way.id })
 }
@@ -40,7 +41,7 @@ const keep = async (css: string, text: string) => {
 
 beforeAll(async () => {
   app = await App.open(ownBed().baseUrl)
-  yard = await newJob('Own figures', 'gb', 'the van')
+  yard = await newJob('Own figures', 'eu', 'the van')
   await act('kit/change', yard, yard.id, { tools: null })
 })
 afterAll(() => app.close())
@@ -48,7 +49,7 @@ afterAll(() => app.close())
 describe('own minutes', () => {
   it('come from the joints that were signed, by their ticks, once there are three ends', async () => {
     await make('press', 20)
-    const measured = async () => (await read<{ minutes: MeasuredMinutes[] }>('/api/minutes?region=gb')).minutes
+    const measured = async () => (await read<{ minutes: MeasuredMinutes[] }>('/api/minutes?region=eu')).minutes
     // Two ends are too few.
     expect((await measured()).filter(({ method, nominal }) => method === 'press' && nominal === '22')).toEqual([])
     await make('press', 20)
@@ -118,7 +119,7 @@ describe('hot work', () => {
     await app.go(`/jobs/${yard.slug}/kit`)
     await keep('[data-hot="permit:minutes"]', '31')
     await keep('[data-hot="mat:price"]', '2.50')
-    await app.waitForText('[data-test="hot-work"]', /Now 31 min and £2\.50/)
+    await app.waitForText('[data-test="hot-work"]', /Now 31 min and €2\.50/)
     await app.saved()
     expect(await minutesOf(cold)).toBe(before)
     // Two ends of 4.5 and the permit.

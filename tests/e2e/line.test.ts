@@ -233,6 +233,25 @@ describe('a test bend', () => {
   })
 })
 
+describe('a task that is kept', () => {
+  it('leaves its slip joint to be made, and its stub to be cut', async () => {
+    await app.go(`/jobs/${slug}/line?line=${(await job()).lines[0]!.id}`)
+    await app.click('[data-panel="guides"]')
+    await app.type('[data-guide-field="slip"]', '90')
+    await app.waitForText('section[aria-label="Start from a task"]', /stub piece/)
+    await app.click('[data-test="keep-task"]')
+    await app.waitForText('[data-test="task-kept"]', /J\d+[\s\S]*its pieces on C\d+/)
+    await app.saved()
+    const { joints, cuts } = await job()
+    expect(joints.at(-1)).toMatchObject({
+      place: 'A tee into a fixed line, slip coupling',
+      slip: { length: 90, on: 'b' },
+    })
+    expect(joints.at(-1)!.wayId).not.toBeNull()
+    expect(cuts.at(-1)!.extras.at(-1)).toMatchObject({ name: 'stub of the tee', quantity: 1 })
+  })
+})
+
 describe('on the phone', () => {
   it('shows the cut large, both ends of the strip, the working from below; legs are typed and changed', async () => {
     await app.setSize(390, 844)

@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { End, WaysAnswer } from '#core/joints'
+import { inMakingOrder } from '#core/making'
 import { cardsOf, type JobRecord, type JointRecord } from '#core/record'
 import { acting } from '../acts'
 import { ownBed } from '../bed'
@@ -90,7 +91,7 @@ describe('hot and cold of a fixture', () => {
     await app.click('[data-fixture="side:right"]')
     await app.waitForText('[data-test="crossed"]', /cold belongs at the right/)
     await app.saved()
-    const [card] = cardsOf(await jobOf(yard.slug), await kept(joint))
+    const [card] = inMakingOrder(cardsOf(await jobOf(yard.slug), await kept(joint)))
     const steps = card!.answer.ok ? card!.answer.value.steps : []
     const at = steps.findIndex(({ code }) => code === 'insert' || code === 'tighten' || code === 'assemble')
     for (let i = 0; i < at; i++) {

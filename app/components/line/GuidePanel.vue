@@ -6,6 +6,7 @@ import { kitOf, type JobRecord, type LineInput, type LineRecord } from '#core/re
 import { GUIDES, readFields, type GuideContext, type GuideFigure } from '#core/run'
 import { formatDecimal, type UnitSystem, type Region } from '#core/units'
 import { speakAll } from '#core/speech'
+import type { KeptTask } from '~/composables/useKeepTask'
 import { unitOf } from '~/reading/format'
 
 /** Tasks a line begins from: what is asked at the wall, what comes of it, and the line it draws. */
@@ -51,6 +52,15 @@ watch([answer, guide], ([now], [, before]) => {
   else if (before !== guide.value) shown.value = null
 })
 
+const keepTask = useKeepTask(toRef(props, 'job'))
+const keptTask = ref<KeptTask | null>(null)
+watch([guide, () => shown.value?.keep], () => {
+  keptTask.value = null
+})
+function keep() {
+  if (shown.value?.keep)
+    keptTask.value = keepTask(guide.value.name, context.value.pipe, context.value.method, shown.value.keep)
+}
 const framed = useTemplateRef<HTMLElement>('framed')
 const { width: framedWidth } = useElementSize(framed)
 const { show } = useWorking()
@@ -148,6 +158,27 @@ function begin() {
           <StatusShape status="held" :size="14" class="mt-[3px] flex-none" /><span>{{ note.text }}</span>
         </li>
       </ul>
+      <p v-if="keptTask" class="t15 mt-3" role="status" data-test="task-kept">
+        Kept:
+        <NuxtLink
+          v-for="one in keptTask.joints"
+          :key="one.id"
+          class="underline mr-3"
+          :to="{ path: `/jobs/${job.slug}/make`, query: { joint: one.id } }"
+          >J{{ one.number }}</NuxtLink
+        ><NuxtLink
+          v-if="keptTask.cut"
+          class="underline"
+          :to="{ path: `/jobs/${job.slug}/cut`, query: { cut: keptTask.cut.id } }"
+          >its pieces on C{{ keptTask.cut.number }}</NuxtLink
+        >
+      </p>
+      <p v-else-if="shown.keep" class="mt-3">
+        <UButton variant="outline" :disabled="wrong !== null" data-test="keep-task" @click="keep"
+          >Keep its {{ shown.keep.slips.count > 1 ? 'slip joints' : 'slip joint' }} and
+          {{ shown.keep.pieces.count > 1 ? 'pieces' : 'piece' }}</UButton
+        >
+      </p>
       <div v-if="shown.line" class="flex gap-3 mt-3 flex-wrap items-center">
         <UButton :disabled="wrong !== null" data-test="guide-begin" @click="begin">Draw this line</UButton
         ><button

@@ -98,9 +98,12 @@ export const OUTDOOR_TAP: Guide = {
         },
       ],
       steps: [
+        `An old one first: a washer or new packing often does. Else measure the old stem, seat to flange, and match it: a longer one does, a shorter one freezes.`,
+        'Keep a sound piece of the old pipe to join on, cut where it is straight and bright.',
+        'The old hole serves if the new stem falls to the outside in it; else drill anew and close the old one.',
         'Trace cables and pipes, then drill from the inside, falling to the outside.',
         'Sleeve the hole, no joint inside the wall; seal round it.',
-        `Screw the ${w.tap}'s flange to the wall; vacuum breaker upwards.`,
+        `Pack the flange until it stands flat on the wall, seal its upper edge, then screw it; vacuum breaker upwards.`,
         'Clip the pipe behind it, so that the hose pulls on the wall and not on the joint.',
         context.region === 'us'
           ? 'No shut-off after an atmospheric vacuum breaker.'
@@ -113,6 +116,10 @@ export const OUTDOOR_TAP: Guide = {
             context.region === 'us'
               ? 'A vacuum breaker is needed: ASSE 1011, or 1019 where it drains itself.'
               : 'A double check valve is needed, inside the warm space (fluid category 3).',
+        },
+        {
+          code: 'frost-cover',
+          text: 'A frost cover over it in winter helps only if the stem is drained: it holds warmth from the wall, it makes none.',
         },
         { code: 'hose-off', text: 'Hose off in winter: a hose left on keeps water in the stem, and it freezes.' },
       ],

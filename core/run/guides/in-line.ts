@@ -107,6 +107,18 @@ function teeFigures(plan: TeePlan, { takeOut, insertion }: Mouth, bare: number, 
   ]
 }
 
+/** The couplings of a tee with stubs, and the stubs. */
+function keepOfTee({ stub, how }: TeePlan, slip: number): Pick<GuideAnswer, 'keep'> {
+  if (!stub) return {}
+  const count = how === 'two-slips' ? 2 : 1
+  return {
+    keep: {
+      slips: { length: slip, gap: stub.gap, count },
+      pieces: { name: 'stub of the tee', length: stub.length, count },
+    },
+  }
+}
+
 const depthMarked = (how: TeePlan['how']): string => {
   if (how === 'plain') return 'both ends'
   return how === 'two-slips'
@@ -234,6 +246,7 @@ export const TEE_IN: Guide = {
         ...always(context),
       ],
       line,
+      ...keepOfTee(plan, long ?? 0),
       assembly: { ...plan.assembly, places: plan.places },
     })
   },
@@ -310,6 +323,10 @@ export const REPAIR: Guide = {
         corners: 'fittings',
         name: 'repair piece',
         legs: [`e ${typeLength(piece, unitSystemOf(context.region))} free`],
+      },
+      keep: {
+        slips: { length: slip!, gap: DROP_IN_MM, count: 2 },
+        pieces: { name: 'repair piece', length: piece, count: 1 },
       },
       assembly: { ...assembly, places },
     })

@@ -43,6 +43,11 @@ export interface GuideAnswer {
   cautions: Note[]
   /** A line that begins from it; null where it is marks only. */
   line: { start: string; corners: 'fittings' | 'bends'; legs: string[]; name: string; pipe?: string } | null
+  /** What of it is made and cut elsewhere: couplings without a stop, pieces of the line's own pipe. Lengths mm. */
+  keep?: {
+    slips: { length: number; gap: number; count: number }
+    pieces: { name: string; length: number; count: number }
+  }
   /** Its parts with every move, swept: where each stands before the first and after each. */
   assembly?: Assembly & { places: readonly Places[] }
 }
