@@ -164,6 +164,12 @@ export const SAMPLES: { readonly [N in ActName]: Sample<N> } = {
     job: bare,
     words: /support 2 of leg 1 moved/,
   },
+  'line/move-supports': {
+    act: { name: 'line/move-supports', body: { supports: [{ support: '0:1', mm: 900 }] } },
+    record: 'line-0001',
+    job: bare,
+    words: /1 support moved/,
+  },
   'line/fix-support': {
     act: { name: 'line/fix-support', body: { support: '0:1', mm: 900 } },
     record: 'line-0001',

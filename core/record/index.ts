@@ -102,6 +102,8 @@ export type { FindRules } from './find/work'
 export type { Hand } from './hand'
 
 export type { LeftCode } from './joint/left'
+export { besideOf } from './fix/opposite'
+export type { Beside } from './fix/opposite'
 export { carriedTo, centreLineOf, crossedText } from './joint/fixture'
 export type { Carried, CentreLine } from './joint/fixture'
 export { takeApart, weepJoint, weepsOf } from './joint/apart'

@@ -81,9 +81,7 @@ describe('what is kept of a task', () => {
     // Into the tee, bare, and half of what the coupling leaves: 22.5 + bare + 27.
     expect(tee.keep?.pieces.count).toBe(1)
     expect(tee.keep?.pieces.length).toBeCloseTo(figure(tee, 'stub piece')!, 9)
-    expect(
-      answer('tee-in', { along: 'free', aside: 'free' }, { ...GB, method: 'press', kit }).keep,
-    ).toBeUndefined()
+    expect(answer('tee-in', { along: 'free', aside: 'free' }, { ...GB, method: 'press', kit }).keep).toBeUndefined()
     const repair = answer('repair', { bad: '100' })
     expect([repair.keep?.slips.count, repair.keep?.pieces.length]).toEqual([2, figure(repair, 'new piece')])
   })

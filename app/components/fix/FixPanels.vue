@@ -36,6 +36,8 @@ const csv = computed(() => csvLink(order.value, ['quantity', 'name', 'size']))
   <section aria-label="How it is held" class="panels">
     <FixSettingRows :line="line" :settings="settings" :system="system" @set="(fix) => emit('set', fix)" />
 
+    <FixBeside :job="job" :line="line" :system="system" @set="(fix) => emit('set', fix)" />
+
     <template v-if="problems.length">
       <h2 class="zone-heading">To put right</h2>
       <ul class="t15">

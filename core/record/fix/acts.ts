@@ -1,6 +1,6 @@
-import { changes, type DoneAct, type TakeBack } from '../act'
-import { supportBody, supportPlace, type SupportPlace } from './schema'
-import { fixSupport, freeSupport, moveSupport } from './work'
+import { changes, undoneBy, type DoneAct, type TakeBack } from '../act'
+import { supportBody, supportPlace, supportsBody, type SupportPlace, type SupportsBody } from './schema'
+import { fixSupport, freeSupport, moveSupport, moveSupports } from './work'
 
 const supportName = ({ support }: { support: string }): string => {
   const [leg, n] = support.split(':').map(Number) as [number, number]
@@ -21,6 +21,15 @@ export const fixActs = {
     means: 'A support is moved by hand along its leg.',
     says: (body) => `${supportName(body)} moved`,
     apply: (rules, line, body, hand) => moveSupport(rules, line, body, hand),
+  }),
+  'line/move-supports': changes('lines', {
+    body: supportsBody,
+    undo: undoneBy('line/move-supports', ({ body: { supports }, before }: DoneAct<'lines', SupportsBody>) => ({
+      supports: supports.map(({ support }) => ({ support, mm: before?.clips[support]?.mm ?? null })),
+    })),
+    means: 'Several supports are moved along their legs at once, as where they come to stand opposite others.',
+    says: ({ supports: { length } }) => `${length} support${length === 1 ? '' : 's'} moved`,
+    apply: (rules, line, body, hand) => moveSupports(rules, line, body, hand),
   }),
   'line/fix-support': changes('lines', {
     body: supportBody,

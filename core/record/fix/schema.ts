@@ -7,5 +7,14 @@ export const supportPlace = z.strictObject({
 /** Where it sits, mm along its leg. */
 export const supportBody = supportPlace.extend({ mm: z.number().min(0).max(100_000) })
 
+/** Several at once; `mm` null: back to where the code has it. */
+export const supportsBody = z.strictObject({
+  supports: z
+    .array(supportPlace.extend({ mm: supportBody.shape.mm.nullable() }))
+    .min(1)
+    .max(1000),
+})
+
+export type SupportsBody = z.output<typeof supportsBody>
 export type SupportPlace = z.output<typeof supportPlace>
 export type SupportBody = z.output<typeof supportBody>

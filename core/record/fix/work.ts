@@ -9,7 +9,7 @@ import { surveyed, type LineRules } from '../line/work'
 import type { JobRecord } from '../job/record'
 import type { Hand } from '../hand'
 import type { ClipRecord, LineRecord } from '../line/record'
-import type { SupportBody, SupportPlace } from './schema'
+import type { SupportBody, SupportPlace, SupportsBody } from './schema'
 
 /* How a job's lines are held: what was said of them, what was set by hand, and how far it is done. */
 
@@ -49,7 +49,7 @@ function toHold(job: LineRules, line: LineRecord): LineToHold | null {
 }
 
 /** A line with its supports by its legs; null while it cannot be laid. */
-function holdLine(job: LineRules, line: LineRecord): HeldLine | null {
+export function holdLine(job: LineRules, line: LineRecord): HeldLine | null {
   const laid = toHold(job, line)
   return laid && supports.holdLine(laid)
 }
@@ -90,6 +90,24 @@ function putSupport(
 /** A support moved by hand, mm along its leg; one that was fixed is not fixed there any more. */
 export const moveSupport = (rules: LineRules, line: LineRecord, body: SupportBody, { by }: Hand): Result<LineRecord> =>
   putSupport(rules, line, body, { at: null, by })
+
+/** Several supports moved at once; all of them, or none where one cannot be. One that was fixed is left as it is. */
+export function moveSupports(
+  rules: LineRules,
+  line: LineRecord,
+  { supports: moved }: SupportsBody,
+  hand: Hand,
+): Result<LineRecord> {
+  let after = line
+  for (const { support, mm } of moved) {
+    if (line.clips[support]?.at) continue
+    const answer =
+      mm === null ? freeSupport(rules, after, { support }) : moveSupport(rules, after, { support, mm }, hand)
+    if (!answer.ok) return answer
+    after = answer.value
+  }
+  return ok(after)
+}
 
 /** A support fixed where it stands, mm along its leg. Fixed twice at one place it changes nothing. */
 export function fixSupport(rules: LineRules, line: LineRecord, body: SupportBody, hand: Hand): Result<LineRecord> {

@@ -22,7 +22,11 @@ export function copyActs(job: JobRecord): CopyAct[] {
   const fields = (record: object, table: object): Fields => picked(record, Object.keys(table))
   return [
     { name: 'kit/change', body: fields(job, kitFields.table) },
-    ...job.lines.map((line): CopyAct => ({ name: 'line/begin', body: fields(line, lineFields.table) })),
+    // Which line another runs beside is the old job's.
+    ...job.lines.map(({ fix: { beside: _, ...fix }, ...line }): CopyAct => ({
+      name: 'line/begin',
+      body: fields({ ...line, fix }, lineFields.table),
+    })),
     ...job.joints.map((joint): CopyAct => ({
       name: 'joint/begin',
       body: {

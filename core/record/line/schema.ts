@@ -3,6 +3,9 @@ import { SUPPORT_CODES } from '#core/catalogue'
 import { METHODS, SERVICES } from '#core/joints'
 import { MOST_RUN_LEGS } from '#core/run'
 import { defineFields, field, needed, type FieldsInput, type FieldsOf } from '../fields'
+import { id } from '../texts'
+
+const shift = z.number().min(-100_000).max(100_000)
 
 /**
  * How it is held: what it comes to and came from, degC, whose distances, and its flow as typed; what is not said is
@@ -18,6 +21,8 @@ const fix = z
     /** The maker's own greatest distances, mm; they win over the code's. */
     across: z.number().positive().max(100_000),
     up: z.number().positive().max(100_000),
+    /** The line it runs beside, and where this one begins from the beginning of that, mm to the right, away and up. */
+    beside: z.strictObject({ line: id, right: shift, away: shift, up: shift }).nullable(),
   })
   .partial()
 
