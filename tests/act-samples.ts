@@ -215,6 +215,12 @@ export const SAMPLES: { readonly [N in ActName]: Sample<N> } = {
     job: bare,
     words: /check of step "cut" failed/,
   },
+  'joint/break-off': {
+    act: { name: 'joint/break-off', body: { closed: 'capped' } },
+    record: 'joint-0001',
+    job: after(bare, [{ name: 'joint/tick', body: place }, 'joint-0001']),
+    words: /broken off/,
+  },
   'joint/weep': {
     act: { name: 'joint/weep', body: { entry: 0 } },
     record: 'joint-0001',

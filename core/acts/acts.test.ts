@@ -77,6 +77,7 @@ describe('every act', () => {
         'joint/fail',
         'joint/weep',
         'joint/apart',
+        'joint/break-off',
         'joint/reopen',
         'joint/sign',
         'cut/plan',

@@ -40,6 +40,14 @@ function enter(answer: { ok: true } | { ok: false; error: { message: string } })
   if (answer.ok) open.value = false
 }
 const weep = () => enter(store.do(props.job.slug, 'joint/weep', props.joint.id, { entry: at.value.entry }))
+const CLOSINGS = [
+  { closed: 'capped', words: 'ends capped' },
+  { closed: 'plugged', words: 'ends plugged' },
+  { closed: 'valve', words: 'a valve shut' },
+  { closed: 'dry', words: 'left dry, water off' },
+] as const
+const stop = (closed: (typeof CLOSINGS)[number]['closed']) =>
+  enter(store.do(props.job.slug, 'joint/break-off', props.joint.id, { closed }))
 const part = (reused: boolean) =>
   enter(store.do(props.job.slug, 'joint/apart', props.joint.id, { entry: at.value.entry, reused }))
 </script>
@@ -123,6 +131,23 @@ const part = (reused: boolean) =>
         <p v-if="isMade(joint)" class="note t14 mt-2">
           This joint is signed: either opens it again; its sign-off stays.
         </p>
+      </section>
+      <section v-if="!isMade(joint) && joint.ticks.length" class="mt-5" aria-label="Break it off">
+        <h3 class="zone-heading">Break it off for now</h3>
+        <p class="t15 my-1">
+          Close it so that water can come back; ends that are not done are cleaned and marked again then.
+        </p>
+        <div class="row">
+          <UButton
+            v-for="{ closed, words } in CLOSINGS"
+            :key="closed"
+            variant="outline"
+            size="lg"
+            :data-test="`break-${closed}`"
+            @click="stop(closed)"
+            >{{ words }}</UButton
+          >
+        </div>
       </section>
       <p class="brick t15 min-h-5" role="alert" data-test="apart-problem">{{ problem }}</p>
     </template>

@@ -6,7 +6,11 @@ import { dayTime } from '~/wording/entry'
 
 /** The checks that failed at one end, with what was done, and how often its fitting was used again. */
 const props = defineProps<{ job: JobRecord; joint: JointRecord; entry: number }>()
-const FAULT_WORDS: Readonly<Record<string, string>> = { weep: 'it wept', apart: 'taken apart' }
+const FAULT_WORDS: Readonly<Record<string, string>> = {
+  weep: 'it wept',
+  apart: 'taken apart',
+  'broken-off': 'broken off',
+}
 const faults = computed(() => props.joint.faults.filter(({ entry }) => entry === props.entry))
 const reuses = computed(() => reusesOf(props.joint, props.entry))
 </script>

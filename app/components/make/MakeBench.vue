@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { useStorage, useSwipe, useWakeLock } from '@vueuse/core'
 import { getPipe } from '#core/catalogue'
-import { doubtsOf, gistOfJob, isAt, statusOf, weepsOf, type BentPiece, type JobRecord } from '#core/record'
+import { brokenOff, doubtsOf, gistOfJob, isAt, statusOf, weepsOf, type BentPiece, type JobRecord } from '#core/record'
 import { remedyOf, weepOf } from '#core/making'
 import { methodWords } from '~/wording/en'
+import { dayTime } from '~/wording/entry'
 import { endLabel } from '~/wording/way'
 import { unitSystemOf } from '#core/units'
 import { speak } from '#core/speech'
@@ -59,6 +60,8 @@ const place = computed(() =>
     cards.value.findIndex(({ entry }) => entry === card.value?.entry),
   ),
 )
+/** How it was left, until somebody goes on with it. */
+const stopped = computed(() => (joint.value ? brokenOff(joint.value) : null))
 const isReopening = ref(false)
 const gauge = computed(() => (card.value?.answer.ok ? card.value.answer.value.gauge : undefined))
 const waitStep = computed(() => {
@@ -211,6 +214,10 @@ useKeys({
       :move="move"
       :is-signed="isSigned"
       @change="changeSlip" />
+    <p v-if="stopped" class="broken t17" role="status" data-test="broken-off">
+      <StatusShape status="held" :size="20" class="flex-none" />
+      <span>{{ dayTime(stopped.at, job.region) }}{{ stopped.by ? `, ${stopped.by}` : '' }}: {{ stopped.remedy }}</span>
+    </p>
     <FixtureBand :job="job" :joint="joint" :is-signed="isSigned" @change="setFixture" />
     <DoubtBand v-if="doubts.length" :job="job" :joint="joint" :doubts="doubts" @reopen="isReopening = true" />
     <RunningWaits :job="job" :joint="joint" />
@@ -282,7 +289,7 @@ useKeys({
         </p>
         <p>
           <button type="button" class="underline t15 min-h-9" data-test="open-apart" @click="isApartOpen = true">
-            It weeps, or comes apart
+            It weeps, comes apart, or is broken off
           </button>
         </p>
         <FailedChecks :job="job" :joint="joint" :entry="card.entry" />
@@ -335,6 +342,13 @@ useKeys({
 </template>
 
 <style scoped>
+.broken {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  padding: 8px 18px;
+  border-bottom: 3px solid var(--ochre);
+}
 .bench {
   flex: 1;
   display: grid;

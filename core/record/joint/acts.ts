@@ -12,9 +12,10 @@ import {
   type TakeBack,
 } from '../act'
 import type { JointRecord } from './record'
-import { takeApart, weepJoint } from './apart'
+import { breakOff, takeApart, weepJoint } from './apart'
 import {
   apartBody,
+  breakOffBody,
   jointFields,
   reopenBody,
   signoffBody,
@@ -100,6 +101,13 @@ export const jointActs = {
     means: 'An end was taken apart, to be made anew, with its fitting or a new one. A signed joint is open again.',
     says: ({ entry, reused }) => `end ${entry + 1} taken apart, ${reused ? 'fitting used again' : 'a new fitting'}`,
     apply: (rules, joint, body, doing) => takeApart(rules, joint, { ...body, id: doing.key }, doing),
+  }),
+  'joint/break-off': changes('joints', {
+    body: breakOffBody,
+    means:
+      'Work on a joint is broken off: how it was closed is kept, and what does not stay over a pause is begun again.',
+    says: ({ closed }) => `broken off, ${closed}`,
+    apply: (rules, joint, body, doing) => breakOff(rules, joint, { ...body, id: doing.key }, doing),
   }),
   'joint/wait': changes('joints', {
     body: stepPlace,

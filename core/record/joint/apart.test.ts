@@ -3,6 +3,8 @@ import { findWays } from '#core/joints'
 import {
   beginJoint,
   BLANK_JOINT,
+  breakOff,
+  brokenOff,
   cardsOf,
   reusesOf,
   signJoint,
@@ -104,5 +106,44 @@ describe('an end that is taken apart', () => {
     const job = aJob()
     const answer = takeApart(job, done(job, 'press'), { id: 'a1', entry: 0, reused: true }, hand())
     expect(answer.ok ? null : answer.error.message).toMatch(/nothing of this end is used again/)
+  })
+})
+
+describe('work that is broken off', () => {
+  const begun = (job: JobRecord, n: number): JointRecord => {
+    const all = done(job, 'compression')
+    return { ...all, ticks: all.ticks.slice(0, n) }
+  }
+
+  it('keeps how it was closed, what is cut stays cut, and the rest of an open end is done again', () => {
+    const job = aJob()
+    const joint = begun(job, 6)
+    const stopped = value(breakOff(job, joint, { id: 'b1', closed: 'capped', note: 'rain' }, hand(400)))
+    expect(stopped.ticks.map(({ code }) => code)).toEqual(['cut', 'ream', 'deburr'])
+    expect(brokenOff(stopped)?.remedy).toMatch(/ends capped: rain/)
+    const next = cardsOf(job, stopped)[0]!
+    const clean = stepsOf(next).find(({ code }) => code === 'clean')!
+    const on = value(tickStep(job, stopped, { entry: next.entry, step: clean.id }, true, hand(500)))
+    expect([brokenOff(on), on.faults.length]).toEqual([null, 1])
+    expect(value(breakOff(job, stopped, { id: 'b1', closed: 'dry', note: '' }, hand(600)))).toEqual(stopped)
+  })
+
+  it('leaves an end that is done as it is', () => {
+    const job = aJob()
+    const first = done(job, 'press')
+    const ends = first.ticks.filter(({ entry }) => entry === 0).length
+    const joint = { ...first, ticks: first.ticks.slice(0, ends + 5) }
+    const stopped = value(breakOff(job, joint, { id: 'b1', closed: 'plugged', note: '' }, hand(400)))
+    expect(ticksOf(stopped, 0)).toHaveLength(ends)
+    expect(ticksOf(stopped, 1).length).toBeLessThan(5)
+  })
+
+  it('was begun, and is not signed', () => {
+    const job = aJob()
+    const refused = (joint: JointRecord) => breakOff(job, joint, { id: 'b', closed: 'dry', note: '' }, hand()).ok
+    expect(refused(begun(job, 0))).toBe(false)
+    expect(refused(value(signJoint(job, done(job, 'press'), { id: 's1', initials: 'WY' }, { ...hand(9999) })))).toBe(
+      false,
+    )
   })
 })

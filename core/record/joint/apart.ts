@@ -3,7 +3,7 @@ import { fillPolicy } from '#core/joints'
 import { apartOf, weepOf, type MakeCard } from '#core/making'
 import { cardsOf } from './cards'
 import type { Hand } from '../hand'
-import type { ApartBody, WeepBody } from './schema'
+import type { ApartBody, BreakOffBody, WeepBody } from './schema'
 import { standingSignoff } from './status'
 import { reusesOf, stepsOf, type At } from './steps'
 import type { FaultRecord, JointRecord } from './record'
@@ -111,4 +111,66 @@ export function takeApart(
       isUndone: (place) => place.entry === entry || isAgain(place),
     }),
   )
+}
+
+const CLOSED_WORDS: Readonly<Record<BreakOffBody['closed'], string>> = {
+  capped: 'ends capped',
+  plugged: 'ends plugged',
+  valve: 'shut off by a valve',
+  dry: 'left dry and open, water off',
+}
+
+/** Steps of an end that stand over a pause: it is cut and reamed once; clean, marked and in its place it does not stay. */
+const STANDS_OVER: ReadonlySet<string> = new Set(['onpipe', 'cut', 'ream', 'deburr'])
+
+/** Ends that are not done: their steps are begun again from the cleaning on. */
+function unfinished(joint: JointRecord, cards: readonly MakeCard[]): (at: At & { code: string }) => boolean {
+  const open = cards
+    .filter((card) =>
+      stepsOf(card).some(
+        (step) => !step.isUnderWater && !joint.ticks.some((tick) => tick.entry === card.entry && tick.step === step.id),
+      ),
+    )
+    .map(({ entry }) => entry)
+  return ({ entry, code }) => open.includes(entry) && !STANDS_OVER.has(code)
+}
+
+/**
+ * Work on a joint broken off: how it was closed goes on record, and the ends that were not done are begun again from
+ * their cleaning on. Fails where it is signed, or where nothing of it was begun. Entered twice it changes nothing.
+ */
+export function breakOff(
+  rules: JobRules,
+  joint: JointRecord,
+  { id, closed, note = '' }: BreakOffBody & { id: string },
+  { at, by }: Hand,
+): Result<JointRecord> {
+  if (joint.faults.some((fault) => fault.id === id)) return ok(joint)
+  if (standingSignoff(joint)) return fail('impossible', 'joint', 'This joint is signed: nothing of it is open.')
+  if (joint.ticks.length === 0)
+    return fail('impossible', 'joint', 'Nothing of this joint was begun, so there is nothing to break off.')
+  const cards = cardsOf(rules, joint)
+  const isUndone = unfinished(joint, cards)
+  const open = cards.find((card) =>
+    stepsOf(card).some(({ id: step }) => !joint.ticks.some((tick) => tick.entry === card.entry && tick.step === step)),
+  )
+  const { entry, joint: made } = open ?? cards[0]!
+  const words = `Broken off, ${CLOSED_WORDS[closed]}${note.trim() === '' ? '' : `: ${note.trim()}`}. Ends are cleaned and marked again.`
+  return ok({
+    ...joint,
+    faults: [
+      ...joint.faults,
+      { id, entry, step: 'check', code: 'broken-off', method: made.method, remedy: words, reused: false, at, by },
+    ],
+    ticks: joint.ticks.filter((tick) => !isUndone(tick)),
+    timers: joint.timers.filter(({ entry: on, step }) =>
+      joint.ticks.some((tick) => tick.entry === on && tick.step === step && !isUndone(tick)),
+    ),
+  })
+}
+
+/** How a joint stands broken off; null where it goes on, or was never. */
+export function brokenOff({ faults, ticks }: Pick<JointRecord, 'faults' | 'ticks'>): FaultRecord | null {
+  const last = faults.findLast(({ code }) => code === 'broken-off')
+  return last && ticks.every(({ at }) => at <= last.at) ? last : null
 }

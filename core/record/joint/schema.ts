@@ -98,6 +98,11 @@ export const weepBody = z.strictObject({ entry: stepPlace.shape.entry })
 /** An end that was taken apart, and whether what may be used again is. */
 export const apartBody = z.strictObject({ entry: stepPlace.shape.entry, reused: z.boolean() })
 
+export const CLOSED_BY = ['capped', 'plugged', 'valve', 'dry'] as const
+/** Work broken off before the joint is done: how its open ends were closed. */
+export const breakOffBody = z.strictObject({ closed: z.enum(CLOSED_BY), note: z.string().max(120).optional() })
+export type BreakOffBody = z.output<typeof breakOffBody>
+
 export type WeepBody = z.output<typeof weepBody>
 export type ApartBody = z.output<typeof apartBody>
 export type StepPlace = z.output<typeof stepPlace>
