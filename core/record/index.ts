@@ -1,4 +1,4 @@
-export { benderFor, changeKit, hotWorkSum, kitOf, overdue } from './kit/work'
+export { benderFor, bendersFor, useBender, changeKit, hotWorkSum, kitOf, overdue } from './kit/work'
 export type {
   BenderRecord,
   CountRecord,
@@ -102,6 +102,8 @@ export type { FindRules } from './find/work'
 export type { Hand } from './hand'
 
 export type { LeftCode } from './joint/left'
+export { otherCorners } from './line/corners'
+export type { OtherCorners } from './line/corners'
 export { besideOf } from './fix/opposite'
 export type { Beside } from './fix/opposite'
 export { carriedTo, centreLineOf, crossedText } from './joint/fixture'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { bendOf, FAMILY_WORDS, getPipe, PIPES } from '#core/catalogue'
 import { calibrateBender, type TestBend } from '#core/line'
-import type { BenderRecord } from '#core/record'
+import { bendersFor, useBender, type BenderRecord } from '#core/record'
 import { formatDecimal, formatLength, parseLength, type Region, unitSystemOf } from '#core/units'
 import { diameterText } from '~/reading/format'
 import { speakAll } from '#core/speech'
@@ -30,7 +30,7 @@ const usual = () =>
   isInch.value
     ? { first: '4', second: '20', hook: '10', a: '', b: '' }
     : { first: '100', second: '500', hook: '250', a: '', b: '' }
-const typed = reactive({ pipe: '', ...usual(), pulled: '90', angle: '90' })
+const typed = reactive({ pipe: '', name: '', ...usual(), pulled: '90', angle: '90' })
 watch(
   pipes,
   (list) => {
@@ -84,7 +84,9 @@ function keep() {
   const { radius, setback, springback } = read.value.bend
   const { od } = getPipe(typed.pipe)
   const round = (value: number) => Math.round(value * 1000) / 1000
+  const name = typed.name.trim()
   const record: BenderRecord = {
+    ...(name === '' ? {} : { name }),
     pipe: typed.pipe,
     radius: round(radius),
     setback: round(setback),
@@ -92,9 +94,12 @@ function keep() {
     test: { ...read.value.test, marks: [...read.value.test.marks], measures: [...read.value.test.measures] },
     at: props.today,
   }
-  emit('change', [...props.benders.filter((one) => getPipe(one.pipe).od !== od), record])
-  Object.assign(typed, usual())
+  const isAnother = (one: BenderRecord) => getPipe(one.pipe).od !== od || (one.name ?? '') !== name
+  emit('change', [...props.benders.filter(isAnother), record])
+  Object.assign(typed, { ...usual(), name: '' })
 }
+/** The first of a size is in use where there are several. */
+const isSecond = (one: BenderRecord) => bendersFor({ benders: [...props.benders] }, one.pipe)[0] !== one
 const length = (mm: number) => formatLength(mm, system.value)
 </script>
 
@@ -102,11 +107,19 @@ const length = (mm: number) => formatLength(mm, system.value)
   <section aria-label="Benders">
     <h2 class="zone-heading">Benders, by one test bend</h2>
     <ul v-if="benders.length">
-      <li v-for="one in benders" :key="one.pipe" class="bender" data-test="bender">
-        <b>{{ sizeWords(one.pipe) }}</b><span
+      <li v-for="one in benders" :key="`${one.pipe} ${one.name}`" class="bender" data-test="bender">
+        <b>{{ sizeWords(one.pipe) }}{{ one.name ? `, ${one.name}` : '' }}</b
+        ><span
           >R <b>{{ length(one.radius) }}</b>, set-back <b>{{ length(one.setback) }}</b>, springs back
           {{ formatDecimal(one.springback, 1) }}°</span
-        ><span class="note t13">{{ one.at }}</span
+        ><button
+          v-if="isSecond(one)"
+          type="button"
+          class="underline min-h-9"
+          data-test="use-bender"
+          @click="emit('change', useBender(benders, one))">
+          use it</button
+        ><span v-else class="note t13">{{ one.at }}</span
         ><button
           type="button"
           class="underline note min-h-9"
@@ -150,6 +163,10 @@ const length = (mm: number) => formatLength(mm, system.value)
           <option v-for="pipe in pipes" :key="pipe.id" :value="pipe.id">{{ sizeWords(pipe.id) }}</option>
         </select></label
       >
+      <label
+        ><span class="note t13">called, if there are two</span
+        ><input v-model="typed.name" class="plain-input t17" maxlength="40" data-test="bender-name"
+      /></label>
       <label v-for="[name, words] in LENGTHS" :key="name"
         ><span class="note t13">{{ words }}</span
         ><input

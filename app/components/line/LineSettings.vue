@@ -2,7 +2,7 @@
 import { bendOf, getPipe } from '#core/catalogue'
 import { findWays, ALL_METHODS, type Method, type Verdict } from '#core/joints'
 import type { Survey } from '#core/line'
-import { kitOf, type JobRecord, type LineRecord } from '#core/record'
+import { kitOf, minutesFrom, otherCorners, type JobRecord, type LineRecord } from '#core/record'
 import { formatDecimal, type Region } from '#core/units'
 import { run, speak } from '#core/speech'
 import { methodWords } from '~/wording/en'
@@ -32,6 +32,30 @@ watch(
 const isPicking = ref(false)
 const pipe = computed(() => getPipe(props.line.pipe))
 const bend = computed(() => bendOf(pipe.value))
+
+/** What the corners the other way would save or cost; worked out once the line is drawn. */
+const isDue = useInTurn()
+const other = computed(() => (isDue.value ? otherCorners(props.job, props.line) : null))
+const measured = useOwnMinutes(() => props.job.region)
+/** Minutes at one end of this line: the user's own, else ours. */
+function minutesAt(method: Method): { work: number; isOwn: boolean } {
+  const found = minutesFrom({ method, nominal: pipe.value.nominal }, props.job.minutes, measured.value)
+  if (found.from === 'typed') return { work: found.typed.work, isOwn: true }
+  return found.from === 'measured'
+    ? { work: found.measured.work, isOwn: true }
+    : { work: ALL_METHODS[method].minutes.work, isOwn: false }
+}
+const otherWords = computed(() => {
+  if (!other.value) return ''
+  const { to, fittings, ends, cannot } = other.value
+  const name = to === 'bends' ? 'bends in the pipe' : 'fittings'
+  if (cannot !== null) return `By ${name} instead: ${cannot}`
+  const count = (n: number, words: string) => `${Math.abs(n)} ${words}${Math.abs(n) === 1 ? '' : 's'}`
+  const spent = ends.reduce((sum, { method, fewer }) => sum + fewer * minutesAt(method).work, 0)
+  const less = fittings > 0 ? 'fewer' : 'more'
+  const all = ends.reduce((sum, { fewer }) => sum + fewer, 0)
+  return `By ${name} instead: ${count(fittings, 'fitting')} and ${count(all, 'joint')} ${less}, about ${formatDecimal(Math.abs(spent), 0)} min of joints ${less}; pulling not counted. Every piece can be made.`
+})
 
 /** Each method by the joint engine: the same pipe joined to itself by a coupling, under this job's rules. */
 const methods = computed(() => {
@@ -71,16 +95,23 @@ const minutes = computed(() => {
   )
   const counted = new Map<Method, number>()
   for (const method of ends) counted.set(method, (counted.get(method) ?? 0) + 1)
-  return [...counted].map(([method, count]) => ({ method, count, minutes: count * ALL_METHODS[method].minutes.work }))
+  return [...counted].map(([method, count]) => ({
+    method,
+    count,
+    ...minutesAt(method),
+    minutes: count * minutesAt(method).work,
+  }))
 })
 const { show } = useWorking()
 const showMinutes = () =>
   show({
     title: 'Minutes of this line',
-    source: 'ours: the middle of what is met at one reachable end, cutting and marking counted in',
+    source: minutes.value.some(({ isOwn }) => isOwn)
+      ? 'yours where it says so, else ours'
+      : 'ours: the middle of what is met at one reachable end, cutting and marking counted in',
     lines: [
       ...minutes.value.map((one) => ({
-        text: `${one.count} ends by ${methodWords(one.method)}`,
+        text: `${one.count} ends by ${methodWords(one.method)}${one.isOwn ? ', yours' : ''}`,
         op: '+' as const,
         value: one.minutes,
         unit: 'min',
@@ -181,6 +212,7 @@ const setWalls = () =>
         </button>
       </div>
     </div>
+    <p v-if="otherWords" class="t14" data-test="other-corners">{{ otherWords }}</p>
     <p class="note t13">{{ bend ? `Bends: ${bend.how}.` : 'This pipe is not bent on site.' }}</p>
     <h3 class="zone-heading mt-3">Joined by <span class="right">by the rules of Joint</span></h3>
     <ul>
@@ -193,7 +225,7 @@ const setWalls = () =>
           @click="emit('change', { method: one.method })">
           <VerdictShape :verdict="one.verdict" :size="18" /><b class="t17">{{ methodWords(one.method) }}</b
           ><span class="note t13 flex-1">{{ speak(one.because, region) }}</span
-          ><span class="t14">{{ formatDecimal(ALL_METHODS[one.method].minutes.work, 1) }} min an end</span>
+          ><span class="t14">{{ formatDecimal(minutesAt(one.method).work, 1) }} min an end</span>
         </button>
       </li>
     </ul>

@@ -4,7 +4,7 @@ import type { ActOn, InputOf } from '#core/acts'
 import { getPipe } from '#core/catalogue'
 import { bendRemedy, isPulledOtherwise, nextPull, pulledAt, type BendStepCode } from '#core/line'
 import { formatLength, unitSystemOf } from '#core/units'
-import { benderFor, type BentPiece, type JobRecord } from '#core/record'
+import { benderFor, bendersFor, useBender, type BenderRecord, type BentPiece, type JobRecord } from '#core/record'
 
 /** A bent piece on the bench: its strip with every mark, and the steps of its bends to tick. */
 const props = defineProps<{ job: JobRecord; bent: BentPiece; next: BentPiece | undefined }>()
@@ -13,6 +13,10 @@ const narrow = useNarrow()
 const system = computed(() => unitSystemOf(props.job.region))
 const { school, flip } = useBendSchool(toRef(props, 'job'))
 const bender = computed(() => benderFor(props.job, props.bent.piece.pipe))
+/** Another bender on the day: what is still to be pulled is marked anew for it. */
+const benders = computed(() => bendersFor(props.job, props.bent.piece.pipe))
+const use = (one: BenderRecord) =>
+  store.do(props.job.slug, 'kit/change', null, { benders: useBender(props.job.benders, one) })
 const drawing = useTemplateRef<HTMLElement>('drawing')
 const { width } = useElementSize(drawing)
 const steps = computed(() => props.bent.card.steps)
@@ -80,6 +84,19 @@ useKeys({
     <button type="button" class="choice" data-test="bend-school" @click="flip">
       mark: {{ school === 'hook' ? 'at the hook edge' : 'the corner, sighted' }}; change <kbd>G</kbd>
     </button>
+    <span v-if="benders.length > 1" class="flex gap-3 items-baseline" role="group" aria-label="Bent with">
+      <span class="note t14">bent with</span>
+      <button
+        v-for="(one, i) in benders"
+        :key="one.name ?? ''"
+        type="button"
+        class="choice"
+        :aria-pressed="i === 0"
+        :data-bender="one.name ?? ''"
+        @click="use(one)">
+        {{ one.name ?? 'the first' }}, R {{ formatLength(one.radius, system) }}
+      </button></span
+    >
     <button type="button" class="choice" :aria-pressed="isSingle" data-test="one-step" @click="isSingle = !isSingle">
       {{ isSingle ? 'all steps' : 'one step at a time' }} <kbd>O</kbd>
     </button>

@@ -50,6 +50,8 @@ const fittingBody = z.strictObject({
 
 /** A bender calibrated by one test bend, mm and degrees: its figures win over the typical radius. */
 const benderBody = z.strictObject({
+  /** What it is called, where there are several of one size; the first of a size is in use. */
+  name: z.string().max(40).optional(),
   /** Catalogue id of the pipe it bends. */
   pipe: z.string().min(1).max(60),
   radius: z.number().positive().max(5000),

@@ -1,6 +1,16 @@
 import { describe, expect, it } from 'vitest'
 import { findWays } from '#core/joints'
-import { BLANK_JOINT, beginJoint, changeKit, kitOf, overdue, type FittingRecord, type ToolRecord } from '#core/record'
+import {
+  BLANK_JOINT,
+  beginJoint,
+  benderFor,
+  changeKit,
+  kitOf,
+  useBender,
+  overdue,
+  type FittingRecord,
+  type ToolRecord,
+} from '#core/record'
 import { aJob } from '../../../tests/records'
 
 const press: ToolRecord = { method: 'press', sizes: ['15'], due: '2026-11-12' }
@@ -12,6 +22,36 @@ const fitting: FittingRecord = {
   takeOut: null,
   at: '2026-11-20',
 }
+
+describe('benders of one size', () => {
+  const bender = (name: string, radius: number) => ({
+    ...(name === '' ? {} : { name }),
+    pipe: 'cu-en-x-22',
+    ...{ radius, setback: radius, springback: 3, at: '2026-11-20' },
+    test: {
+      marks: [100, 500] as [number, number],
+      hook: 250,
+      measures: [227.3, 205.7] as [number, number],
+      pulled: 93,
+      angle: 90,
+    },
+  })
+  const [van, hired] = [bender('', 77), bender('hired', 88)]
+
+  it('stand beside each other by their names, the first of them in use', () => {
+    const job = aJob({ benders: [van, hired] })
+    expect([benderFor(job, 'cu-en-x-22')?.radius, benderFor(job, 'cu-en-x-15')]).toEqual([77, undefined])
+    const benders = useBender(job.benders, hired)
+    expect(benderFor({ benders }, 'cu-en-x-22')?.radius).toBe(88)
+    expect(benders).toHaveLength(2)
+  })
+
+  it('of one name are refused', () => {
+    const twice = changeKit(aJob(), { benders: [hired, bender('hired', 90)] })
+    expect(twice.ok ? null : twice.error.path).toBe('benders')
+    expect(changeKit(aJob(), { benders: [van, hired] }).ok).toBe(true)
+  })
+})
 
 describe('the kit of a job', () => {
   it('says nothing of tools until they are named; named without sizes means every size', () => {

@@ -3,7 +3,7 @@ import { findPipe, getPipe } from '#core/catalogue'
 import type { Kit } from '#core/joints'
 import { calibrateBender, type Bender } from '#core/line'
 import { kitMinutes, type MeasuredMinutes } from './own-minutes'
-import type { HotWorkRecord, KitBody, ToolRecord } from './schema'
+import type { BenderRecord, HotWorkRecord, KitBody, ToolRecord } from './schema'
 import type { JobRecord } from '../job/record'
 
 /** All that one use of a flame takes beside the joint. */
@@ -39,12 +39,23 @@ export const kitOf = (
   ...(Object.keys(hotWork).length > 0 ? { hotWork: hotWorkSum(hotWork) } : {}),
 })
 
-/** The bender of a job for a pipe, by its outside diameter: a former fits every wall of one size. */
-export function benderFor({ benders }: Pick<JobRecord, 'benders'>, pipe: string): Bender | undefined {
+/** The benders of a job for a pipe, by its outside diameter: a former fits every wall of one size. The first is in use. */
+export function bendersFor({ benders }: Pick<JobRecord, 'benders'>, pipe: string): BenderRecord[] {
   const { od } = getPipe(pipe)
-  const found = benders.find((one) => getPipe(one.pipe).od === od)
+  return benders.filter((one) => getPipe(one.pipe).od === od)
+}
+
+/** The bender in use for a pipe. */
+export function benderFor(job: Pick<JobRecord, 'benders'>, pipe: string): Bender | undefined {
+  const [found] = bendersFor(job, pipe)
   return found && { radius: found.radius, setback: found.setback, springback: found.springback }
 }
+
+/** Benders with another one of its size in use: every piece still to be bent is marked anew for it. */
+export const useBender = (benders: readonly BenderRecord[], used: BenderRecord): BenderRecord[] => [
+  used,
+  ...benders.filter((one) => one !== used),
+]
 
 /** Tools whose check is over on a day. */
 export const overdue = (tools: readonly ToolRecord[] | null, today: string): ToolRecord[] =>
@@ -74,12 +85,14 @@ export function changeKit(job: JobRecord, changes: Partial<KitBody>): Result<Job
     const bend = calibrateBender(test)
     if (!bend.ok) return fail(bend.error.code, `benders.${i}.test.${bend.error.path}`, bend.error.message)
   }
-  const bender = twice((changes.benders ?? []).map(({ pipe }) => getPipe(pipe).label))
+  const bender = twice(
+    (changes.benders ?? []).map(({ pipe, name = '' }) => `${getPipe(pipe).label}${name === '' ? '' : `, ${name}`}`),
+  )
   if (bender !== undefined)
     return fail(
       'impossible',
       'benders',
-      `benders: one for ${bender} is there already. A new test bend takes its place.`,
+      `benders: one for ${bender} is there already. A new test bend takes its place; another bender has a name of its own.`,
     )
   return ok({ ...job, ...changes })
 }
