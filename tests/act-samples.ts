@@ -333,6 +333,6 @@ function jointBody() {
   return { place: at, ...room, orientation, ambient, torch, wayId, comeBack, depths }
 }
 function cutBody() {
-  const { name, pipe, sources, extras, cutter, kerf, keep, spare, prefer, stock: lengths, leave } = aCut()
-  return { name, pipe, sources, extras, cutter, kerf, keep, spare, prefer, stock: lengths, leave }
+  const { name, pipe, sources, extras, cutter, kerf, printed, keep, spare, prefer, stock: lengths, leave } = aCut()
+  return { name, pipe, sources, extras, cutter, kerf, printed, keep, spare, prefer, stock: lengths, leave }
 }

@@ -70,6 +70,7 @@ export const aCut = (changes: Partial<CutRecord> = {}): CutRecord => ({
   extras: [],
   cutter: 'wheel',
   kerf: '',
+  printed: '',
   keep: '',
   spare: '',
   prefer: 'longest-left',

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { barWords } from '#core/cutting'
 import { fillPolicy } from '#core/joints'
-import type { FinishBody, JobRecord } from '#core/record'
+import { printedEvery, type FinishBody, type JobRecord } from '#core/record'
 
 /**
  * Cut: pieces of one pipe nested into stock and offcuts, proved or with its bound, then cut one by one at the bench.
@@ -157,7 +157,8 @@ useKeys({
         :from="barOf"
         :made="progress.made"
         :of="progress.of"
-        :system="system" />
+        :system="system"
+        :every="printedEvery(job, sheet)" />
       <CutBands
         :is-looking="search.isLooking.value"
         :news="search.news.value"
@@ -215,6 +216,7 @@ useKeys({
           :at="at"
           :next="next"
           :system="system"
+          :every="printedEvery(job, sheet)"
           :can-take-back="lastCut !== undefined"
           :print-url="printUrl"
           :is-phone="narrow"

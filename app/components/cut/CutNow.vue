@@ -3,7 +3,15 @@ import type { CutRow } from '#core/cutting'
 import type { UnitSystem } from '#core/units'
 
 /** The cut to make now, the largest thing on the phone. */
-defineProps<{ row: CutRow; from: string; made: number; of: number; system: UnitSystem }>()
+defineProps<{
+  row: CutRow
+  from: string
+  made: number
+  of: number
+  system: UnitSystem
+  /** How far apart the marks printed on the pipe are, mm; null where it has none. */
+  every: number | null
+}>()
 </script>
 
 <template>
@@ -13,8 +21,8 @@ defineProps<{ row: CutRow; from: string; made: number; of: number; system: UnitS
       ><b class="big copper"><TapeFigure :mm="row.length" :system="system" /></b
       ><span class="t15"
         >mark at <b><TapeFigure :mm="row.to" :system="system" /></b> from its left end; {{ made }} of {{ of }} cut</span
-      ></template
-    >
+      ><PrintedMark v-if="every !== null" :place="row.to" :every="every" :system="system"
+    /></template>
     <template v-else
       ><span class="t17 w6">{{ row.piece.name }} {{ row.isSlip ? 'came out at' : 'is cut' }}</span
       ><b class="big"><TapeFigure :mm="row.length" :system="system" /></b

@@ -13,6 +13,8 @@ const props = defineProps<{
   at: number
   next: number
   system: UnitSystem
+  /** How far apart the marks printed on the pipe are, mm; null where it has none. */
+  every: number | null
   canTakeBack: boolean
   printUrl: string
   isPhone: boolean
@@ -102,6 +104,9 @@ function statusOf({ isSlip, done }: CutRow) {
           </tr>
         </tbody>
       </table>
+      <p v-if="row && !row.done && every !== null" class="t15 mt-2">
+        {{ row.piece.name }}: <PrintedMark :place="row.to" :every="every" :system="system" />
+      </p>
       <p class="note t14 mt-2">
         Left and right are insertion depths, from the cut end. Long pieces first on each length, so a slip can still be
         used shorter.

@@ -2,7 +2,15 @@
 import { v4 as uuid } from 'uuid'
 import { getPipe, soldAs } from '#core/catalogue'
 import { CUTTER_KERF, CUTTERS, type BenchPlan } from '#core/cutting'
-import { readSheet, USUAL_KEEP_MM, type CutBody, type CutRecord, type JobRecord } from '#core/record'
+import {
+  mayBePrinted,
+  printedEvery,
+  readSheet,
+  USUAL_KEEP_MM,
+  type CutBody,
+  type CutRecord,
+  type JobRecord,
+} from '#core/record'
 import { formatDecimal, formatLength, type UnitSystem } from '#core/units'
 import { CURRENCY } from '~/wording/en'
 import { CUTTER_WORDS } from '~/wording/cut'
@@ -27,6 +35,11 @@ const checkPrice = (text: string) =>
   text.trim() === '' || (Number.isFinite(numberOf(text)) && numberOf(text)! >= 0 && numberOf(text)! <= 100_000)
     ? null
     : 'A price such as 12.50, or empty.'
+const printedProblem = computed(() =>
+  props.sheet.printed.trim() !== '' && printedEvery(props.job, props.sheet) === null
+    ? `"${props.sheet.printed.trim()}" is no distance. A length over 0 is accepted, or nothing.`
+    : null,
+)
 const kerf = computed(() => CUTTER_KERF[props.sheet.cutter])
 const sold = computed(() => soldAs(getPipe(props.sheet.pipe), props.job.region))
 const isClosed = computed(() => props.sheet.result !== null)
@@ -150,6 +163,24 @@ const kerfText = (mm: number) => `${formatReading(mm, props.system)} ${unitOf(pr
     </p>
     <p v-if="issueAt('kerf')" class="brick t14">{{ issueAt('kerf') }}</p>
 
+    <template v-if="mayBePrinted(sheet.pipe)">
+      <label class="field"
+        ><span class="t15">Marks printed on it every</span
+        ><KeptField
+          class="w7"
+          :value="sheet.printed"
+          maxlength="40"
+          placeholder="none"
+          :aria-invalid="printedProblem !== null"
+          :disabled="isClosed"
+          data-test="printed"
+          @keep="emit('change', { printed: $event })"
+      /></label>
+      <p class="note t13">
+        Read off the pipe: makers differ. With the left end cut on a mark, each cut is offered the nearest one.
+      </p>
+      <p v-if="printedProblem" class="brick t14" role="alert">{{ printedProblem }}</p>
+    </template>
     <label class="field"
       ><span class="t15">A rest goes to the rack from</span
       ><KeptField

@@ -5,7 +5,13 @@ import { endLabel } from '~/wording/way'
 /** The two ends that are joined, where, when it comes back, and what is known of each end. */
 const props = defineProps<{ job: JobRecord; joint: JointRecord; isSigned: boolean }>()
 const emit = defineEmits<{ pick: [on: 'a' | 'b']; change: [changes: Partial<JointBody>] }>()
-const known = computed(() => ({ a: knownOf(props.job, props.joint, 'a'), b: knownOf(props.job, props.joint, 'b') }))
+/** The chlorine digit matters only where hot water runs round. */
+const isLoop = computed(() => props.joint.conditions.service === 'recirculation')
+const knownAt = (on: 'a' | 'b') =>
+  knownOf(props.job, props.joint, on).filter(
+    ({ name, value }) => isLoop.value || name !== 'chlorine' || value !== 'unknown',
+  )
+const known = computed(() => ({ a: knownAt('a'), b: knownAt('b') }))
 /** Which find an end came from, by its number. */
 const foundAs = (find: string | null) => {
   const at = find === null ? -1 : props.job.finds.findIndex(({ id }) => id === find)

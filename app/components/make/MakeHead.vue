@@ -2,7 +2,7 @@
 import { useElementSize } from '@vueuse/core'
 import { isAtFace } from '#core/joints'
 import type { MakeCard, Slip } from '#core/making'
-import { statusOf, type JobRecord, type JointRecord } from '#core/record'
+import { printedOn, statusOf, type JobRecord, type JointRecord } from '#core/record'
 import { formatLength, unitSystemOf } from '#core/units'
 import { STATUS_WORDS } from '~/wording/en'
 import { endLabel, wayTitle } from '~/wording/way'
@@ -25,6 +25,8 @@ const drawing = useTemplateRef<HTMLElement>('drawing')
 const { width } = useElementSize(drawing)
 const narrow = useNarrow()
 const system = computed(() => unitSystemOf(props.job.region))
+/** Marks printed on its pipe, mm apart, by the last cut sheet that says so. */
+const every = computed(() => (props.card.joint.pipe === null ? null : printedOn(props.job, props.card.joint.pipe)))
 const depthWords = computed(() => {
   if (isAtFace(props.card.joint)) return 'seals at its face'
   return props.depth.mm === null ? 'no figure held' : `${formatLength(props.depth.mm, system.value)} deep`
@@ -86,6 +88,9 @@ const depthSource = computed(() => {
           data-test="measured-depth"
           @input="emit('depth', ($event.target as HTMLInputElement).value)"
       /></label>
+      <p v-if="every !== null && depth.mm !== null && !isAtFace(card.joint)" class="t14">
+        <span class="note">cut on a mark: </span><PrintedMark :place="depth.mm" :every="every" :system="system" />
+      </p>
       <p id="depth-problem" class="brick t13" role="alert">{{ depth.problem }}</p>
       <ComeBack v-if="joint.conditions.temporary || joint.comeBack" :joint="joint" :slug="job.slug" />
     </div>

@@ -47,6 +47,8 @@ export const cutFields = defineFields({
   cutter: field(z.enum(CUTTERS), 'cut with', 'wheel'),
   /** As typed; empty: what is typical of the cutter. */
   kerf: field(typed, 'kerf', ''),
+  /** How far apart the marks printed on the pipe are, as typed; empty: it has none, or nobody looked. */
+  printed: field(typed, 'printed marks every', ''),
   /** Shortest rest worth keeping, as typed. */
   keep: field(typed, 'kept from', ''),
   /** Bent pieces are cut longer by this and trimmed after, as typed; empty: not. */

@@ -3,6 +3,7 @@ import { stepAtPlace } from '#core/making'
 import { BLANK_FIND } from '../find/schema'
 import { BLANK_JOINT } from '../joint/schema'
 import type { FindRecord } from '../find/record'
+import type { CutRecord } from '../cut/record'
 import type { JobRecord } from './record'
 import type { JointRecord, SignoffRecord, TickRecord, TimerRecord } from '../joint/record'
 import type { LineRecord } from '../line/record'
@@ -69,6 +70,7 @@ export const completeJob = (job: JobRecord): JobRecord => ({
   },
   ...job,
   lines: (job.lines ?? []).map((line): LineRecord => ({ ...{ pulled: {}, fix: {}, clips: {} }, ...line })),
+  cuts: (job.cuts ?? []).map((cut): CutRecord => ({ ...{ printed: '' }, ...cut })),
   rack: (job.rack ?? []).map((offcut): OffcutRecord => ({ ...{ version: 1 }, ...offcut })),
   finds: job.finds.map((find): FindRecord => ({ ...BLANK_FIND, ...{ photos: [], verdicts: [] }, ...find })),
   joints: job.joints.map((joint) => completeJoint(job.policy, joint)),

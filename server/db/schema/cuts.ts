@@ -21,6 +21,7 @@ export const cuts = mysqlTable(
     kerf: varchar({ length: 40 }).notNull(),
     keep: varchar('keep_from', { length: 40 }).notNull(),
     spare: varchar({ length: 40 }).notNull(),
+    printed: varchar({ length: 40 }).notNull().default(''),
     prefer: varchar({ length: 16 }).notNull(),
     stock: json().notNull(),
     leave: json('left_alone').notNull(),

@@ -1,0 +1,1 @@
+ALTER TABLE `cuts` ADD COLUMN IF NOT EXISTS `printed` varchar(40) DEFAULT '' NOT NULL;
