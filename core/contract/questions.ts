@@ -124,6 +124,7 @@ const policy = z
     last: z.array(z.enum(METHODS)).max(METHODS.length),
     reasons: z.array(z.enum(REASONS)).max(REASONS.length),
     years: z.partialRecord(z.enum(METHODS), z.number().min(0).max(200)),
+    plasticSystem: z.string().max(60),
     orderReason: z.string().max(120),
     insertFittings: z.enum(['brass', 'composite', 'either']),
     bendMark: z.enum(['hook', 'corner']),

@@ -35,6 +35,7 @@ export function fillPolicy(given: Partial<Policy> = {}): Policy {
     order: [],
     last: [],
     reasons: [],
+    plasticSystem: '',
     years: {},
     orderReason: '',
     threadSeal: 'both',

@@ -51,6 +51,17 @@ describe('what a job minds', () => {
   })
 })
 
+describe('British plastic pipe', () => {
+  it('is held to one system, asked once', () => {
+    const end = { pipe: 'bs7291-15' }
+    const said = (policy: WaysQuestion['policy']) =>
+      ask({ a: end, b: end, policy }).map((way) => way.cautions.find(({ code }) => code === 'one-system')?.text)
+    expect(said({}).every((text) => text?.includes('Say once in Kit'))).toBe(true)
+    expect(said({ plasticSystem: 'the grey one' }).every((text) => text?.includes('all of the grey one'))).toBe(true)
+    expect(ask({}).some((way) => codes(way).includes('one-system'))).toBe(false)
+  })
+})
+
 describe('hot work', () => {
   it('counts once in every way with a flame, whatever else is in it, and in no other', () => {
     // By hand: 10 to write the permit, 20 of watching, 4 in money.

@@ -104,6 +104,8 @@ export interface Policy {
   reasons: Reason[]
   /** Years of service or warranty of a method, by the user's own figures. */
   years: Partial<Record<Method, number>>
+  /** The system that British plastic pipe, liner and fitting are all of, by the user's own word; empty: not said. */
+  plasticSystem: string
   /** Why the methods stand in this order, in the job's own words. */
   orderReason: string
   threadSeal: 'tape' | 'paste' | 'both'

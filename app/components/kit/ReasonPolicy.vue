@@ -51,6 +51,16 @@ const said = computed(() =>
       </button>
     </div>
     <label class="row"
+      ><span class="note t14">plastic pipe, liner and fitting all of</span
+      ><KeptField
+        class="t15 grow"
+        :value="policy.plasticSystem ?? ''"
+        maxlength="60"
+        placeholder="not said"
+        data-test="plastic-system"
+        @keep="(text) => set({ plasticSystem: text.trim() })"
+    /></label>
+    <label class="row"
       ><span class="note t14">years it serves, by your figures</span
       ><select v-model="method" class="plain-input t15" aria-label="Method" data-test="years-method">
         <option v-for="one in METHODS" :key="one" :value="one">{{ methodWords(one) }}</option></select

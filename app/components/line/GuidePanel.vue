@@ -54,7 +54,8 @@ watch([answer, guide], ([now], [, before]) => {
 
 const keepTask = useKeepTask(toRef(props, 'job'))
 const keptTask = ref<KeptTask | null>(null)
-watch([guide, () => shown.value?.keep], () => {
+// Another question: what was kept belongs to the one before.
+watch([() => guide.value.id, () => JSON.stringify(values.value)], () => {
   keptTask.value = null
 })
 function keep() {

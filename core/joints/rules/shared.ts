@@ -260,6 +260,16 @@ export const SHARED_CONCERNS: readonly ConcernRule[] = [
       return `The end is ${covered}: take it to ${METAL} first${whole}.`
     },
   ),
+  note(
+    'one-system',
+    'British plastic pipe is joined',
+    'Pipe, liner and fitting of one system: walls and liners differ between them. Say once in Kit which it is.',
+    'BS 7291; makers',
+    ({ pipe }, { policy: { plasticSystem } }) => {
+      if (pipe.family !== 'bs7291') return null
+      return plasticSystem === '' ? true : `Pipe, liner and fitting all of ${plasticSystem}: walls and liners differ.`
+    },
+  ),
   school(
     'scored',
     'the end of plastic pipe is scored',
