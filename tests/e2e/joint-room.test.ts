@@ -114,6 +114,8 @@ describe('ways', () => {
 describe('the order of methods', () => {
   it("is the job's policy with its reason, said over the ways it orders", async () => {
     const joint = await begin('joint/begin', yard, { a: { pipe: 'cu-en-x-22' }, b: { pipe: 'cu-en-x-22' } })
+    // The order goes by minutes: typed, so that what other tests signed has no say in it.
+    await act('kit/change', yard, yard.id, { minutes: [{ method: 'press', nominal: null, work: 0.1, wait: 0 }] })
     await app.go(`/jobs/${yard.slug}/kit`)
     await app.click('[data-last="push-fit"]')
     await app.type('[data-test="order-reason"]', 'seen by the owner once')

@@ -138,6 +138,16 @@ describe('work that is broken off', () => {
     expect(ticksOf(stopped, 1).length).toBeLessThan(5)
   })
 
+  it('of a soldered fitting leaves no end fluxed over the pause: both are one heat', () => {
+    const job = aJob()
+    const all = done(job, 'solder')
+    const first = all.ticks.filter(({ entry }) => entry === 0).length
+    const joint = { ...all, ticks: all.ticks.slice(0, first + 2) }
+    const stopped = value(breakOff(job, joint, { id: 'b1', closed: 'capped', note: '' }, hand(4000)))
+    expect(stopped.ticks.map(({ code }) => code)).not.toContain('flux')
+    expect(stopped.ticks.filter(({ code }) => code === 'cut')).toHaveLength(2)
+  })
+
   it('was begun, and is not signed', () => {
     const job = aJob()
     const refused = (joint: JointRecord) => breakOff(job, joint, { id: 'b', closed: 'dry', note: '' }, hand()).ok

@@ -1,5 +1,5 @@
 import { fail, ok, type Result } from '#core/base'
-import { fillPolicy } from '#core/joints'
+import { fillPolicy, isByThread, JOINT_METHODS } from '#core/joints'
 import { apartOf, weepOf, type MakeCard } from '#core/making'
 import { cardsOf } from './cards'
 import type { Hand } from '../hand'
@@ -123,15 +123,20 @@ const CLOSED_WORDS: Readonly<Record<BreakOffBody['closed'], string>> = {
 /** Steps of an end that stand over a pause: it is cut and reamed once; clean, marked and in its place it does not stay. */
 const STANDS_OVER: ReadonlySet<string> = new Set(['onpipe', 'cut', 'ream', 'deburr'])
 
-/** Ends that are not done: their steps are begun again from the cleaning on. */
+const hasFlame = ({ joint: { method } }: MakeCard): boolean => !isByThread(method) && JOINT_METHODS[method].needsFlame
+const isOpen = ({ ticks }: JointRecord, card: MakeCard): boolean =>
+  stepsOf(card).some(
+    (step) => !step.isUnderWater && !ticks.some((tick) => tick.entry === card.entry && tick.step === step.id),
+  )
+
+/**
+ * Steps of the ends that are not done, from their cleaning on. Soldered ends are one work: none is closed while one of
+ * them is open.
+ */
 function unfinished(joint: JointRecord, cards: readonly MakeCard[]): (at: At & { code: string }) => boolean {
-  const open = cards
-    .filter((card) =>
-      stepsOf(card).some(
-        (step) => !step.isUnderWater && !joint.ticks.some((tick) => tick.entry === card.entry && tick.step === step.id),
-      ),
-    )
-    .map(({ entry }) => entry)
+  const left = cards.filter((card) => isOpen(joint, card))
+  const isHot = left.some(hasFlame)
+  const open = cards.filter((card) => left.includes(card) || (isHot && hasFlame(card))).map(({ entry }) => entry)
   return ({ entry, code }) => open.includes(entry) && !STANDS_OVER.has(code)
 }
 
@@ -151,16 +156,24 @@ export function breakOff(
     return fail('impossible', 'joint', 'Nothing of this joint was begun, so there is nothing to break off.')
   const cards = cardsOf(rules, joint)
   const isUndone = unfinished(joint, cards)
-  const open = cards.find((card) =>
-    stepsOf(card).some(({ id: step }) => !joint.ticks.some((tick) => tick.entry === card.entry && tick.step === step)),
-  )
-  const { entry, joint: made } = open ?? cards[0]!
-  const words = `Broken off, ${CLOSED_WORDS[closed]}${note.trim() === '' ? '' : `: ${note.trim()}`}. Ends are cleaned and marked again.`
+  const { entry, joint: made } = cards.find((card) => isOpen(joint, card)) ?? cards[0]!
+  const words = `Broken off, ${CLOSED_WORDS[closed]}${note.trim() === '' ? '' : `: ${note.trim()}`}.`
+  const again = joint.ticks.some(isUndone) ? ' Ends that were not done are cleaned and marked again.' : ''
   return ok({
     ...joint,
     faults: [
       ...joint.faults,
-      { id, entry, step: 'check', code: 'broken-off', method: made.method, remedy: words, reused: false, at, by },
+      {
+        id,
+        entry,
+        step: 'check',
+        code: 'broken-off',
+        method: made.method,
+        remedy: words + again,
+        reused: false,
+        at,
+        by,
+      },
     ],
     ticks: joint.ticks.filter((tick) => !isUndone(tick)),
     timers: joint.timers.filter(({ entry: on, step }) =>
