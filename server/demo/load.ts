@@ -26,6 +26,8 @@ import { inMakingOrder } from '#core/making'
 import { demoPhoto } from './photo'
 import { DEMO_JOBS, type DemoCut, type DemoJob, type DemoJoint } from './data'
 
+/** A step of the demo takes so long, s: with its eight to ten steps an end comes to what is met. */
+const STEP_SECONDS = 18
 /** When the demo's supports were fixed. */
 const FIXED_AT = new Date('2026-11-25T15:40:00.000Z')
 
@@ -84,9 +86,11 @@ async function addJoint({ id: jobId, slug }: JobRecord, job: DemoJob, demo: Demo
   const whole = await getJob(slug)
   const taken = whole.joints.find(({ id }) => id === created.id)!
   const steps = inMakingOrder(cardsOf(whole, taken)).flatMap(({ entry, answer: card }) =>
-    card.ok ? card.value.steps.map(({ id, seconds = 0 }) => ({ place: { entry, step: id }, took: 60 + seconds })) : [],
+    card.ok
+      ? card.value.steps.map(({ id, seconds = 0 }) => ({ place: { entry, step: id }, took: STEP_SECONDS + seconds }))
+      : [],
   )
-  // Done one by one, a minute each and its wait, and signed once the watch after a flame is over.
+  // Done one by one, each in its time and with its wait, and signed once the watch after a flame is over.
   const signedAt = demo.signed ? new Date(`${demo.signed.at.replace(' ', 'T')}Z`) : null
   const until = signedAt ? signedAt.getTime() - (WATCH_SECONDS + 300) * 1000 : usual.at.getTime()
   const ticked = steps.slice(0, demo.signed ? steps.length : (demo.ticks ?? 0))

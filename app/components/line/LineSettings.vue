@@ -54,7 +54,7 @@ const otherWords = computed(() => {
   const spent = ends.reduce((sum, { method, fewer }) => sum + fewer * minutesAt(method).work, 0)
   const less = fittings > 0 ? 'fewer' : 'more'
   const all = ends.reduce((sum, { fewer }) => sum + fewer, 0)
-  return `By ${name} instead: ${count(fittings, 'fitting')} and ${count(all, 'joint')} ${less}, about ${formatDecimal(Math.abs(spent), 0)} min of joints ${less}; pulling not counted. Every piece can be made.`
+  return `By ${name} instead: ${count(fittings, 'fitting')} and ${count(all, 'joint')} ${less}, about ${formatDecimal(Math.abs(spent), 0)} min ${spent > 0 ? 'less' : 'more'} of joints; pulling not counted. Every piece can be made.`
 })
 
 /** Each method by the joint engine: the same pipe joined to itself by a coupling, under this job's rules. */

@@ -6,11 +6,9 @@ import { dayTime } from '~/wording/entry'
 
 /** The checks that failed at one end, with what was done, and how often its fitting was used again. */
 const props = defineProps<{ job: JobRecord; joint: JointRecord; entry: number }>()
-const FAULT_WORDS: Readonly<Record<string, string>> = {
-  weep: 'it wept',
-  apart: 'taken apart',
-  'broken-off': 'broken off',
-}
+/** What the remedy does not say itself: the step whose check failed, or that it wept. */
+const SAYS_ITSELF: ReadonlySet<string> = new Set(['apart', 'broken-off'])
+const nameOf = (code: string) => (code === 'weep' ? 'it wept' : code)
 const faults = computed(() => props.joint.faults.filter(({ entry }) => entry === props.entry))
 const reuses = computed(() => reusesOf(props.joint, props.entry))
 </script>
@@ -25,7 +23,7 @@ const reuses = computed(() => reusesOf(props.joint, props.entry))
     </h2>
     <ul class="t15">
       <li v-for="fault in faults" :key="fault.id">
-        <b>{{ FAULT_WORDS[fault.code] ?? fault.code }}</b> {{ dayTime(fault.at, job.region)
+        <b v-if="!SAYS_ITSELF.has(fault.code)">{{ nameOf(fault.code) }}</b> {{ dayTime(fault.at, job.region)
         }}{{ fault.by ? `, ${fault.by}` : '' }}:
         {{ speak(fault.remedy, job.region) }}
       </li>
