@@ -1,6 +1,7 @@
 import * as Comlink from 'comlink'
 import { watchDebounced } from '@vueuse/core'
 import type { Beside, JobRecord, LineRecord } from '#core/record'
+import { plain } from '~/reading/plain'
 import type { besideWork } from '~/workers/beside.worker'
 
 let work: Comlink.Remote<typeof besideWork> | undefined
@@ -8,9 +9,6 @@ const worker = () =>
   (work ??= Comlink.wrap<typeof besideWork>(
     new Worker(new URL('../workers/beside.worker.ts', import.meta.url), { type: 'module' }),
   ))
-
-/** A record without what the screen watches it by. */
-const plain = <T>(record: T): T => JSON.parse(JSON.stringify(record)) as T
 
 /** How a line stands to the one beside it, asked again as either changes; null while it runs beside none. */
 export function useBeside(job: Ref<JobRecord>, line: Ref<LineRecord>) {

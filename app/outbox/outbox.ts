@@ -1,6 +1,7 @@
 import { actOf, laneOf, type Act } from '#core/acts'
 import type { Issue } from '#core/base'
 import type { JobBody } from '#core/record'
+import { plain } from '../reading/plain'
 import { isChange, lane, restsOnVersion, toSent, type About, type Entry } from './entry'
 import { createKeeper } from './kept'
 import { settled, type Kept, type Met } from './settle'
@@ -14,9 +15,6 @@ const RETRY_AFTER_MS = [1000, 2000, 4000, 8000] as const
 /** Acts of one call, and their letters together: well under what the server takes at once. */
 const MOST_ACTS = 50
 const MOST_LETTERS = 1_000_000
-
-/** Plain data: what a browser's database takes, and what comes back from it. */
-const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
 
 /**
  * What was done on this tablet, in order, until the server has it: each exactly once, whatever is cut off in between.

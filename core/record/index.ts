@@ -11,7 +11,7 @@ export type {
   ToolRecord,
 } from './kit/schema'
 export { HOT_WORK, MOST_PRICES } from './kit/schema'
-export { LAST_ENDS, LEAST_ENDS, measuredMinutes, minutesFrom } from './kit/own-minutes'
+export { LAST_ENDS, LEAST_ENDS, measuredMinutes, minutesFrom, workOf } from './kit/own-minutes'
 export type { MeasuredMinutes, MinutesFrom } from './kit/own-minutes'
 export type { EndMinutes } from './joint/record'
 export { nextAction } from './job/next-action'

@@ -1,17 +1,8 @@
 <script setup lang="ts">
 import type { Note } from '#core/base'
 import { getPipe } from '#core/catalogue'
-import {
-  ALL_METHODS,
-  isAtFace,
-  isByThread,
-  JOINT_METHODS,
-  orderList,
-  orderName,
-  type Joint,
-  type Way,
-} from '#core/joints'
-import { hotWorkSum, minutesFrom, type JobRecord, type MeasuredMinutes } from '#core/record'
+import { isAtFace, isByThread, JOINT_METHODS, orderList, orderName, type Joint, type Way } from '#core/joints'
+import { hotWorkSum, minutesFrom, workOf, type JobRecord, type MeasuredMinutes, type MinutesFrom } from '#core/record'
 import { formatDecimal, formatLength, type UnitSystem } from '#core/units'
 import { speak } from '#core/speech'
 import { CURRENCY, methodWords, VERDICT_WORDS } from '~/wording/en'
@@ -68,17 +59,17 @@ watch(
 const csv = computed(() => csvLink(order.value, ['quantity', 'name', 'size']))
 
 const OURS = 'ours: the middle of what is met at one reachable end of a usual size, cutting and marking counted in'
+function whoseWords(found: MinutesFrom): string {
+  if (found.from === 'ours') return 'ours'
+  if (found.from === 'typed') return 'yours, typed in Kit'
+  const { lo, hi, ends: signed } = found.measured
+  return `yours: the middle of ${signed} signed, half of them ${formatDecimal(lo, 1)} to ${formatDecimal(hi, 1)}`
+}
 /** Minutes at one end of this way, with whose they are in words. */
 function minutesAt({ method, pipe, thread }: Joint) {
   const nominal = thread?.size ?? (pipe === null ? '' : getPipe(pipe).nominal)
   const found = minutesFrom({ method, nominal }, props.job.minutes, props.measured)
-  if (found.from === 'typed') return { work: found.typed.work, whose: 'yours, typed in Kit' }
-  if (found.from === 'ours') return { work: ALL_METHODS[method].minutes.work, whose: 'ours' }
-  const { work, lo, hi, ends } = found.measured
-  return {
-    work,
-    whose: `yours: the middle of ${ends} signed, half of them ${formatDecimal(lo, 1)} to ${formatDecimal(hi, 1)}`,
-  }
+  return { work: workOf(method, found), whose: whoseWords(found) }
 }
 const ends = computed(() => props.way.joints.map((joint) => ({ joint, ...minutesAt(joint) })))
 const isAllOurs = computed(() => ends.value.every(({ whose }) => whose === 'ours'))

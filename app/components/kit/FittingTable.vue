@@ -125,7 +125,7 @@ const drop = (fitting: FittingRecord) =>
       </tbody>
     </table>
     <p v-else class="note mt-2">None measured yet. The tables' typical depths stand until then.</p>
-    <form class="form" @submit.prevent="add">
+    <form class="form fitting" @submit.prevent="add">
       <label
         ><span class="note t13">made by</span
         ><select v-model="typed.method" class="plain-input t15" data-test="fitting-method">
@@ -166,46 +166,17 @@ const drop = (fitting: FittingRecord) =>
   </section>
 </template>
 
+<style scoped src="./kit-table.css"></style>
 <style scoped>
 .where {
   max-width: 400px;
   margin: 8px 0;
 }
-th {
-  font-size: 13px;
-  font-weight: 400;
-  color: var(--ink2);
-  text-align: left;
-  border-bottom: 1px solid var(--rule);
-}
-td {
-  border-bottom: 1px solid var(--hair);
-  height: 44px;
-  font-size: 15px;
-}
 .num {
-  text-align: right;
   white-space: nowrap;
-  padding-left: 10px;
 }
-.form {
-  display: grid;
-  grid-template-columns: 1.5fr 1.2fr 0.8fr 0.9fr 0.9fr auto;
-  gap: 10px;
-  align-items: end;
+.fitting {
+  --columns: 1.5fr 1.2fr 0.8fr 0.9fr 0.9fr auto;
   margin-top: 14px;
-}
-select {
-  appearance: none;
-  height: 30px;
-}
-option {
-  background: var(--paper);
-  color: var(--ink);
-}
-@media (max-width: 899px) {
-  .form {
-    grid-template-columns: 1fr 1fr;
-  }
 }
 </style>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { HOT_WORK, hotWorkSum, type HotWork, type HotWorkRecord } from '#core/record'
 import { formatDecimal, type Region } from '#core/units'
+import { readNumber } from '~/reading/number-field'
 import { CURRENCY, HOT_WORK_WORDS } from '~/wording/en'
 
 /** What one use of a flame takes beside the joint: counted in minutes and cost of every way that has one. */
@@ -11,8 +12,8 @@ const problem = ref<string | null>(null)
 const LIMITS = { minutes: 10_000, price: 1_000_000 } as const
 
 function set(what: HotWork, field: 'minutes' | 'price', text: string) {
-  const value = text.trim() === '' ? 0 : Number(text.trim().replace(',', '.'))
-  if (!Number.isFinite(value) || value < 0 || value > LIMITS[field]) {
+  const value = readNumber(text, LIMITS[field])
+  if (value === null) {
     problem.value = `${HOT_WORK_WORDS[what]}: a figure of 0 or more is accepted, such as 10.`
     return
   }
@@ -28,7 +29,7 @@ const shown = (what: HotWork, field: 'minutes' | 'price') => {
 </script>
 
 <template>
-  <section class="hot" aria-label="Hot work" data-test="hot-work">
+  <section class="policy" aria-label="Hot work" data-test="hot-work">
     <p class="name">
       <b class="t17">Hot work, for each joint with a flame</b
       ><span class="note t14"
@@ -69,15 +70,8 @@ const shown = (what: HotWork, field: 'minutes' | 'price') => {
   </section>
 </template>
 
+<style scoped src="./policy-rows.css"></style>
 <style scoped>
-.hot {
-  padding: 9px 0;
-  border-bottom: 1px solid var(--hair);
-}
-.name {
-  display: flex;
-  flex-direction: column;
-}
 table {
   width: 100%;
 }

@@ -2,6 +2,7 @@
 import { ALL_METHODS, METHODS, type Method } from '#core/joints'
 import { LAST_ENDS, LEAST_ENDS, minutesFrom, type MeasuredMinutes, type MinutesRecord } from '#core/record'
 import { formatDecimal, unitSystemOf, type Region } from '#core/units'
+import { readNumber } from '~/reading/number-field'
 import { methodWords } from '~/wording/en'
 
 /** Minutes at one end: as typed, as the signed joints took them, else ours. Whose counts is said on each row. */
@@ -23,14 +24,12 @@ const rows = computed(() => [
       isTyped: false,
     })),
 ])
-const read = (text: string): number | null => {
-  const minutes = Number(text.trim().replace(',', '.'))
-  return Number.isFinite(minutes) && minutes >= 0 && minutes <= MOST_MINUTES ? minutes : null
-}
-
 function add() {
   const nominal = typed.nominal.trim() || null
-  const [work, wait] = [typed.work.trim() === '' ? null : read(typed.work), read(typed.wait)]
+  const [work, wait] = [
+    typed.work.trim() === '' ? null : readNumber(typed.work, MOST_MINUTES),
+    readNumber(typed.wait, MOST_MINUTES),
+  ]
   const isListed = props.minutes.some((one) => one.method === typed.method && one.nominal === nominal)
   if (work === null || wait === null)
     problem.value = `Minutes: a figure of 0 to ${MOST_MINUTES} is accepted, such as 2.5. The wait may stay empty.`
@@ -88,7 +87,7 @@ const drop = (at: number) =>
         </tr>
       </tbody>
     </table>
-    <form class="minutes-form" @submit.prevent="add">
+    <form class="form minutes" @submit.prevent="add">
       <label
         ><span class="note t13">made by</span
         ><select v-model="typed.method" class="plain-input t15" data-test="minutes-method">
@@ -118,41 +117,10 @@ const drop = (at: number) =>
   </section>
 </template>
 
+<style scoped src="./kit-table.css"></style>
 <style scoped>
-th {
-  font-size: 13px;
-  font-weight: 400;
-  color: var(--ink2);
-  text-align: left;
-  border-bottom: 1px solid var(--rule);
-}
-td {
-  border-bottom: 1px solid var(--hair);
-  height: 44px;
-  font-size: 15px;
-}
-.num {
-  text-align: right;
-  padding-left: 10px;
-}
-.minutes-form {
-  display: grid;
-  grid-template-columns: 1.5fr 1.2fr 0.6fr 0.6fr auto;
-  gap: 10px;
-  align-items: end;
+.minutes {
+  --columns: 1.5fr 1.2fr 0.6fr 0.6fr auto;
   margin-top: 10px;
-}
-select {
-  appearance: none;
-  height: 30px;
-}
-option {
-  background: var(--paper);
-  color: var(--ink);
-}
-@media (max-width: 899px) {
-  .minutes-form {
-    grid-template-columns: 1fr 1fr;
-  }
 }
 </style>

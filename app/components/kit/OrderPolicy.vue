@@ -14,7 +14,7 @@ const turn = (method: Method) =>
 </script>
 
 <template>
-  <section class="order" aria-label="Order of methods" data-test="order-policy">
+  <section class="policy" aria-label="Order of methods" data-test="order-policy">
     <p class="name">
       <b class="t17">Order of methods</b
       ><span class="note t14">Within what is right: what comes last whatever it saves, what comes first.</span>
@@ -61,21 +61,8 @@ const turn = (method: Method) =>
   </section>
 </template>
 
+<style scoped src="./policy-rows.css"></style>
 <style scoped>
-.order {
-  padding: 9px 0;
-  border-bottom: 1px solid var(--hair);
-}
-.name {
-  display: flex;
-  flex-direction: column;
-}
-.row {
-  display: flex;
-  gap: 4px 14px;
-  flex-wrap: wrap;
-  align-items: baseline;
-}
 .row > :deep(.kept) {
   flex: 1;
 }

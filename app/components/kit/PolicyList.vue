@@ -13,7 +13,7 @@ const set = (name: keyof Policy, value: Policy[keyof Policy]) => emit('change', 
   <section aria-label="Policies of this job">
     <h2 class="zone-heading">Policies of this job: the school in use is underlined</h2>
     <ul>
-      <li v-for="{ name, words, why, choices } in POLICY_WORDS" :key="name" class="row" :data-policy="name">
+      <li v-for="{ name, words, why, choices } in POLICY_WORDS" :key="name" class="policy" :data-policy="name">
         <p class="name">
           <b class="t17">{{ words }}</b><span class="note t14">{{ why }}</span>
         </p>
@@ -36,13 +36,4 @@ const set = (name: keyof Policy, value: Policy[keyof Policy]) => emit('change', 
   </section>
 </template>
 
-<style scoped>
-.row {
-  padding: 9px 0;
-  border-bottom: 1px solid var(--hair);
-}
-.name {
-  display: flex;
-  flex-direction: column;
-}
-</style>
+<style scoped src="./policy-rows.css"></style>

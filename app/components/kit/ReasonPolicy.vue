@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { METHODS, type Method, type Policy, type Reason } from '#core/joints'
+import { readNumber } from '~/reading/number-field'
 import { methodWords } from '~/wording/en'
 import { REASON_WORDS } from '~/wording/policy'
 
@@ -18,12 +19,9 @@ const turn = (reason: Reason) =>
   })
 function setYears(text: string) {
   const { [method.value]: _, ...others } = years.value
-  const value = Number(text.trim().replace(',', '.'))
-  if (text.trim() === '') set({ years: others })
-  else if (Number.isFinite(value) && value >= 0 && value <= MOST_YEARS)
-    set({ years: { ...others, [method.value]: value } })
-  problem.value =
-    text.trim() === '' || (value >= 0 && value <= MOST_YEARS) ? null : `Years: 0 to ${MOST_YEARS} are accepted.`
+  const value = readNumber(text, MOST_YEARS)
+  problem.value = value === null ? `Years: 0 to ${MOST_YEARS} are accepted.` : null
+  if (value !== null) set({ years: text.trim() === '' ? others : { ...others, [method.value]: value } })
 }
 const said = computed(() =>
   Object.entries(years.value)
@@ -33,7 +31,7 @@ const said = computed(() =>
 </script>
 
 <template>
-  <section class="reasons" aria-label="What the job minds" data-test="reason-policy">
+  <section class="policy" aria-label="What the job minds" data-test="reason-policy">
     <p class="name">
       <b class="t17">What this job minds</b
       ><span class="note t14">Said at each way that it bears on; refuses nothing.</span>
@@ -79,21 +77,8 @@ const said = computed(() =>
   </section>
 </template>
 
+<style scoped src="./policy-rows.css"></style>
 <style scoped>
-.reasons {
-  padding: 9px 0;
-  border-bottom: 1px solid var(--hair);
-}
-.name {
-  display: flex;
-  flex-direction: column;
-}
-.row {
-  display: flex;
-  gap: 4px 14px;
-  flex-wrap: wrap;
-  align-items: baseline;
-}
 .years {
   width: 80px;
 }

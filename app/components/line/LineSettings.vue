@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { bendOf, getPipe } from '#core/catalogue'
-import { findWays, ALL_METHODS, type Method, type Verdict } from '#core/joints'
+import { findWays, type Method, type Verdict } from '#core/joints'
 import type { Survey } from '#core/line'
-import { kitOf, minutesFrom, otherCorners, type JobRecord, type LineRecord } from '#core/record'
+import { kitOf, minutesFrom, otherCorners, workOf, type JobRecord, type LineRecord } from '#core/record'
 import { formatDecimal, type Region } from '#core/units'
 import { run, speak } from '#core/speech'
 import { methodWords } from '~/wording/en'
@@ -40,10 +40,7 @@ const measured = useOwnMinutes(() => props.job.region)
 /** Minutes at one end of this line: the user's own, else ours. */
 function minutesAt(method: Method): { work: number; isOwn: boolean } {
   const found = minutesFrom({ method, nominal: pipe.value.nominal }, props.job.minutes, measured.value)
-  if (found.from === 'typed') return { work: found.typed.work, isOwn: true }
-  return found.from === 'measured'
-    ? { work: found.measured.work, isOwn: true }
-    : { work: ALL_METHODS[method].minutes.work, isOwn: false }
+  return { work: workOf(method, found), isOwn: found.from !== 'ours' }
 }
 const otherWords = computed(() => {
   if (!other.value) return ''

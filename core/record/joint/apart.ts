@@ -133,11 +133,12 @@ const isOpen = ({ ticks }: JointRecord, card: MakeCard): boolean =>
  * Steps of the ends that are not done, from their cleaning on. Soldered ends are one work: none is closed while one of
  * them is open.
  */
-function unfinished(joint: JointRecord, cards: readonly MakeCard[]): (at: At & { code: string }) => boolean {
+function unfinished(joint: JointRecord, cards: readonly MakeCard[]): (at: At & { code?: string }) => boolean {
   const left = cards.filter((card) => isOpen(joint, card))
   const isHot = left.some(hasFlame)
   const open = cards.filter((card) => left.includes(card) || (isHot && hasFlame(card))).map(({ entry }) => entry)
-  return ({ entry, code }) => open.includes(entry) && !STANDS_OVER.has(code)
+  // A wait that runs has no code: none stands over.
+  return ({ entry, code = '' }) => open.includes(entry) && !STANDS_OVER.has(code)
 }
 
 /**
@@ -159,27 +160,14 @@ export function breakOff(
   const { entry, joint: made } = cards.find((card) => isOpen(joint, card)) ?? cards[0]!
   const words = `Broken off, ${CLOSED_WORDS[closed]}${note.trim() === '' ? '' : `: ${note.trim()}`}.`
   const again = joint.ticks.some(isUndone) ? ' Ends that were not done are cleaned and marked again.' : ''
-  return ok({
-    ...joint,
-    faults: [
-      ...joint.faults,
-      {
-        id,
-        entry,
-        step: 'check',
-        code: 'broken-off',
-        method: made.method,
-        remedy: words + again,
-        reused: false,
-        at,
-        by,
-      },
-    ],
-    ticks: joint.ticks.filter((tick) => !isUndone(tick)),
-    timers: joint.timers.filter(({ entry: on, step }) =>
-      joint.ticks.some((tick) => tick.entry === on && tick.step === step && !isUndone(tick)),
-    ),
-  })
+  const remedy = words + again
+  return ok(
+    redo(joint, {
+      fault: { id, entry, step: 'check', code: 'broken-off', method: made.method, remedy, reused: false, at, by },
+      reason: 'Broken off',
+      isUndone,
+    }),
+  )
 }
 
 /** How a joint stands broken off; null where it goes on, or was never. */

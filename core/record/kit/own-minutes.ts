@@ -1,4 +1,4 @@
-import type { Kit, Method } from '#core/joints'
+import { ALL_METHODS, type Kit, type Method } from '#core/joints'
 import type { EndMinutes } from '../joint/record'
 import type { MinutesRecord } from './schema'
 
@@ -66,6 +66,12 @@ export function minutesFrom(
   if (entry) return { from: 'typed', typed: entry }
   const found = measured.find((one) => one.method === method && one.nominal === nominal)
   return found ? { from: 'measured', measured: found } : { from: 'ours' }
+}
+
+/** Minutes of work at one end, by whomever they are. */
+export function workOf(method: Method, found: MinutesFrom): number {
+  if (found.from === 'typed') return found.typed.work
+  return found.from === 'measured' ? found.measured.work : ALL_METHODS[method].minutes.work
 }
 
 /** Minutes as the rules of joints read them: what is measured counts where nothing was typed for the method and size. */
