@@ -86,7 +86,7 @@ const boreOf = (joint: Joint): number => {
 
 /** Whether a part brings the male side of a thread of this form. */
 function bringsMale(part: Part, joint: Joint): boolean {
-  if (part.kind === 'nipple') return true
+  if (part.name.endsWith('nipple')) return true
   // A bush is male at its larger size.
   if (part.kind === 'bush') return part.size.startsWith(`${joint.thread?.size} x`)
   const form = joint.thread?.form === 'npt' ? 'NPT' : 'BSP'

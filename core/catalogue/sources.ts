@@ -2,6 +2,7 @@ import type { Source } from '#core/base'
 import * as threadNpt from './tables/asme-b1-20-1'
 import * as supportsGb from './tables/bs-8558'
 import * as threadBsp from './tables/en-10226-1'
+import * as makersValves from './tables/makers-valves'
 import * as bends from './tables/en-1057-bends'
 import * as supportsPpr from './tables/dvs-2210-1'
 import * as supportsMultilayer from './tables/en-multilayer-supports'
@@ -16,6 +17,7 @@ export const SOURCES: readonly Source[] = [
   threadNpt,
   threadBsp,
   bends,
+  makersValves,
   supportsIpc,
   supportsIrc,
   supportsUpc,

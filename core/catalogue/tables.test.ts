@@ -1,6 +1,6 @@
 import { readdirSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import type { BendRow, EndRow, PipeRow, RatingRow, Source, SupportRow, TakeOutRow } from './types'
+import type { BendRow, EndRow, LengthRow, PipeRow, RatingRow, Source, SupportRow, TakeOutRow, ValveRow } from './types'
 
 interface Table {
   SOURCE: Source
@@ -8,6 +8,7 @@ interface Table {
   RATINGS?: readonly RatingRow[]
   TAKE_OUTS?: readonly TakeOutRow[]
   SUPPORTS?: readonly SupportRow[]
+  VALVES?: readonly ValveRow[]
   METRIC_COPPER?: readonly BendRow[]
   INCH_COPPER?: readonly BendRow[]
   [ends: string]: unknown
@@ -34,6 +35,13 @@ const endsOf = (table: Table): [string, readonly EndRow[]][] =>
       Array.isArray(entry[1]) && entry[1].length > 0 && 'depthMm' in (entry[1][0] as object),
   )
 
+/** Groups of rows that are whole lengths: slip couplings, caps, plugs. */
+const lengthsOf = (table: Table): [string, readonly LengthRow[]][] =>
+  Object.entries(table).filter(
+    (entry): entry is [string, readonly LengthRow[]] =>
+      Array.isArray(entry[1]) && entry[1].length > 0 && 'lengthMm' in (entry[1][0] as object),
+  )
+
 /** Rows by a key, in order. */
 function groupBy<T>(rows: readonly T[], key: (row: T) => string): Record<string, T[]> {
   const groups: Record<string, T[]> = {}
@@ -46,12 +54,12 @@ const inches = (size: string): number => {
   return Number(whole) + Number(over) / Number(under)
 }
 
-it('reads every table', () => expect(tables.length).toBe(55))
+it('reads every table', () => expect(tables.length).toBe(56))
 
 describe.each(tables)('$file', ({ file, table }) => {
   it('names its standard and what it is about', () => {
     expect(table.SOURCE.id).toBe(file)
-    expect(table.SOURCE.standard).toMatch(/^(ASTM|ASME|ASSE|AWWA|DVS|EN|BS|ISO|IPC|IRC|SAE|UPC)/)
+    expect(table.SOURCE.standard).toMatch(/^(Makers|ASTM|ASME|ASSE|AWWA|DVS|EN|BS|ISO|IPC|IRC|SAE|UPC)/)
     expect(table.SOURCE.subject.length).toBeGreaterThan(10)
   })
 
@@ -97,6 +105,15 @@ describe.each(tables)('$file', ({ file, table }) => {
       expect(loMm <= takeOutMm && takeOutMm <= hiMm && takeOutMm > 0.5 && takeOutMm < 90, `${fitting} ${nominal}`).toBe(
         true,
       )
+    for (const { valve, method, nominal, takeOutMm, loMm, hiMm } of table.VALVES ?? [])
+      expect(loMm <= takeOutMm && takeOutMm <= hiMm && loMm > 4 && hiMm < 60, `${valve} ${method} ${nominal}`).toBe(
+        true,
+      )
+    for (const [name, rows] of lengthsOf(table)) {
+      expect(new Set(rows.map(({ nominal }) => nominal)).size, name).toBe(rows.length)
+      for (const { nominal, lengthMm, loMm, hiMm } of rows)
+        expect(loMm <= lengthMm && lengthMm <= hiMm && loMm >= 7 && hiMm <= 205, `${name} ${nominal}`).toBe(true)
+    }
     for (const { nominal, radiusMm, loMm, hiMm } of [...(table.METRIC_COPPER ?? []), ...(table.INCH_COPPER ?? [])])
       expect(loMm <= radiusMm && radiusMm <= hiMm && radiusMm >= 19 && hiMm < 760, nominal).toBe(true)
     for (const { of, tempC, maxBar } of table.RATINGS ?? []) {

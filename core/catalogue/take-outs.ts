@@ -1,17 +1,29 @@
 import type { Figure } from '#core/base'
 import { findSocket, sourceOf } from './sockets'
+import { seriesOf } from './series'
 import { STANDARDS } from './tables'
-import { SOURCE as NPT_SOURCE, TAKE_OUTS as NPT } from './tables/asme-b1-20-1'
-import { SOURCE as BSPT_SOURCE, TAKE_OUTS as BSPT } from './tables/en-10226-1'
-import type { LineFitting, Pipe, SocketMethod, Source, TakeOutRow } from './types'
+import * as npt from './tables/asme-b1-20-1'
+import * as bspt from './tables/en-10226-1'
+import { VALVES as VALVE_ROWS } from './tables/makers-valves'
+import type {
+  LengthRow,
+  LineFitting,
+  Pipe,
+  SocketMethod,
+  Source,
+  TakeOutRow,
+  ThreadForm,
+  Valve,
+  ValveRow,
+} from './types'
 
 /** Rows by the standard whose sockets they belong to. */
 const TABLES = new Map(STANDARDS.map((standard) => [standard.SOURCE.id, standard]))
 
 /** Threaded fittings of steel pipe, by its series. */
 const OF_THREAD: Readonly<Record<string, { rows: readonly TakeOutRow[]; source: Source }>> = {
-  'st-40': { rows: NPT, source: NPT_SOURCE },
-  'st-en': { rows: BSPT, source: BSPT_SOURCE },
+  'st-40': { rows: npt.TAKE_OUTS, source: npt.SOURCE },
+  'st-en': { rows: bspt.TAKE_OUTS, source: bspt.SOURCE },
 }
 
 /** Rows of a method on a pipe, the size its fittings are called by, and where they are from. */
@@ -38,9 +50,62 @@ export function findTakeOut(method: SocketMethod | 'thread', pipe: Pipe, fitting
     : null
 }
 
-/** Whole length of a coupling without a stop for a tube, mm, typical with its range; null where the tables hold none. */
-export function findSlipLength(method: SocketMethod, pipe: Pipe): Figure | null {
+const asLength = ({ lengthMm, loMm, hiMm }: LengthRow, source: Source): Figure => ({
+  value: lengthMm,
+  lo: loMm,
+  hi: hiMm,
+  source: sourceOf(source, true),
+})
+
+/** Whole length of a part for a tube, mm, out of the rows of its socket's standard. */
+function findLength(method: SocketMethod, pipe: Pipe, of: 'SLIP_LENGTHS' | 'CAP_LENGTHS'): Figure | null {
   const socket = findSocket(method, pipe)
-  const row = socket && TABLES.get(socket.source.id)?.SLIP_LENGTHS?.find((one) => one.nominal === socket.fittingNominal)
-  return row ? { value: row.lengthMm, lo: row.loMm, hi: row.hiMm, source: sourceOf(socket.source, true) } : null
+  const row = socket && TABLES.get(socket.source.id)?.[of]?.find((one) => one.nominal === socket.fittingNominal)
+  return row ? asLength(row, socket.source) : null
+}
+
+/** Whole length of a coupling without a stop for a tube, mm, typical with its range; null where the tables hold none. */
+export const findSlipLength = (method: SocketMethod, pipe: Pipe): Figure | null =>
+  findLength(method, pipe, 'SLIP_LENGTHS')
+
+/** Whole length of a cap, plug or stop end for a tube, mm, typical with its range; null where the tables hold none. */
+export const findCapLength = (method: SocketMethod, pipe: Pipe): Figure | null =>
+  findLength(method, pipe, 'CAP_LENGTHS')
+
+/** Whole length of a cap on a taper thread, or a plug in one, mm; null where the tables hold none. */
+export function threadCapLength(kind: 'cap' | 'plug', form: ThreadForm, size: string): Figure | null {
+  if (form === 'bspp') return null
+  const { SOURCE, CAP_LENGTHS, PLUG_LENGTHS } = form === 'npt' ? npt : bspt
+  const rows: readonly LengthRow[] = kind === 'cap' ? CAP_LENGTHS : PLUG_LENGTHS
+  const row = rows.find(({ nominal }) => nominal === size)
+  return row ? asLength(row, SOURCE) : null
+}
+
+/** What a valve's row is looked up by: its mouth's method, and what enters it. */
+export type ValveMouth = { method: SocketMethod; pipe: Pipe } | { method: 'thread'; form: ThreadForm; size: string }
+
+/** Valves of inch tube are listed by its nominal size, also where its compression nut is named by the outside. */
+function isRowOf(row: ValveRow, mouth: ValveMouth): boolean {
+  if (mouth.method === 'thread') return row.method === 'thread' && row.form === mouth.form && row.nominal === mouth.size
+  const { pipe } = mouth
+  const socket = findSocket(mouth.method, pipe)
+  const nominal = seriesOf(pipe.series).sizing === 'cts' ? pipe.nominal : socket?.fittingNominal
+  return (
+    row.method === mouth.method &&
+    row.nominal === nominal &&
+    (row.family === undefined || row.family === pipe.family) &&
+    // A press valve of copper's sizes is not one for stainless or carbon steel.
+    (mouth.method !== 'press' || pipe.family === 'copper')
+  )
+}
+
+/**
+ * Middle of a valve to the stop inside it for what enters it, mm, typical with its range; of an angle valve and a drain
+ * the inlet's stop to the outlet's centre line. null where the tables hold none: then it is measured.
+ */
+export function findValveTakeOut(valve: Valve, mouth: ValveMouth): Figure | null {
+  const row = VALVE_ROWS.find((one) => one.valve === valve && isRowOf(one, mouth))
+  return row
+    ? { value: row.takeOutMm, lo: row.loMm, hi: row.hiMm, source: "makers' valves, typical: measure the valve" }
+    : null
 }

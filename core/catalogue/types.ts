@@ -82,8 +82,24 @@ export interface SupportRow {
   typical: boolean
 }
 
-/** Whole length of a coupling without a stop, mm, with the range met. */
-export interface SlipLengthRow {
+/** Valves by what they do, as they are asked for; a name holds its word. */
+export const VALVES = ['ball', 'gate', 'stop', 'service', 'angle', 'straight', 'check', 'drain', 'regulator'] as const
+export type Valve = (typeof VALVES)[number]
+
+/** Middle of a valve to the stop inside it, mm, with the range met; `form` where its ends are threads. */
+export interface ValveRow {
+  valve: Valve | 'double-check'
+  method: SocketMethod | 'thread'
+  form?: ThreadForm
+  family?: Family
+  nominal: string
+  takeOutMm: number
+  loMm: number
+  hiMm: number
+}
+
+/** Whole length of a part, mm, with the range met: a coupling without a stop, a cap, a plug. */
+export interface LengthRow {
   nominal: string
   lengthMm: number
   loMm: number
@@ -169,7 +185,8 @@ export interface Standard {
   HEATING_RATINGS?: readonly RatingRow[]
   SOCKET_TABLES?: readonly SocketTable[]
   TAKE_OUTS?: readonly TakeOutRow[]
-  SLIP_LENGTHS?: readonly SlipLengthRow[]
+  SLIP_LENGTHS?: readonly LengthRow[]
+  CAP_LENGTHS?: readonly LengthRow[]
   /** Near edge of a ring from the tube's end. */
   RING_POSITION?: readonly EndRow[]
 }

@@ -41,6 +41,7 @@ const UNIONS: Readonly<Record<string, Union>> = {
     ofString: 'type',
   },
   barrier: { accepted: 'true, false or "unknown"', ofString: 'unknown-id' },
+  b: { accepted: '{pipe}, {thread} or {cap: true}' },
   chlorine: { accepted: `${CHLORINE_DIGITS.join(', ')} or "unknown"`, ofString: 'unknown-id', ofNumber: 'unknown-id' },
 }
 const END_UNION: Union = { accepted: '{pipe} or {thread}' }
@@ -48,6 +49,13 @@ const END_UNION: Union = { accepted: '{pipe} or {thread}' }
 /** What a schema says is accepted in its own words; nothing where they are the package's. */
 const ownWords = (message: string | undefined): string | undefined =>
   message === undefined || message.startsWith('Invalid') ? undefined : message.replace(/\.$/, '')
+
+type Branch = readonly z.core.$ZodIssue[]
+/** The branch of a union that a question meant, by the word that only it has. */
+function branchOf(inside: object, branches: readonly Branch[], entered: Branch | undefined): Branch | undefined {
+  if ('cap' in inside) return branches[2] ?? branches[0]
+  return 'thread' in inside || Array.isArray(inside) ? branches[1] : (entered ?? branches[0])
+}
 
 /** Words for what a schema found wrong: the field, and what is accepted there. */
 export function toIssue(found: z.core.$ZodIssue, question: unknown): Issue {
@@ -105,7 +113,7 @@ export function toIssue(found: z.core.$ZodIssue, question: unknown): Issue {
       const entered = found.errors.find(
         (issues) => issues[0] && (issues[0].path.length > 0 || issues[0].code === 'unrecognized_keys'),
       )
-      const branch = ('thread' in inside || Array.isArray(inside) ? found.errors[1] : (entered ?? found.errors[0]))?.[0]
+      const branch = branchOf(inside, found.errors, entered)?.[0]
       return branch
         ? toIssue({ ...branch, path: [...found.path, ...branch.path] } as z.core.$ZodIssue, question)
         : answer('type', `${name}: ${accepted} is accepted here.`)

@@ -6,6 +6,7 @@ import {
   PEX_TYPES,
   SUPPORT_CODES,
   SURFACES,
+  VALVES,
   TEMPERS,
   TRACED,
 } from '#core/catalogue'
@@ -90,6 +91,9 @@ const end = z.union([
   }),
 ])
 
+/** The other end, or that the first is closed. */
+const otherEnd = z.union([...end.options, z.strictObject({ cap: z.literal(true) })])
+
 /** How far one end moves along the pipe and aside, mm; null is enough. */
 const moves = z.number().finite().min(0).max(100_000).nullable().optional()
 const endPlay = z.strictObject({ along: moves, aside: moves }).optional()
@@ -171,7 +175,8 @@ const kit = z
 export const waysQuestion = z.strictObject({
   region: words,
   a: end,
-  b: end,
+  b: otherEnd,
+  valve: z.enum(VALVES).optional(),
   conditions: conditions.optional(),
   policy: policy.optional(),
   kit: kit.optional(),
@@ -394,4 +399,4 @@ export const askQuestion = z.strictObject({
 export const rulesQuestion = z.strictObject({ region: region.optional(), verb: text.optional(), code: text.optional() })
 
 /** The pieces of a question that are also saved with a job. */
-export const schemas = { region, check, end, conditions, policy, kit, inspect: inspectQuestion } as const
+export const schemas = { region, check, end, otherEnd, conditions, policy, kit, inspect: inspectQuestion } as const

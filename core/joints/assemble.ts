@@ -15,7 +15,7 @@ import { threadedBar } from './rules/threads'
 import type { Concern } from './rules/rule'
 import { classOf, isMouthOfOldSize, metricBodyOf, otherSchedule, pipesOfClass } from './size-classes'
 import { DEARER, PRICE_OD, SMALL_PART_PRICE, TAIL_BARE } from './prices-and-play'
-import type { Fitting } from './fitting'
+import { countedAs, type Fitting } from './fitting'
 import type { Chain, Meeting } from './search'
 import {
   isLoose,
@@ -99,7 +99,7 @@ function partsOf(chain: Chain, insertions: readonly Figure[], region: Region): P
   const inLine: Part[] = chain.items.map((item): Part => {
     if (item.kind === 'fitting') {
       const { kind, name, size } = item.fitting
-      return { kind, name, size, quantity: 1, ...materialOf(item.fitting) }
+      return { kind: countedAs(kind), name, size, quantity: 1, ...materialOf(item.fitting) }
     }
     const [from, to] = item.between.map((at) => insertions[at]!.value)
     const part: Part = {
@@ -205,6 +205,15 @@ function withHotWork(
   }
 }
 
+/** How much dearer a mouth is than a coupling's, by the dearer of the two things that meet there. */
+const dearerAt = ({ items }: Chain, meeting: number): number =>
+  Math.max(
+    1,
+    ...[items[meeting - 1], items[meeting]].map((item) =>
+      item?.kind === 'fitting' ? (DEARER[item.fitting.kind] ?? 1) : 1,
+    ),
+  )
+
 function timeAndCost(
   chain: Chain,
   loose: number,
@@ -212,13 +221,11 @@ function timeAndCost(
   situation: Situation,
 ): Pick<Way, 'minutes' | 'cost'> {
   const minutes = { work: 0, wait: 0 }
-  const kinds = chain.items.map((item) => (item.kind === 'fitting' ? item.fitting.kind : 'tail'))
-  const dearer = Math.max(1, ...kinds.map((kind) => DEARER[kind] ?? 1))
   const cost = { low: loose * SMALL_PART_PRICE.low, high: loose * SMALL_PART_PRICE.high }
-  for (const meeting of chain.meetings) {
+  for (const [i, meeting] of chain.meetings.entries()) {
     if (meeting.kind === 'thread' && meeting.isSeat) continue
     const method = methodOf(meeting)
-    const scale = (meeting.kind === 'socket' ? meeting.tube.pipe.od / PRICE_OD : 1) * dearer
+    const scale = (meeting.kind === 'socket' ? meeting.tube.pipe.od / PRICE_OD : 1) * dearerAt(chain, i)
     const own = minutesOf(meeting, situation)
     minutes.work += own.work
     // Joints cool side by side, so the longest wait counts once.
@@ -276,7 +283,10 @@ function jointOf(meeting: Meeting, insertion: Figure): Joint {
 export function assembleWay(chain: Chain, ends: { a: Offer; b: Offer }, situation: Situation): Way {
   const isSlip = chain.items.some((item) => item.kind === 'fitting' && item.fitting.kind === 'slip')
   const insertions = chain.meetings.map((meeting) => insertionOf(meeting, situation, isSlip))
-  const joints = chain.meetings.map((meeting, i) => jointOf(meeting, insertions[i]!))
+  const joints = chain.meetings
+    .map((meeting, i) => jointOf(meeting, insertions[i]!))
+    // Whatever closes an end is on that end (contract).
+    .map((joint): Joint => (ends.b.kind === 'shut' ? { ...joint, on: 'a' } : joint))
   const parts = partsOf(chain, insertions, situation.region)
   const concerns = concernsOfChain({ chain, ends, insertions, situation, isInMetricBody })
   const verdict = concerns.reduce<Verdict>(

@@ -1,6 +1,6 @@
-import { findSocket, INCH_ORDER, METRIC_COPPER_ORDER, type SocketMethod } from '#core/catalogue'
+import { findSocket, INCH_ORDER, METRIC_COPPER_ORDER, type SocketMethod, type Valve } from '#core/catalogue'
 import { w } from '#core/speech'
-import { fitting, LETTERS, mouthId, socket, thread, words, type Fitting } from './fitting'
+import { fitting, LETTERS, mouthId, sizeName, socket, thread, words, type Fitting } from './fitting'
 import { JOINT_METHODS, type JointMethod } from './methods'
 import {
   compressionBodyOf,
@@ -14,6 +14,8 @@ import {
   threadSizes,
   type SizeClass,
 } from './size-classes'
+import { closersOn, closersOnThreads } from './closing-fittings'
+import { valvesFor } from './valve-fittings'
 import { CONE_THREAD } from './rules/seats'
 import { bushesBetween, onThread, threadConverters } from './threaded-fittings'
 import type { Thread } from './types'
@@ -42,7 +44,7 @@ const coneNut = (size: SizeClass): Fitting =>
 
 /** Coupling and thread adaptors of a method. */
 function ownFittings(method: SocketMethod, size: SizeClass): Fitting[] {
-  const nominal = nominalOf(size)
+  const nominal = sizeName(method, size)
   const { form, sizes } = threadSizes(size)
   return [
     fitting('coupling', `${words(method)} coupling`, nominal, socket(method, size), socket(method, size)),
@@ -93,7 +95,7 @@ function reducers(one: SizeClass, other: SizeClass): Fitting[] {
     fitting(
       'reducer',
       `${words(method)} reducing coupling`,
-      `${nominalOf(large)} x ${nominalOf(small)}`,
+      `${sizeName(method, large)} x ${sizeName(method, small)}`,
       socket(method, large),
       socket(method, small),
     ),
@@ -151,7 +153,7 @@ const slips = (size: SizeClass): Fitting[] =>
         ...fitting(
           'slip',
           `${words(method)} slip coupling`,
-          nominalOf(size),
+          sizeName(method, size),
           socket(method, size),
           socket(method, size),
         ),
@@ -216,6 +218,7 @@ function ownSystemTransitions(size: SizeClass): Fitting[] {
         socket('compression', `en:${copper}`),
       ),
       id: `valve.${size}.en:${copper}`.replaceAll('/', '_'),
+      valve: 'stop' as const,
     },
   ])
 }
@@ -238,7 +241,7 @@ function dropEars(size: SizeClass): Fitting[] {
             ...fitting(
               'drop-ear',
               `${words(method)} x female ${LETTERS[form]} ${form === 'npt' ? 'drop-ear' : 'wallplate'} elbow`,
-              `${nominalOf(size)} x ${outlet}`,
+              `${sizeName(method, size)} x ${outlet}`,
               socket(method, size),
               female,
             ),
@@ -252,21 +255,37 @@ function dropEars(size: SizeClass): Fitting[] {
 const BETWEEN = new Map<string, Fitting[]>()
 const MOST_KEPT = 500
 
+/** What a question wants beside what joins: a valve of a kind, something that closes. */
+export interface Wanted {
+  valve?: Valve
+  closer?: boolean
+}
+
 /** Every fitting that can stand in a chain between these ends: tubes by their class, threads. */
 export function fittingsBetween(
   classes: readonly SizeClass[],
   threads: readonly Pick<Thread, 'form' | 'size'>[] = [],
+  wanted: Wanted = {},
 ): readonly Fitting[] {
-  const key = [...classes, ...threads.map(({ form, size }) => `${form} ${size}`)].join('|')
+  const key = [
+    ...classes,
+    ...threads.map(({ form, size }) => `${form} ${size}`),
+    wanted.valve ?? '',
+    wanted.closer ? 'closed' : '',
+  ].join('|')
   const known = BETWEEN.get(key)
   if (known) return known
   if (BETWEEN.size >= MOST_KEPT) BETWEEN.clear()
-  const fittings = listBetween(classes, threads)
+  const fittings = listBetween(classes, threads, wanted)
   BETWEEN.set(key, fittings)
   return fittings
 }
 
-function listBetween(classes: readonly SizeClass[], threads: readonly Pick<Thread, 'form' | 'size'>[]): Fitting[] {
+function listBetween(
+  classes: readonly SizeClass[],
+  threads: readonly Pick<Thread, 'form' | 'size'>[],
+  { valve, closer }: Wanted,
+): Fitting[] {
   const all = [
     ...new Set(
       classes
@@ -287,6 +306,8 @@ function listBetween(classes: readonly SizeClass[], threads: readonly Pick<Threa
     ...(threads.length > 0 ? all.flatMap(dropEars) : []),
     ...bushesBetween([...threads.map(({ form, size }) => ({ form, sizes: [size] })), ...classes.map(threadSizes)]),
     ...threadConverters(),
-  ]
+    ...(valve ? valvesFor(valve, all, threads) : []),
+    ...(closer ? [...all.flatMap(closersOn), ...closersOnThreads(all, threads)] : []),
+  ].filter((item) => valve === undefined || item.valve === undefined || item.valve === valve)
   return [...new Map(list.map((item) => [item.id, item])).values()]
 }

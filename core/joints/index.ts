@@ -5,6 +5,7 @@ export { flexPlay, isFlexible } from './flex'
 export type { FlexPlay } from './flex'
 export { alongOf, drawApart } from './play'
 export { asksFlow, findWays, readEnd, toOffer } from './ways'
+export { isOneWay } from './valve-fittings'
 export { concernsOfPipe, concernsOn, refuse } from './rules/ask'
 export type { Refused } from './rules/ask'
 export { JOINT_RULES } from './rules'
@@ -43,6 +44,7 @@ export {
   THREAD_MATERIALS,
 } from './types'
 export type {
+  Closed,
   Conditions,
   End,
   EndPlay,
@@ -51,8 +53,11 @@ export type {
   Kit,
   Method,
   Offer,
+  OpenOffer,
   OfferedMethod,
+  OtherEnd,
   Part,
+  PartKind,
   PipeEnd,
   Reason,
   Policy,

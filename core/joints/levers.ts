@@ -1,4 +1,5 @@
 import { w } from '#core/speech'
+import type { Valve } from '#core/catalogue'
 import type { Offer, Policy, Situation, Tube } from './types'
 
 /*
@@ -10,6 +11,8 @@ export interface Asked {
   a: Offer
   b: Offer
   situation: Situation
+  /** A valve of this kind, and no other. */
+  valve?: Valve
 }
 
 export interface Lever {

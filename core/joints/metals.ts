@@ -21,6 +21,7 @@ const OF_THREAD: Readonly<Record<ThreadMaterial, Link>> = {
 /** What an end is of. Threaded steel pipe that carries fresh water is galvanised. */
 export function metalOf(offer: Offer, { conditions }: Pick<Situation, 'conditions'>): Link {
   const { tube } = offer
+  if (offer.kind === 'shut') return 'break'
   if (!tube) return OF_THREAD[(offer as Extract<Offer, { kind: 'thread' }>).thread.material]
   if (tube.pipe.family === 'copper' || tube.pipe.family === 'stainless') return tube.pipe.family
   if (tube.pipe.family !== 'steel') return 'break'

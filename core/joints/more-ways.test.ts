@@ -107,12 +107,12 @@ describe('what decides', () => {
   it('an outlet elbow holds an outlet, screwed to the wall: never steel pipe, never in the middle of a chain', () => {
     const outlet = ask('cu-en-x-15', { thread: { form: 'bspt', size: '1/2', gender: 'male', material: 'brass' } })
     const elbow = named(outlet, 'press x female BSP wallplate elbow')!
-    expect(elbow.parts[0]).toMatchObject({ kind: 'drop-ear', size: '15 x 1/2' })
+    expect(elbow.parts[0]).toMatchObject({ kind: 'elbow', size: '15 x 1/2' })
     expect(codes(elbow)).toContain('drop-ear')
     expect(
       outlet.ways.every(
         ({ joints, parts }) =>
-          parts.every(({ kind }) => kind !== 'drop-ear') ||
+          parts.every(({ kind }) => kind !== 'elbow') ||
           (joints.at(-1)!.method === 'thread' && joints.at(-1)!.on === 'b'),
       ),
     ).toBe(true)

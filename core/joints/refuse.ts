@@ -1,12 +1,12 @@
 import { refuse } from './rules/ask'
 import { refuseMethod } from './rules/threads'
-import { METHODS, type Offer, type Part, type Refusal, type RefusalCode, type Situation } from './types'
+import { METHODS, type Offer, type PartKind, type Refusal, type RefusalCode, type Situation } from './types'
 
 /**
  * Codes that a fitting answers: one made for this very tube its size, one without a stop that the pipe need not be drawn
  * back.
  */
-export const ANSWERED_BY: Readonly<Partial<Record<Part['kind'], ReadonlySet<RefusalCode>>>> = {
+export const ANSWERED_BY: Readonly<Partial<Record<PartKind, ReadonlySet<RefusalCode>>>> = {
   converter: new Set(['size', 'no-figure']),
   slip: new Set(['play']),
 }

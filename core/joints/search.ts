@@ -1,4 +1,4 @@
-import { familiesOf, type SocketMethod } from '#core/catalogue'
+import { familiesOf, type SocketMethod, type Valve } from '#core/catalogue'
 import { classOf, compressionBodyOf, isMouthOfOldSize, otherSchedule, type SizeClass } from './size-classes'
 import type { Fitting, Mouth } from './fitting'
 import { fittingsBetween } from './fittings'
@@ -71,6 +71,7 @@ function meet(
   situation: Situation,
   isRefused: (method: SocketMethod, tube: Tube, by: Answers) => boolean,
 ): Meeting | null {
+  if (offer.kind === 'shut') return null
   if (offer.kind === 'tube') {
     if (mouth.kind !== 'socket' || !enters(offer.tube, mouth.method, mouth.size)) return null
     const bySlip = kind === 'slip' ? 'slip' : 'coupling'
@@ -97,7 +98,8 @@ function meet(
   return {
     kind: 'thread',
     method: kind === 'union' && offer.on !== 'between' ? 'union' : 'thread',
-    form: mouth.form,
+    // A taper male in a parallel female is made up as a taper.
+    form: mouth.gender === 'male' ? mouth.form : offer.thread.form,
     size: mouth.size,
     on: offer.on,
     gender: mouth.gender === 'male' ? 'female' : 'male',
@@ -180,12 +182,18 @@ const isSpent = (fitting: Fitting, used: readonly Fitting[]): boolean =>
 const isSymmetric = ({ mouths: [first, second] }: Fitting): boolean =>
   first.kind === 'socket' && second.kind === 'socket' && first.method === second.method && first.size === second.size
 
+/** Whether a chain has one valve, of this kind. */
+function hasOne({ items }: Chain, valve: Valve): boolean {
+  const valves = items.flatMap((item) => (item.kind === 'fitting' && item.fitting.valve ? [item.fitting.valve] : []))
+  return valves.length === 1 && valves[0] === valve
+}
+
 /**
  * Every chain of at most 3 fittings and 6 joints from one end to the other in which each meeting mates and no rule
  * refuses it. A chain passes no fitting twice, but for a converter that both ends need, and a tail never returns to
  * the size of either end.
  */
-export function findChains(a: Offer, b: Offer, situation: Situation): Chain[] {
+export function findChains(a: Offer, b: Offer, situation: Situation, valve?: Valve): Chain[] {
   const ends = [a, b].flatMap((end) => (end.kind === 'tube' ? [classOf(end.tube.pipe)] : []))
   const starts = { a: offersOf(a, situation), b: offersOf(b, situation) }
   // A part without a stop is put over an end: drawn apart far enough, or moved aside by the larger diameter.
@@ -195,6 +203,7 @@ export function findChains(a: Offer, b: Offer, situation: Situation): Chain[] {
   const fittings = fittingsBetween(
     ends,
     [...starts.a, ...starts.b].flatMap((end) => (end.kind === 'thread' ? [end.thread] : [])),
+    { valve, closer: b.kind === 'shut' },
   ).filter(({ kind }) => kind !== 'slip' || canPutOver)
   const startsOf = (end: Offer): readonly Offer[] => (end === a ? starts.a : starts.b)
   const chains: Chain[] = []
@@ -213,6 +222,10 @@ export function findChains(a: Offer, b: Offer, situation: Situation): Chain[] {
 
   const close = (open: Mouth, chain: Chain, fitting: Fitting) => {
     if (open.kind === 'spigot') return
+    if (open.kind === 'shut') {
+      if (b.kind === 'shut') chains.push(chain)
+      return
+    }
     for (const to of startsOf(b)) {
       const last = meet(to, open, fitting, situation, isRefused)
       if (last) chains.push({ items: chain.items, meetings: [...chain.meetings, last] })
@@ -245,7 +258,7 @@ export function findChains(a: Offer, b: Offer, situation: Situation): Chain[] {
 
   const goOn = (open: Mouth, chain: Chain, used: readonly Fitting[]) => {
     // Nothing but the body of a manifold goes into the nut of a cone.
-    if (open.kind === 'thread' && open.isCone) return
+    if (open.kind === 'shut' || (open.kind === 'thread' && open.isCone)) return
     if (open.kind === 'thread')
       return extend(
         { kind: 'thread', thread: { ...open, material: open.isPlastic ? 'plastic' : 'brass' }, on: 'between' },
@@ -284,5 +297,5 @@ export function findChains(a: Offer, b: Offer, situation: Situation): Chain[] {
     }
     extend(from, { items: [], meetings: [] }, [])
   }
-  return chains
+  return valve === undefined ? chains : chains.filter((chain) => hasOne(chain, valve))
 }

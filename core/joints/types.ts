@@ -1,5 +1,5 @@
 import type { Figure, Note, WorkingLine } from '#core/base'
-import type { EndFacts, PexType, Pipe, SocketMethod, Temper, ThreadForm } from '#core/catalogue'
+import type { EndFacts, PexType, Pipe, SocketMethod, Temper, ThreadForm, Valve } from '#core/catalogue'
 import type { Region } from '#core/units'
 
 export const METHODS = [
@@ -53,6 +53,11 @@ export interface PipeEnd extends EndFacts {
   wall?: number
 }
 export type End = PipeEnd | { thread: Thread }
+/** No other end: the first one is closed. */
+export interface Closed {
+  cap: true
+}
+export type OtherEnd = End | Closed
 
 /** How far one end moves, mm; null or not given is enough. */
 export interface EndPlay {
@@ -129,7 +134,10 @@ export interface Kit {
 export interface WaysQuestion {
   region: Region
   a: End
-  b: End
+  /** The other end, or that the first is closed. */
+  b: OtherEnd
+  /** A valve of this kind in each way, and no other. */
+  valve?: Valve
   conditions?: Partial<Conditions>
   policy?: Partial<Policy>
   kit?: Kit
@@ -148,6 +156,11 @@ export type Offer =
   | { kind: 'tube'; tube: Tube; on: Place; isSpigot?: true }
   /** `tube`: steel pipe, which is met by the thread cut on it. */
   | { kind: 'thread'; thread: Thread & { isSwivel?: true }; on: Place; tube?: Tube }
+  /** Nothing: what meets it closes the line. */
+  | { kind: 'shut'; on: Place; tube?: undefined }
+
+/** An end that is there. */
+export type OpenOffer = Exclude<Offer, { kind: 'shut' }>
 
 /** Everything the rules of one question look at beside the tube. */
 export interface Situation {
@@ -205,25 +218,31 @@ export interface Joint {
 export const isAtFace = ({ thread, insertion }: Pick<Joint, 'thread' | 'insertion'>): boolean =>
   thread?.form === 'bspp' || insertion.value === 0
 
+/** What a part is, as it is counted (contract). */
+export type PartKind =
+  | 'coupling'
+  | 'converter'
+  | 'slip'
+  | 'elbow'
+  | 'tee'
+  | 'adapter'
+  | 'reducer'
+  | 'bush'
+  | 'union'
+  | 'tail'
+  | 'cap'
+  | 'plug'
+  | 'valve'
+  | 'liner'
+  | 'olive'
+  | 'ring'
+  | 'sleeve'
+  | 'washer'
+  | 'thread-seal'
+  | 'other'
+
 export interface Part {
-  kind:
-    | 'coupling'
-    | 'slip'
-    | 'reducer'
-    | 'adaptor'
-    | 'converter'
-    | 'transition'
-    | 'valve'
-    | 'drop-ear'
-    | 'union'
-    | 'nipple'
-    | 'bush'
-    | 'tail'
-    | 'ring'
-    | 'liner'
-    | 'olive'
-    | 'washer'
-    | 'sleeve'
+  kind: PartKind
   name: string
   size: string
   quantity: number
@@ -234,7 +253,7 @@ export interface Part {
 }
 
 /** Counted out beside the fittings, not a thing in the line. */
-const LOOSE: ReadonlySet<Part['kind']> = new Set(['ring', 'liner', 'olive', 'washer', 'sleeve'])
+const LOOSE: ReadonlySet<PartKind> = new Set(['ring', 'liner', 'olive', 'washer', 'sleeve', 'thread-seal'])
 export const isLoose = ({ kind }: Pick<Part, 'kind'>): boolean => LOOSE.has(kind)
 
 export interface Way {

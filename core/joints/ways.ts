@@ -20,7 +20,19 @@ import { JOINT_METHODS } from './methods'
 import { refusalsOn } from './refuse'
 import { refuseThread } from './rules/threads'
 import { findChains } from './search'
-import type { End, Offer, Part, RefusalCode, Situation, Tube, Way, WaysAnswer, WaysQuestion } from './types'
+import type {
+  End,
+  Offer,
+  OpenOffer,
+  OtherEnd,
+  Part,
+  RefusalCode,
+  Situation,
+  Tube,
+  Way,
+  WaysAnswer,
+  WaysQuestion,
+} from './types'
 
 /** Thread that is cut on steel pipe of a series: taper, by its country. */
 const THREADED: Readonly<Record<string, ThreadForm>> = { 'st-40': 'npt', 'st-en': 'bspt' }
@@ -29,7 +41,7 @@ const THREADED: Readonly<Record<string, ThreadForm>> = { 'st-40': 'npt', 'st-en'
  * An end as it is offered to a mouth. `path` stands before its fields in an issue: `unknown-id` at a pipe or thread
  * size, `range` at a wall.
  */
-export function readEnd(end: End, on: 'a' | 'b', path = `${on}.`): Result<Offer> {
+export function readEnd(end: End, on: 'a' | 'b', path = `${on}.`): Result<OpenOffer> {
   if ('thread' in end) {
     if (!hasThread(end.thread.form, end.thread.size))
       return fail(
@@ -50,8 +62,12 @@ export function readEnd(end: End, on: 'a' | 'b', path = `${on}.`): Result<Offer>
   return ok(toOffer(toTube(end), on))
 }
 
+/** The other end of a question: as the first, or nothing, where that one is closed. */
+export const readOther = (end: OtherEnd): Result<Offer> =>
+  'cap' in end ? ok({ kind: 'shut', on: 'b' }) : readEnd(end, 'b')
+
 /** A tube as it meets a mouth: steel pipe by the thread cut on it. */
-export function toOffer(tube: Tube, on: 'a' | 'b'): Offer {
+export function toOffer(tube: Tube, on: 'a' | 'b'): OpenOffer {
   const form = THREADED[tube.pipe.series]
   return form
     ? { kind: 'thread', thread: { form, size: tube.pipe.nominal, gender: 'male', material: 'steel' }, on, tube }
@@ -91,8 +107,9 @@ const unservedOf = (tubes: readonly (Tube | null)[]): string[] => [
 ]
 
 /** Whether a question would have a way: none refused outright, and one in stock. */
-function hasWay({ a, b, situation }: Asked): boolean {
-  return refusedOutright(a, b, situation) === null && waysBetween(a, b, situation).length > 0
+function hasWay(asked: Asked): boolean {
+  const { a, b, situation } = asked
+  return refusedOutright(a, b, situation) === null && waysBetween(asked).length > 0
 }
 
 /** Codes that the pipe itself is refused by: no lever turns them, other pipe does. */
@@ -135,7 +152,7 @@ function whatWouldChange(asked: Asked): string[] {
 
 /** Whether it matters which end the water comes from: a less noble metal at one, a nobler one at the other, fresh water. */
 export function asksFlow({ a, b, conditions }: Pick<WaysQuestion, 'a' | 'b' | 'conditions'>): boolean {
-  const [one, other] = [readEnd(a, 'a'), readEnd(b, 'b')]
+  const [one, other] = [readEnd(a, 'a'), readOther(b)]
   if (!one.ok || !other.ok) return false
   const situation = { conditions: fillConditions(conditions) }
   const links = [metalOf(one.value, situation), metalOf(other.value, situation)]
@@ -157,19 +174,18 @@ export const findWays = spoken(search)
 function search(question: WaysQuestion): Result<WaysAnswer> {
   const a = readEnd(question.a, 'a')
   if (!a.ok) return a
-  const b = readEnd(question.b, 'b')
+  const b = readOther(question.b)
   if (!b.ok) return b
-  const situation = fillSituation(question)
+  const situation = situationOf(question)
   const tubes = [a.value, b.value].map((offer) => offer.tube ?? null)
   const cautions = hazardsOf(tubes)
   const refused = [...refusalsOn(a.value, b.value, 'a', situation), ...refusalsOn(b.value, a.value, 'b', situation)]
   const outright = refusedOutright(a.value, b.value, situation)
   if (outright !== null) return ok({ ways: [], refused, cautions, instead: [outright] })
-  const ways = waysBetween(a.value, b.value, situation)
+  const asked: Asked = { a: a.value, b: b.value, situation, valve: question.valve }
+  const ways = waysBetween(asked)
   return ok(
-    ways.length > 0
-      ? { ways, refused, cautions }
-      : { ways, refused, cautions, instead: whatWouldChange({ a: a.value, b: b.value, situation }) },
+    ways.length > 0 ? { ways, refused, cautions } : { ways, refused, cautions, instead: whatWouldChange(asked) },
   )
 }
 
@@ -187,9 +203,15 @@ function refusedOutright(a: Offer, b: Offer, situation: Situation): string | nul
   return null
 }
 
+/** Over the open end of a pipe that is closed nothing has to be drawn apart. */
+function situationOf(question: WaysQuestion): Situation {
+  const situation = fillSituation(question)
+  return 'cap' in question.b ? { ...situation, conditions: { ...situation.conditions, play: null } } : situation
+}
+
 /** Every way in stock, best first. One chain can be walked with a fitting turned round where both its mouths mate: it is one way. */
-function waysBetween(a: Offer, b: Offer, situation: Situation): Way[] {
-  const chains = findChains(a, b, situation).map((chain) => {
+function waysBetween({ a, b, situation, valve }: Asked): Way[] {
+  const chains = findChains(a, b, situation, valve).map((chain) => {
     const way = assembleWay(chain, { a, b }, situation)
     return [way.id, way] as const
   })

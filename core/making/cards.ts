@@ -9,6 +9,7 @@ import {
   type Joint,
   type MakeQuestion,
   type Near,
+  type OtherEnd,
   type Part,
   type PipeEnd,
   type Policy,
@@ -38,7 +39,7 @@ export interface CardsQuestion {
   parts?: readonly Part[]
   /** The ends as they were given, for their temper. */
   a?: End | null
-  b?: End | null
+  b?: OtherEnd | null
   /** degC; 20 where left out. */
   ambient?: number | null
   torch?: MakeQuestion['torch'] | null
@@ -71,8 +72,12 @@ function nearOf(joint: Joint, joints: readonly Joint[], parts: readonly Part[]):
   ]
 }
 
+/** Past the first entry of an end that is closed there is no pipe. */
+const isPastPipe = (entry: number, b: CardsQuestion['b']): boolean => entry > 0 && b != null && 'cap' in b
+
 /** The pipe end an entry is made on; none for what stands between, or a bare thread. */
-function pipeEndOf({ on }: Joint, { a, b }: Pick<CardsQuestion, 'a' | 'b'>): PipeEnd | undefined {
+function pipeEndOf({ on }: Joint, entry: number, { a, b }: Pick<CardsQuestion, 'a' | 'b'>): PipeEnd | undefined {
+  if (isPastPipe(entry, b)) return undefined
   const end = { a, b, between: null }[on]
   return end && 'pipe' in end ? end : undefined
 }
@@ -90,9 +95,10 @@ const ofThread = ({ size, form, material }: NonNullable<Joint['thread']>, end: P
  */
 function askedOf(
   joint: Joint,
+  entry: number,
   question: Pick<CardsQuestion, 'a' | 'b'>,
 ): Pick<MakeQuestion, 'pipe' | 'nominal' | 'form' | 'material' | 'wall'> & EndFacts {
-  const end = pipeEndOf(joint, question)
+  const end = pipeEndOf(joint, entry, question)
   return {
     ...(joint.pipe === null ? ofThread(joint.thread!, end) : { pipe: joint.pipe }),
     ...(end ? { ...factsIn(end), wall: end.wall } : {}),
@@ -174,7 +180,7 @@ export function makeCards(question: CardsQuestion): MakeCard[] {
     answer: makeJoint(
       {
         method: joint.method,
-        ...askedOf(joint, question),
+        ...askedOf(joint, entry, question),
         oneHeat: isMarked(slip) ? heatOfSlip(joint, slip) : heatOf(entry, joints, parts),
         isSpigot: joint.isSpigot,
         region,

@@ -26,7 +26,7 @@ import {
   refuse,
   refuseMethod,
   type Concern,
-  type Offer,
+  type OpenOffer,
   type RefusalCode,
   type Refused,
   type Situation,
@@ -158,7 +158,7 @@ function formOf({ form, seat, region }: MakeQuestion): ThreadForm {
 }
 
 /** The pipe that a thread is cut on, or a bare thread; null where no size is said. */
-function threadOffer(question: MakeQuestion): Result<Offer | null> {
+function threadOffer(question: MakeQuestion): Result<OpenOffer | null> {
   const { pipe, nominal, material = 'brass' } = question
   if (pipe !== undefined) return readEnd({ ...factsIn(question), pipe, wall: question.wall }, 'a', '')
   if (nominal === undefined) return ok(null)
@@ -166,7 +166,7 @@ function threadOffer(question: MakeQuestion): Result<Offer | null> {
 }
 
 /** The thread an offer is joined by: its own, or one that can be cut on its pipe. */
-const threadOf = (offer: Offer) => (offer.kind === 'thread' ? offer : threadCutOn(offer))
+const threadOf = (offer: OpenOffer) => (offer.kind === 'thread' ? offer : threadCutOn(offer))
 
 /** What a thread uses up: tape or its washer, and a union's. */
 function threadConsumables({ form, nominal, seal }: ThreadCard, method: ThreadMethod): Consumable[] {

@@ -10,13 +10,14 @@ import {
 } from '#core/units'
 
 /*
- * SI figures in the reader's words. Conversions are exact: the foot is 304.8 mm, the US gallon 3.785411784 l, and a pound
- * a square inch 6894.757 Pa (NIST SP 811). Figures that stand against each other are written as finely as tells them apart.
+ * SI figures in the reader's words. Conversions are exact: the foot is 304.8 mm, the US gallon 3.785411784 l, a pound a
+ * square inch 6894.757 Pa, and a pound-force 4.448222 N (NIST SP 811). Figures that stand against each other are written as finely as tells them apart.
  */
 
 export const BAR_PER_PSI = 0.0689475729
 export const MM_PER_FOOT = 304.8
 export const LITRES_PER_GALLON = 3.785411784
+const NEWTON_PER_LBF = 4.4482216153
 
 const isUs = (region: Region): boolean => region === 'us'
 
@@ -99,6 +100,10 @@ const QUANTITIES = {
   speed: {
     metric: { writer: unit(plain, 2), unit: 'm/s' },
     us: { writer: unit((ms) => ms / (MM_PER_FOOT / 1000), 1), unit: 'ft/s' },
+  },
+  force: {
+    metric: { writer: unit(plain, 0), unit: 'N' },
+    us: { writer: unit((n) => n / NEWTON_PER_LBF, 0), unit: 'lbf' },
   },
   volume: {
     metric: { writer: unit(plain), unit: 'l' },

@@ -6,6 +6,7 @@ export {
   about,
   diameter,
   flow,
+  force,
   length,
   lengths,
   perRegion,

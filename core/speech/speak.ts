@@ -53,6 +53,8 @@ export const flow = quantity('flow')
 /** m/s */
 export const speed = quantity('speed')
 export const speeds = (lo: number, hi: number): string => markOf('speed', listed([lo, hi]))
+/** N */
+export const force = quantity('force')
 /** l */
 export const volume = quantity('volume')
 

@@ -1,4 +1,4 @@
-import type { EndRow, Source, TakeOutRow } from '../types'
+import type { EndRow, Source, TakeOutRow, LengthRow } from '../types'
 
 export const SOURCE = {
   id: 'asme-b1-20-1',
@@ -62,3 +62,25 @@ export const TAKE_OUTS = [
   { fitting: 'tee-branch', nominal: '2', takeOutMm: 39.4, loMm: 37.4, hiMm: 46.1 },
   { fitting: 'coupling', nominal: '2', takeOutMm: 14.4, loMm: 12.4, hiMm: 21.1 },
 ] as const satisfies readonly TakeOutRow[]
+
+/** Caps over a male thread, whole. */
+export const CAP_LENGTHS = [
+  { nominal: '1/4', lengthMm: 16.3, loMm: 16.3, hiMm: 16.3 },
+  { nominal: '3/8', lengthMm: 18.8, loMm: 18.8, hiMm: 18.8 },
+  { nominal: '1/2', lengthMm: 22.1, loMm: 22.1, hiMm: 22.1 },
+  { nominal: '3/4', lengthMm: 24.6, loMm: 24.6, hiMm: 24.6 },
+  { nominal: '1', lengthMm: 29.5, loMm: 29.5, hiMm: 29.5 },
+  { nominal: '1-1/4', lengthMm: 32.5, loMm: 32.5, hiMm: 32.5 },
+  { nominal: '1-1/2', lengthMm: 33.8, loMm: 33.8, hiMm: 33.8 },
+  { nominal: '2', lengthMm: 36.8, loMm: 36.8, hiMm: 36.8 },
+] as const satisfies readonly LengthRow[]
+
+/** Plugs in a female thread, with their square or hexagon, whole. */
+export const PLUG_LENGTHS = [
+  { nominal: '1/8', lengthMm: 13, loMm: 13, hiMm: 16 },
+  { nominal: '1/4', lengthMm: 17.5, loMm: 17.5, hiMm: 20.5 },
+  { nominal: '3/8', lengthMm: 18.3, loMm: 18.3, hiMm: 21.3 },
+  { nominal: '1/2', lengthMm: 23.4, loMm: 23.4, hiMm: 26.4 },
+  { nominal: '3/4', lengthMm: 25.1, loMm: 25.1, hiMm: 28.1 },
+  { nominal: '1', lengthMm: 30.2, loMm: 30.2, hiMm: 33.2 },
+] as const satisfies readonly LengthRow[]

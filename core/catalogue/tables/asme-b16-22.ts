@@ -1,4 +1,4 @@
-import type { EndRow, RatingRow, SocketTable, Source, TakeOutRow, SlipLengthRow } from '../types'
+import type { EndRow, RatingRow, SocketTable, Source, TakeOutRow, LengthRow } from '../types'
 
 export const SOURCE = {
   id: 'asme-b16-22',
@@ -102,4 +102,17 @@ export const SLIP_LENGTHS = [
   { nominal: '1-1/4', lengthMm: 51.4, loMm: 49.2, hiMm: 55.2 },
   { nominal: '1-1/2', lengthMm: 57.5, loMm: 55.4, hiMm: 61.4 },
   { nominal: '2', lengthMm: 70.2, loMm: 68, hiMm: 74 },
-] as const satisfies readonly SlipLengthRow[]
+] as const satisfies readonly LengthRow[]
+
+/** Caps, plugs and stop ends, whole; makers differ. */
+export const CAP_LENGTHS = [
+  { nominal: '1/4', lengthMm: 9.4, loMm: 8.5, hiMm: 13 },
+  { nominal: '3/8', lengthMm: 11.5, loMm: 10.5, hiMm: 15 },
+  { nominal: '1/2', lengthMm: 14.5, loMm: 13.5, hiMm: 18 },
+  { nominal: '5/8', lengthMm: 17.2, loMm: 16.5, hiMm: 20.7 },
+  { nominal: '3/4', lengthMm: 21, loMm: 19.9, hiMm: 25 },
+  { nominal: '1', lengthMm: 25, loMm: 23.9, hiMm: 30 },
+  { nominal: '1-1/4', lengthMm: 27, loMm: 25.4, hiMm: 33 },
+  { nominal: '1-1/2', lengthMm: 30, loMm: 28.5, hiMm: 37 },
+  { nominal: '2', lengthMm: 36.5, loMm: 34.8, hiMm: 44 },
+] as const satisfies readonly LengthRow[]

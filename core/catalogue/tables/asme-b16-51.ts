@@ -1,4 +1,4 @@
-import type { EndRow, RatingRow, SocketTable, Source, TakeOutRow, SlipLengthRow } from '../types'
+import type { EndRow, RatingRow, SocketTable, Source, TakeOutRow, LengthRow } from '../types'
 
 export const SOURCE = {
   id: 'asme-b16-51',
@@ -67,4 +67,14 @@ export const SLIP_LENGTHS = [
   { nominal: '1-1/4', lengthMm: 76.5, loMm: 53, hiMm: 140 },
   { nominal: '1-1/2', lengthMm: 99.5, loMm: 75, hiMm: 165 },
   { nominal: '2', lengthMm: 112, loMm: 82, hiMm: 185 },
-] as const satisfies readonly SlipLengthRow[]
+] as const satisfies readonly LengthRow[]
+
+/** Caps, plugs and stop ends, whole; makers differ. */
+export const CAP_LENGTHS = [
+  { nominal: '1/2', lengthMm: 29, loMm: 21, hiMm: 41.2 },
+  { nominal: '3/4', lengthMm: 32.5, loMm: 24, hiMm: 45 },
+  { nominal: '1', lengthMm: 34.5, loMm: 25, hiMm: 48.8 },
+  { nominal: '1-1/4', lengthMm: 39, loMm: 28, hiMm: 49 },
+  { nominal: '1-1/2', lengthMm: 51.5, loMm: 38, hiMm: 64 },
+  { nominal: '2', lengthMm: 56, loMm: 42, hiMm: 70 },
+] as const satisfies readonly LengthRow[]

@@ -1,4 +1,4 @@
-import type { EndRow, RatingRow, SocketTable, Source, TakeOutRow } from '../types'
+import type { EndRow, RatingRow, SocketTable, Source, TakeOutRow, LengthRow } from '../types'
 
 export const SOURCE = {
   id: 'asse-1061',
@@ -60,3 +60,11 @@ export const SOCKET_TABLES = [
     rating: { rows: RATINGS, source: SOURCE },
   },
 ] as const satisfies readonly SocketTable[]
+
+/** Caps, plugs and stop ends, whole; makers differ. */
+export const CAP_LENGTHS = [
+  { nominal: '3/8', lengthMm: 30, loMm: 24, hiMm: 38 },
+  { nominal: '1/2', lengthMm: 38, loMm: 28, hiMm: 52.5 },
+  { nominal: '3/4', lengthMm: 42.5, loMm: 32, hiMm: 57.5 },
+  { nominal: '1', lengthMm: 49.5, loMm: 37, hiMm: 67.5 },
+] as const satisfies readonly LengthRow[]

@@ -1,4 +1,4 @@
-import type { EndRow, RatingRow, RingGaugeRow, SocketTable, Source, TakeOutRow } from '../types'
+import type { EndRow, RatingRow, RingGaugeRow, SocketTable, Source, TakeOutRow, LengthRow } from '../types'
 
 export const SOURCE = {
   id: 'astm-f1807',
@@ -72,3 +72,12 @@ export const TAKE_OUTS = [
 export const SOCKET_TABLES = [
   { method: 'crimp', rows: BARBS, families: ['pex', 'pert'], sizing: 'cts', rating: { rows: RATINGS, source: SOURCE } },
 ] as const satisfies readonly SocketTable[]
+
+/** Caps, plugs and stop ends, whole; makers differ. */
+export const CAP_LENGTHS = [
+  { nominal: '3/8', lengthMm: 22, loMm: 18, hiMm: 27 },
+  { nominal: '1/2', lengthMm: 23, loMm: 19, hiMm: 28 },
+  { nominal: '5/8', lengthMm: 23, loMm: 19, hiMm: 28 },
+  { nominal: '3/4', lengthMm: 24, loMm: 20, hiMm: 29 },
+  { nominal: '1', lengthMm: 26, loMm: 22, hiMm: 32 },
+] as const satisfies readonly LengthRow[]

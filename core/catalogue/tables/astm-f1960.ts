@@ -1,4 +1,4 @@
-import type { EndRow, SocketTable, Source, TakeOutRow } from '../types'
+import type { EndRow, SocketTable, Source, TakeOutRow, LengthRow } from '../types'
 
 export const SOURCE = {
   id: 'astm-f1960',
@@ -39,3 +39,10 @@ export const TAKE_OUTS = [
   { fitting: 'tee-branch', nominal: '1', takeOutMm: 21, loMm: 17, hiMm: 29 },
   { fitting: 'coupling', nominal: '1', takeOutMm: 2.1, loMm: 1, hiMm: 5 },
 ] as const satisfies readonly TakeOutRow[]
+
+/** Caps, plugs and stop ends, whole; makers differ. */
+export const CAP_LENGTHS = [
+  { nominal: '1/2', lengthMm: 24, loMm: 20, hiMm: 30 },
+  { nominal: '3/4', lengthMm: 30, loMm: 25, hiMm: 37 },
+  { nominal: '1', lengthMm: 36, loMm: 30, hiMm: 44 },
+] as const satisfies readonly LengthRow[]

@@ -1,4 +1,4 @@
-import type { EndRow, Source, TakeOutRow } from '../types'
+import type { EndRow, Source, TakeOutRow, LengthRow } from '../types'
 
 export const SOURCE = {
   id: 'en-10226-1',
@@ -61,3 +61,25 @@ export const TAKE_OUTS = [
   { fitting: 'tee-branch', nominal: '2', takeOutMm: 34, loMm: 33.5, hiMm: 37 },
   { fitting: 'coupling', nominal: '2', takeOutMm: 8.5, loMm: 6, hiMm: 12.5 },
 ] as const satisfies readonly TakeOutRow[]
+
+/** Caps over a male thread, whole. */
+export const CAP_LENGTHS = [
+  { nominal: '3/8', lengthMm: 17, loMm: 17, hiMm: 20 },
+  { nominal: '1/2', lengthMm: 19, loMm: 19, hiMm: 22 },
+  { nominal: '3/4', lengthMm: 22, loMm: 22, hiMm: 25 },
+  { nominal: '1', lengthMm: 24, loMm: 24, hiMm: 27 },
+  { nominal: '1-1/4', lengthMm: 27, loMm: 27, hiMm: 30 },
+  { nominal: '1-1/2', lengthMm: 27, loMm: 27, hiMm: 30 },
+  { nominal: '2', lengthMm: 32, loMm: 32, hiMm: 35 },
+] as const satisfies readonly LengthRow[]
+
+/** Plugs in a female thread, with their square or hexagon, whole. */
+export const PLUG_LENGTHS = [
+  { nominal: '3/8', lengthMm: 24, loMm: 22, hiMm: 28 },
+  { nominal: '1/2', lengthMm: 26, loMm: 24, hiMm: 30 },
+  { nominal: '3/4', lengthMm: 32, loMm: 30, hiMm: 36 },
+  { nominal: '1', lengthMm: 36, loMm: 34, hiMm: 40 },
+  { nominal: '1-1/4', lengthMm: 39, loMm: 37, hiMm: 43 },
+  { nominal: '1-1/2', lengthMm: 41, loMm: 39, hiMm: 45 },
+  { nominal: '2', lengthMm: 48, loMm: 46, hiMm: 52 },
+] as const satisfies readonly LengthRow[]

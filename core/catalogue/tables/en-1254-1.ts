@@ -1,4 +1,4 @@
-import type { EndRow, RatingRow, SocketTable, Source, TakeOutRow, SlipLengthRow } from '../types'
+import type { EndRow, RatingRow, SocketTable, Source, TakeOutRow, LengthRow } from '../types'
 
 export const SOURCE = {
   id: 'en-1254-1',
@@ -107,4 +107,18 @@ export const SLIP_LENGTHS = [
   { nominal: '35', lengthMm: 48.5, loMm: 46, hiMm: 107.4 },
   { nominal: '42', lengthMm: 57, loMm: 54, hiMm: 125.4 },
   { nominal: '54', lengthMm: 67, loMm: 64, hiMm: 147.4 },
-] as const satisfies readonly SlipLengthRow[]
+] as const satisfies readonly LengthRow[]
+
+/** Caps, plugs and stop ends, whole; makers differ. */
+export const CAP_LENGTHS = [
+  { nominal: '8', lengthMm: 8, loMm: 7, hiMm: 10.8 },
+  { nominal: '10', lengthMm: 9, loMm: 8, hiMm: 12 },
+  { nominal: '12', lengthMm: 10.1, loMm: 9, hiMm: 13 },
+  { nominal: '15', lengthMm: 12.5, loMm: 11.5, hiMm: 16 },
+  { nominal: '18', lengthMm: 14.5, loMm: 13.5, hiMm: 18 },
+  { nominal: '22', lengthMm: 17.5, loMm: 16.4, hiMm: 22 },
+  { nominal: '28', lengthMm: 20.5, loMm: 19.4, hiMm: 26 },
+  { nominal: '35', lengthMm: 25, loMm: 24, hiMm: 31 },
+  { nominal: '42', lengthMm: 29, loMm: 28, hiMm: 36 },
+  { nominal: '54', lengthMm: 34.5, loMm: 33, hiMm: 42 },
+] as const satisfies readonly LengthRow[]

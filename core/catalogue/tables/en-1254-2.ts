@@ -1,4 +1,4 @@
-import type { EndRow, RatingRow, SocketTable, Source, TakeOutRow } from '../types'
+import type { EndRow, RatingRow, SocketTable, Source, TakeOutRow, LengthRow } from '../types'
 
 export const SOURCE = {
   id: 'en-1254-2',
@@ -114,3 +114,16 @@ export const SOCKET_TABLES = [
     rating: { rows: RATINGS, source: SOURCE },
   },
 ] as const satisfies readonly SocketTable[]
+
+/** Caps, plugs and stop ends, whole; makers differ. */
+export const CAP_LENGTHS = [
+  { nominal: '8', lengthMm: 21, loMm: 16, hiMm: 27 },
+  { nominal: '10', lengthMm: 23, loMm: 17.6, hiMm: 30 },
+  { nominal: '12', lengthMm: 24, loMm: 19.2, hiMm: 30 },
+  { nominal: '15', lengthMm: 27, loMm: 20.8, hiMm: 36 },
+  { nominal: '22', lengthMm: 32.5, loMm: 24.8, hiMm: 43 },
+  { nominal: '28', lengthMm: 37, loMm: 28.8, hiMm: 48 },
+  { nominal: '35', lengthMm: 44, loMm: 35, hiMm: 56 },
+  { nominal: '42', lengthMm: 50, loMm: 40, hiMm: 62 },
+  { nominal: '54', lengthMm: 58, loMm: 46, hiMm: 72 },
+] as const satisfies readonly LengthRow[]

@@ -1,4 +1,4 @@
-import type { EndRow, RatingRow, SocketTable, Source, TakeOutRow, SlipLengthRow } from '../types'
+import type { EndRow, RatingRow, SocketTable, Source, TakeOutRow, LengthRow } from '../types'
 
 export const SOURCE = {
   id: 'en-1254-7',
@@ -79,4 +79,16 @@ export const SLIP_LENGTHS = [
   { nominal: '35', lengthMm: 94.5, loMm: 58, hiMm: 140 },
   { nominal: '42', lengthMm: 114.5, loMm: 75, hiMm: 165 },
   { nominal: '54', lengthMm: 129, loMm: 84, hiMm: 190 },
-] as const satisfies readonly SlipLengthRow[]
+] as const satisfies readonly LengthRow[]
+
+/** Caps, plugs and stop ends, whole; makers differ. */
+export const CAP_LENGTHS = [
+  { nominal: '12', lengthMm: 25, loMm: 20, hiMm: 32.5 },
+  { nominal: '15', lengthMm: 30, loMm: 23, hiMm: 40 },
+  { nominal: '18', lengthMm: 30.5, loMm: 24, hiMm: 40 },
+  { nominal: '22', lengthMm: 33, loMm: 26, hiMm: 43.8 },
+  { nominal: '28', lengthMm: 35.5, loMm: 28, hiMm: 47.5 },
+  { nominal: '35', lengthMm: 41, loMm: 31, hiMm: 55 },
+  { nominal: '42', lengthMm: 50, loMm: 39, hiMm: 67.5 },
+  { nominal: '54', lengthMm: 57, loMm: 44, hiMm: 77.5 },
+] as const satisfies readonly LengthRow[]

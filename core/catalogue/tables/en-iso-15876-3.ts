@@ -1,4 +1,4 @@
-import type { EndRow, RatingRow, SocketTable, Source, TakeOutRow, SlipLengthRow } from '../types'
+import type { EndRow, RatingRow, SocketTable, Source, TakeOutRow, LengthRow } from '../types'
 
 export const SOURCE = {
   id: 'en-iso-15876-3',
@@ -64,4 +64,12 @@ export const SLIP_LENGTHS = [
   { nominal: '15', lengthMm: 90, loMm: 59, hiMm: 150 },
   { nominal: '22', lengthMm: 101, loMm: 66, hiMm: 165 },
   { nominal: '28', lengthMm: 105, loMm: 78, hiMm: 134 },
-] as const satisfies readonly SlipLengthRow[]
+] as const satisfies readonly LengthRow[]
+
+/** Caps, plugs and stop ends, whole; makers differ. */
+export const CAP_LENGTHS = [
+  { nominal: '10', lengthMm: 33, loMm: 26, hiMm: 42.5 },
+  { nominal: '15', lengthMm: 40, loMm: 32, hiMm: 50 },
+  { nominal: '22', lengthMm: 45.5, loMm: 36.8, hiMm: 57.5 },
+  { nominal: '28', lengthMm: 55, loMm: 44.8, hiMm: 70 },
+] as const satisfies readonly LengthRow[]

@@ -1,4 +1,4 @@
-import type { EndRow, RatingRow, SocketTable, Source, TakeOutRow } from '../types'
+import type { EndRow, RatingRow, SocketTable, Source, TakeOutRow, LengthRow } from '../types'
 
 export const SOURCE = {
   id: 'en-iso-21003-3',
@@ -60,3 +60,11 @@ export const TAKE_OUTS = [
   { fitting: 'tee-branch', nominal: '32', takeOutMm: 26, loMm: 19, hiMm: 36 },
   { fitting: 'coupling', nominal: '32', takeOutMm: 3, loMm: 1, hiMm: 7 },
 ] as const satisfies readonly TakeOutRow[]
+
+/** Caps, plugs and stop ends, whole; makers differ. */
+export const CAP_LENGTHS = [
+  { nominal: '16', lengthMm: 33, loMm: 25.6, hiMm: 42 },
+  { nominal: '20', lengthMm: 36, loMm: 28.8, hiMm: 45 },
+  { nominal: '26', lengthMm: 43.5, loMm: 34, hiMm: 55 },
+  { nominal: '32', lengthMm: 48, loMm: 37, hiMm: 62.5 },
+] as const satisfies readonly LengthRow[]

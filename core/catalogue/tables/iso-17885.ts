@@ -1,4 +1,4 @@
-import type { EndRow, RatingRow, SocketTable, Source, TakeOutRow } from '../types'
+import type { EndRow, RatingRow, SocketTable, Source, TakeOutRow, LengthRow } from '../types'
 
 export const SOURCE = {
   id: 'iso-17885',
@@ -66,3 +66,13 @@ export const TAKE_OUTS = [
   { fitting: 'tee-branch', nominal: '63', takeOutMm: 48.5, loMm: 35, hiMm: 68 },
   { fitting: 'coupling', nominal: '63', takeOutMm: 3.5, loMm: 1, hiMm: 10 },
 ] as const satisfies readonly TakeOutRow[]
+
+/** Caps, plugs and stop ends, whole; makers differ. */
+export const CAP_LENGTHS = [
+  { nominal: '20', lengthMm: 71, loMm: 52, hiMm: 100 },
+  { nominal: '25', lengthMm: 76.5, loMm: 57, hiMm: 106.2 },
+  { nominal: '32', lengthMm: 89, loMm: 66, hiMm: 125 },
+  { nominal: '40', lengthMm: 103.5, loMm: 78, hiMm: 143.8 },
+  { nominal: '50', lengthMm: 120.5, loMm: 90, hiMm: 168.8 },
+  { nominal: '63', lengthMm: 142, loMm: 105, hiMm: 200 },
+] as const satisfies readonly LengthRow[]

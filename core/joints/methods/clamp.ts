@@ -74,6 +74,8 @@ export const clamp: JointMethod = {
   weeps: WEEPS_CUT_OUT,
   apart: ringApart('Nip the ear of the clamp through with cutters and spread it'),
   drawing: { mouth: 'barb-ring', material: 'brass', wall: 0.1 },
+  closer: 'plug',
+  valves: ['ball', 'angle', 'straight'],
   bareBetweenMm: 12,
   hasDropEar: true,
   transition: 'plastic',

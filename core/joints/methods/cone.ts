@@ -91,6 +91,7 @@ export const cone: JointMethod = {
   weeps: { once: 'Nip it once, body held.', then: 'Then a new cone on a fresh end.' },
   apart: nutApart('Cone and its rings: new on a fresh end', 'Seat of the body smooth, nut runs free by hand'),
   drawing: { mouth: 'barb-nut', material: 'brass', wall: 0.14 },
+  valves: [],
   bareBetweenMm: 5,
   remedies: {
     tighten: step('A quarter turn more, once. If it still weeps, a new cone on a fresh end, the seat wiped clean'),

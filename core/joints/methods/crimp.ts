@@ -91,6 +91,8 @@ export const crimp: JointMethod = {
   weeps: WEEPS_CUT_OUT,
   apart: ringApart('Open the ring with a ring cutter, or two shallow cuts across it and a twist'),
   drawing: { mouth: 'barb-ring', material: 'brass', wall: 0.1 },
+  closer: 'plug',
+  valves: ['ball', 'angle', 'straight'],
   bareBetweenMm: 12,
   hasDropEar: true,
   transition: 'plastic',

@@ -133,6 +133,8 @@ export const expansion: JointMethod = {
     scrap: 'The ring and the tube it held: never expanded again',
   },
   drawing: { mouth: 'barb-expanded', material: 'brass', wall: 0.12 },
+  closer: 'plug',
+  valves: ['ball', 'angle', 'straight'],
   bareBetweenMm: 10,
   hasDropEar: true,
   transition: 'plastic',

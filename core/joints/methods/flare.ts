@@ -95,6 +95,9 @@ export const flare: JointMethod = {
     'Nose of the body smooth. The flare even, no crack, no ring pressed in',
   ),
   drawing: { mouth: 'flared-nut', material: 'brass', wall: 0.22 },
+  isNamedByOutside: true,
+  closer: 'plug',
+  valves: ['ball'],
   bareBetweenMm: 30,
   remedies: {
     expand: end(NEW_END, true),

@@ -76,6 +76,8 @@ export const insertClamp: JointMethod = {
     takesPipe: true,
   },
   drawing: { mouth: 'barb-ring', material: 'brass', wall: 0.1 },
+  closer: 'plug',
+  valves: ['ball'],
   bareBetweenMm: 20,
   remedies: {
     insert: step('Draw it off, warm the end, push to the shoulder'),

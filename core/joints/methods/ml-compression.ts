@@ -79,6 +79,8 @@ export const mlCompression: JointMethod = {
     'Insert straight and unmarked, seat of the body smooth',
   ),
   drawing: { mouth: 'barb-nut', material: 'brass', wall: 0.14 },
+  closer: 'stop-end',
+  valves: ['ball'],
   bareBetweenMm: 5,
   hasSwivel: true,
   remedies: {

@@ -83,6 +83,8 @@ export const mlPress: JointMethod = {
   weeps: WEEPS_CUT_OUT,
   apart: cutOutApart('fitting'),
   drawing: { mouth: 'barb-sleeve', material: 'brass', wall: 0.1 },
+  closer: 'plug',
+  valves: ['ball'],
   bareBetweenMm: 10,
   hasSwivel: true,
   hasDropEar: true,

@@ -97,6 +97,8 @@ export const peCompression: JointMethod = {
     'Body not cracked, thread of the nut whole',
   ),
   drawing: { mouth: 'sealed-nut', material: 'brass', wall: 0.26 },
+  closer: 'plug',
+  valves: ['ball', 'stop'],
   bareBetweenMm: 20,
   hasSwivel: true,
   slips: true,

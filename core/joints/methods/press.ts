@@ -100,6 +100,8 @@ export const press: JointMethod = {
   weeps: WEEPS_CUT_OUT,
   apart: cutOutApart('fitting'),
   drawing: { mouth: 'bead', material: 'copper', wall: 0.09 },
+  closer: 'cap',
+  valves: ['ball', 'gate', 'stop', 'service', 'check', 'drain', 'angle', 'straight'],
   bareBetweenMm: 10,
   hasSwivel: true,
   slips: true,

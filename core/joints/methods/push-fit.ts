@@ -138,6 +138,8 @@ export const pushFit: JointMethod = {
     scrap: 'Pipe that the teeth marked; the fitting at any doubt',
   },
   drawing: { mouth: 'grip', material: 'brass', wall: 0.24 },
+  closer: 'stop-end',
+  valves: ['ball', 'stop', 'service', 'check', 'drain', 'angle', 'straight'],
   bareBetweenMm: 2,
   hasSwivel: true,
   slips: true,

@@ -87,6 +87,8 @@ export const slidingSleeve: JointMethod = {
   weeps: WEEPS_CUT_OUT,
   apart: cutOutApart('sleeve'),
   drawing: { mouth: 'barb-sleeve', material: 'brass', wall: 0.12 },
+  closer: 'plug',
+  valves: ['ball'],
   bareBetweenMm: 20,
   hasDropEar: true,
   transition: 'plastic',

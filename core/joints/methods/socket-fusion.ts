@@ -102,6 +102,8 @@ export const socketFusion: JointMethod = {
   weeps: WEEPS_CUT_OUT,
   apart: cutOutApart('fitting'),
   drawing: { mouth: 'cup', material: 'plastic', wall: 0.2 },
+  closer: 'cap',
+  valves: ['ball', 'stop'],
   bareBetweenMm: 10,
   remedies: { insert: end(CUT_OUT), check: end(CUT_OUT), heat: end(CUT_OUT), hold: end(CUT_OUT) },
   steps,

@@ -227,6 +227,8 @@ export const solder: JointMethod = {
     scrap: 'A fitting that was soldered twice',
   },
   drawing: { mouth: 'cup', material: 'copper', wall: 0.06 },
+  closer: 'cap',
+  valves: ['ball', 'gate', 'stop', 'service', 'check', 'drain', 'angle', 'straight'],
   bareBetweenMm: 10,
   hasSwivel: true,
   slips: true,

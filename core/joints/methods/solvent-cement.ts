@@ -100,6 +100,8 @@ export const solventCement: JointMethod = {
   weeps: WEEPS_CUT_OUT,
   apart: cutOutApart('fitting'),
   drawing: { mouth: 'cup', material: 'plastic', wall: 0.13 },
+  closer: 'cap',
+  valves: ['ball', 'check'],
   bareBetweenMm: 0,
   transition: 'rigid',
   remedies: {

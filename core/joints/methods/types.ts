@@ -1,5 +1,5 @@
 import type { Figure } from '#core/base'
-import type { Pipe, SocketMethod } from '#core/catalogue'
+import type { Pipe, SocketMethod, Valve } from '#core/catalogue'
 import type { Apart, Card, Consumable, DraftStep, Remedy, StepCode, Weep } from '../card/types'
 import type { ConcernRule, RefusalRule, RuledMethod } from '../rules/rule'
 import type { OfferedMethod, Part, Tube } from '../types'
@@ -76,6 +76,9 @@ export interface MethodTraits {
   remedies: Readonly<Partial<Record<StepCode, Remedy>>>
 }
 
+/** A body with one mouth, or a barb without a bore. */
+export type Closer = 'cap' | 'stop-end' | 'plug'
+
 /** What one way of joining tube is: what refuses it, what it asks for, how it is made, how it comes apart. */
 export interface JointMethod extends MethodTraits, RuledMethod {
   id: SocketMethod
@@ -92,6 +95,12 @@ export interface JointMethod extends MethodTraits, RuledMethod {
   hasSwivel?: true
   /** It has couplings without a stop, which slide wholly onto one pipe and back over the gap. */
   slips?: true
+  /** Its parts for inch tube go by the tube's outside diameter at the counter. */
+  isNamedByOutside?: true
+  /** What closes a tube of it; none where nothing is made. */
+  closer?: Closer
+  /** Valves that are sold with its mouths. */
+  valves: readonly Valve[]
   /** It has outlet elbows that are screwed to the wall. */
   hasDropEar?: true
   /** End of a transition between rigid tube and PEX that it is sold at. */

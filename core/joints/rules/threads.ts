@@ -55,7 +55,7 @@ interface ThreadRule {
 const givesPlasticMale = (other: Offer): boolean =>
   other.kind === 'tube'
     ? other.tube.pipe.family === 'pvc' || other.tube.pipe.family === 'cpvc'
-    : other.thread.material === 'plastic' && other.thread.gender === 'male'
+    : other.kind === 'thread' && other.thread.material === 'plastic' && other.thread.gender === 'male'
 
 const THREAD_RULES: readonly ThreadRule[] = [
   {
@@ -169,6 +169,7 @@ export function refuseMethod(
   situation: Situation,
   onTube: (id: SocketMethod) => Refused | null,
 ): Refused | null {
+  if (offer.kind === 'shut') return null
   const isThreadMethod = isByThread(method)
   if (offer.kind === 'thread') {
     if (isThreadMethod) return refuseThread(method, offer, other, situation)

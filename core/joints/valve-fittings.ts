@@ -1,0 +1,110 @@
+import type { SocketMethod, ThreadForm, Valve } from '#core/catalogue'
+import { fitting, LETTERS, sizeName, socket, thread, words, type Fitting, type Mouth } from './fitting'
+import { JOINT_METHODS } from './methods'
+import { methodsOf, systemOf, threadSizes, type SizeClass } from './size-classes'
+
+/* Valves in line, and at fixtures. */
+
+const VALVE_WORDS: Readonly<Record<Valve, string>> = {
+  ball: 'ball valve',
+  gate: 'gate valve',
+  stop: 'stop valve',
+  service: 'service valve',
+  angle: 'angle valve',
+  straight: 'straight valve',
+  check: 'check valve',
+  drain: 'drain valve',
+  regulator: 'pressure regulator',
+}
+
+/** Valves whose water comes in at one end only, by the arrow on the body. */
+const ONE_WAY: ReadonlySet<Valve> = new Set<Valve>(['stop', 'check', 'regulator', 'angle', 'straight'])
+export const isOneWay = (valve: Valve): boolean => ONE_WAY.has(valve)
+
+/** Valves that stand at a fixture: tube in, the fixture's tube or hose out. */
+const AT_FIXTURE: ReadonlySet<Valve> = new Set<Valve>(['angle', 'straight'])
+
+/** Opened and shut by a screwdriver or a key in one quarter turn; sold in metric sizes. */
+const METRIC_ONLY: ReadonlySet<Valve> = new Set<Valve>(['service'])
+
+const valveOf = (valve: Valve, name: string, size: string, first: Mouth, second: Mouth): Fitting => {
+  const made = fitting('valve', name, size, first, second)
+  return { ...made, id: `${valve}.${made.id}`, valve }
+}
+
+const sold = (size: SizeClass, valve: Valve): SocketMethod[] =>
+  systemOf(size) === 'bs' || (METRIC_ONLY.has(valve) && systemOf(size) === 'cts')
+    ? []
+    : methodsOf(size).filter((method) => JOINT_METHODS[method].valves.includes(valve))
+
+/** In line, with the mouths of one method at both ends. */
+const inLine = (valve: Valve, size: SizeClass): Fitting[] =>
+  sold(size, valve).map((method) =>
+    valveOf(
+      valve,
+      `${words(method)} ${VALVE_WORDS[valve]}`,
+      sizeName(method, size),
+      socket(method, size),
+      socket(method, size),
+    ),
+  )
+
+/** Threaded at both ends, female; metric ones with a parallel thread, which a taper male is sealed into. */
+const threaded = (valve: Valve, form: ThreadForm, size: string): Fitting => {
+  const own = form === 'npt' ? 'npt' : 'bspp'
+  const letters = form === 'npt' ? LETTERS.npt : 'BSP'
+  return valveOf(
+    valve,
+    `female ${letters} ${VALVE_WORDS[valve]}`,
+    size,
+    thread(own, size, 'female'),
+    thread(own, size, 'female'),
+  )
+}
+
+/** Fixture outlets: inch ones by compression, named by the tube's outside; metric ones male parallel for a hose or tap nut. */
+const INCH_OUTLETS: readonly SizeClass[] = ['cts:1/4']
+const METRIC_OUTLETS = ['1/2', '3/8'] as const
+
+function atFixture(valve: Valve, size: SizeClass): Fitting[] {
+  return sold(size, valve).flatMap((method) =>
+    systemOf(size) === 'cts'
+      ? INCH_OUTLETS.filter((outlet) => outlet !== size).map((outlet) =>
+          valveOf(
+            valve,
+            `${words(method)} x compression ${VALVE_WORDS[valve]}`,
+            `${sizeName(method, size)} x ${sizeName('compression', outlet)}`,
+            socket(method, size),
+            socket('compression', outlet),
+          ),
+        )
+      : METRIC_OUTLETS.map((outlet) =>
+          valveOf(
+            valve,
+            `${words(method)} x male ${LETTERS.bspp} ${VALVE_WORDS[valve]}`,
+            `${sizeName(method, size)} x ${outlet}`,
+            socket(method, size),
+            thread('bspp', outlet, 'male'),
+          ),
+        ),
+  )
+}
+
+/** Methods that valves with threads stand for: every kind but those at a fixture. */
+const withThreads = (valve: Valve): boolean => !AT_FIXTURE.has(valve) && !METRIC_ONLY.has(valve)
+
+/** Every valve of a kind that can stand between ends of these classes and threads. */
+export function valvesFor(
+  valve: Valve,
+  classes: readonly SizeClass[],
+  threads: readonly { form: ThreadForm; size: string }[],
+): Fitting[] {
+  const sizes = [
+    ...threads,
+    ...classes.map(threadSizes).flatMap(({ form, sizes: own }) => own.map((size) => ({ form, size }))),
+  ]
+  return [
+    ...classes.flatMap((size) => (AT_FIXTURE.has(valve) ? atFixture(valve, size) : inLine(valve, size))),
+    ...(withThreads(valve) ? sizes.map(({ form, size }) => threaded(valve, form, size)) : []),
+  ]
+}
