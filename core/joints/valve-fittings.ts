@@ -1,7 +1,9 @@
-import type { SocketMethod, ThreadForm, Valve } from '#core/catalogue'
+import { VALVES, type SocketMethod, type ThreadForm, type Valve } from '#core/catalogue'
 import { fitting, LETTERS, sizeName, socket, thread, words, type Fitting, type Mouth } from './fitting'
 import { JOINT_METHODS } from './methods'
 import { methodsOf, systemOf, threadSizes, type SizeClass } from './size-classes'
+
+import type { Part } from './types'
 
 /* Valves in line, and at fixtures. */
 
@@ -20,6 +22,12 @@ const VALVE_WORDS: Readonly<Record<Valve, string>> = {
 /** Valves whose water comes in at one end only, by the arrow on the body. */
 const ONE_WAY: ReadonlySet<Valve> = new Set<Valve>(['stop', 'check', 'regulator', 'angle', 'straight'])
 export const isOneWay = (valve: Valve): boolean => ONE_WAY.has(valve)
+
+/** What kind of valve is among the parts of a way; null where none is. */
+export function valveAmong(parts: readonly Pick<Part, 'kind' | 'name'>[]): Valve | null {
+  const name = parts.find(({ kind }) => kind === 'valve')?.name
+  return (name !== undefined && VALVES.find((valve) => name.includes(VALVE_WORDS[valve]))) || null
+}
 
 /** Valves that stand at a fixture: tube in, the fixture's tube or hose out. */
 const AT_FIXTURE: ReadonlySet<Valve> = new Set<Valve>(['angle', 'straight'])

@@ -16,6 +16,7 @@ import {
   type Step,
 } from '#core/joints'
 import { makeJoint } from './make'
+import { partSteps } from './part-steps'
 import { slipOf, type Slip } from './slip'
 import type { MakeAnswer } from './types'
 import type { Region } from '#core/units'
@@ -72,8 +73,11 @@ function nearOf(joint: Joint, joints: readonly Joint[], parts: readonly Part[]):
   ]
 }
 
+/** Whether the other end is nothing: the first is closed. */
+const isClosing = (b: CardsQuestion['b']): boolean => b != null && 'cap' in b
+
 /** Past the first entry of an end that is closed there is no pipe. */
-const isPastPipe = (entry: number, b: CardsQuestion['b']): boolean => entry > 0 && b != null && 'cap' in b
+const isPastPipe = (entry: number, b: CardsQuestion['b']): boolean => entry > 0 && isClosing(b)
 
 /** The pipe end an entry is made on; none for what stands between, or a bare thread. */
 function pipeEndOf({ on }: Joint, entry: number, { a, b }: Pick<CardsQuestion, 'a' | 'b'>): PipeEnd | undefined {
@@ -188,6 +192,7 @@ export function makeCards(question: CardsQuestion): MakeCard[] {
         conditions,
         policy,
         near: nearOf(joint, joints, parts),
+        closes: isClosing(question.b),
         ambient: ambient ?? undefined,
         torch: torch ?? undefined,
         leastAmbient: question.leastAmbient ?? undefined,
@@ -196,7 +201,7 @@ export function makeCards(question: CardsQuestion): MakeCard[] {
       joint.pipe === null || isMarked(slip) ? undefined : joint.insertion,
     ),
   }))
-  return onceUnderWater(withTicks(cards))
+  return withPartSteps(onceUnderWater(withTicks(cards)), partSteps(parts, isClosing(question.b)))
 }
 
 /** The water is let in once all ends are made: what is looked at then stands on the card made last, and on no other. */
@@ -213,6 +218,21 @@ function onceUnderWater(cards: readonly MakeCard[]): MakeCard[] {
     const look = looks.slice(0, 1).map((step) => (own.includes(step) ? step : { ...step, id: 'water' }))
     const steps = card === last ? [...stands(own), ...look] : stands(own)
     return steps.length === own.length ? card : { ...card, answer: ok({ ...card.answer.value, steps }) }
+  })
+}
+
+/** Steps before those of the end made first, and after those of the end made last, but for the look under water. */
+function withPartSteps(cards: readonly MakeCard[], asked: ReturnType<typeof partSteps>): MakeCard[] {
+  if (!asked) return [...cards]
+  const order = inMakingOrder(cards)
+  return cards.map((card): MakeCard => {
+    if (!card.answer.ok) return card
+    const { steps } = card.answer.value
+    const isLast = card === order.at(-1)
+    const wet = isLast ? steps.filter(({ isUnderWater }) => isUnderWater) : []
+    const own = steps.filter((step) => !wet.includes(step))
+    const all = [...(card === order[0] ? asked.first : []), ...own, ...(isLast ? asked.last : []), ...wet]
+    return { ...card, answer: ok({ ...card.answer.value, steps: all }) }
   })
 }
 

@@ -86,6 +86,8 @@ export interface MakeQuestion extends EndFacts {
   oneHeat?: 'prepare' | 'both'
   /** The end is the plain end of a fitting, made in the works: it is not cut, and has seals of its own. */
   isSpigot?: boolean
+  /** The end is closed by what goes on it: a cap, a plug, a stop end. */
+  closes?: boolean
   /** What is joined to the same fitting, or lies so near that heat reaches it. */
   near?: readonly Near[]
 }

@@ -1,5 +1,5 @@
 import { formatLength } from '#core/units'
-import { about } from '#core/speech'
+import { about, w } from '#core/speech'
 import { cut, deburr, depth, isNear, mark, ream, rounded, system } from '../card/draft'
 import { SOLDER_SET_SECONDS, SOLDER_COOL_SECONDS, solderWire } from '../card/facts'
 import { end, step } from '../card/remedy'
@@ -15,7 +15,7 @@ function protection(card: Card): DraftStep {
   return {
     code: 'protect',
     do: [
-      'Open an outlet on both sides',
+      card.question.closes ? `Leave ${w.aTap} on this pipe open` : 'Open an outlet on both sides',
       ...(isNear(card, 'valve') ? ['open the valve, its washer out or a wet cloth round it'] : []),
       wood ? 'mat behind, wood damped' : 'mat behind',
       isNear(card, 'plastic') ? 'plastic off until it is cold' : 'seals and plastic away',
