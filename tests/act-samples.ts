@@ -328,8 +328,8 @@ function lineBody() {
 function jointBody() {
   const joint = aJoint(ends)
   const { place: at, a, b, findA, findB, conditions, orientation, ambient, torch, wayId, comeBack, depths } = joint
-  const { flex, onFirst, slip, fixture, look } = joint
-  const room = { a, b, findA, findB, conditions, flex, onFirst, slip, fixture, look }
+  const { flex, onFirst, slip, fixture, valve, comeBackFor, look } = joint
+  const room = { a, b, findA, findB, conditions, flex, onFirst, slip, fixture, valve, comeBackFor, look }
   return { place: at, ...room, orientation, ambient, torch, wayId, comeBack, depths }
 }
 function cutBody() {

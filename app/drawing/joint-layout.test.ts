@@ -69,7 +69,7 @@ describe('words', () => {
     expect(wayTitle(way!, 'us')).toBe('Push-fit coupling 1/2')
     expect(
       wayTitle(
-        waysOf('cu-l-1_2', 'pex-cts-1_2').find(({ parts }) => parts[0]!.kind === 'adaptor')!,
+        waysOf('cu-l-1_2', 'pex-cts-1_2').find(({ parts }) => parts[0]!.kind === 'adapter')!,
         'gb',
       ),
     ).toMatch(/adaptor/)

@@ -1,5 +1,16 @@
-import { getPipe, type Pipe } from '#core/catalogue'
-import { ALL_METHODS, isLoose, type End, type Joint, type OfferedMethod, type Part, type Way } from '#core/joints'
+import { findValveTakeOut, getPipe, type Pipe, type Valve } from '#core/catalogue'
+import {
+  ALL_METHODS,
+  isLoose,
+  JOINT_METHODS,
+  valveAmong,
+  type End,
+  type Joint,
+  type OfferedMethod,
+  type OtherEnd,
+  type Part,
+  type Way,
+} from '#core/joints'
 
 /** A stretch of the drawing along the pipe, mm from its left edge; radii in mm. */
 interface TubeRun {
@@ -34,6 +45,10 @@ interface Body {
   mouths: Mouth[]
   radius: number
   bore: number
+  /** What kind of valve it is; its web then is its body between the stops. */
+  valve?: Valve
+  /** Solid: the line ends in it. */
+  isShut?: true
 }
 interface Depth {
   from: number
@@ -97,10 +112,30 @@ function bringsMale(part: Part, joint: Joint): boolean {
 const leftEnters = (left: Part, joint: Joint): boolean =>
   left.kind === 'tail' || (joint.thread ? bringsMale(left, joint) : left.name.includes('spigot'))
 
+/** Stop to stop of a valve's body, mm: measured, else typical; what nobody knows is as long as it is thick. */
+function bodyLength(
+  valve: Valve,
+  { method, pipe, thread }: Joint,
+  widest: number,
+  measured: number | undefined,
+): number {
+  if (measured !== undefined) return 2 * measured
+  const mouth =
+    pipe === null
+      ? thread && ({ method: 'thread', form: thread.form === 'npt' ? 'npt' : 'bspp', size: thread.size } as const)
+      : method in JOINT_METHODS && { method: method as 'press', pipe: getPipe(pipe) }
+  return 2 * ((mouth && findValveTakeOut(valve, mouth)?.value) || widest)
+}
+
 /**
  * A whole way laid out along the pipe, from end a at the left to end b at the right, depths to scale and bodies typical.
  */
-export function layOutWay(way: Way, a: End, b: End, bareDiameters = BARE): ChainLayout {
+export function layOutWay(
+  way: Way,
+  a: End,
+  b: OtherEnd,
+  { bare: bareDiameters = BARE, takeOut }: { bare?: number; takeOut?: number } = {},
+): ChainLayout {
   const items = way.parts.filter((part) => !isLoose(part))
   const { joints } = way
   const widest = Math.max(...joints.map(radiusOf))
@@ -146,9 +181,10 @@ export function layOutWay(way: Way, a: End, b: End, bareDiameters = BARE): Chain
   }
   items.forEach((item, i) => {
     const left = joints[i]!
-    const right = joints[i + 1]!
+    // What closes a line has no other mouth.
+    const right = joints[i + 1] ?? null
     const leftDepth = depthOf(left, endRadius(left))
-    const rightDepth = depthOf(right, endRadius(right))
+    const rightDepth = right ? depthOf(right, endRadius(right)) : 0
     if (item.kind === 'tail') {
       const to = x + TAIL * 2 * widest
       layout.tubes.push({
@@ -166,8 +202,9 @@ export function layOutWay(way: Way, a: End, b: End, bareDiameters = BARE): Chain
     // A mouth is on this item where the neighbour enters it; otherwise this item's own male end reaches into the
     // neighbour.
     const takesLeft = i === 0 || leftEnters(items[i - 1]!, left)
-    const takesRight = i === items.length - 1 || !leftEnters(item, right)
-    const webLength = 0.35 * widest
+    const takesRight = right !== null && (i === items.length - 1 || !leftEnters(item, right))
+    const valve = item.kind === 'valve' ? valveAmong([item]) : null
+    const webLength = valve ? bodyLength(valve, left, widest, takeOut) : 0.35 * widest
     const from = x
     let at = x
     if (takesLeft) {
@@ -197,9 +234,9 @@ export function layOutWay(way: Way, a: End, b: End, bareDiameters = BARE): Chain
       })
       layout.depths.push({ from: at, to: at + rightDepth, joint: right, at: i + 1 })
       at += rightDepth
-    } else if (right.thread) {
+    } else if (right?.thread) {
       layout.threads.push({ kind: 'thread', from: at, to: at + rightDepth, radius: radiusOf(right) })
-    } else {
+    } else if (right) {
       layout.tubes.push({
         kind: 'tube',
         from: at,
@@ -229,9 +266,11 @@ export function layOutWay(way: Way, a: End, b: End, bareDiameters = BARE): Chain
       mouths,
       radius: Math.max(
         radiusOf(left) * (1 + 2 * wallOf(left.method)),
-        radiusOf(right) * (1 + 2 * wallOf(right.method)),
+        right ? radiusOf(right) * (1 + 2 * wallOf(right.method)) : 0,
       ),
-      bore: Math.min(boreOf(left), boreOf(right)) * 0.95,
+      bore: right ? Math.min(boreOf(left), boreOf(right)) * 0.95 : 0,
+      ...(valve ? { valve } : {}),
+      ...(right ? {} : { isShut: true }),
     })
     x = at
   })
@@ -255,7 +294,7 @@ export function layOutWay(way: Way, a: End, b: End, bareDiameters = BARE): Chain
       broken: false,
       on: 'b',
     })
-  layout.length = x + bare
+  layout.length = 'cap' in b ? x + bare / 2 : x + bare
   layout.radius = Math.max(...layout.bodies.map(({ radius }) => radius), ...layout.tubes.map(({ pipe }) => pipe.od / 2))
   return layout
 }

@@ -1,6 +1,6 @@
 import { FIELD_WORDS } from '#core/acts'
 import { getPipe } from '#core/catalogue'
-import type { End } from '#core/joints'
+import type { OtherEnd } from '#core/joints'
 import { onFirstWords, type JobRecord, type OnFirst } from '#core/record'
 import { formatDecimal, formatLength, unitSystemOf, type Region } from '#core/units'
 import { answerWords, CHECK_WORDS, methodWords, type AskedName } from './en'
@@ -107,7 +107,7 @@ function listWords(field: string, list: readonly unknown[], job: Job): string {
 const wasFixed = ({ mm, at }: Any, job: Job): string => `${lengthWords(mm, job)}${at === null ? '' : ', fixed'}`
 
 const endWords = (end: Any): string =>
-  'pipe' in end || 'thread' in end ? endLabel(end as unknown as End) : joined(Object.keys(end))
+  'pipe' in end || 'thread' in end || 'cap' in end ? endLabel(end as unknown as OtherEnd) : joined(Object.keys(end))
 
 function mapWords(field: string, map: Any, job: Job): string {
   if (field === 'waits') return `${String(map.for)}${map.until ? ` till ${String(map.until)}` : ''}`

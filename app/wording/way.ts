@@ -1,5 +1,5 @@
 import { getPipe } from '#core/catalogue'
-import { isLoose, type End, type Thread, type Way } from '#core/joints'
+import { isLoose, type OtherEnd, type Thread, type Way } from '#core/joints'
 import type { Region } from '#core/units'
 import { speak } from '#core/speech'
 import { methodWords } from './en'
@@ -37,7 +37,8 @@ export function wayHead(way: Way, region: Region): { title: string; by: string |
 const threadWords = ({ size, form, gender, material, seat }: Thread): string =>
   `${size} ${form.toUpperCase()} ${gender}, ${material}${seat ? `, ${seat} seat` : ''}`
 
-export const endLabel = (end: End | null): string => {
+export const endLabel = (end: OtherEnd | null): string => {
   if (end === null) return '?'
+  if ('cap' in end) return 'closed'
   return 'pipe' in end ? getPipe(end.pipe).label : threadWords(end.thread)
 }

@@ -98,6 +98,15 @@ export interface ValveRow {
   hiMm: number
 }
 
+/** A brass valve by its inch size: weight, kg, height over the pipe's middle when open, mm, turns from shut to open. */
+export interface ValveBodyRow {
+  valve: Valve
+  nominal: string
+  kg: number
+  heightMm: number | null
+  turns: number | null
+}
+
 /** Whole length of a part, mm, with the range met: a coupling without a stop, a cap, a plug. */
 export interface LengthRow {
   nominal: string

@@ -1,6 +1,6 @@
 import { and, asc, eq, getTableColumns, sql, type SQL } from 'drizzle-orm'
 import type { MySqlColumn } from 'drizzle-orm/mysql-core'
-import type { Conditions, End, Way } from '#core/joints'
+import type { Conditions, End, OtherEnd, Way } from '#core/joints'
 import type { At, JointRecord } from '#core/record'
 import { prepared, type Database, type Transaction } from '../db/client'
 import { joints, signoffs, ticks, timers } from '../db/schema'
@@ -53,12 +53,13 @@ const stepAt = <T extends { at: string }>(one: T): T => ({ ...one, at: toIso(one
 const toJoint = ({ jobId: _, ...row }: JointRow & Steps): JointRecord => ({
   ...row,
   a: row.a as End | null,
-  b: row.b as End | null,
+  b: row.b as OtherEnd | null,
   conditions: row.conditions as Partial<Conditions>,
   flex: row.flex as JointRecord['flex'],
   onFirst: row.onFirst as JointRecord['onFirst'],
   slip: row.slip as JointRecord['slip'],
   fixture: row.fixture as JointRecord['fixture'],
+  valve: row.valve as JointRecord['valve'],
   orientation: row.orientation as JointRecord['orientation'],
   torch: row.torch as JointRecord['torch'],
   reopenings: row.reopenings as JointRecord['reopenings'],

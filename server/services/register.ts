@@ -32,8 +32,9 @@ export interface RegisterRow {
 
 const yesNo = (is: boolean): string => (is ? 'yes' : 'no')
 
-function endLabel(end: JointRecord['a']): string {
+function endLabel(end: JointRecord['b']): string {
   if (end === null) return ''
+  if ('cap' in end) return 'closed'
   if ('pipe' in end) return getPipe(end.pipe).label
   return `${end.thread.size} ${end.thread.form.toUpperCase()} ${end.thread.gender}`
 }

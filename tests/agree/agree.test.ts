@@ -5,7 +5,7 @@ import { ASKED_REFUSALS as ASKED_AT_LOOK, type InspectAnswer } from '../../core/
 import {
   fillConditions,
   METHODS,
-  type End,
+  type OtherEnd,
   type Method,
   type PipeEnd,
   type WaysAnswer,
@@ -22,7 +22,7 @@ const ask = <T extends object>(verb: string, question: object): Answer<T> => {
   return given.ok ? (given.value as T) : { error: given.error }
 }
 
-const isPipe = (end: End): end is PipeEnd => 'pipe' in end
+const isPipe = (end: OtherEnd): end is PipeEnd => 'pipe' in end
 /** What an end is held for, whatever the place. */
 const OF_THE_END: readonly string[] = [
   'gas',

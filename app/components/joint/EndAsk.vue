@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { EndFacts } from '#core/catalogue'
-import type { End, Way } from '#core/joints'
+import type { End, OtherEnd, Way } from '#core/joints'
 import { ASKED_FACTS } from '~/wording/facts'
 import type { Region } from '#core/units'
 import { speak } from '#core/speech'
@@ -9,7 +9,7 @@ import { speak } from '#core/speech'
 const props = defineProps<{
   ways: readonly Way[]
   a: End | null
-  b: End | null
+  b: OtherEnd | null
   labels: Readonly<Record<'a' | 'b', string>>
   region: Region
 }>()

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { asksFlow, type Conditions, type End } from '#core/joints'
+import { turnReach, getPipe } from '#core/catalogue'
+import { asksFlow, isOneWay, type Conditions, type End } from '#core/joints'
 import { isUntouched, playOfEnd, type JobRecord } from '#core/record'
 import { SERVICE_WORDS } from '~/wording/en'
 import { endLabel } from '~/wording/way'
@@ -40,8 +41,10 @@ const system = computed(() => unitSystemOf(props.job.region))
 
 const picking = ref<'a' | 'b'>('b')
 const isPicking = ref(false)
-function pickEnd(on: 'a' | 'b') {
+const isThreadFirst = ref(false)
+function pickEnd(on: 'a' | 'b', what: 'pipe' | 'thread' = 'pipe') {
   picking.value = on
+  isThreadFirst.value = what === 'thread'
   isPicking.value = true
 }
 function setEnd(end: End, find: string | null) {
@@ -60,7 +63,7 @@ useKeys({
     void addJoint()
   },
   Enter: () => {
-    if (way.value && !isSigned.value) take(way.value.id)
+    if (way.value && !isSigned.value && !needsDay.value) take(way.value.id)
   },
   w: () => {
     isWorkingOpen.value = true
@@ -72,8 +75,29 @@ const play = computed(() =>
 /** Named where it matters which end the water comes from. */
 const flowEnds = computed(() => {
   const { a, b } = joint.value ?? {}
-  if (!a || !b || !asksFlow({ a, b, conditions: conditions.value })) return null
+  const { kind } = joint.value?.valve ?? {}
+  const isAsked = a && b && (asksFlow({ a, b, conditions: conditions.value }) || (kind && isOneWay(kind)))
+  if (!isAsked) return null
   return { a: endLabel(a), b: endLabel(b) }
+})
+const pipe = computed(() => {
+  const { a, b } = joint.value ?? {}
+  const end = [a, b].find((one) => one && 'pipe' in one)
+  return end && 'pipe' in end ? getPipe(end.pipe) : null
+})
+/** Length of the valve's lever: measured, else typical. */
+const reach = computed(() => {
+  const { kind, lever } = joint.value?.valve ?? {}
+  if (!kind || !pipe.value) return null
+  return lever ?? turnReach(kind, pipe.value)?.value ?? null
+})
+const ROOM_PX = 300
+/** What the drawing from above takes of the width beside the one from the side. */
+const beside = computed(() => (reach.value !== null && !narrow.value ? ROOM_PX : 0))
+const isClosed = computed(() => joint.value?.b != null && 'cap' in joint.value.b)
+/** A cap for a time is not taken without the day it comes off again. */
+const needsDay = computed(() => {
+  return isClosed.value && conditions.value.temporary && !joint.value?.comeBack
 })
 const set = (name: keyof Conditions, value: Conditions[keyof Conditions] | undefined) =>
   setCondition(name, value as never)
@@ -102,16 +126,28 @@ const missingEnds = computed(() => {
         @answer="answerSuspect" />
       <AsideBand v-if="!isSigned" :job="job" :joint="joint" />
       <JointEnds :job="job" :joint="joint" :is-signed="isSigned" @pick="pickEnd" @change="change" />
-      <JointSection
-        v-if="way && joint.a && joint.b && width > 0"
-        :way="way"
-        :a="joint.a"
-        :b="joint.b"
-        :system="system"
-        :width="Math.floor(width)"
-        :height="narrow ? 196 : 214"
-        :play="play"
-        :on-first="joint.onFirst" />
+      <div v-if="way && joint.a && joint.b && width > 0" class="drawn">
+        <JointSection
+          :way="way"
+          :a="joint.a"
+          :b="joint.b"
+          :system="system"
+          :width="Math.floor(width) - beside"
+          :height="narrow ? 196 : 214"
+          :play="play"
+          :take-out="joint.valve.takeOut"
+          :reach="reach"
+          :flow-from="conditions.flowFrom"
+          :on-first="joint.onFirst" /><ValveRoom
+          v-if="joint.valve.kind"
+          :valve="joint.valve"
+          :pipe="pipe"
+          :system="system"
+          :width="narrow ? Math.floor(width) - 24 : beside - 22"
+          :height="narrow ? 150 : 132"
+          :disabled="isSigned"
+          @change="(valve) => change({ valve })" />
+      </div>
       <div v-else-if="!isDue" :class="narrow ? 'h-[196px]' : 'h-[214px]'" />
       <svg v-else :width="Math.floor(width)" height="150" role="img" aria-label="No way yet">
         <path
@@ -165,9 +201,22 @@ const missingEnds = computed(() => {
           :index="at"
           :is-signed="isSigned"
           :taken="way.id === joint.wayId"
+          :needs-day="needsDay"
+          :is-closed="isClosed"
           @take="take(way.id)"
           ><template #first
-            ><OnFirst :job="job" :joint="joint" :way="way" :is-signed="isSigned" @change="change" /></template
+            ><ValveSum
+              v-if="joint.valve.kind"
+              :way="way"
+              :valve="joint.valve"
+              :system="system"
+              :is-signed="isSigned"
+              @change="(valve) => change({ valve })" /><OnFirst
+              :job="job"
+              :joint="joint"
+              :way="way"
+              :is-signed="isSigned"
+              @change="change" /></template
           ><NuxtLink
             v-if="joint.wayId"
             :to="{ path: `/jobs/${job.slug}/make`, query: { joint: joint.id } }"
@@ -182,7 +231,7 @@ const missingEnds = computed(() => {
         <UButton
           size="xl"
           class="flex-1"
-          :disabled="isSigned || way.id === joint.wayId"
+          :disabled="isSigned || needsDay || way.id === joint.wayId"
           data-test="take-way"
           @click="take(way.id)"
           >{{ way.id === joint.wayId ? `Way ${at + 1} is taken` : `Take way ${at + 1}` }}</UButton><UButton
@@ -207,9 +256,17 @@ const missingEnds = computed(() => {
             :index="at"
             :is-signed="isSigned"
             :taken="way.id === joint.wayId"
+            :needs-day="needsDay"
+            :is-closed="isClosed"
             @take="take(way.id)"
             ><template #first
-              ><OnFirst
+              ><ValveSum
+                v-if="joint.valve.kind"
+                :way="way"
+                :valve="joint.valve"
+                :system="system"
+                :is-signed="isSigned"
+                @change="(valve) => change({ valve })" /><OnFirst
                 :job="job"
                 :joint="joint"
                 :way="way"
@@ -217,7 +274,7 @@ const missingEnds = computed(() => {
                 @change="change" /></template></WayWorking></template
       ></USlideover>
     </template>
-    <PipePicker v-model:open="isPicking" :job="job" :on="picking" @pick="setEnd" />
+    <PipePicker v-model:open="isPicking" :job="job" :on="picking" :thread-first="isThreadFirst" @pick="setEnd" />
   </div>
 </template>
 
@@ -234,6 +291,9 @@ const missingEnds = computed(() => {
 .working {
   border-left: 1px solid var(--rule);
   padding: 10px 22px 18px 24px;
+}
+.drawn {
+  display: flex;
 }
 .signed {
   display: flex;
@@ -261,6 +321,9 @@ const missingEnds = computed(() => {
 @media (max-width: 899px) {
   .bench {
     display: flex;
+    flex-direction: column;
+  }
+  .drawn {
     flex-direction: column;
   }
 }

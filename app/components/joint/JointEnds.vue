@@ -4,7 +4,7 @@ import { endLabel } from '~/wording/way'
 
 /** The two ends that are joined, where, when it comes back, and what is known of each end. */
 const props = defineProps<{ job: JobRecord; joint: JointRecord; isSigned: boolean }>()
-const emit = defineEmits<{ pick: [on: 'a' | 'b']; change: [changes: Partial<JointBody>] }>()
+const emit = defineEmits<{ pick: [on: 'a' | 'b', what?: 'pipe' | 'thread']; change: [changes: Partial<JointBody>] }>()
 /** The chlorine digit matters only where hot water runs round. */
 const isLoop = computed(() => props.joint.conditions.service === 'recirculation')
 const knownAt = (on: 'a' | 'b') =>
@@ -12,6 +12,8 @@ const knownAt = (on: 'a' | 'b') =>
     ({ name, value }) => isLoop.value || name !== 'chlorine' || value !== 'unknown',
   )
 const known = computed(() => ({ a: knownAt('a'), b: knownAt('b') }))
+/** The other end, where it is one. */
+const openB = computed(() => (props.joint.b && !('cap' in props.joint.b) ? props.joint.b : null))
 /** Which find an end came from, by its number. */
 const foundAs = (find: string | null) => {
   const at = find === null ? -1 : props.job.finds.findIndex(({ id }) => id === find)
@@ -40,6 +42,12 @@ const foundAs = (find: string | null) => {
       ><b class="t17">{{ joint.b ? endLabel(joint.b) : 'choose the pipe' }}</b>
     </button>
   </div>
+  <JointParts
+    :job="job"
+    :joint="joint"
+    :is-signed="isSigned"
+    @pick="(what) => emit('pick', 'b', what)"
+    @change="(changes) => emit('change', changes)" />
   <ComeBack
     v-if="joint.conditions.temporary || joint.comeBack"
     :joint="joint"
@@ -53,7 +61,7 @@ const foundAs = (find: string | null) => {
       :disabled="isSigned"
       @change="(end) => emit('change', { a: end })" /><EndFacts
       on="b"
-      :end="joint.b"
+      :end="openB"
       :known="known.b"
       :disabled="isSigned"
       class="right-end"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { alongOf, drawApart, fillConditions, type EndPlay, type Way } from '#core/joints'
+import { alongOf, drawApart, fillConditions, type End, type EndPlay, type Way } from '#core/joints'
 import { conditionsNow, playOfEnd, type JointBody, type JointRecord } from '#core/record'
 import type { UnitSystem } from '#core/units'
 import { tapeWords } from '~/reading/format'
@@ -11,6 +11,7 @@ const typedOf = (on: 'a' | 'b'): EndPlay => {
   const { play } = props.joint.conditions
   return typeof play === 'object' && play !== null ? (play[on] ?? {}) : playOfEnd({ ...props.joint, flex: {} }, on)
 }
+const ends = computed(() => ({ a: props.joint.a!, b: props.joint.b as End }))
 const have = computed(() => alongOf(fillConditions(conditionsNow(props.joint))))
 const need = computed(() => (props.way ? drawApart(props.way).need : null))
 const words = computed(() => {
@@ -30,13 +31,13 @@ function setPlay(on: 'a' | 'b', play: EndPlay) {
 </script>
 
 <template>
-  <div v-if="joint.a && joint.b" class="both">
+  <div v-if="joint.a && joint.b && !('cap' in joint.b)" class="both">
     <EndRoom
       v-for="on in ['a', 'b'] as const"
       :key="on"
       :class="on"
       :on="on"
-      :end="joint[on]!"
+      :end="ends[on]"
       :typed="typedOf(on)"
       :play="playOfEnd(joint, on)"
       :flex="joint.flex[on]"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { isAtFace, type End, type EndPlay, type Joint, type Way } from '#core/joints'
+import { isAtFace, type End, type EndPlay, type Joint, type OtherEnd, type Way } from '#core/joints'
 import type { JointBody } from '#core/record'
 import { formatLength, type UnitSystem } from '#core/units'
 import type { Pipe } from '#core/catalogue'
@@ -15,7 +15,7 @@ const props = withDefaults(
   defineProps<{
     way: Way
     a: End
-    b: End
+    b: OtherEnd
     system: UnitSystem
     width: number
     height?: number
@@ -23,11 +23,27 @@ const props = withDefaults(
     /** How far each end moves, mm; what is put on each pipe before its end is closed. */
     play?: Readonly<Record<'a' | 'b', EndPlay>>
     onFirst?: JointBody['onFirst']
+    /** Of the valve, measured from its middle to its stop, mm. */
+    takeOut?: number
+    /** Length of the valve's lever or half of its wheel, mm. */
+    reach?: number | null
+    /** The end the water comes from, where it is known. */
+    flowFrom?: 'a' | 'b'
   }>(),
-  { height: 246, compact: false, play: undefined, onFirst: () => [] },
+  {
+    height: 246,
+    compact: false,
+    play: undefined,
+    takeOut: undefined,
+    reach: null,
+    flowFrom: undefined,
+    onFirst: () => [],
+  },
 )
 
-const layout = computed(() => layOutWay(props.way, props.a, props.b, props.compact ? 4 : undefined))
+const layout = computed(() =>
+  layOutWay(props.way, props.a, props.b, { ...(props.compact ? { bare: 4 } : {}), takeOut: props.takeOut }),
+)
 const room = computed(() => (props.compact ? props.height - 2 : props.height - 88))
 const k = computed(() => {
   const fit = Math.min((props.width - 16) / layout.value.length, room.value / (2.15 * layout.value.radius))
@@ -58,6 +74,13 @@ const dims = computed(() =>
       x2: depth.to * k.value,
     })),
 )
+const SIDE_OF = { a: 'left', b: 'right' } as const
+const flowSide = computed(() => (props.flowFrom ? SIDE_OF[props.flowFrom] : null))
+/** Where a closed end is solid, px. */
+const shutAt = computed(() => {
+  const shut = layout.value.bodies.find(({ isShut }) => isShut)
+  return shut && !props.compact ? shut.to * k.value : null
+})
 const text = computed(() =>
   props.way.joints
     .map((joint) => `${joint.method} ${joint.on === 'between' ? 'between' : `at ${joint.on}`}, ${depthWords(joint)}`)
@@ -131,7 +154,19 @@ const breakPath = (x: number, r: number) =>
     <g :transform="`translate(${shift} 0)`">
       <g v-for="(body, i) in layout.bodies" :key="`body${i}`">
         <FittingMouth v-for="(mouth, m) in body.mouths" :key="m" :mouth="mouth" :k="k" :cy="cy" />
-        <template v-for="y in [cy - body.radius * k, cy + body.bore * k]" :key="y">
+        <ValveBody
+          v-if="body.valve"
+          :valve="body.valve"
+          :x1="body.web.from * k"
+          :x2="body.web.to * k"
+          :cy="cy"
+          :radius="body.radius * k"
+          :bore="body.bore * k"
+          :reach="reach === null ? null : Math.min(reach * k, (layout.length - body.web.from) * k)"
+          :top="62"
+          :flow="flowSide"
+          :compact="compact" />
+        <template v-for="y in body.valve ? [] : [cy - body.radius * k, cy + body.bore * k]" :key="y">
           <rect
             :x="body.web.from * k"
             :y="y"
@@ -209,7 +244,11 @@ const breakPath = (x: number, r: number) =>
         fill="none"
         :data-ghost="ghost.on" />
       <template v-if="!compact">
-        <path :d="`M0 ${cy}H${layout.length * k}`" class="l-centre" />
+        <path :d="`M0 ${cy}H${shutAt ?? layout.length * k}`" class="l-centre" />
+        <template v-if="shutAt !== null">
+          <path :d="`M${shutAt + 34} ${cy}H${shutAt + 6}m9 -6l-9 6l9 6`" class="l-edge" />
+          <text :x="shutAt + 40" :y="cy + 5" class="t14 w6" data-shut>shut here</text>
+        </template>
         <g v-for="dim in dims" :key="dim.at">
           <path
             :d="`M${dim.x1} ${top - 2}V${dim.isEnd ? 50 : 60}M${dim.x2} ${top - 2}V${dim.isEnd ? 50 : 60}`"

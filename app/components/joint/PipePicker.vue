@@ -6,7 +6,7 @@ import { formatReading } from '~/reading/format'
 import { unitSystemOf } from '#core/units'
 
 /** One pipe out of the job's finds or the catalogue; nominal, outside, wall and bore always together. */
-const props = defineProps<{ job: JobRecord; on: 'a' | 'b'; pipesOnly?: boolean }>()
+const props = defineProps<{ job: JobRecord; on: 'a' | 'b'; pipesOnly?: boolean; threadFirst?: boolean }>()
 const open = defineModel<boolean>('open', { required: true })
 const emit = defineEmits<{ pick: [end: End, find: string | null] }>()
 const narrow = useNarrow()
@@ -42,6 +42,11 @@ const pick = (pipe: string, find: string | null = null) => take({ pipe }, find)
     :description="`Lengths in ${system === 'inch' ? 'inches' : 'millimetres'}. A socket goes by the outside diameter.`"
     :ui="{ content: narrow ? '' : 'max-w-[560px]' }">
     <template #body>
+      <template v-if="threadFirst"
+        ><h3 class="zone-heading mb-2">A thread</h3>
+        <ThreadPicker :region="job.region" class="mb-4" @pick="(end) => take(end)" />
+        <h3 class="zone-heading mb-2">Or a pipe</h3></template
+      >
       <div v-if="finds.length" class="mb-4">
         <h3 class="zone-heading mb-1">Found on this job</h3>
         <button v-for="find in finds" :key="find.id" type="button" class="row" @click="pick(find.pipe!, find.id)">
@@ -91,7 +96,7 @@ const pick = (pipe: string, find: string | null = null) => take({ pipe }, find)
           </tr>
         </tbody>
       </table>
-      <template v-if="!pipesOnly"
+      <template v-if="!pipesOnly && !threadFirst"
         ><h3 class="zone-heading mt-4 mb-2">Or a thread</h3>
         <ThreadPicker :region="job.region" @pick="(end) => take(end)"
       /></template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { End, Way, WaysAnswer } from '#core/joints'
+import type { End, OtherEnd, Way, WaysAnswer } from '#core/joints'
 import type { JobRecord, JointRecord } from '#core/record'
 import { orderWords } from '~/wording/policy'
 import { endLabel } from '~/wording/way'
@@ -13,9 +13,9 @@ const props = defineProps<{
   job: JobRecord
   joint: JointRecord
   a: End
-  b: End
+  b: OtherEnd
   /** Ends as the ways were asked for: with what is known of them. */
-  asked: { a: End | null; b: End | null }
+  asked: { a: End | null; b: OtherEnd | null }
   answer: WaysAnswer
   ways: readonly Way[]
   /** The same, one fold a pair of methods, and the rows that are shown of them. */

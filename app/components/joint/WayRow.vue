@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { isAtFace, type End, type Joint, type Way } from '#core/joints'
+import { isAtFace, type End, type Joint, type OtherEnd, type Way } from '#core/joints'
 import { formatDecimal, formatMm, formatTape, type UnitSystem, type Region } from '#core/units'
 import { speak } from '#core/speech'
 import { CURRENCY } from '~/wording/en'
@@ -13,7 +13,7 @@ import { rangeText } from '~/reading/format'
 const props = defineProps<{
   way: Way
   a: End
-  b: End
+  b: OtherEnd
   region: Region
   system: UnitSystem
   selected: boolean

@@ -20,6 +20,10 @@ const props = defineProps<{
   index: number
   isSigned: boolean
   taken: boolean
+  /** A cap for a time, without the day it comes off again. */
+  needsDay?: boolean
+  /** The first end is closed: nothing is at the other. */
+  isClosed?: boolean
 }>()
 const emit = defineEmits<{ take: [] }>()
 const { show, showDepth } = useWorking()
@@ -28,6 +32,7 @@ const region = computed(() => props.job.region)
 const words = (text: string) => speak(text, props.job.region)
 function place(i: number): string {
   if (i === 0) return 'first end'
+  if (props.isClosed) return i === props.way.joints.length - 1 ? 'what closes it' : 'between'
   return i === props.way.joints.length - 1 ? 'other end' : 'between'
 }
 const schools = computed(() => schoolsOf(props.way, props.job.policy).slice(0, 3))
@@ -242,12 +247,15 @@ function showMargin() {
       </ul>
     </div>
     <div class="take">
-      <UButton v-if="!isSigned" :disabled="taken" data-test="take-way" @click="emit('take')"
+      <UButton v-if="!isSigned" :disabled="taken || needsDay" data-test="take-way" @click="emit('take')"
         >{{ taken ? `Way ${index + 1} is taken` : `Take way ${index + 1}` }} <kbd v-if="!taken">Enter</kbd></UButton
       >
       <p v-else class="note">Signed off: its way stays as it was made.</p>
       <slot />
     </div>
+    <p v-if="needsDay && !isSigned" class="ochre t14" data-test="needs-day">
+      A cap for a time: first say when you come back, under the ends.
+    </p>
     <p class="note t13 mt-3">Local code, the fitting's own paper and a licensed person come first.</p>
   </section>
 </template>

@@ -10,6 +10,9 @@ const set = (day: string) => {
   const comeBack = day === '' ? null : day
   if (comeBack !== props.joint.comeBack) store.do(props.slug, 'joint/change', props.joint.id, { comeBack })
 }
+const setFor = (comeBackFor: string) => {
+  if (comeBackFor !== props.joint.comeBackFor) store.do(props.slug, 'joint/change', props.joint.id, { comeBackFor })
+}
 const isLate = computed(() => props.joint.comeBack !== null && props.joint.comeBack <= today())
 </script>
 
@@ -23,6 +26,16 @@ const isLate = computed(() => props.joint.comeBack !== null && props.joint.comeB
         :value="joint.comeBack ?? ''"
         data-test="come-back"
         @change="set(($event.target as HTMLInputElement).value)"
+    /></label>
+    <label
+      ><span class="note">to</span> {{ ' ' }}
+      <input
+        class="plain-input w7 for"
+        maxlength="120"
+        placeholder="cut in the tee"
+        :value="joint.comeBackFor"
+        data-test="come-back-for"
+        @change="setFor(($event.target as HTMLInputElement).value)"
     /></label>
     <span v-if="joint.comeBack" :class="isLate ? 'ochre w7' : 'note'" class="flex gap-1 items-center"
       ><StatusShape v-if="isLate" status="held" :size="14" /> {{ dayWords(joint.comeBack, today(), region) }}
@@ -45,6 +58,9 @@ const isLate = computed(() => props.joint.comeBack !== null && props.joint.comeB
 }
 .come-back input {
   width: 150px;
+}
+.come-back .for {
+  width: 220px;
 }
 @media (max-width: 899px), (pointer: coarse) {
   .come-back input,

@@ -1,4 +1,4 @@
-import type { Source, ValveRow } from '../types'
+import type { LengthRow, Source, ValveBodyRow, ValveRow } from '../types'
 
 export const SOURCE = {
   id: 'makers-valves',
@@ -149,3 +149,39 @@ export const VALVES = [
   { valve: 'angle', method: 'clamp', nominal: '1/2', takeOutMm: 21, loMm: 14, hiMm: 30 },
   { valve: 'angle', method: 'thread', form: 'npt', nominal: '1/2', takeOutMm: 15.5, loMm: 8, hiMm: 26 },
 ] as const satisfies readonly ValveRow[]
+
+/** Length of a ball valve's lever from its stem, mm: a quarter turn sweeps it. */
+export const LEVERS = [
+  { nominal: '1/2', lengthMm: 90, loMm: 75, hiMm: 115 },
+  { nominal: '3/4', lengthMm: 100, loMm: 85, hiMm: 125 },
+  { nominal: '1', lengthMm: 117.5, loMm: 95, hiMm: 145 },
+  { nominal: '1-1/4', lengthMm: 140, loMm: 120, hiMm: 165 },
+  { nominal: '2', lengthMm: 160, loMm: 140, hiMm: 195 },
+] as const satisfies readonly LengthRow[]
+
+/** Diameter of a handwheel, mm. */
+export const WHEELS = [
+  { nominal: '1/2', lengthMm: 50, loMm: 45, hiMm: 70 },
+  { nominal: '3/4', lengthMm: 55, loMm: 45, hiMm: 70 },
+  { nominal: '1', lengthMm: 60, loMm: 45, hiMm: 70 },
+] as const satisfies readonly LengthRow[]
+
+/** Weight in brass, kg, and turns from shut to open, by kind and inch size; a metric tube's by the inch size it stands for. */
+export const BODIES = [
+  { valve: 'ball', nominal: '1/2', kg: 0.2, heightMm: 45, turns: 0.25 },
+  { valve: 'ball', nominal: '3/4', kg: 0.32, heightMm: 51, turns: 0.25 },
+  { valve: 'ball', nominal: '1', kg: 0.5, heightMm: 59, turns: 0.25 },
+  { valve: 'gate', nominal: '1/2', kg: 0.23, heightMm: 77.5, turns: 4.75 },
+  { valve: 'gate', nominal: '3/4', kg: 0.325, heightMm: 88.5, turns: 5.75 },
+  { valve: 'gate', nominal: '1', kg: 0.5, heightMm: 102.5, turns: 6.75 },
+  { valve: 'stop', nominal: '1/2', kg: 0.3, heightMm: 72.5, turns: 4 },
+  { valve: 'stop', nominal: '3/4', kg: 0.525, heightMm: 86, turns: 4.75 },
+  { valve: 'stop', nominal: '1', kg: 0.875, heightMm: 102.5, turns: 5.25 },
+  { valve: 'service', nominal: '1/2', kg: 0.11, heightMm: 22, turns: 0.25 },
+  { valve: 'service', nominal: '3/4', kg: 0.24, heightMm: null, turns: 0.25 },
+  { valve: 'check', nominal: '1/2', kg: 0.145, heightMm: 16, turns: null },
+  { valve: 'check', nominal: '3/4', kg: 0.23, heightMm: 20, turns: null },
+  { valve: 'check', nominal: '1', kg: 0.355, heightMm: null, turns: null },
+  { valve: 'angle', nominal: '1/2', kg: 0.16, heightMm: 45, turns: null },
+  { valve: 'drain', nominal: '1/2', kg: 0.135, heightMm: 35, turns: 2.5 },
+] as const satisfies readonly ValveBodyRow[]

@@ -2,7 +2,7 @@ import { picked, type Fields } from '../act'
 import { jointFields } from '../joint/schema'
 import { kitFields } from '../kit/schema'
 import { lineFields } from '../line/schema'
-import type { End } from '#core/joints'
+import type { OtherEnd } from '#core/joints'
 import type { JobRecord } from './record'
 
 /** One act of a copy, by its name. */
@@ -12,7 +12,7 @@ export interface CopyAct {
 }
 
 /** A pipe end without what was learnt of that one pipe. */
-const plainEnd = (end: End | null): End | null => (end && 'pipe' in end ? { pipe: end.pipe } : end)
+const plainEnd = (end: OtherEnd | null): OtherEnd | null => (end && 'pipe' in end ? { pipe: end.pipe } : end)
 
 /**
  * What makes a copy of a job, once another is begun in the same sizes: its van and policies, its lines as typed, its joints
@@ -31,7 +31,15 @@ export function copyActs(job: JobRecord): CopyAct[] {
       name: 'joint/begin',
       body: {
         ...fields(joint, jointFields.table),
-        ...{ a: plainEnd(joint.a), b: plainEnd(joint.b), findA: null, findB: null, depths: {}, comeBack: null },
+        ...{
+          a: plainEnd(joint.a),
+          b: plainEnd(joint.b),
+          findA: null,
+          findB: null,
+          depths: {},
+          comeBack: null,
+          comeBackFor: '',
+        },
       },
     })),
   ]

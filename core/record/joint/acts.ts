@@ -39,7 +39,7 @@ function tickedAs({ ticks }: Pick<JointRecord, 'ticks'>, place: StepPlace): Tick
   return { ...place, ...(tick?.reading == null ? {} : { reading: tick.reading }) }
 }
 
-const BROUGHT_BACK = ['a', 'b', 'findA', 'findB', 'conditions', 'flex', 'wayId', 'depths']
+const BROUGHT_BACK = ['a', 'b', 'findA', 'findB', 'valve', 'conditions', 'flex', 'wayId', 'depths']
 /** What was brought back goes aside again; null where that would change the order of what lies aside. */
 function putAsideAgain(before: JointRecord): TakeBack | null {
   if (before.ticks.length + before.timers.length === 0)

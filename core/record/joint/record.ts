@@ -20,6 +20,7 @@ export interface TickRecord {
 export interface AsideRecord extends Pick<JointBody, 'a' | 'b' | 'findA' | 'findB' | 'wayId' | 'depths'> {
   /** Not said by an earlier version. */
   flex?: JointBody['flex']
+  valve?: JointBody['valve']
   conditions: Partial<Conditions>
   ticks: TickRecord[]
   timers: TimerRecord[]

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { VALVES } from '#core/catalogue'
 import { schemas } from '#core/contract'
 import { defineFields, field, type FieldsInput, type FieldsOf } from '../fields'
 import { day, id, said } from '../texts'
@@ -15,7 +16,27 @@ export type OnFirst = (typeof ON_FIRST)[number]
 export const jointFields = defineFields({
   place: field(z.string().max(120), 'where', ''),
   a: field(schemas.end.nullable(), 'first end', null),
-  b: field(schemas.end.nullable(), 'other end', null),
+  /** A pipe or a thread, or that the first end is closed. */
+  b: field(schemas.otherEnd.nullable(), 'other end', null),
+  /** A valve between the two: its kind, and what was measured of it and of the room its lever has, mm. */
+  valve: field(
+    z.strictObject({
+      kind: z.enum(VALVES).optional(),
+      /** From its middle to the stop for the pipe. */
+      takeOut: z.number().positive().max(500).optional(),
+      lever: z.number().positive().max(1000).optional(),
+      /** From the middle of the pipe to what stands on each side of it. */
+      wall: z.number().min(0).max(5000).optional(),
+      other: z.number().min(0).max(5000).optional(),
+      /** Side the lever is turned to. */
+      turn: z.enum(['wall', 'other']).optional(),
+      /** End that the arrow on its body points away from. */
+      arrow: z.enum(['a', 'b']).optional(),
+    }),
+    'valve',
+    {},
+    { merge: 'keys' },
+  ),
   /** Finds of the same job that the ends came from. */
   findA: field(id.nullable(), 'from the find', null),
   findB: field(id.nullable(), 'from the find', null),
@@ -57,6 +78,8 @@ export const jointFields = defineFields({
   wayId: field(z.string().max(400).nullable(), 'way', null),
   /** Day a temporary joint is come back to; null where none is booked, or once it was. */
   comeBack: field(day.nullable(), 'come back on', null),
+  /** What is done then. */
+  comeBackFor: field(z.string().max(120), 'and then', ''),
   depths: field(depths, 'depth mark', {}, { merge: 'keys' }),
 })
 

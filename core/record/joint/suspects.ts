@@ -1,6 +1,6 @@
 import type { Note } from '#core/base'
 import { getPipe, seriesOf, type EndFacts, type Pipe } from '#core/catalogue'
-import { hasOneTemper, type End, type PipeEnd } from '#core/joints'
+import { hasOneTemper, type OtherEnd, type PipeEnd } from '#core/joints'
 import { speak } from '#core/speech'
 import {
   doubtNote,
@@ -51,8 +51,11 @@ const said = (facts: object): object =>
   Object.fromEntries(Object.entries(facts).filter(([, value]) => value !== undefined))
 
 /** What is known of an end wins in this order: answered at the joint, told by its find, nothing. */
-function endNow(rules: SuspectRules, joint: Ends, on: 'a' | 'b'): End | null {
-  const [end, find] = [joint[on], findOf(rules, joint, on)]
+function endNow<E extends OtherEnd>(
+  rules: SuspectRules,
+  end: E | null,
+  find: DoubtedFind | undefined,
+): E | PipeEnd | null {
   if (!end || !('pipe' in end) || !find) return end
   const facts = factsOfFind(rules, find)
   const { traced: answered, ...own } = end
@@ -62,9 +65,9 @@ function endNow(rules: SuspectRules, joint: Ends, on: 'a' | 'b'): End | null {
   return { ...unknownsOf(getPipe(end.pipe)), ...found, ...(said(own) as PipeEnd), ...(traced ? { traced } : {}) }
 }
 /** The ends as they stand now: with what their finds say, and with "unknown" for what no find has settled. */
-export const endsNow = (rules: SuspectRules, joint: Ends): { a: End | null; b: End | null } => ({
-  a: endNow(rules, joint, 'a'),
-  b: endNow(rules, joint, 'b'),
+export const endsNow = (rules: SuspectRules, joint: Ends): Pick<Ends, 'a' | 'b'> => ({
+  a: endNow(rules, joint.a, findOf(rules, joint, 'a')),
+  b: endNow(rules, joint.b, findOf(rules, joint, 'b')),
 })
 
 /** One thing known of an end, or not known: its find told it, or a hand at the joint. */
@@ -78,7 +81,8 @@ export interface KnownFact {
 
 /** What is known of an end, each with where it comes from; what the find left open as "unknown", from nowhere. */
 export function knownOf(rules: SuspectRules, joint: Ends, on: 'a' | 'b'): KnownFact[] {
-  const [end, own, find] = [endNow(rules, joint, on), joint[on], findOf(rules, joint, on)]
+  const [own, find] = [joint[on], findOf(rules, joint, on)]
+  const end = endNow(rules, own, find)
   if (!end || !('pipe' in end) || !own || !('pipe' in own)) return []
   const { pipe: _, wall: __, ...facts } = end
   const told = find ? toldByFind(rules, find) : []

@@ -1,7 +1,7 @@
 import isEqual from 'fast-deep-equal'
 import { fail, issue, ok, type Issue, type Result } from '#core/base'
 import { findPipe } from '#core/catalogue'
-import { findWays, type Way } from '#core/joints'
+import { findWays, isOneWay, type Way } from '#core/joints'
 import type { CardRules } from './cards'
 import { conditionsNow } from './conditions'
 import type { Hand } from '../hand'
@@ -36,17 +36,30 @@ function checkEnds({ finds }: Pick<JobRules, 'finds'>, body: Partial<JointBody>)
   return null
 }
 
-type Chosen = Pick<JointBody, 'a' | 'b' | 'findA' | 'findB' | 'conditions' | 'flex' | 'wayId'>
+type Chosen = Pick<JointBody, 'a' | 'b' | 'findA' | 'findB' | 'valve' | 'conditions' | 'flex' | 'wayId'>
+
+/** The arrow on a valve's body, against the way the water is known to run. */
+function checkArrow({ valve: { kind, arrow }, conditions: { flowFrom } }: Chosen): Issue | null {
+  if (!kind || !isOneWay(kind) || !arrow || !flowFrom || arrow === flowFrom) return null
+  return issue(
+    'impossible',
+    'valve.arrow',
+    'valve.arrow: the arrow on the body points against the water. Turn the valve round, or say which way the water runs.',
+  )
+}
 
 /** The way of an id for a joint as it would be saved; fails where that way does not stand. */
 function takeWay(rules: JobRules, joint: Chosen): Result<Way | null> {
   if (joint.wayId === null) return ok(null)
   const { a, b } = endsNow(rules, joint)
   if (!a || !b) return fail('missing', a ? 'b' : 'a', 'Both ends are needed before a way is taken.')
+  const against = checkArrow(joint)
+  if (against) return { ok: false, error: against }
   const answer = findWays({
     region: rules.region,
     a,
     b,
+    valve: joint.valve.kind,
     conditions: conditionsNow(joint),
     policy: rules.policy,
     kit: kitOf(rules),
@@ -87,14 +100,18 @@ export function beginJoint(
   })
 }
 
+/** What may still be said of a joint once it is signed. */
+const AFTER_SIGNED: ReadonlySet<string> = new Set(['comeBack', 'comeBackFor'])
+
 /** A change to any of these makes another joint of it, so steps done for the old way no longer count. */
-const REMAKES = ['a', 'b', 'conditions', 'flex', 'wayId'] as const
+const REMAKES = ['a', 'b', 'valve', 'conditions', 'flex', 'wayId'] as const
 
 /** What is put aside where another way is taken: everything that the steps rest on; nothing where none was done yet. */
-function putAside({ a, b, findA, findB, conditions, flex, wayId, depths, ticks, timers }: JointRecord): AsideRecord[] {
+function putAside(joint: JointRecord): AsideRecord[] {
+  const { a, b, findA, findB, valve, conditions, flex, wayId, depths, ticks, timers } = joint
   return ticks.length + timers.length === 0
     ? []
-    : [{ a, b, findA, findB, conditions, flex, wayId, depths, ticks, timers }]
+    : [{ a, b, findA, findB, valve, conditions, flex, wayId, depths, ticks, timers }]
 }
 
 /**
@@ -105,7 +122,8 @@ export function changeJoint(rules: JobRules, joint: JointRecord, changes: Partia
   const wrong = checkEnds(rules, changes)
   if (wrong) return { ok: false, error: wrong }
   // When it is come back to is no part of what was signed.
-  if (isMade(joint) && Object.keys(changes).some((field) => field !== 'comeBack')) return { ok: false, error: SIGNED }
+  if (isMade(joint) && Object.keys(changes).some((field) => !AFTER_SIGNED.has(field)))
+    return { ok: false, error: SIGNED }
   const after: JointRecord = { ...joint, ...changes }
   if (!REMAKES.some((field) => field in changes && !isEqual(changes[field], joint[field]))) return ok(after)
   const way = takeWay(rules, after)
@@ -136,10 +154,11 @@ export function bringBack(rules: JobRules, joint: JointRecord): Result<JointReco
   const [last, ...others] = joint.aside
   if (!last) return ok(joint)
   if (isMade(joint)) return { ok: false, error: SIGNED }
-  // What an earlier version put aside says nothing of flexible tube.
-  const way = takeWay(rules, { ...last, flex: last.flex ?? {} })
+  // What an earlier version put aside says nothing of flexible tube, nor of a valve.
+  const was = { ...last, flex: last.flex ?? {}, valve: last.valve ?? {} }
+  const way = takeWay(rules, was)
   if (!way.ok) return fail('impossible', 'aside', `aside: that way does not stand any more. ${way.error.message}`)
-  return ok({ ...joint, ...last, flex: last.flex ?? {}, way: way.value, aside: [...others, ...putAside(joint)] })
+  return ok({ ...joint, ...was, way: way.value, aside: [...others, ...putAside(joint)] })
 }
 
 /** Whether nothing was ever done on a joint: it can be taken out as if it had not been begun. */

@@ -23,6 +23,8 @@ export const joints = mysqlTable(
     slip: json().notNull().default({}),
     /** Side, mark, arrow and centre line at a fixture. */
     fixture: json().notNull().default({}),
+    /** Kind of the valve between, what was measured of it, and the room it has, mm. */
+    valve: json().notNull().default({}),
     look: varchar('look_id', { length: 40 }),
     orientation: varchar({ length: 12 }).notNull(),
     /** Air where it is made, degC. */
@@ -33,6 +35,7 @@ export const joints = mysqlTable(
     depths: json().notNull(),
     /** Day, as it was booked. */
     comeBack: varchar('come_back', { length: 10 }),
+    comeBackFor: varchar('come_back_for', { length: 120 }).notNull().default(''),
     /** Checks that failed; only ever added. */
     faults: json().notNull().default([]),
     /** How often it was opened again once signed, and why; only ever added. */

@@ -1,0 +1,2 @@
+ALTER TABLE `joints` ADD COLUMN IF NOT EXISTS `valve` json DEFAULT ('{}') NOT NULL;--> statement-breakpoint
+ALTER TABLE `joints` ADD COLUMN IF NOT EXISTS `come_back_for` varchar(120) DEFAULT '' NOT NULL;
