@@ -27,6 +27,7 @@ export function useJoint(job: Ref<JobRecord | undefined>) {
           region: job.value.region,
           a: ends.value.a,
           b: ends.value.b,
+          valve: joint.value?.valve.kind,
           conditions: conditionsNow(joint.value!),
           policy: job.value.policy,
           kit: kitOf(job.value, measured.value),

@@ -1,5 +1,4 @@
 import type { Valve } from '#core/catalogue'
-import { speak, w } from '#core/speech'
 import type { Region } from '#core/units'
 
 /** Valves as the row of choices names them. */
@@ -22,12 +21,10 @@ export const valvesOf = (region: Region): Valve[] =>
 /** What is turned, in words; null where it is turned by a screwdriver, or by the water. */
 export const TURNED: Readonly<Partial<Record<Valve, string>>> = { ball: 'lever', gate: 'wheel', stop: 'wheel' }
 
-export const SIDE_WORDS = { wall: 'the wall', other: 'the other side' } as const
+export const SIDE_WORDS = { wall: 'wall', other: 'other side' } as const
 
 /** Which way a valve stands open, as it is seen. */
 export const OPEN_WORDS: Readonly<Partial<Record<Valve, string>>> = {
   ball: 'lever along the pipe: open',
   service: 'slot along the pipe: open',
 }
-
-export const joistWords = (region: Region): string => speak(`${w.noggin} or joist`, region)

@@ -37,6 +37,10 @@ export function wayHead(way: Way, region: Region): { title: string; by: string |
 const threadWords = ({ size, form, gender, material, seat }: Thread): string =>
   `${size} ${form.toUpperCase()} ${gender}, ${material}${seat ? `, ${seat} seat` : ''}`
 
+/** Both ends in a few words. */
+export const endsLabel = ({ a, b }: { a: OtherEnd | null; b: OtherEnd | null }): string =>
+  b && 'cap' in b ? `${endLabel(a)}, closed` : `${endLabel(a)} to ${endLabel(b)}`
+
 export const endLabel = (end: OtherEnd | null): string => {
   if (end === null) return '?'
   if ('cap' in end) return 'closed'

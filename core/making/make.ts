@@ -116,7 +116,8 @@ function concernsOfCard(card: Card, situation: Situation): Concern[] {
     ...concernsOfNear(question),
     ...concernsOfAir(question),
     ...(card.pipe.family === 'pex' && (question.ambient ?? AMBIENT_C) < EXPANSION_FROST_C ? [say('froze')] : []),
-    ...concernsOn(method, card.tube, situation),
+    // A closed end has one side: what is opened before the flame stands at its step.
+    ...concernsOn(method, card.tube, situation).filter(({ code }) => code !== 'open-end' || !question.closes),
     ...(card.insertion.fromEnd === null ? [say('measure', 'held')] : []),
     ...(situation.conditions.wet ? [say('drips')] : []),
   ]

@@ -50,7 +50,8 @@ function toRow(job: JobRecord, joint: JointRecord, { head }: Pick<Chain, 'head'>
   return {
     joint: `J${joint.number}`,
     where: joint.place,
-    pipes: `${endLabel(joint.a)} to ${endLabel(joint.b)}`,
+    pipes:
+      joint.b && 'cap' in joint.b ? `${endLabel(joint.a)}, closed` : `${endLabel(joint.a)} to ${endLabel(joint.b)}`,
     methods: [...new Set(joint.way?.joints.map(({ method }) => method) ?? [])].join(', '),
     marksMm: marksWords(joint, (mm) => formatDecimal(mm, 1)),
     measured: signed ? yesNo(signed.marks.some(({ measured }) => measured)) : '',

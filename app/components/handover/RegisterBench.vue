@@ -12,7 +12,7 @@ import { speak } from '#core/speech'
 import { methodWords, STATUS_WORDS } from '~/wording/en'
 import { dayTime, nameOfRecord } from '~/wording/entry'
 import { fieldWords, valueWords } from '~/wording/values'
-import { endLabel } from '~/wording/way'
+import { endsLabel } from '~/wording/way'
 
 /** Hand over: every joint with its depth marks, method, hands and time, and the register to take away. */
 const props = defineProps<{ job: JobRecord }>()
@@ -109,7 +109,7 @@ useKeys({ j: () => move(1), k: () => move(-1) })
                 >the pipe it was chosen for is kept as another since</span
               >
             </td>
-            <td class="only-wide-cell">{{ endLabel(joint.a) }} to {{ endLabel(joint.b) }}</td>
+            <td class="only-wide-cell">{{ endsLabel(joint) }}</td>
             <td>{{ methods(joint) }}</td>
             <td class="num t17 w7">
               <span class="inline-flex gap-[6px] items-center" :class="{ note: statusOf(joint) !== 'made' }"

@@ -78,7 +78,8 @@ const flowEnds = computed(() => {
   const { kind } = joint.value?.valve ?? {}
   const isAsked = a && b && (asksFlow({ a, b, conditions: conditions.value }) || (kind && isOneWay(kind)))
   if (!isAsked) return null
-  return { a: endLabel(a), b: endLabel(b) }
+  const [first, other] = [endLabel(a), endLabel(b)]
+  return first === other ? { a: 'the first end', b: 'the other end' } : { a: first, b: other }
 })
 const pipe = computed(() => {
   const { a, b } = joint.value ?? {}

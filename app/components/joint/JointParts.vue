@@ -48,20 +48,7 @@ const arrow = (on: 'a' | 'b') =>
 
 <template>
   <div class="parts">
-    <span class="row" role="group" aria-label="The other end is"
-      ><span class="note t13">other end</span>
-      <button
-        v-for="one in OTHER"
-        :key="one.name"
-        type="button"
-        class="choice"
-        :aria-pressed="other === one.name"
-        :disabled="isSigned"
-        :data-other="one.name"
-        @click="choose(one.name)">
-        {{ one.words }} <kbd class="only-wide">{{ one.key }}</kbd>
-      </button></span
-    ><span class="row between" role="group" aria-label="Between them"
+    <span class="row between" role="group" aria-label="Between them"
       ><span class="note t13">between <kbd class="only-wide">B</kbd></span>
       <button
         type="button"
@@ -82,6 +69,18 @@ const arrow = (on: 'a' | 'b') =>
         :data-valve="valve"
         @click="put(valve)">
         {{ VALVE_NAMES[valve] }}
+      </button></span
+    ><span class="row other" role="group" aria-label="The other end is">
+      <button
+        v-for="one in OTHER"
+        :key="one.name"
+        type="button"
+        class="choice"
+        :aria-pressed="other === one.name"
+        :disabled="isSigned"
+        :data-other="one.name"
+        @click="choose(one.name)">
+        {{ one.words }} <kbd class="only-wide">{{ one.key }}</kbd>
       </button></span
     ><span v-if="kind && isOneWay(kind)" class="row" role="group" aria-label="The arrow on its body points away from"
       ><span class="note t13">arrow on its body</span>
@@ -104,20 +103,28 @@ const arrow = (on: 'a' | 'b') =>
 .parts {
   display: flex;
   flex-wrap: wrap;
-  gap: 0 28px;
+  gap: 0 20px;
   padding: 2px 18px 4px;
 }
 .row {
   display: flex;
-  gap: 0 14px;
+  gap: 0 9px;
   align-items: baseline;
   flex-wrap: wrap;
 }
+.other {
+  margin-left: auto;
+}
 .choice {
   min-height: 34px;
+  font-size: 14px;
   white-space: nowrap;
 }
 @media (max-width: 899px), (pointer: coarse) {
+  .other {
+    order: -1;
+    margin-left: 0;
+  }
   .parts {
     padding: 2px 12px 4px;
   }
@@ -127,7 +134,9 @@ const arrow = (on: 'a' | 'b') =>
   .row {
     flex-wrap: nowrap;
     overflow-x: auto;
-    max-width: 100%;
+    /* As wide as the screen, however many it holds. */
+    width: 0;
+    min-width: 100%;
   }
   .row > .note {
     white-space: nowrap;

@@ -2,7 +2,7 @@
 import { pulledAt } from '#core/line'
 import { statusOf, type BentPiece, type JointRecord } from '#core/record'
 import { STATUS_WORDS } from '~/wording/en'
-import { endLabel } from '~/wording/way'
+import { endsLabel } from '~/wording/way'
 import { bringIntoSight } from '~/reading/in-sight'
 
 /** The job's joints in one line; the one on the table is underlined. */
@@ -48,7 +48,7 @@ function follow(event: MouseEvent) {
       class="choice"
       :aria-current="joint.id === current ? 'true' : undefined"
       :data-joint="joint.number"
-      :title="`${endLabel(joint.a)} to ${endLabel(joint.b)}`"
+      :title="endsLabel(joint)"
       ><StatusShape :status="statusOf(joint)" :size="14" :label="STATUS_WORDS[statusOf(joint)]" class="inline" /> J{{
         joint.number
       }}

@@ -11,6 +11,7 @@ import { speak } from '#core/speech'
 const props = defineProps<{ job: JobRecord; joint: JointRecord; way: Way; isSigned: boolean }>()
 const emit = defineEmits<{ change: [changes: Partial<JointBody>] }>()
 const on = ref<'a' | 'b'>('a')
+const pipeEnds = computed(() => (props.joint.b && 'cap' in props.joint.b ? (['a'] as const) : (['a', 'b'] as const)))
 const pipeOf = (end: 'a' | 'b') => {
   const own = props.joint[end]
   return own && 'pipe' in own ? own.pipe : null
@@ -57,7 +58,7 @@ const drop = (at: number) => emit('change', { onFirst: props.joint.onFirst.filte
     <p v-if="!isSigned" class="adders t14">
       <span class="pair" role="group" aria-label="On which pipe"
         ><button
-          v-for="end in ['a', 'b'] as const"
+          v-for="end in pipeEnds"
           :key="end"
           type="button"
           class="choice t14"

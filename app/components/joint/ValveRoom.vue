@@ -6,7 +6,7 @@ import type { UnitSystem } from '#core/units'
 import { readLengthField } from '~/reading/length-field'
 import { tapeText } from '~/reading/tape'
 import { scaleText, tapeWords, unitOf } from '~/reading/format'
-import { SIDE_WORDS, TURNED } from '~/wording/valve'
+import { OPEN_WORDS, SIDE_WORDS, TURNED } from '~/wording/valve'
 
 /** A valve from above: the quarter turn of its lever to scale, with what stands on each side of the pipe, typed. */
 const props = defineProps<{
@@ -22,6 +22,7 @@ const emit = defineEmits<{ change: [valve: JointBody['valve']] }>()
 const typical = computed(() => (props.valve.kind && props.pipe ? turnReach(props.valve.kind, props.pipe) : null))
 const reach = computed(() => props.valve.lever ?? typical.value?.value ?? null)
 const turned = computed(() => (props.valve.kind ? TURNED[props.valve.kind] : undefined))
+const open = computed(() => (props.valve.kind ? OPEN_WORDS[props.valve.kind] : undefined))
 const isQuarter = computed(() => props.valve.kind === 'ball')
 const turn = computed(() => props.valve.turn ?? 'other')
 const SIDES = ['wall', 'other'] as const
@@ -93,8 +94,7 @@ useKeys({
             :y="one.side === 'wall' ? cy - one.room * k - 8 : cy + one.room * k"
             :width="width"
             height="8"
-            fill="url(#hatch-ink)"
-            opacity=".5" />
+            fill="url(#hatch-wall)" />
           <path :d="`M0 ${cy + (one.side === 'wall' ? -1 : 1) * one.room * k}H${width}`" class="l-edge" />
         </template>
       </template>
@@ -107,11 +107,13 @@ useKeys({
         </template>
         <circle v-else :cx="cx" :cy="cy" :r="r" class="sweep" />
       </template>
-      <text :x="width - 4" :y="height - 3" class="end t13 note">from above, {{ scaleText(k, system) }}</text>
     </svg>
+    <p class="note t13">
+      From above, {{ scaleText(k, system) }}<template v-if="open">; {{ open }}</template>
+    </p>
     <div class="fields">
       <label class="one"
-        ><span class="note t14">{{ turned === 'lever' ? 'lever, from its stem' : 'half of its wheel' }}</span
+        ><span class="note t14">{{ turned === 'lever' ? 'lever' : 'half of its wheel' }}</span
         ><KeptField
           class="t17 w7 field"
           :value="shown(valve.lever)"
@@ -125,7 +127,7 @@ useKeys({
         ></label
       >
       <label v-for="one in sides" :key="one.side" class="one"
-        ><span class="note t14">to {{ SIDE_WORDS[one.side] }}</span
+        ><span class="note t14">{{ SIDE_WORDS[one.side] }}</span
         ><KeptField
           class="t17 w7 field"
           :value="shown(one.room)"
@@ -148,7 +150,7 @@ useKeys({
         :disabled="disabled"
         data-test="turn-lever"
         @click="flip">
-        Turn the lever to {{ SIDE_WORDS[turn === 'wall' ? 'other' : 'wall'] }} <kbd class="only-wide">R</kbd>
+        Turn the lever to the {{ SIDE_WORDS[turn === 'wall' ? 'other' : 'wall'] }} <kbd class="only-wide">R</kbd>
       </button>
     </div>
   </section>
@@ -171,7 +173,7 @@ useKeys({
   align-items: baseline;
 }
 .one :deep(.field) {
-  width: 64px;
+  width: 56px;
   text-align: center;
   border-bottom: 2px solid var(--ink);
 }

@@ -116,6 +116,7 @@ const whose = computed(() => {
   </section>
 </template>
 
+<style scoped src="../line/sum-table.css"></style>
 <style scoped>
 .v :deep(.field) {
   width: 72px;

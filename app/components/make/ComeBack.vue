@@ -62,6 +62,10 @@ const isLate = computed(() => props.joint.comeBack !== null && props.joint.comeB
 .come-back .for {
   width: 220px;
 }
+.come-back .for::placeholder {
+  font-weight: 400;
+  color: var(--ink2);
+}
 @media (max-width: 899px), (pointer: coarse) {
   .come-back input,
   .come-back button {

@@ -5,7 +5,7 @@ import type { MakeCard, Slip } from '#core/making'
 import { printedOn, statusOf, type JobRecord, type JointRecord } from '#core/record'
 import { formatLength, unitSystemOf } from '#core/units'
 import { STATUS_WORDS } from '~/wording/en'
-import { endLabel, wayTitle } from '~/wording/way'
+import { endsLabel, wayTitle } from '~/wording/way'
 import { rangeText, unitOf } from '~/reading/format'
 
 /** The end that is made, to scale, and what joint it is of; its depth, and one's own measure of it. */
@@ -38,6 +38,11 @@ const depthSource = computed(() => {
   if (!source.startsWith('typical') || lo === null) return source
   return `typical ${rangeText(lo, hi ?? 0, system.value)}`
 })
+/** What closes a line is met by the last of its joints. */
+const isShut = computed(() => {
+  const { b, way } = props.joint
+  return b !== null && 'cap' in b && props.card?.entry === (way?.joints.length ?? 0) - 1
+})
 </script>
 
 <template>
@@ -59,6 +64,7 @@ const depthSource = computed(() => {
         :system="system"
         :width="Math.floor(width)"
         :height="narrow ? 186 : 232"
+        :is-shut="isShut"
         :done="isSigned" />
     </div>
     <div class="about">
@@ -66,7 +72,7 @@ const depthSource = computed(() => {
         J{{ joint.number }}
         <StatusShape :status="statusOf(joint)" :size="28" :label="STATUS_WORDS[statusOf(joint)]" />
       </p>
-      <p class="t17 w7">{{ endLabel(joint.a) }} to {{ endLabel(joint.b) }}</p>
+      <p class="t17 w7">{{ endsLabel(joint) }}</p>
       <p class="note t14">{{ [joint.place, wayTitle(joint.way!, job.region)].filter(Boolean).join('; ') }}</p>
       <p class="t14">
         <button type="button" class="figure-button w7" data-test="depth-working" @click="emit('working')">

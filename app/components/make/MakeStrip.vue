@@ -16,6 +16,8 @@ const props = defineProps<{
   width: number
   height: number
   done: boolean
+  /** What it goes into closes the line. */
+  isShut?: boolean
 }>()
 
 const pipe = computed(() => (props.card.joint.pipe ? getPipe(props.card.joint.pipe) : null))
@@ -152,6 +154,17 @@ const markWords = computed(() => {
             :y="side < 0 ? cy - r * 1.24 : cy + r * 0.74"
             width="46"
             :height="r * 0.5"
+            fill="url(#hatch-brass)"
+            stroke="var(--ink)"
+            stroke-width="1.5" />
+        </template>
+        <template v-if="isShut">
+          <rect :x="depth * k" :y="cy - r * 1.24" width="46" :height="r * 2.48" fill="var(--paper)" />
+          <rect
+            :x="depth * k"
+            :y="cy - r * 1.24"
+            width="46"
+            :height="r * 2.48"
             fill="url(#hatch-brass)"
             stroke="var(--ink)"
             stroke-width="1.5" />

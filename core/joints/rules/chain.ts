@@ -308,11 +308,14 @@ const CHAIN_RULES: readonly ChainRule[] = [
 ]
 
 /** What each meeting of a way asks for by itself. */
-function ofMeeting(meeting: Meeting, { situation, isInMetricBody }: ChainFacts): Concern[] {
+function ofMeeting(meeting: Meeting, { situation, isInMetricBody, ends }: ChainFacts): Concern[] {
   if (meeting.kind === 'thread') return meeting.tube ? concernsOfPipe(meeting.tube, situation) : []
   // In a converter's own mouth the tube has its own size, and no olive is asked for.
   return concernsOn(meeting.method, meeting.tube, situation).filter(
-    ({ code }) => code !== 'converter-olive' || isInMetricBody(meeting),
+    ({ code }) =>
+      (code !== 'converter-olive' || isInMetricBody(meeting)) &&
+      // A closed end has one side.
+      (code !== 'open-end' || ends.b.kind !== 'shut'),
   )
 }
 
