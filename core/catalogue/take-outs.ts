@@ -1,10 +1,11 @@
 import type { Figure } from '#core/base'
-import { findSocket, sourceOf } from './sockets'
+import { findSocket, socketDepth, sourceOf, threadMadeUp } from './sockets'
 import { seriesOf } from './series'
 import { STANDARDS } from './tables'
 import * as npt from './tables/asme-b1-20-1'
 import * as bspt from './tables/en-10226-1'
 import { VALVES as VALVE_ROWS } from './tables/makers-valves'
+import { LINE_VALVES } from './types'
 import type {
   LengthRow,
   LineFitting,
@@ -43,11 +44,37 @@ function rowsFor(method: SocketMethod | 'thread', pipe: Pipe) {
  * bodies. null where the tables hold none: then it is measured.
  */
 export function findTakeOut(method: SocketMethod | 'thread', pipe: Pipe, fitting: LineFitting): Figure | null {
+  if (fitting === 'cap') return capTakeOut(method, pipe)
+  if (fitting in LINE_VALVES) return lineValveTakeOut(method, pipe, LINE_VALVES[fitting as keyof typeof LINE_VALVES])
   const found = rowsFor(method, pipe)
   const row = found?.rows.find((one) => one.fitting === fitting && one.nominal === found.nominal)
   return found && row
     ? { value: row.takeOutMm, lo: row.loMm, hi: row.hiMm, source: sourceOf(found.source, true) }
     : null
+}
+
+const FORM_OF: Readonly<Record<string, ThreadForm>> = { 'st-40': 'npt', 'st-en': 'bspt' }
+
+/** Valves with threads have parallel ones in metric countries, which a taper male is sealed into. */
+function lineValveTakeOut(method: SocketMethod | 'thread', pipe: Pipe, valve: Valve): Figure | null {
+  if (method !== 'thread') return findValveTakeOut(valve, { method, pipe })
+  const form = FORM_OF[pipe.series]
+  return form ? findValveTakeOut(valve, { method, form: form === 'npt' ? 'npt' : 'bspp', size: pipe.nominal }) : null
+}
+
+/** From the tube's end to the outer end of what closes it: its whole length less the depth in it. */
+function capTakeOut(method: SocketMethod | 'thread', pipe: Pipe): Figure | null {
+  const form = FORM_OF[pipe.series]
+  const socket = method === 'thread' ? null : findSocket(method, pipe)
+  const depth = socket ? socketDepth(socket) : method === 'thread' && form ? threadMadeUp(form, pipe.nominal) : null
+  const whole = method === 'thread' ? form && threadCapLength('cap', form, pipe.nominal) : findCapLength(method, pipe)
+  if (!whole || whole.value === null || depth?.value == null) return null
+  return {
+    value: Math.max(0, whole.value - depth.value),
+    lo: Math.max(0, (whole.lo ?? whole.value) - (depth.hi ?? depth.value)),
+    hi: (whole.hi ?? whole.value) - (depth.lo ?? depth.value),
+    source: whole.source,
+  }
 }
 
 const asLength = ({ lengthMm, loMm, hiMm }: LengthRow, source: Source): Figure => ({

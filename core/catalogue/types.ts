@@ -44,10 +44,40 @@ export interface EndRow {
   typical: boolean
 }
 
+/** Valves by what they do, as they are asked for; a name holds its word. */
+export const VALVES = ['ball', 'gate', 'stop', 'service', 'angle', 'straight', 'check', 'drain', 'regulator'] as const
+export type Valve = (typeof VALVES)[number]
+
+/** Valves in a line by their kind; `valve` is one of a kind that nobody said. */
+export const LINE_VALVES = {
+  'ball-valve': 'ball',
+  'gate-valve': 'gate',
+  'stop-valve': 'stop',
+  'service-valve': 'service',
+  'check-valve': 'check',
+  'drain-valve': 'drain',
+  'angle-valve': 'angle',
+  'pressure-regulator': 'regulator',
+} as const satisfies Readonly<Record<string, Valve>>
+type LineValve = keyof typeof LINE_VALVES
+
 /**
- * Fittings that stand in a line, by the mouth a tube enters. A coupling, reducer or valve lies in the tube's own line.
+ * Fittings that stand in a line, by the mouth a tube enters. A coupling, slip coupling, reducer or valve lies in the
+ * tube's own line; a cap ends it, and its point is its outer end.
  */
-export const LINE_FITTINGS = ['elbow-90', 'elbow-45', 'tee-run', 'tee-branch', 'coupling', 'reducer', 'valve'] as const
+export const LINE_FITTINGS = [
+  'elbow-90',
+  'elbow-45',
+  'swept-90',
+  'tee-run',
+  'tee-branch',
+  'coupling',
+  'slip',
+  'reducer',
+  'valve',
+  ...(Object.keys(LINE_VALVES) as LineValve[]),
+  'cap',
+] as const
 export type LineFitting = (typeof LINE_FITTINGS)[number]
 
 /** Centre of a fitting to the stop inside it, mm, with the range met in the trade. */
@@ -81,10 +111,6 @@ export interface SupportRow {
   midStorey: boolean
   typical: boolean
 }
-
-/** Valves by what they do, as they are asked for; a name holds its word. */
-export const VALVES = ['ball', 'gate', 'stop', 'service', 'angle', 'straight', 'check', 'drain', 'regulator'] as const
-export type Valve = (typeof VALVES)[number]
 
 /** Middle of a valve to the stop inside it, mm, with the range met; `form` where its ends are threads. */
 export interface ValveRow {

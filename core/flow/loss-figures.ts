@@ -23,6 +23,16 @@ export const FLOW_FITTINGS = [
   'valve',
   'insert',
   'stop-valve',
+  'swept-90',
+  'slip',
+  'ball-valve',
+  'gate-valve',
+  'service-valve',
+  'check-valve',
+  'drain-valve',
+  'angle-valve',
+  'pressure-regulator',
+  'cap',
 ] as const
 export type FlowFitting = (typeof FLOW_FITTINGS)[number]
 
@@ -39,6 +49,19 @@ export const K: Readonly<Record<FlowFitting, { k: number; lo: number; hi: number
   // Of an insert the contraction and expansion are reckoned by its bore.
   insert: { k: 0, lo: 0, hi: 0 },
   'stop-valve': { k: 7, lo: 4, hi: 10 },
+  'swept-90': { k: 0.3, lo: 0.2, hi: 0.5 },
+  slip: { k: 0.1, lo: 0, hi: 0.2 },
+  'ball-valve': { k: 0.08, lo: 0.05, hi: 0.2 },
+  'gate-valve': { k: 0.2, lo: 0.1, hi: 0.35 },
+  // Slots of its bore: full 0.2 to 1.5, reduced 2 to 12.
+  'service-valve': { k: 2.5, lo: 0.3, hi: 6 },
+  'check-valve': { k: 5, lo: 2, hi: 12 },
+  // Past a drain the water runs as through a tee.
+  'drain-valve': { k: 0.4, lo: 0.3, hi: 0.9 },
+  'angle-valve': { k: 4, lo: 2, hi: 9 },
+  'pressure-regulator': { k: 8, lo: 4, hi: 16 },
+  // Nothing runs through it.
+  cap: { k: 0, lo: 0, hi: 0 },
 }
 
 /**

@@ -16,6 +16,7 @@ export { orderBends } from './order'
 export { LINE_RULES, OFFSET_RULES } from './rules'
 
 export { MOUTH_WORDS } from './pieces'
+export { isLineValve } from './parts'
 export type { OffsetAnswer, OffsetQuestion } from './offset'
 export { DIRECTIONS, MEASURED_TO } from './types'
 export type {

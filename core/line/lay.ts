@@ -3,6 +3,7 @@ import { findPipe, type LineFitting, type Pipe } from '#core/catalogue'
 import type { Method } from '#core/joints'
 import { formatDecimal } from '#core/units'
 import { fittingMouth, plainMouth } from './mouths'
+import { LINE_PARTS } from './parts'
 import type { Direction, LaidLeg, LineEnd, LineQuestion, LineStart, Mouth } from './types'
 import { add, angleBetween, dot, scale, size, unit, type Vector } from './vector'
 
@@ -23,24 +24,13 @@ const OFF_UNIT = 1e-3
 /** How far a leg may leave a fitting's mouth, degrees: drawings are rounded. */
 const OFF_MOUTH = 0.5
 
-/** Angles a fitting turns by, degrees, from the mouth a leg enters to the one the next leaves. */
-const TURNS: Readonly<Record<LineFitting, readonly number[]>> = {
-  'elbow-90': [90],
-  'elbow-45': [45],
-  'tee-run': [0, 90],
-  'tee-branch': [90],
-  coupling: [0],
-  reducer: [0],
-  valve: [0],
-}
-const FITTING_WORDS: Readonly<Record<LineFitting, string>> = {
-  'elbow-90': 'An elbow',
-  'elbow-45': 'A 45 elbow',
-  'tee-run': 'A tee',
-  'tee-branch': 'A tee entered by its branch',
-  coupling: 'A coupling',
-  reducer: 'A reducer',
-  valve: 'A valve',
+/** Why a leg does not leave a fitting so. */
+function noTurn(at: string, fitting: LineFitting, angle: number): string {
+  const { words, turns } = LINE_PARTS[fitting]
+  const own = `${words.charAt(0).toLowerCase()}${words.slice(1)}`
+  return turns.length === 0
+    ? `${at}: ${own} ends the line; nothing goes on there. A fitting or a bend is accepted.`
+    : `${at}: ${own} does not turn by ${formatDecimal(angle, 1)} degrees. ${words} turns by ${turns.join(' or ')}.`
 }
 
 const nearest = (angles: readonly number[], angle: number): number | undefined =>
@@ -48,7 +38,7 @@ const nearest = (angles: readonly number[], angle: number): number | undefined =
 
 /** The mouth of a fitting by which a leg leaves that turns by an angle; null where it has none there. */
 function leavingMouth(fitting: LineFitting, angle: number): LineFitting | null {
-  const turn = nearest(TURNS[fitting], angle)
+  const turn = nearest(LINE_PARTS[fitting].turns, angle)
   if (turn === undefined) return null
   if (fitting === 'tee-run') return turn === 0 ? 'tee-run' : 'tee-branch'
   return fitting === 'tee-branch' ? 'tee-run' : fitting
@@ -185,12 +175,7 @@ function leave(question: LineQuestion, drafts: readonly Draft[], i: number, endM
     const next = drafts[child]!
     const angle = angleBetween(along, next.along)
     const mouth = leavingMouth(end.fitting, angle)
-    if (!mouth)
-      return fail(
-        'impossible',
-        `legs.${child}`,
-        `legs.${child}: ${FITTING_WORDS[end.fitting].toLowerCase()} does not turn by ${formatDecimal(angle, 1)} degrees. ${FITTING_WORDS[end.fitting]} turns by ${TURNS[end.fitting].join(' or ')}.`,
-      )
+    if (!mouth) return fail('impossible', `legs.${child}`, noTurn(`legs.${child}`, end.fitting, angle))
     // A tee entered by its branch has both run ends free, one each way; every other mouth is there once.
     if (taken.some((one) => (end.fitting === 'tee-branch' ? dot(one.along, next.along) > -0.99 : one.mouth === mouth)))
       return fail(

@@ -2,19 +2,9 @@ import { compareText, fail, ok, type Result } from '#core/base'
 import { spoken } from '#core/speech'
 import { layLine } from './lay'
 import { checkLine } from './checks'
+import { LINE_PARTS } from './parts'
 import { planPiece, runsOf } from './pieces'
 import type { LaidLeg, LineAnswer, LineQuestion, LineWarning, Piece } from './types'
-
-/** Names fittings are ordered by; a tee is run x run x branch. */
-const NAMES = {
-  'elbow-90': 'elbow 90',
-  'elbow-45': 'elbow 45',
-  'tee-run': 'tee',
-  'tee-branch': 'tee',
-  coupling: 'coupling',
-  reducer: 'reducer',
-  valve: 'valve',
-} as const
 
 /** Fittings of a line counted by name and size; by name, then size. */
 function fittingsOf(question: LineQuestion, laid: readonly LaidLeg[]): LineAnswer['fittings'] {
@@ -25,10 +15,10 @@ function fittingsOf(question: LineQuestion, laid: readonly LaidLeg[]): LineAnswe
   }
   const { start } = question
   if (start.kind === 'fitting')
-    count(`${start.method ?? laid[0]!.method} ${NAMES[start.fitting]}`, laid[0]!.pipe.nominal)
+    count(`${start.method ?? laid[0]!.method} ${LINE_PARTS[start.fitting].order}`, laid[0]!.pipe.nominal)
   for (const leg of laid) {
     const end = question.legs[leg.index]!.end
-    if (end.kind === 'fitting') count(`${end.method ?? leg.method} ${NAMES[end.fitting]}`, leg.sizes)
+    if (end.kind === 'fitting') count(`${end.method ?? leg.method} ${LINE_PARTS[end.fitting].order}`, leg.sizes)
   }
   return [...counted.values()].sort((a, b) => compareText(a.name, b.name) || compareText(a.nominal, b.nominal))
 }

@@ -9,23 +9,13 @@ import {
   type SocketMethod,
 } from '#core/catalogue'
 import { JOINT_METHODS, type Kit, type Method } from '#core/joints'
+import { LINE_PARTS } from './parts'
 import type { Given, LineEnd, LineStart, Mouth } from './types'
 
 const MEASURE: Figure = { value: null, lo: null, hi: null, source: 'measured: no figure is held' }
 const exact = (value: number, source = 'measured'): Figure => ({ value, lo: value, hi: value, source })
 
 const isSocketMethod = (method: Method): method is SocketMethod => method in JOINT_METHODS
-
-/** Names of fittings in a kit by the mouths they are measured for. */
-const KIT_NAMES: Readonly<Record<LineFitting, readonly string[]>> = {
-  'elbow-90': ['elbow-90', 'elbow 90', 'elbow'],
-  'elbow-45': ['elbow-45', 'elbow 45'],
-  'tee-run': ['tee-run', 'tee, run', 'tee'],
-  'tee-branch': ['tee-branch', 'tee, branch', 'tee'],
-  coupling: ['coupling'],
-  reducer: ['reducer'],
-  valve: ['valve'],
-}
 
 /** A size as it is written on a fitting: "22", or "22 x 22 x 15". */
 const written = (nominal: string): string => nominal.replace(/\s*[x\u00d7]\s*/gi, ' x ').trim()
@@ -37,7 +27,9 @@ function measuredOf({ kit, method, pipe, fitting, sizes }: MouthQuestion): Given
   return (
     kit?.measured?.find(
       (one) =>
-        one.method === method && nominals.includes(written(one.nominal)) && KIT_NAMES[fitting].includes(one.fitting),
+        one.method === method &&
+        nominals.includes(written(one.nominal)) &&
+        LINE_PARTS[fitting].kit.includes(one.fitting),
     ) ?? {}
   )
 }

@@ -1,9 +1,10 @@
 import { fail, ok, type Figure, type Result, type WorkingLine } from '#core/base'
-import type { Pipe, SocketMethod } from '#core/catalogue'
+import { LINE_FITTINGS, type LineFitting, type Pipe, type SocketMethod } from '#core/catalogue'
 import { JOINT_METHODS } from '#core/joints'
 import { formatDecimal } from '#core/units'
 import { length as mm, w } from '#core/speech'
 import { arcOf, gainOf, radiusOf, tangentOf } from './bend'
+import { LINE_PARTS } from './parts'
 import type { LaidLeg, LineQuestion, MeasuredTo, Mouth, Piece, PieceEnd, PieceMark } from './types'
 import { angleBetween, squareTo, turnAbout, type Vector, scale } from './vector'
 
@@ -11,15 +12,13 @@ import { angleBetween, squareTo, turnAbout, type Vector, scale } from './vector'
 export const legName = (question: LineQuestion, index: number): string =>
   question.legs[index]!.name?.trim() || `leg ${index + 1}`
 
+const PART_MOUTHS = Object.fromEntries(LINE_FITTINGS.map((name) => [name, LINE_PARTS[name].mouth])) as Record<
+  LineFitting,
+  string
+>
 /** What a tube enters, in words. */
 export const MOUTH_WORDS: Readonly<Record<Mouth['kind'], string>> = {
-  'elbow-90': 'elbow',
-  'elbow-45': '45 elbow',
-  'tee-run': 'tee',
-  'tee-branch': 'tee branch',
-  coupling: 'coupling',
-  reducer: 'reducer',
-  valve: 'valve',
+  ...PART_MOUTHS,
   stop: 'stop',
   face: 'face',
   free: 'free end',

@@ -46,6 +46,22 @@ const END_WORDS: readonly { name: string; end: EndWord }[] = [
   { name: 'bend', end: 'bend' },
   { name: 'tee', end: 'tee-run' },
   { name: 'branch', end: 'tee-branch' },
+  { name: 'swept elbow', end: 'swept-90' },
+  { name: 'swept', end: 'swept-90' },
+  { name: 'slip coupling', end: 'slip' },
+  { name: 'slip', end: 'slip' },
+  { name: 'ball valve', end: 'ball-valve' },
+  { name: 'gate valve', end: 'gate-valve' },
+  { name: 'stop valve', end: 'stop-valve' },
+  { name: 'stopcock', end: 'stop-valve' },
+  { name: 'service valve', end: 'service-valve' },
+  { name: 'check valve', end: 'check-valve' },
+  { name: 'drain valve', end: 'drain-valve' },
+  { name: 'drain', end: 'drain-valve' },
+  { name: 'angle valve', end: 'angle-valve' },
+  { name: 'pressure regulator', end: 'pressure-regulator' },
+  { name: 'regulator', end: 'pressure-regulator' },
+  { name: 'cap', end: 'cap' },
   { name: 'coupling', end: 'coupling' },
   { name: 'reducer', end: 'reducer' },
   { name: 'valve', end: 'valve' },
@@ -190,7 +206,7 @@ function readRest(reader: Reader, leg: TypedLeg, sizeOfRun: SizeOfRun) {
         leg.name =
           readName(reader) ??
           expected(
-            'an end (elbow, bend, tee, branch, coupling, reducer, valve, free, stop, face), offset, over, clip, on, by, take-out, depth or = a name',
+            'an end (elbow, bend, tee, branch, coupling, slip, reducer, valve or one of its kinds, cap, free, stop, face), offset, over, clip, on, by, take-out, depth or = a name',
           )
     }
   }

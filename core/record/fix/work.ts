@@ -1,3 +1,4 @@
+import { isLineValve } from '#core/line'
 import { fail, ok, type Result } from '#core/base'
 import { supportCodeOf, type SupportCode } from '#core/catalogue'
 import { fillConditions, type Service } from '#core/joints'
@@ -151,7 +152,7 @@ export function supportOrder(job: LineRules & Pick<JobRecord, 'lines'>): Support
       children,
       pipe,
     } of laid) {
-      if (end?.kind === 'valve') count('valve bracket', pipe.label)
+      if (end && isLineValve(end.kind)) count('valve bracket', pipe.label)
       if (end?.kind === 'stop' && children.length === 0) count('outlet bracket', pipe.label)
     }
   }
