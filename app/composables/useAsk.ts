@@ -3,8 +3,8 @@ import type { Word } from '#core/shorthand'
 import type { Issue } from '#core/base'
 import { ask } from '#core/contract'
 import type { IdentifyAnswer } from '#core/identify'
-import type { Conditions, End, WaysAnswer } from '#core/joints'
-import { getPipe, hazardOf, type Pipe } from '#core/catalogue'
+import type { Conditions, End, OtherEnd, WaysAnswer } from '#core/joints'
+import { getPipe, hazardOf, type Pipe, type Valve } from '#core/catalogue'
 import type { LineAnswer, OffsetAnswer } from '#core/line'
 import type { FixAnswer } from '#core/supports'
 import type { FlowAnswer } from '#core/flow'
@@ -14,7 +14,7 @@ import type { Region } from '#core/units'
 
 /** What came of a line: the answer of the verb it asks. */
 export type Asked =
-  | { verb: 'ways'; answer: WaysAnswer; a: End; b: End }
+  | { verb: 'ways'; answer: WaysAnswer; a: End; b: OtherEnd }
   | { verb: 'identify'; answer: IdentifyAnswer }
   | { verb: 'make'; answer: MakeAnswer; method: string; pipe: string | null }
   | { verb: 'offset'; answer: OffsetAnswer }
@@ -29,7 +29,7 @@ const KEEP_WORDS: Readonly<Partial<Record<Understood['verb'], string>>> = {
   identify: 'Keep it as a find',
 }
 
-const isLeftAlone = (end: End): boolean => 'pipe' in end && hazardOf(getPipe(end.pipe)) !== null
+const isLeftAlone = (end: OtherEnd): boolean => 'pipe' in end && hazardOf(getPipe(end.pipe)) !== null
 
 /** A question with what the job has: its own fittings measured, its tools, its schools. */
 function withKit({ verb, question }: Understood, job: JobRecord): Record<string, unknown> {
@@ -55,7 +55,7 @@ function jobSaid({ finds, joints }: JobRecord): JobSaid {
 const toAsked = ({ verb, question, words }: Understood, answer: unknown): Asked => {
   switch (verb) {
     case 'ways':
-      return { verb, answer: answer as WaysAnswer, a: question.a as End, b: question.b as End }
+      return { verb, answer: answer as WaysAnswer, a: question.a as End, b: question.b as OtherEnd }
     case 'identify':
       return { verb, answer: answer as IdentifyAnswer }
     case 'make':
@@ -130,7 +130,7 @@ export function useAsk(job: Ref<JobRecord | undefined>) {
     if (!line?.ok || !result.value || !('asked' in result.value)) return null
     const { verb, question } = line.value
     // Nothing is joined to lead or to the polybutylene that failed.
-    if (verb === 'ways' && [question.a, question.b].some((end) => isLeftAlone(end as End))) return null
+    if (verb === 'ways' && [question.a, question.b].some((end) => isLeftAlone(end as OtherEnd))) return null
     return KEEP_WORDS[verb] ?? null
   })
   async function take() {
@@ -142,7 +142,8 @@ export function useAsk(job: Ref<JobRecord | undefined>) {
     if (verb === 'ways') {
       const made = store.begin(slug, 'joint/begin', {
         a: question.a as End,
-        b: question.b as End,
+        b: question.b as OtherEnd,
+        valve: question.valve ? { kind: question.valve as Valve } : {},
         conditions: (question.conditions ?? {}) as Partial<Conditions>,
       })
       if (made.ok) await router.push({ path: `/jobs/${slug}/joint`, query: { joint: made.value.id } })

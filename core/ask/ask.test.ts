@@ -324,3 +324,26 @@ describe('suggestions', () => {
         for (const next of suggestNext(text, region)) expect(next.startsWith(text)).toBe(true)
   })
 })
+
+describe('a cap or a valve in a line', () => {
+  const asked = (text: string, region: 'gb' | 'us' | 'eu' = 'gb') => {
+    const read = understand({ text, region })
+    return read.ok ? read.value : null
+  }
+  it.each([
+    ['cap 22 copper for now', 'gb', { b: { cap: true }, conditions: { temporary: true } }],
+    ['cap off 3/4 copper wet', 'us', { b: { cap: true }, conditions: { wet: true } }],
+    ['capped 1/2 bsp male', 'gb', { b: { cap: true } }],
+    ['22 copper ball valve', 'gb', { b: { pipe: 'cu-en-x-22' }, valve: 'ball' }],
+    ['22 copper ball valve 15 copper hot', 'gb', { b: { pipe: 'cu-en-x-15' }, valve: 'ball' }],
+    ['22 copper to 15 copper stopcock', 'gb', { b: { pipe: 'cu-en-x-15' }, valve: 'stop' }],
+    ['1/2 copper check valve 1/2 pex', 'us', { b: { pipe: 'pex-cts-1_2' }, valve: 'check' }],
+    ['press gate valve 22 copper', 'gb', { valve: 'gate', policy: { order: ['press'] } }],
+  ] as const)('%s', (text, region, question) => {
+    expect(asked(text, region)).toMatchObject({ verb: 'ways', question })
+  })
+  it('behind its size, or with how it is joined, is the depth in it', () => {
+    expect(asked('press cap 22')?.verb).toBe('make')
+    expect(understand({ text: '22 copper ball valve gate valve', region: 'gb' }).ok).toBe(false)
+  })
+})

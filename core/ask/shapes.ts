@@ -7,16 +7,63 @@ import { endOf } from './ends'
 import { askMethod, conditionsOf, isNot, methodOfJob, methodsFor, methodsOn, sayingOf, serviceOf } from './joining'
 import type { Token, TokenOf } from './lexer'
 
+/** The two sides of a word; a side without a size has no end of its own: the valve then joins its own pipe. */
+const partsOf = (tokens: readonly Token[], isBetween: (token: Token) => boolean): Token[][] => {
+  const parts = Bag.parted(tokens, isBetween)
+  const ends = parts.filter((part) => part.some(({ kind }) => kind === 'figure' || kind === 'thread'))
+  return tokens.some(({ kind }) => kind === 'valve') && ends.length === 1
+    ? [tokens.filter((t) => !isBetween(t))]
+    : parts
+}
+
 /* What a line can ask of pipe and joints: each shape takes the words it reads, and leaves none. */
 
+/** A cap named before the size is what is done to it: "cap a 22". After it, it is a fitting with a depth. */
+export const closes = (tokens: readonly Token[]): boolean => {
+  const size = tokens.findIndex(({ kind }) => kind === 'figure')
+  // With the way it is joined, the depth in that cap is asked.
+  const isMade = tokens.some(({ kind }) => kind === 'method')
+  return tokens.some(
+    (token, at) =>
+      token.kind === 'close' ||
+      (token.kind === 'fitting' && token.fitting === 'cap' && !isMade && size >= 0 && at < size),
+  )
+}
+
+/** A pipe or thread that is closed: every cap, plug and stop end on it. */
+export function readClose(line: Line, tokens: readonly Token[]): Read {
+  const bag = new Bag(tokens)
+  bag.all('close')
+  const other = bag.all('fitting').find(({ fitting }) => fitting !== 'cap')
+  if (other) return wrong('one end, such as cap 22 copper', other)
+  const conditions = conditionsOf(line, bag)
+  const order = bag.all('method').map(({ method }) => method)
+  const a = endOf(line, bag)
+  if (isNot(a)) return a
+  if (bag.first) return wrong('one end, or a condition such as hot, wet or temporary', bag.first)
+  return {
+    verb: 'ways',
+    question: {
+      region: line.region,
+      a,
+      b: { cap: true },
+      ...(Object.keys(conditions).length > 0 ? { conditions } : {}),
+      ...(order.length > 0 ? { policy: { order } } : {}),
+    },
+  }
+}
 /** Two ends, one side of "to" each; what a slip coupling, a reducer or a plain coupling joins is its own pipe. */
 export function readWays(line: Line, tokens: readonly Token[]): Read {
-  const isTo = (kind: 'to' | 'by' | 'and') => (token: Token) => token.kind === kind
-  const by = (['to', 'by', 'and'] as const).find((kind) => tokens.some(isTo(kind)))
-  const parts = by === undefined ? [[...tokens]] : Bag.parted(tokens, isTo(by))
+  const isTo = (kind: 'to' | 'by' | 'and' | 'valve') => (token: Token) => token.kind === kind
+  const by = (['to', 'by', 'and', 'valve'] as const).find((kind) => tokens.some(isTo(kind)))
+  const valves = tokens.filter((token): token is TokenOf<'valve'> => token.kind === 'valve')
+  if (valves.length > 1) return wrong('one valve between two ends', valves[1])
+  // A valve stands between its two ends, where nothing else does.
+  const parts = by === undefined ? [[...tokens]] : partsOf(tokens, isTo(by))
   if (parts.length > 2) return wrong('one "to": two ends are joined', tokens.filter(isTo(by!))[1])
   // What is said of the joint may stand anywhere; what is left on each side is its end.
-  const ofJoint = (token: Token) => ['condition', 'pressure', 'temperature', 'method', 'fitting'].includes(token.kind)
+  const ofJoint = (token: Token) =>
+    ['condition', 'pressure', 'temperature', 'method', 'fitting', 'valve'].includes(token.kind)
   const common = new Bag(tokens.filter(ofJoint))
   const [left, right] = parts.map((part) => part.filter((token) => !ofJoint(token)))
   const materialsIn = (part: readonly Token[] | undefined) =>
@@ -32,6 +79,7 @@ export function readWays(line: Line, tokens: readonly Token[]): Read {
   const conditions = conditionsOf(line, common)
   if (fittings.some(({ fitting }) => fitting === 'slip')) conditions.play ??= 0
   const order = common.all('method').map(({ method }) => method)
+  common.all('valve')
   const over = bags.map((bag) => bag?.first).find(Boolean) ?? common.first
   if (over) return wrong('a condition such as hot, hidden, wet or wood', over)
   return {
@@ -40,6 +88,7 @@ export function readWays(line: Line, tokens: readonly Token[]): Read {
       region: line.region,
       a,
       b,
+      ...(valves[0] ? { valve: valves[0].valve } : {}),
       ...(Object.keys(conditions).length > 0 ? { conditions } : {}),
       ...(order.length > 0 ? { policy: { order } } : {}),
     },

@@ -5,7 +5,7 @@ import { isAskedBack, isWrong, type AskedBack, type Line, type Read } from './ba
 import { lex, type Lexed, type Token } from './lexer'
 import { isRunOfLegs, readFitting, readPipeAlone, readRun } from './lines'
 import { readOd, readOffset } from './measured'
-import { readBend, readClips, readDepth, readFlow, readWays } from './shapes'
+import { closes, readBend, readClips, readClose, readDepth, readFlow, readWays } from './shapes'
 import type { AskQuestion, Understood } from './types'
 import type { Asks } from './words'
 
@@ -14,6 +14,8 @@ const METRIC_SHAPES = [
   '22 copper to 15 copper hot hidden',
   '3/4 cu > 20 multilayer heating',
   '1/2 bsp male to 15 copper',
+  'cap 22 copper for now',
+  '22 copper ball valve',
   'od 21.5 copper',
   'depth 22 press',
   'offset 60 @ 45',
@@ -27,6 +29,8 @@ const US_SHAPES = [
   '3/4 copper to 1/2 pex hot hidden',
   '3/4 L > 3/4 pex-a hydronic',
   '1/2 mip to 1/2 pex',
+  'cap 3/4 copper for now',
+  '3/4 copper ball valve',
   'od .875 copper',
   'depth 3/4 press',
   'offset 2 1/2 @ 45',
@@ -57,7 +61,8 @@ function shapeOf(tokens: readonly Token[]): Reader {
   const asked = tokens.find((token) => token.kind === 'asks')
   if (asked?.kind === 'asks') return BY_WORD[asked.asks]
   if (tokens.some((token) => token.kind === 'fitting' && TURNS.has(token.fitting)) && !has('to')) return readFitting
-  if (has('to')) return readWays
+  if (closes(tokens)) return readClose
+  if (has('to') || has('valve')) return readWays
   if (has('flow')) return readFlow
   const figures = tokens.filter((token) => token.kind === 'figure')
   if (figures.some((figure) => figure.kind === 'figure' && figure.isRun)) return readFlow

@@ -1,4 +1,4 @@
-import type { EndFacts, ThreadForm } from '#core/catalogue'
+import { VALVES, type EndFacts, type ThreadForm, type Valve } from '#core/catalogue'
 import type { Check, Colour } from '#core/identify'
 import type { Conditions, Gender, Method, Service } from '#core/joints'
 import { longestFirst, materialNames, METHOD_NAMES, type Material } from '#core/shorthand'
@@ -20,6 +20,8 @@ export type Said =
   | { kind: 'thread'; form?: ThreadForm; gender?: Gender }
   | { kind: 'method'; method: Method }
   | { kind: 'fitting'; fitting: FittingWord }
+  | { kind: 'valve'; valve: Valve }
+  | { kind: 'close' }
   | { kind: 'condition'; set: Partial<Conditions> }
   | { kind: 'colour'; colour: Colour }
   | { kind: 'seen'; check: Check }
@@ -47,6 +49,25 @@ const thread = (form: ThreadForm | undefined, gender?: Gender): Said => ({
   ...(gender ? { gender } : {}),
 })
 const FILLER: Said = { kind: 'filler' }
+
+/** What each valve is called in a line. */
+const VALVE_NAMES: Readonly<
+  Record<Valve, { names: readonly string[]; as: string; only?: Readonly<Partial<Record<Region, readonly string[]>>> }>
+> = {
+  ball: { names: ['ball valve', 'lever valve', 'ballvalve'], as: 'ball valve' },
+  gate: { names: ['gate valve', 'gatevalve'], as: 'gate valve' },
+  stop: {
+    names: ['stop valve', 'stop cock', 'stopcock', 'globe valve'],
+    as: 'stop valve',
+    only: { gb: ['stop tap', 'stoptap'] },
+  },
+  service: { names: ['service valve', 'isolating valve', 'isolator', 'isolation valve'], as: 'service valve' },
+  angle: { names: ['angle valve', 'angle stop', 'angle stop valve'], as: 'angle valve' },
+  straight: { names: ['straight valve', 'straight stop'], as: 'straight valve' },
+  check: { names: ['check valve', 'non-return valve', 'non return valve', 'backflow valve'], as: 'check valve' },
+  drain: { names: ['drain valve', 'drain cock', 'drain off', 'boiler drain'], as: 'drain valve' },
+  regulator: { names: ['regulator', 'pressure regulator', 'pressure reducing valve', 'prv'], as: 'pressure regulator' },
+}
 
 const ENTRIES: readonly Entry[] = [
   entry(['od', 'o.d.', 'outside diameter', 'outside', 'diameter', 'dia', 'measures'], 'what is this pipe', asks('od')),
@@ -116,7 +137,7 @@ const ENTRIES: readonly Entry[] = [
     condition({ noFlame: true }),
   ),
   entry(['undo', 'demountable', 'comes apart', 'must come apart'], 'has to come apart', condition({ mustUndo: true })),
-  entry(['temporary'], 'temporary', condition({ temporary: true })),
+  entry(['temporary', 'for now', 'for a time', 'for the time being'], 'temporary', condition({ temporary: true })),
   entry(['no play', 'fixed', 'no movement'], 'no play', condition({ play: 0 })),
   entry(['drinking', 'drinking water', 'potable', 'potable water'], 'drinking water', condition({ drinking: true })),
 
@@ -157,6 +178,12 @@ const ENTRIES: readonly Entry[] = [
     { us: ['no-stop coupling'] },
   ),
   entry(['cap', 'end cap'], 'cap', { kind: 'fitting', fitting: 'cap' }, { gb: ['stop end', 'stopend', 'blank end'] }),
+  entry(['cap off', 'close', 'close off', 'blank off', 'plug off', 'capped', 'closed'], 'closed by a cap or plug', {
+    kind: 'close',
+  }),
+  ...VALVES.map((valve) =>
+    entry(VALVE_NAMES[valve].names, VALVE_NAMES[valve].as, { kind: 'valve', valve }, VALVE_NAMES[valve].only),
+  ),
   entry(['reducer', 'reducing coupling', 'reduced to'], 'reducer', { kind: 'fitting', fitting: 'reducer' }),
 
   ...(['grey', 'white', 'cream', 'red', 'blue', 'black', 'yellow', 'orange', 'green', 'purple', 'silver'] as const).map(
