@@ -1,5 +1,5 @@
 import { findPipe, type EndFacts } from '#core/catalogue'
-import { inspectJoint, looksFor, type InspectAnswer, type Seen, type SeenName } from '#core/inspect'
+import { inspectJoint, looksFor, type InspectAnswer, type LookPart, type Seen, type SeenName } from '#core/inspect'
 import { factsIn, type Method, type Service } from '#core/joints'
 import type { JobRecord, LookRecord } from '#core/record'
 import { parseLength, unitSystemOf } from '#core/units'
@@ -10,6 +10,9 @@ import { SEEN_LENGTHS } from '~/wording/inspect'
 export function useInspect(job: Ref<JobRecord>) {
   const method = ref<Method>('push-fit')
   const pipe = ref<string | null>(null)
+  /** What is joined; null is pipe to pipe. */
+  const part = ref<LookPart | null>(null)
+  const ofPart = computed(() => (part.value === null ? {} : { part: part.value }))
   /** What is known of the end beside its pipe, as it is said. */
   const known = ref<EndFacts>({})
   /** What it carries; null until somebody says. */
@@ -26,12 +29,13 @@ export function useInspect(job: Ref<JobRecord>) {
     const found = pipe.value === null ? null : findPipe(pipe.value, 'pipe')
     return found?.ok ? found.value : undefined
   })
-  const looks = computed(() => looksFor(method.value, tube.value))
+  const looks = computed(() => looksFor(method.value, tube.value, part.value ?? undefined))
   const answer = computed<InspectAnswer | null>(() => {
     const result = inspectJoint({
       region: job.value.region,
       method: method.value,
       ...(pipe.value === null ? {} : { pipe: pipe.value }),
+      ...ofPart.value,
       ...known.value,
       ...(service.value === null ? {} : { service: service.value }),
       policy: job.value.policy,
@@ -62,6 +66,7 @@ export function useInspect(job: Ref<JobRecord>) {
     for (const name of Object.keys(problems)) Reflect.deleteProperty(problems, name)
     known.value = {}
     service.value = null
+    part.value = null
   }
   /** Facts of the end that the answer waits for, whether they are said by now or not. */
   const asks = computed(() =>
@@ -84,6 +89,7 @@ export function useInspect(job: Ref<JobRecord>) {
       place: place.value,
       method: method.value,
       ...(pipe.value === null ? {} : { pipe: pipe.value }),
+      ...ofPart.value,
       ...known.value,
       ...(service.value === null ? {} : { service: service.value }),
       seen: { ...seen },
@@ -96,10 +102,11 @@ export function useInspect(job: Ref<JobRecord>) {
   const router = useRouter()
   /** A joint to make in place of one that was looked at: its pipe on both ends, with what is known of it. */
   function makeAnew({ id, look }: LookRecord) {
-    const { pipe: on, place: where, service: carries } = look
+    const { pipe: on, place: where, service: carries, part: was } = look
     const end = on === undefined ? null : { pipe: on, ...factsIn(look) }
+    const other = was === 'cap' ? { cap: true as const } : end
     const conditions = carries === undefined ? {} : { service: carries }
-    const made = store.begin(job.value.slug, 'joint/begin', { place: where, a: end, b: end, conditions, look: id })
+    const made = store.begin(job.value.slug, 'joint/begin', { place: where, a: end, b: other, conditions, look: id })
     keepProblem.value = made.ok ? null : made.error.message
     if (made.ok) void router.push({ path: `/jobs/${job.value.slug}/joint`, query: { joint: made.value.id } })
   }
@@ -110,6 +117,7 @@ export function useInspect(job: Ref<JobRecord>) {
   return {
     method,
     pipe,
+    part,
     tube,
     known,
     service,

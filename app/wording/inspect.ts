@@ -70,11 +70,34 @@ export const SEEN_CHOICES: {
     { value: 'opens', words: 'what opens' },
     { value: 'closed', words: 'what does not' },
   ],
+  turns: [
+    { value: 'free', words: 'freely' },
+    { value: 'stiff', words: 'stiffly' },
+    { value: 'stuck', words: 'not at all' },
+    { value: 'lets-by', words: 'water comes past' },
+  ],
+  arrow: [
+    { value: 'with', words: 'with the water' },
+    { value: 'against', words: 'against it' },
+    { value: 'none', words: 'no arrow' },
+  ],
+  gland: [
+    { value: 'dry', words: 'dry' },
+    { value: 'weeps', words: 'it weeps' },
+  ],
+  closed: [
+    { value: 'stays', words: 'it stays closed' },
+    { value: 'booked', words: 'for a time, booked' },
+    { value: 'not-booked', words: 'for a time, not booked' },
+  ],
   daylight: [
     { value: true, words: 'in the sun' },
     { value: false, words: 'out of it' },
   ],
 }
+
+/** What is joined, as it is picked. */
+export const PART_WORDS = { none: 'pipe to pipe', cap: 'a cap or plug', valve: 'a valve' } as const
 
 /** What is typed as a length; the threads are counted. */
 export const SEEN_LENGTHS: ReadonlySet<SeenName> = new Set(['deadLeg', 'ringDistance', 'support'])

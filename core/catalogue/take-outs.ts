@@ -62,13 +62,25 @@ function lineValveTakeOut(method: SocketMethod | 'thread', pipe: Pipe, valve: Va
   return form ? findValveTakeOut(valve, { method, form: form === 'npt' ? 'npt' : 'bspp', size: pipe.nominal }) : null
 }
 
+/** How deep a tube or a threaded pipe goes in, mm; null where no figure is held. */
+function depthIn(method: SocketMethod | 'thread', pipe: Pipe): Figure | null {
+  const form = FORM_OF[pipe.series]
+  if (method === 'thread') return form ? threadMadeUp(form, pipe.nominal) : null
+  const socket = findSocket(method, pipe)
+  return socket ? socketDepth(socket) : null
+}
+
+/** Whole length of what closes it, mm; null where no figure is held. */
+function closerLength(method: SocketMethod | 'thread', pipe: Pipe): Figure | null {
+  const form = FORM_OF[pipe.series]
+  if (method !== 'thread') return findCapLength(method, pipe)
+  return form ? threadCapLength('cap', form, pipe.nominal) : null
+}
+
 /** From the tube's end to the outer end of what closes it: its whole length less the depth in it. */
 function capTakeOut(method: SocketMethod | 'thread', pipe: Pipe): Figure | null {
-  const form = FORM_OF[pipe.series]
-  const socket = method === 'thread' ? null : findSocket(method, pipe)
-  const depth = socket ? socketDepth(socket) : method === 'thread' && form ? threadMadeUp(form, pipe.nominal) : null
-  const whole = method === 'thread' ? form && threadCapLength('cap', form, pipe.nominal) : findCapLength(method, pipe)
-  if (!whole || whole.value === null || depth?.value == null) return null
+  const [whole, depth] = [closerLength(method, pipe), depthIn(method, pipe)]
+  if (whole?.value == null || depth?.value == null) return null
   return {
     value: Math.max(0, whole.value - depth.value),
     lo: Math.max(0, (whole.lo ?? whole.value) - (depth.hi ?? depth.value)),

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { LOOK_PARTS } from '#core/inspect'
 import {
   CHLORINE_DIGITS,
   LINE_FITTINGS,
@@ -207,6 +208,7 @@ export const inspectQuestion = z.strictObject({
   region: words,
   method: z.enum(METHODS),
   pipe: text.optional(),
+  part: z.enum(LOOK_PARTS).optional(),
   ...facts,
   service: z.enum(SERVICES).optional(),
   drinking: z.boolean().optional(),
@@ -235,6 +237,10 @@ export const inspectQuestion = z.strictObject({
       pull: z.enum(['firm', 'turns', 'slides']),
       plastic: z.enum(['none', 'outside', 'inside']),
       cover: z.enum(['none', 'opens', 'closed']),
+      turns: z.enum(['free', 'stiff', 'stuck', 'lets-by']),
+      arrow: z.enum(['with', 'against', 'none']),
+      gland: z.enum(['dry', 'weeps']),
+      closed: z.enum(['stays', 'booked', 'not-booked']),
     })
     .partial(),
 })

@@ -120,3 +120,43 @@ describe('inspectJoint', () => {
       error: { code: 'unknown-id', path: 'pipe' },
     }))
 })
+
+describe('a valve or a closed end', () => {
+  const look = (part: 'cap' | 'valve' | undefined, seen: Seen) => {
+    const answer = inspectJoint({ region: 'gb', method: 'press', pipe: 'cu-en-x-22', ...(part ? { part } : {}), seen })
+    if (!answer.ok) throw new Error(answer.error.message)
+    return answer.value
+  }
+  it.each([
+    ['turns', 'free', 'sound'],
+    ['turns', 'stiff', 'care'],
+    ['turns', 'stuck', 'wrong'],
+    ['turns', 'lets-by', 'wrong'],
+    ['arrow', 'with', 'sound'],
+    ['arrow', 'none', 'sound'],
+    ['arrow', 'against', 'wrong'],
+    ['gland', 'dry', 'sound'],
+    ['gland', 'weeps', 'care'],
+  ] as const)('a valve: %s %s is %s', (name, value, verdict) => {
+    const { findings } = look('valve', { [name]: value })
+    expect(findings.find(({ code }) => code === name)).toMatchObject({ verdict })
+  })
+  it.each([
+    ['stays', 'sound'],
+    ['booked', 'sound'],
+    ['not-booked', 'care'],
+  ] as const)('an end that is closed, %s: %s', (closed, verdict) => {
+    expect(look('cap', { closed }).findings.find(({ code }) => code === 'closed')).toMatchObject({ verdict })
+  })
+  it('is asked of such a part only, and what is said of another is left out', () => {
+    const asked = (part: 'cap' | 'valve' | undefined) => look(part, {}).unseen.map(({ code }) => code)
+    for (const name of ['turns', 'arrow', 'gland'] as const) {
+      expect(asked('valve')).toContain(name)
+      expect(asked('cap')).not.toContain(name)
+      expect(asked(undefined)).not.toContain(name)
+    }
+    expect(asked('cap')).toContain('closed')
+    expect(asked('valve')).not.toContain('closed')
+    expect(look(undefined, { turns: 'stuck' }).findings.some(({ code }) => code === 'turns')).toBe(false)
+  })
+})

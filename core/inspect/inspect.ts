@@ -10,8 +10,11 @@ const WORSE: Readonly<Record<Finding, number>> = { sound: 0, care: 1, wrong: 2 }
 const SERVICE_ASK = 'What does it carry, and does it lie in the ground?'
 
 /** What can be looked at on a joint of a method on a pipe, the most telling first. */
-export const looksFor = (method: InspectQuestion['method'], pipe: Pipe | undefined): SeenName[] =>
-  (Object.keys(LOOKS) as SeenName[]).filter((name) => LOOKS[name].applies(method, pipe))
+export const looksFor = (
+  method: InspectQuestion['method'],
+  pipe: Pipe | undefined,
+  part?: InspectQuestion['part'],
+): SeenName[] => (Object.keys(LOOKS) as SeenName[]).filter((name) => LOOKS[name].applies(method, pipe, part))
 
 /**
  * A joint that is made already, by what can be seen of it and by the rules of joints: each finding is sound, wants care or
@@ -25,7 +28,7 @@ function inspect(question: InspectQuestion): Result<InspectAnswer> {
   if (found && !found.ok) return found
   const pipe = found?.value
   const { findings, cautions, tube } = findingsOfEnd(question)
-  const looks = looksFor(method, pipe)
+  const looks = looksFor(method, pipe, question.part)
   for (const name of looks) {
     const value = seen[name]
     if (value === undefined) continue

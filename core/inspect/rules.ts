@@ -12,30 +12,9 @@ import {
 import { refusedHidden } from './facts'
 import { decimalsApart, formatDecimal, judgeReading } from '#core/units'
 import { about, length, w } from '#core/speech'
-import type { Finding, InspectQuestion, Seen, SeenName } from './types'
-
-type Said<Name extends SeenName> = NonNullable<Seen[Name]>
-interface Found {
-  verdict: Finding
-  text: string
-  remedy?: string
-}
-
-/** One thing to look at: what is asked, at which joints, and what each answer says. */
-interface Look<Name extends SeenName> {
-  ask: string
-  /** The rule in words: what is found amiss, where it is from, and how grave it can be. */
-  when: string
-  because: string
-  source: string
-  gravest: Exclude<Finding, 'sound'>
-  applies: (method: Method, pipe: Pipe | undefined) => boolean
-  says: (value: Said<Name>, question: InspectQuestion, pipe: Pipe | undefined) => Found
-}
-
-const sound = (text: string): Found => ({ verdict: 'sound', text })
-const care = (text: string, remedy?: string): Found => ({ verdict: 'care', text, ...(remedy ? { remedy } : {}) })
-const wrong = (text: string, remedy: string): Found => ({ verdict: 'wrong', text, remedy })
+import { care, sound, wrong, type Look } from './look'
+import { PART_LOOKS } from './part-looks'
+import type { SeenName } from './types'
 
 /** At the joints of those methods that have the thing to look at. */
 const where =
@@ -370,6 +349,7 @@ export const LOOKS: { readonly [Name in SeenName]: Look<Name> } = {
       return wrong(`Plastic in daylight ages and cracks.${stands}`, 'Shield it, or replace the aged length by copper.')
     },
   },
+  ...PART_LOOKS,
   deadLeg: {
     ask: 'How much blind pipe is left beyond it?',
     when: 'a blind end is left beyond a tee',

@@ -35,16 +35,29 @@ export interface Seen {
   plastic?: 'none' | 'outside' | 'inside'
   /** What lies over it: nothing, a board or panel that opens, or what does not open. */
   cover?: 'none' | 'opens' | 'closed'
+  /** A valve turned shut and open: freely, stiffly, not at all, or water comes past it shut. */
+  turns?: 'free' | 'stiff' | 'stuck' | 'lets-by'
+  /** The arrow on its body against the way the water runs. */
+  arrow?: 'with' | 'against' | 'none'
+  /** Where its spindle comes out. */
+  gland?: 'dry' | 'weeps'
+  /** A closed end: meant to stay so, or for a time with or without a day that is booked. */
+  closed?: 'stays' | 'booked' | 'not-booked'
   /** Pipe, fitting and ring of one system. */
   system?: 'one' | 'mixed'
 }
 export type SeenName = keyof Seen
+
+export const LOOK_PARTS = ['cap', 'valve'] as const
+/** What is joined, where it is no plain fitting. */
+export type LookPart = (typeof LOOK_PARTS)[number]
 
 /** What is known of the end stands beside its pipe; what is not given is unknown, never hard or b. */
 export interface InspectQuestion extends EndFacts {
   region: Region
   method: Method
   pipe?: string
+  part?: LookPart
   service?: Service
   drinking?: boolean
   hidden?: boolean

@@ -7,14 +7,14 @@ import { unitOf } from '~/reading/format'
 import { FACT_ASKS } from '~/wording/facts'
 import { methodWords, SERVICE_WORDS } from '~/wording/en'
 import { dayTime } from '~/wording/entry'
-import { SEEN_CHOICES, SEEN_LENGTHS } from '~/wording/inspect'
+import { PART_WORDS, SEEN_CHOICES, SEEN_LENGTHS } from '~/wording/inspect'
 import { unitSystemOf } from '#core/units'
 import { speak } from '#core/speech'
 
 /** Look at a joint that is there already: what is seen at the left, what it says at the right, the worst first. */
 const props = defineProps<{ job: JobRecord }>()
 const look = useInspect(toRef(props, 'job'))
-const { method, pipe, tube, known, service, asks, seen, typed, problems, looks, answer, say, type, clear } = look
+const { method, pipe, part, tube, known, service, asks, seen, typed, problems, looks, answer, say, type, clear } = look
 const { place, keep, keepProblem, kept, makeAnew, jointFor } = look
 const isPicking = ref(false)
 const words = (text: string) => speak(text, props.job.region)
@@ -61,6 +61,19 @@ const isBare = computed(() => (answer.value?.findings.length ?? 0) === 0)
       <button type="button" class="endpick" data-test="look-pipe" @click="isPicking = true">
         <span class="note t13">on this pipe</span><b class="t17">{{ tube?.label ?? 'choose it, if it is known' }}</b>
       </button>
+      <div class="answers my-2" role="group" aria-label="What is joined">
+        <span class="note t14 self-center">it joins</span
+        ><button
+          v-for="(said, name) in PART_WORDS"
+          :key="name"
+          type="button"
+          class="answer"
+          :aria-pressed="(part ?? 'none') === name"
+          :data-part="name"
+          @click="part = name === 'none' ? null : name">
+          {{ said }}
+        </button>
+      </div>
       <div class="answers my-2" role="group" aria-label="What it carries">
         <span class="note t14 self-center">it carries</span
         ><button
