@@ -1,4 +1,4 @@
-export { orderList, orderName } from './order'
+export { orderList, orderName, outsideName } from './order'
 
 export { factsIn, fillConditions, fillPolicy, fillSituation, hasOneTemper, toTube } from './defaults'
 export { flexPlay, isFlexible } from './flex'

@@ -29,7 +29,18 @@ export type AnyRecord = RecordOf[Kind]
 /** What of a job its acts are judged by. The finds and the rack are there for the kinds that ask for them. */
 export interface Rules extends Pick<
   JobRecord,
-  'id' | 'name' | 'region' | 'year' | 'policy' | 'tools' | 'fittings' | 'benders' | 'minutes' | 'prices' | 'hotWork'
+  | 'id'
+  | 'name'
+  | 'region'
+  | 'year'
+  | 'policy'
+  | 'tools'
+  | 'fittings'
+  | 'benders'
+  | 'minutes'
+  | 'prices'
+  | 'hotWork'
+  | 'van'
 > {
   finds: readonly DoubtedFind[]
   /** What may rest on a record that is to be taken out. */

@@ -8,6 +8,7 @@ export type {
   KitBody,
   MinutesRecord,
   PriceRecord,
+  VanRecord,
   ToolRecord,
 } from './kit/schema'
 export { HOT_WORK, MOST_PRICES } from './kit/schema'
@@ -52,6 +53,8 @@ export type { SheetPieces } from './cut/work'
 export { cutFields, MOST_CUT_PIECES } from './cut/schema'
 export type { CutBody, CutInput, DoneCutBody, FinishBody } from './cut/schema'
 export type { OffcutBody } from './rack/schema'
+export { ORDER_GROUPS, orderFor } from './order/order'
+export type { OrderGroup, OrderRow, OrderScope } from './order/order'
 export { kitFields } from './kit/schema'
 export type { CountBody, FoundBody } from './kit/schema'
 export type { SupportBody } from './fix/schema'

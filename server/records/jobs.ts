@@ -10,6 +10,7 @@ import type {
   JobRecord,
   MinutesRecord,
   PriceRecord,
+  VanRecord,
   ToolRecord,
 } from '#core/record'
 import type { Database, Transaction } from '../db/client'
@@ -46,6 +47,7 @@ export const ownFields = (row: JobRow) => ({
   benders: row.benders as BenderRecord[],
   minutes: row.minutes as MinutesRecord[],
   prices: row.prices as PriceRecord[],
+  van: row.van as VanRecord[],
   hotWork: row.hotWork as HotWorkRecord,
   counts: row.counts as JobRecord['counts'],
   handedOver: row.handedOver === null ? null : toIso(row.handedOver),
@@ -136,6 +138,7 @@ export async function insertJob(tx: Transaction, { id, name, place, region, year
       benders: jobs.benders,
       minutes: jobs.minutes,
       prices: jobs.prices,
+      van: jobs.van,
       hotWork: jobs.hotWork,
     })
     .from(jobs)
@@ -157,6 +160,7 @@ export async function insertJob(tx: Transaction, { id, name, place, region, year
       benders: before?.benders ?? [],
       minutes: before?.minutes ?? [],
       prices: before?.prices ?? [],
+      van: before?.van ?? [],
       hotWork: before?.hotWork ?? {},
       position: (last?.position ?? 0) + 1,
     })
@@ -176,6 +180,7 @@ const toRow = (job: JobRecord) => ({
   benders: job.benders,
   minutes: job.minutes,
   prices: job.prices,
+  van: job.van,
   hotWork: job.hotWork,
   counts: job.counts,
   version: job.version,

@@ -13,10 +13,10 @@ export async function rulesOf(
   doubted: readonly DoubtedFind[],
   { does }: ActDef,
 ): Promise<Omit<Rules, 'rack'>> {
-  const { id, name, region, year, policy, tools, fittings, benders, minutes, prices, hotWork } = ownFields(job)
+  const { id, name, region, year, policy, tools, fittings, benders, minutes, prices, hotWork, van } = ownFields(job)
   const resting = does === 'drops' ? await restingOn(tx, job) : { joints: [], cuts: [] }
   return {
-    ...{ id, name, region, year, policy, tools, fittings, benders, minutes, prices, hotWork },
+    ...{ id, name, region, year, policy, tools, fittings, benders, minutes, prices, hotWork, van },
     finds: doubted,
     ...resting,
   }

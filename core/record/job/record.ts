@@ -9,6 +9,7 @@ import type {
   HotWorkRecord,
   MinutesRecord,
   PriceRecord,
+  VanRecord,
   ToolRecord,
 } from '../kit/schema'
 import type { LineRecord } from '../line/record'
@@ -40,6 +41,8 @@ export interface JobRecord {
   /** Minutes and prices of the user's own; where there are none, ours stand. */
   minutes: MinutesRecord[]
   prices: PriceRecord[]
+  /** What the van holds, by an order's names and sizes. */
+  van: VanRecord[]
   /** What one use of a flame takes beside the joint. */
   hotWork: HotWorkRecord
   counts: CountRecord[]

@@ -55,6 +55,7 @@ export const completeJob = (job: JobRecord): JobRecord => ({
     fittings: [],
     minutes: [],
     prices: [],
+    van: [],
     hotWork: {},
     benders: [],
     counts: [],

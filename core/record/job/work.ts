@@ -14,6 +14,7 @@ export const beginJob = (id: string, body: JobBody): JobRecord => ({
   fittings: [],
   minutes: [],
   prices: [],
+  van: [],
   hotWork: {},
   benders: [],
   counts: [],

@@ -80,6 +80,12 @@ const minutesBody = z.strictObject({
 
 /** The price of a part as the supplier names it, in the money of the country. */
 const priceBody = z.strictObject({ name: said(80), size: said(80), price: z.number().min(0).max(1_000_000) })
+/** What the van holds of a part, by its name and size as an order has them; of pipe and wire mm. */
+const vanBody = z.strictObject({
+  name: said(80),
+  size: z.string().max(80),
+  quantity: z.number().min(0).max(10_000_000),
+})
 /** Most prices of a kit: a counter's list, not a catalogue. */
 export const MOST_PRICES = 1000
 
@@ -101,12 +107,14 @@ export const kitFields = defineFields({
   minutes: field(z.array(minutesBody).max(200), 'my minutes', []),
   hotWork: field(hotWorkBody, 'hot work', {}, { merge: 'keys' }),
   prices: field(z.array(priceBody).max(MOST_PRICES), 'my prices', []),
+  van: field(z.array(vanBody).max(MOST_PRICES), 'held in the van', []),
 })
 
 export type ToolRecord = z.output<typeof toolBody>
 export type FittingRecord = z.output<typeof fittingBody>
 export type MinutesRecord = z.output<typeof minutesBody>
 export type HotWorkRecord = z.output<typeof hotWorkBody>
+export type VanRecord = z.output<typeof vanBody>
 export type PriceRecord = z.output<typeof priceBody>
 export type BenderRecord = z.output<typeof benderBody>
 export type KitBody = FieldsOf<typeof kitFields>

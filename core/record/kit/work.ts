@@ -79,6 +79,9 @@ export function changeKit(job: JobRecord, changes: Partial<KitBody>): Result<Job
   const priced = twice((changes.prices ?? []).map(({ name, size }) => `${name} ${size}`))
   if (priced !== undefined)
     return fail('impossible', 'prices', `prices: ${priced} is there twice. One price for each part and size.`)
+  const held = twice((changes.van ?? []).map(({ name, size }) => `${name} ${size}`))
+  if (held !== undefined)
+    return fail('impossible', 'van', `van: ${held} is there twice. One line for each part and size.`)
   for (const [i, { pipe, test }] of (changes.benders ?? []).entries()) {
     const found = findPipe(pipe, `benders.${i}.pipe`)
     if (!found.ok) return found

@@ -14,6 +14,8 @@ export const jobs = mysqlTable('jobs', {
   /** The user's own, by method and size; the supplier's, by part. */
   minutes: json().notNull().default([]),
   prices: json().notNull().default([]),
+  /** What the van holds, by part. */
+  van: json().notNull().default([]),
   hotWork: json('hot_work').notNull().default({}),
   counts: json().notNull().default([]),
   handedOver: datetime('handed_over', { mode: 'string', fsp: 3 }),

@@ -1,0 +1,1 @@
+ALTER TABLE `jobs` ADD COLUMN IF NOT EXISTS `van` json DEFAULT ('[]') NOT NULL;
