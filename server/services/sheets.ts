@@ -1,7 +1,9 @@
 import { useStorage } from 'nitropack/runtime'
 import { getPipe } from '#core/catalogue'
+import { orderFor, type OrderScope } from '#core/record'
 import { depthCardsPdf, type DepthCard } from '../print/depth-cards'
 import { diameterCardsPdf } from '../print/diameter-cards'
+import { orderPdf } from '../print/order'
 import type { Fonts } from '../print/sheet'
 import { wrapStripPdf } from '../print/wrap-strip'
 import { invalid } from '../http/problem'
@@ -85,4 +87,22 @@ export async function depthCardsSheet(name: string): Promise<{ slug: string; pdf
     slug: job.slug,
     pdf: await depthCardsPdf([...cards.values()], job.region, `${job.name}, ${job.place}`, await loadFonts()),
   }
+}
+
+/** Most jobs of one order: a day's work. */
+const MOST_ORDERED = 40
+
+/**
+ * The order over some jobs of one country, or one joint or line of a job. Problems: 422 where none or too many are named,
+ * or they are of several countries; 404 at an unknown one.
+ */
+export async function orderSheet(names: readonly string[], scope: OrderScope): Promise<Buffer> {
+  if (names.length === 0 || names.length > MOST_ORDERED)
+    throw invalid({ code: 'range', path: 'job', message: `job: 1 to ${MOST_ORDERED} jobs are accepted.` })
+  const jobs = await Promise.all(names.map((name) => getJob(name)))
+  const { region } = jobs[0]!
+  if (jobs.some((job) => job.region !== region))
+    throw invalid({ code: 'impossible', path: 'job', message: 'job: jobs of one country are ordered together.' })
+  const about = jobs.length === 1 ? `${jobs[0]!.name}, ${jobs[0]!.place}` : `${jobs.length} jobs`
+  return orderPdf(orderFor(jobs, scope), region, about, await loadFonts())
 }

@@ -62,7 +62,8 @@ const csv = computed(() => csvLink(order.value, ['quantity', 'name', 'size']))
     <h2 class="zone-heading">
       To order, all lines
       <span class="right"
-        ><a :href="csv" :download="`${job.slug}-supports.csv`" class="underline" data-test="fix-csv">CSV</a></span
+        ><a :href="csv" :download="`${job.slug}-supports.csv`" class="underline" data-test="fix-csv">CSV</a>
+        <NuxtLink :to="`/jobs/${job.slug}/order`" class="underline">The whole job's order</NuxtLink></span
       >
     </h2>
     <ul class="t15" data-test="fix-order">

@@ -21,6 +21,7 @@ const list = useListStore()
       <kbd class="only-wide">{{ i + 1 }}</kbd>
     </button>
     <span class="orders only-wide">
+      <NuxtLink to="/order" class="tab t15" data-test="day-order">order for the day</NuxtLink>
       <button
         type="button"
         class="tab t15"

@@ -223,6 +223,11 @@ function showMargin() {
         class="underline min-h-9 inline-flex items-center"
         data-test="order-csv"
         >Table file (CSV)</a
+      ><NuxtLink
+        :to="`/jobs/${job.slug}/order`"
+        class="underline min-h-9 inline-flex items-center"
+        data-test="whole-order"
+        >The whole job's order</NuxtLink
       >
     </p>
     <slot name="first" />

@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import type { JobList, ListedJob } from '#core/acts'
+import { orderFor, type JobRecord } from '#core/record'
+import { today } from '~/reading/today'
+
+/** One order over the jobs of a day: those worked on today stand ticked, any other open one can be. */
+const store = useJobStore()
+const listed = shallowRef<readonly ListedJob[] | null>(null)
+const problem = ref<string | null>(null)
+const picked = ref<readonly string[]>([])
+
+onMounted(async () => {
+  const answer = await store.read<JobList>('/api/jobs?shelf=open&limit=50')
+  if (!answer.ok) {
+    problem.value = answer.error.message
+    return
+  }
+  listed.value = answer.value.jobs
+  picked.value = answer.value.jobs.filter(({ at }) => at.slice(0, 10) === today()).map(({ slug }) => slug)
+})
+watch(picked, (slugs) => {
+  for (const slug of slugs) void store.loadJob(slug)
+})
+const jobs = computed<JobRecord[]>(() => picked.value.flatMap((slug) => store.jobOf(slug) ?? []))
+/** Jobs of one country are ordered together: the first that is ticked says which. */
+const region = computed(() => jobs.value[0]?.region ?? null)
+const together = computed(() => jobs.value.filter((job) => job.region === region.value))
+const others = computed(() => jobs.value.filter((job) => job.region !== region.value))
+const rows = computed(() => orderFor(together.value))
+const pdf = computed(
+  () => `/api/order.pdf?${new URLSearchParams(together.value.map(({ slug }) => ['job', slug])).toString()}`,
+)
+const flip = (slug: string) => {
+  picked.value = picked.value.includes(slug) ? picked.value.filter((one) => one !== slug) : [...picked.value, slug]
+}
+</script>
+
+<template>
+  <main class="bench">
+    <h1 class="t26 w7">For the counter, a day's jobs together</h1>
+    <p v-if="problem" class="t17 flex gap-2 items-center"><StatusShape status="refused" :size="16" /> {{ problem }}</p>
+    <div v-else class="answers" role="group" aria-label="Jobs">
+      <button
+        v-for="job in listed ?? []"
+        :key="job.id"
+        type="button"
+        class="answer"
+        :aria-pressed="picked.includes(job.slug)"
+        :data-day-job="job.slug"
+        @click="flip(job.slug)">
+        {{ job.name }} <span class="note t13">{{ job.place }}</span>
+      </button>
+    </div>
+    <p v-if="others.length" class="ochre t15 flex gap-2 items-center" data-test="other-country">
+      <StatusShape status="held" :size="14" />
+      {{ others.map(({ name }) => name).join(', ') }}: of another country's sizes, ordered apart.
+    </p>
+    <p v-if="listed && picked.length === 0" class="t17">Tick the jobs that are bought for.</p>
+    <p v-else-if="listed && rows.length === 0" class="t17" data-test="nothing-to-order">Nothing to order for these.</p>
+    <template v-else-if="region"
+      ><OrderTable :rows="rows" :region="region" :can-count="false" />
+      <OrderVerbs :rows="rows" :region="region" :pdf="pdf" class="mt-4"
+    /></template>
+    <p class="note t13 mt-4">What each van holds is typed on the job's own order.</p>
+  </main>
+</template>
+
+<style scoped>
+.bench {
+  padding: 14px 24px 40px;
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+}
+@media (max-width: 899px) {
+  .bench {
+    padding: 10px 12px 40px;
+  }
+}
+</style>
