@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { findSlipLength, getPipe } from '#core/catalogue'
-import { findWays, type Conditions, type Kit, type Policy, type WaysAnswer } from '#core/joints'
+import { findWays, JOINT_METHODS, type Conditions, type Kit, type Policy, type WaysAnswer } from '#core/joints'
 import { makeJoint } from '#core/making'
 
 const COPPER = { pipe: 'cu-en-x-22' }
@@ -154,5 +154,24 @@ describe("the user's own minutes and prices", () => {
       high: 6.5,
     })
     expect(press({ prices: [{ name: 'press coupling', size: '15', price: 6.5 }] }).cost).toEqual(press({}).cost)
+  })
+})
+
+describe('an insert fitting between ends that do not move', () => {
+  it('says what is done instead of a slip coupling, of every kind of barb and of no other', () => {
+    const ways = findWays({
+      region: 'us',
+      a: { pipe: 'pex-cts-1_2' },
+      b: { pipe: 'pex-cts-1_2' },
+      conditions: { play: 0 },
+    })
+    if (!ways.ok) throw new Error(ways.error.message)
+    const short = ways.value.refused.filter(({ code }) => code === 'play')
+    expect(short.length).toBeGreaterThan(2)
+    for (const { method, reason } of short)
+      expect(/No slip coupling is made of it: flex an end aside/.test(reason), method).toBe(
+        JOINT_METHODS[method as 'crimp'].drawing.mouth.startsWith('barb'),
+      )
+    expect(ways.value.ways.some(({ parts }) => parts[0]!.name === 'push-fit slip coupling')).toBe(true)
   })
 })

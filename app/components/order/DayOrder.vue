@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import type { JobList, ListedJob } from '#core/acts'
 import { orderFor, type JobRecord } from '#core/record'
+import { REGIONS } from '#core/units'
 import { today } from '~/reading/today'
+import { REGION_WORDS } from '~/wording/en'
 
 /** One order over the jobs of a day: those worked on today stand ticked, any other open one can be. */
 const store = useJobStore()
@@ -22,13 +24,14 @@ watch(picked, (slugs) => {
   for (const slug of slugs) void store.loadJob(slug)
 })
 const jobs = computed<JobRecord[]>(() => picked.value.flatMap((slug) => store.jobOf(slug) ?? []))
-/** Jobs of one country are ordered together: the first that is ticked says which. */
-const region = computed(() => jobs.value[0]?.region ?? null)
-const together = computed(() => jobs.value.filter((job) => job.region === region.value))
-const others = computed(() => jobs.value.filter((job) => job.region !== region.value))
-const rows = computed(() => orderFor(together.value))
-const pdf = computed(
-  () => `/api/order.pdf?${new URLSearchParams(together.value.map(({ slug }) => ['job', slug])).toString()}`,
+/** One order for each country's sizes: a counter sells one of them. */
+const orders = computed(() =>
+  REGIONS.flatMap((region) => {
+    const own = jobs.value.filter((job) => job.region === region)
+    const rows = orderFor(own)
+    const pdf = `/api/order.pdf?${new URLSearchParams(own.map(({ slug }) => ['job', slug])).toString()}`
+    return rows.length === 0 ? [] : [{ region, rows, pdf }]
+  }),
 )
 const flip = (slug: string) => {
   picked.value = picked.value.includes(slug) ? picked.value.filter((one) => one !== slug) : [...picked.value, slug]
@@ -51,16 +54,20 @@ const flip = (slug: string) => {
         {{ job.name }} <span class="note t13">{{ job.place }}</span>
       </button>
     </div>
-    <p v-if="others.length" class="ochre t15 flex gap-2 items-center" data-test="other-country">
-      <StatusShape status="held" :size="14" />
-      {{ others.map(({ name }) => name).join(', ') }}: of another country's sizes, ordered apart.
-    </p>
     <p v-if="listed && picked.length === 0" class="t17">Tick the jobs that are bought for.</p>
-    <p v-else-if="listed && rows.length === 0" class="t17" data-test="nothing-to-order">Nothing to order for these.</p>
-    <template v-else-if="region"
-      ><OrderTable :rows="rows" :region="region" :can-count="false" />
-      <OrderVerbs :rows="rows" :region="region" :pdf="pdf" class="mt-4"
-    /></template>
+    <p v-else-if="listed && orders.length === 0" class="t17" data-test="nothing-to-order">
+      Nothing to order for these.
+    </p>
+    <section v-for="order in orders" :key="order.region" :data-day-order="order.region">
+      <h2 v-if="orders.length > 1" class="t20 w7 mt-3">{{ REGION_WORDS[order.region] }}</h2>
+      <OrderTable :rows="order.rows" :region="order.region" :can-count="false" />
+      <OrderVerbs
+        :rows="order.rows"
+        :region="order.region"
+        :pdf="order.pdf"
+        :has-key="orders.length === 1"
+        class="mt-4" />
+    </section>
     <p class="note t13 mt-4">What each van holds is typed on the job's own order.</p>
   </main>
 </template>

@@ -4,7 +4,16 @@ import type { Region } from '#core/units'
 import { csvLink } from '~/reading/csv'
 
 /** Ways out of an order: copied as text, as a table file, as a sheet. */
-const props = defineProps<{ rows: readonly OrderRow[]; region: Region; pdf: string }>()
+const props = withDefaults(
+  defineProps<{
+    rows: readonly OrderRow[]
+    region: Region
+    pdf: string
+    /** P prints this one: where several stand on a page, none. */
+    hasKey?: boolean
+  }>(),
+  { hasKey: true },
+)
 const isCopied = ref(false)
 watch(
   () => props.rows,
@@ -23,7 +32,11 @@ const csv = computed(() =>
   ),
 )
 const print = useTemplateRef<HTMLAnchorElement>('print')
-useKeys({ p: () => print.value?.click() })
+useKeys({
+  p: () => {
+    if (props.hasKey) print.value?.click()
+  },
+})
 </script>
 
 <template>
@@ -31,7 +44,7 @@ useKeys({ p: () => print.value?.click() })
     <UButton data-test="copy-order" @click="copy">{{ isCopied ? 'Copied' : 'Copy the order' }}</UButton>
     <a :href="csv" download="order.csv" class="link-verb" data-test="order-csv">Table file (CSV)</a>
     <a ref="print" :href="pdf" target="_blank" class="link-verb" data-test="order-pdf"
-      >Print <kbd class="only-wide">P</kbd></a
+      >Print <kbd v-if="hasKey" class="only-wide">P</kbd></a
     >
   </p>
 </template>

@@ -14,6 +14,7 @@ export interface RuledMethod {
   needsFlame: boolean
   /** Metal on metal, with nothing that heat spoils: above its rows the rating is not known rather than none. */
   sealsOnMetal?: true
+  drawing: { mouth: string }
   /** Done without a tool of its own (contract: kit). */
   byHand: boolean
   /** Fitting standards a tube in copper sizes carries in its print where it is listed for this method; any of them. */

@@ -72,6 +72,11 @@ function ratingReason(tube: Tube, { conditions }: Situation, method: RuledMethod
   return null
 }
 
+/** A barb has no way to slide: what is done instead. */
+const NO_SLIP =
+  'No slip coupling is made of it: flex an end aside and over the barb, take a slip coupling of another kind, or put in a piece by two joints.'
+const isInsert = ({ drawing }: RuledMethod): boolean => drawing.mouth.startsWith('barb')
+
 function playReason({ pipe }: Tube, { conditions }: Situation, method: RuledMethod): string | null {
   const play = alongOf(conditions)
   const socket = findSocket(method.id, pipe)
@@ -80,7 +85,8 @@ function playReason({ pipe }: Tube, { conditions }: Situation, method: RuledMeth
   // Without a depth nobody can say that the pipe goes in at no play at all.
   const need = depth ?? 0
   if (play >= need && !(depth === null && play === 0)) return null
-  return `The pipe has to be drawn back ${length(need, [play])} to enter. There is ${length(play, [need])}.`
+  const short = `The pipe has to be drawn back ${length(need, [play])} to enter. There is ${length(play, [need])}.`
+  return isInsert(method) ? `${short} ${NO_SLIP}` : short
 }
 
 function toolReason({ pipe }: Tube, { kit: { tools } }: Situation, method: RuledMethod): string | null {
