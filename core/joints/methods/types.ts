@@ -80,7 +80,7 @@ export interface MethodTraits {
 export type Closer = 'cap' | 'stop-end' | 'plug'
 
 /** What one way of joining tube is: what refuses it, what it asks for, how it is made, how it comes apart. */
-export interface JointMethod extends MethodTraits, RuledMethod {
+export interface JointMethod extends MethodTraits, Omit<RuledMethod, 'drawing'> {
   id: SocketMethod
   /** Its own, asked after the shared rule of the same code. */
   rules: readonly RefusalRule[]
