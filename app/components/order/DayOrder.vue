@@ -7,6 +7,8 @@ import { REGION_WORDS } from '~/wording/en'
 
 /** One order over the jobs of a day: those worked on today stand ticked, any other open one can be. */
 const store = useJobStore()
+/** Jobs of the country that is usual here are ticked by themselves; one in other units is by hand. */
+const usual = useUsualRegion()
 const listed = shallowRef<readonly ListedJob[] | null>(null)
 const problem = ref<string | null>(null)
 const picked = ref<readonly string[]>([])
@@ -18,7 +20,9 @@ onMounted(async () => {
     return
   }
   listed.value = answer.value.jobs
-  picked.value = answer.value.jobs.filter(({ at }) => at.slice(0, 10) === today()).map(({ slug }) => slug)
+  picked.value = answer.value.jobs
+    .filter(({ at, region }) => at.slice(0, 10) === today() && region === usual.value)
+    .map(({ slug }) => slug)
 })
 watch(picked, (slugs) => {
   for (const slug of slugs) void store.loadJob(slug)

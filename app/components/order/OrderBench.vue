@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { orderFor, type JobRecord, type OrderRow, type OrderScope } from '#core/record'
+import { orderFor, uncutPieces, type JobRecord, type OrderRow, type OrderScope } from '#core/record'
 
 /** One order for the counter: the whole job, or one joint or line of it, less what the van holds. */
 const props = defineProps<{ job: JobRecord }>()
@@ -19,6 +19,7 @@ function hold({ name, size }: OrderRow, quantity: number) {
   const van = quantity > 0 ? [...others, { name, size, quantity }] : others
   store.do(props.job.slug, 'kit/change', props.job.id, { van })
 }
+const uncut = computed(() => uncutPieces(props.job, scope.value))
 const waiting = computed(() => props.job.joints.filter(({ way }) => way === null).length)
 </script>
 
@@ -49,6 +50,11 @@ const waiting = computed(() => props.job.joints.filter(({ way }) => way === null
     <p v-if="waiting && !scope.joint && !scope.line" class="ochre t15 flex gap-2 items-center" data-test="no-way-yet">
       <StatusShape status="held" :size="14" />
       {{ waiting === 1 ? '1 joint has no way yet' : `${waiting} joints have no way yet` }}: it is not in this list.
+    </p>
+    <p v-if="uncut" class="ochre t15 flex gap-2 items-center" data-test="uncut">
+      <StatusShape status="held" :size="14" />
+      {{ uncut === 1 ? '1 piece has no cut yet' : `${uncut} pieces have no cut yet` }}: a fitting of it is to be
+      measured on Line. Its pipe is not in this list.
     </p>
     <p v-if="rows.length === 0" class="t17" data-test="nothing-to-order">
       Nothing to order: no joint has a way that is still to be made, and no line has legs.

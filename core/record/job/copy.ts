@@ -36,6 +36,8 @@ export function copyActs(job: JobRecord): CopyAct[] {
           b: plainEnd(joint.b),
           findA: null,
           findB: null,
+          // Of a valve its kind goes along, not what was measured of it and of the room it has.
+          valve: joint.valve.kind ? { kind: joint.valve.kind } : {},
           depths: {},
           comeBack: null,
           comeBackFor: '',

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { findWays, type OtherEnd } from '#core/joints'
-import { orderFor, type JobRecord, type OrderRow } from '#core/record'
+import { orderFor, uncutPieces, type JobRecord, type OrderRow } from '#core/record'
 import type { Region } from '#core/units'
 import type { Valve } from '#core/catalogue'
 import { aJob, aJoint, aLine } from '../../../tests/records'
@@ -85,6 +85,9 @@ describe('a line at the counter', () => {
     const pipes = rows.filter(({ group }) => group === 'pipe')
     expect(pipes[0]!.lengths!.mm).toBe(3000)
     expect(rows.some(({ group }) => group === 'supports')).toBe(true)
+    // What stands at a mouth that nobody has a figure for has no cut, and is said.
+    const isOpen = uncutPieces(aJob({ lines: [line] }))
+    expect(isOpen).toBe(4 - pipes.reduce((sum, { pieces }) => sum + pieces!, 0))
   })
   it('says a tee in words on the Continent, where the branch is named in the middle', () => {
     const rows = orderFor([aJob({ region: 'eu', lines: [line] })])

@@ -1,5 +1,5 @@
 import { compareText } from '#core/base'
-import { findSocket, getPipe, seriesOf, soldAs, type Pipe, type SocketMethod } from '#core/catalogue'
+import { findSocket, getPipe, inchesOf, seriesOf, soldAs, type Pipe, type SocketMethod } from '#core/catalogue'
 import {
   JOINT_METHODS,
   orderName,
@@ -208,11 +208,15 @@ function lengthsOf({ pipe, order }: OrderRow, region: Region): OrderRow['lengths
   return sold && mm ? { mm, count: Math.ceil(order / mm), isCoil: sold.isCoil } : undefined
 }
 
-/** Sizes in the order a counter reads them: by their first figure. */
-const figureOf = (size: string): number => {
-  const [, whole = '0', over, under = '1'] = /^(?:(\d+)(?:-|(?![\d/])))?(?:(\d+)\/(\d+))?/.exec(size) ?? []
-  return Number(whole) + (over === undefined ? 0 : Number(over) / Number(under))
-}
+/** Sizes in the order a counter reads them: by their first figure, of inches too. */
+const figureOf = (size: string): number => inchesOf(/^[\d/-]+/.exec(size)?.[0] ?? '0')
+
+/** Pieces of a job's lines that have no cut yet, so that their pipe is not in the order: a fitting is to be measured. */
+export const uncutPieces = (job: OrderedJob, { joint, line }: OrderScope = {}): number =>
+  job.lines
+    .filter(({ id }) => (joint === undefined && line === undefined) || id === line)
+    .flatMap((one) => surveyed(job, one).survey?.runs ?? [])
+    .filter(({ piece }) => !piece.ok || piece.value.cut === null).length
 
 /**
  * One order for the counter over some jobs, or one joint or line of a job: summed by name and size, in the groups a
