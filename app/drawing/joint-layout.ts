@@ -1,8 +1,9 @@
-import { findValveTakeOut, getPipe, type Pipe, type Valve } from '#core/catalogue'
+import { getPipe, type Pipe, type Valve } from '#core/catalogue'
 import {
   ALL_METHODS,
+  isClosed,
   isLoose,
-  JOINT_METHODS,
+  takeOutAt,
   valveAmong,
   type End,
   type Joint,
@@ -113,19 +114,8 @@ const leftEnters = (left: Part, joint: Joint): boolean =>
   left.kind === 'tail' || (joint.thread ? bringsMale(left, joint) : left.name.includes('spigot'))
 
 /** Stop to stop of a valve's body, mm: measured, else typical; what nobody knows is as long as it is thick. */
-function bodyLength(
-  valve: Valve,
-  { method, pipe, thread }: Joint,
-  widest: number,
-  measured: number | undefined,
-): number {
-  if (measured !== undefined) return 2 * measured
-  const mouth =
-    pipe === null
-      ? thread && ({ method: 'thread', form: thread.form === 'npt' ? 'npt' : 'bspp', size: thread.size } as const)
-      : method in JOINT_METHODS && { method: method as 'press', pipe: getPipe(pipe) }
-  return 2 * ((mouth && findValveTakeOut(valve, mouth)?.value) || widest)
-}
+const bodyLength = (valve: Valve, at: Joint, widest: number, measured: number | undefined): number =>
+  2 * (measured ?? (takeOutAt(valve, at)?.value || widest))
 
 /**
  * A whole way laid out along the pipe, from end a at the left to end b at the right, depths to scale and bodies typical.
@@ -294,7 +284,7 @@ export function layOutWay(
       broken: false,
       on: 'b',
     })
-  layout.length = 'cap' in b ? x + bare / 2 : x + bare
+  layout.length = isClosed(b) ? x + bare / 2 : x + bare
   layout.radius = Math.max(...layout.bodies.map(({ radius }) => radius), ...layout.tubes.map(({ pipe }) => pipe.od / 2))
   return layout
 }

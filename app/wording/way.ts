@@ -1,5 +1,5 @@
 import { getPipe } from '#core/catalogue'
-import { isLoose, type OtherEnd, type Thread, type Way } from '#core/joints'
+import { isClosed, isLoose, type OtherEnd, type Thread, type Way } from '#core/joints'
 import type { Region } from '#core/units'
 import { speak } from '#core/speech'
 import { methodWords } from './en'
@@ -39,10 +39,10 @@ const threadWords = ({ size, form, gender, material, seat }: Thread): string =>
 
 /** Both ends in a few words. */
 export const endsLabel = ({ a, b }: { a: OtherEnd | null; b: OtherEnd | null }): string =>
-  b && 'cap' in b ? `${endLabel(a)}, closed` : `${endLabel(a)} to ${endLabel(b)}`
+  isClosed(b) ? `${endLabel(a)}, closed` : `${endLabel(a)} to ${endLabel(b)}`
 
 export const endLabel = (end: OtherEnd | null): string => {
   if (end === null) return '?'
-  if ('cap' in end) return 'closed'
+  if (isClosed(end)) return 'closed'
   return 'pipe' in end ? getPipe(end.pipe).label : threadWords(end.thread)
 }

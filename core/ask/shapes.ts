@@ -1,5 +1,5 @@
 import { findSocket, getPipe, PIPES, SERIES } from '#core/catalogue'
-import type { PipeEnd } from '#core/joints'
+import type { Conditions, Method, PipeEnd } from '#core/joints'
 import { LITRES_PER_GALLON, run } from '#core/speech'
 import { FLOW_EXAMPLES, unitSystemOf } from '#core/units'
 import { Bag, because, replaced, wrong, type AskedBack, type Line, type Read, type Wrong } from './bag'
@@ -17,6 +17,17 @@ const partsOf = (tokens: readonly Token[], isBetween: (token: Token) => boolean)
 }
 
 /* What a line can ask of pipe and joints: each shape takes the words it reads, and leaves none. */
+
+/** The ways between two ends, with what was said of them and how they are best joined. */
+const waysOf = (line: Line, ends: object, conditions: Partial<Conditions>, order: readonly Method[]): Read => ({
+  verb: 'ways',
+  question: {
+    region: line.region,
+    ...ends,
+    ...(Object.keys(conditions).length > 0 ? { conditions } : {}),
+    ...(order.length > 0 ? { policy: { order } } : {}),
+  },
+})
 
 /** A cap named before the size is what is done to it: "cap a 22". After it, it is a fitting with a depth. */
 export const closes = (tokens: readonly Token[]): boolean => {
@@ -41,16 +52,7 @@ export function readClose(line: Line, tokens: readonly Token[]): Read {
   const a = endOf(line, bag)
   if (isNot(a)) return a
   if (bag.first) return wrong('one end, or a condition such as hot, wet or temporary', bag.first)
-  return {
-    verb: 'ways',
-    question: {
-      region: line.region,
-      a,
-      b: { cap: true },
-      ...(Object.keys(conditions).length > 0 ? { conditions } : {}),
-      ...(order.length > 0 ? { policy: { order } } : {}),
-    },
-  }
+  return waysOf(line, { a, b: { cap: true } }, conditions, order)
 }
 /** Two ends, one side of "to" each; what a slip coupling, a reducer or a plain coupling joins is its own pipe. */
 export function readWays(line: Line, tokens: readonly Token[]): Read {
@@ -82,17 +84,7 @@ export function readWays(line: Line, tokens: readonly Token[]): Read {
   common.all('valve')
   const over = bags.map((bag) => bag?.first).find(Boolean) ?? common.first
   if (over) return wrong('a condition such as hot, hidden, wet or wood', over)
-  return {
-    verb: 'ways',
-    question: {
-      region: line.region,
-      a,
-      b,
-      ...(valves[0] ? { valve: valves[0].valve } : {}),
-      ...(Object.keys(conditions).length > 0 ? { conditions } : {}),
-      ...(order.length > 0 ? { policy: { order } } : {}),
-    },
-  }
+  return waysOf(line, { a, b, ...(valves[0] ? { valve: valves[0].valve } : {}) }, conditions, order)
 }
 
 /** A thread's own end, or a pipe's, with the word that says how it is joined. */

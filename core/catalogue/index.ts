@@ -13,7 +13,7 @@ export { jointRating, pipeRating, pipeRatings } from './ratings'
 export type { Rating } from './ratings'
 
 export { factsOf, FAMILY_WORDS, SERIES, seriesOf } from './series'
-export { inchesOf, INCH_ORDER, METRIC_COPPER_ORDER } from './sizes'
+export { inchesOf, INCH_ORDER, METRIC_COPPER_ORDER, OUTSIDE_OF } from './sizes'
 export { aboutSource, SOURCES, sourcesNamed } from './sources'
 export {
   familiesOf,
@@ -27,6 +27,8 @@ export {
   fusionOf,
   fusionTool,
   hasThread,
+  insertionDepth,
+  threadFormOf,
   threadMadeUp,
 } from './sockets'
 

@@ -92,6 +92,21 @@ export const socketDepth = ({ row, source }: Socket): Figure => ({
 const threadRows = (form: ThreadForm) =>
   form === 'npt' ? ([NPT, NPT_SOURCE] as const) : ([BSPT, BSPT_SOURCE] as const)
 
+/** Taper thread that is cut on steel pipe, by its series: its country's. */
+const CUT_ON: Readonly<Record<string, ThreadForm>> = { 'st-40': 'npt', 'st-en': 'bspt' }
+/** The thread that is cut on pipe of a series; null where none is. */
+export const threadFormOf = (series: string): ThreadForm | null => CUT_ON[series] ?? null
+
+/** How deep a tube goes into a socket, or a threaded pipe makes up, mm; null where no figure is held. */
+export function insertionDepth(method: SocketMethod | 'thread', pipe: Pipe): Figure | null {
+  if (method === 'thread') {
+    const form = threadFormOf(pipe.series)
+    return form ? threadMadeUp(form, pipe.nominal) : null
+  }
+  const socket = findSocket(method, pipe)
+  return socket ? socketDepth(socket) : null
+}
+
 /** Whether a thread of a size is in the tables; parallel threads come in the sizes of the taper ones. */
 export const hasThread = (form: ThreadForm, nominal: string): boolean =>
   (threadRows(form)[0] as readonly EndRow[]).some((row) => row.nominal === nominal)

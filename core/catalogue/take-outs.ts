@@ -1,10 +1,10 @@
 import type { Figure } from '#core/base'
-import { findSocket, socketDepth, sourceOf, threadMadeUp } from './sockets'
+import { findSocket, insertionDepth, sourceOf, threadFormOf } from './sockets'
 import { seriesOf } from './series'
 import { STANDARDS } from './tables'
 import * as npt from './tables/asme-b1-20-1'
 import * as bspt from './tables/en-10226-1'
-import { VALVES as VALVE_ROWS } from './tables/makers-valves'
+import { TYPICAL, VALVES as VALVE_ROWS } from './tables/makers-valves'
 import { LINE_VALVES } from './types'
 import type {
   LengthRow,
@@ -53,33 +53,23 @@ export function findTakeOut(method: SocketMethod | 'thread', pipe: Pipe, fitting
     : null
 }
 
-const FORM_OF: Readonly<Record<string, ThreadForm>> = { 'st-40': 'npt', 'st-en': 'bspt' }
-
 /** Valves with threads have parallel ones in metric countries, which a taper male is sealed into. */
 function lineValveTakeOut(method: SocketMethod | 'thread', pipe: Pipe, valve: Valve): Figure | null {
   if (method !== 'thread') return findValveTakeOut(valve, { method, pipe })
-  const form = FORM_OF[pipe.series]
+  const form = threadFormOf(pipe.series)
   return form ? findValveTakeOut(valve, { method, form: form === 'npt' ? 'npt' : 'bspp', size: pipe.nominal }) : null
-}
-
-/** How deep a tube or a threaded pipe goes in, mm; null where no figure is held. */
-function depthIn(method: SocketMethod | 'thread', pipe: Pipe): Figure | null {
-  const form = FORM_OF[pipe.series]
-  if (method === 'thread') return form ? threadMadeUp(form, pipe.nominal) : null
-  const socket = findSocket(method, pipe)
-  return socket ? socketDepth(socket) : null
 }
 
 /** Whole length of what closes it, mm; null where no figure is held. */
 function closerLength(method: SocketMethod | 'thread', pipe: Pipe): Figure | null {
-  const form = FORM_OF[pipe.series]
+  const form = threadFormOf(pipe.series)
   if (method !== 'thread') return findCapLength(method, pipe)
   return form ? threadCapLength('cap', form, pipe.nominal) : null
 }
 
 /** From the tube's end to the outer end of what closes it: its whole length less the depth in it. */
 function capTakeOut(method: SocketMethod | 'thread', pipe: Pipe): Figure | null {
-  const [whole, depth] = [closerLength(method, pipe), depthIn(method, pipe)]
+  const [whole, depth] = [closerLength(method, pipe), insertionDepth(method, pipe)]
   if (whole?.value == null || depth?.value == null) return null
   return {
     value: Math.max(0, whole.value - depth.value),
@@ -144,7 +134,5 @@ function isRowOf(row: ValveRow, mouth: ValveMouth): boolean {
  */
 export function findValveTakeOut(valve: Valve, mouth: ValveMouth): Figure | null {
   const row = VALVE_ROWS.find((one) => one.valve === valve && isRowOf(one, mouth))
-  return row
-    ? { value: row.takeOutMm, lo: row.loMm, hi: row.hiMm, source: "makers' valves, typical: measure the valve" }
-    : null
+  return row ? { value: row.takeOutMm, lo: row.loMm, hi: row.hiMm, source: TYPICAL } : null
 }

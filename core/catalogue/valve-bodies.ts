@@ -1,10 +1,8 @@
 import type { Figure } from '#core/base'
-import { BODIES, LEVERS, WHEELS } from './tables/makers-valves'
+import { BODIES, LEVERS, TYPICAL as SOURCE, WHEELS } from './tables/makers-valves'
 import type { LengthRow, Pipe, Valve } from './types'
 
 /* What a valve's body, lever and wheel take, typical: the valve in the hand is measured. */
-
-const SOURCE = "makers' valves, typical: measure the valve"
 
 /** Inch sizes that metric tube's valves are built as. */
 const AS_INCH: Readonly<Record<string, string>> = {

@@ -5,7 +5,7 @@ export { flexPlay, isFlexible } from './flex'
 export type { FlexPlay } from './flex'
 export { alongOf, drawApart } from './play'
 export { asksFlow, findWays, readEnd, toOffer } from './ways'
-export { faceToFace, roomToTurn } from './turning'
+export { faceToFace, roomToTurn, takeOutAt } from './turning'
 export type { TurnRoom } from './turning'
 export { isOneWay, valveAmong } from './valve-fittings'
 export { concernsOfPipe, concernsOn, refuse } from './rules/ask'
@@ -36,6 +36,7 @@ export type {
 } from './card/types'
 export {
   isAtFace,
+  isClosed,
   isLoose,
   METHODS,
   REASONS,

@@ -1,3 +1,4 @@
+import { OUTSIDE_OF } from '#core/catalogue'
 import { formatLength, unitSystemOf, type Region } from '#core/units'
 import type { Part, Way } from './types'
 
@@ -11,19 +12,9 @@ export interface OrderLine {
   size: string
 }
 
-/** Inch tube by its outside: a nominal size and an eighth. */
-const OD_OF: Readonly<Record<string, string>> = {
-  '1/4': '3/8',
-  '3/8': '1/2',
-  '1/2': '5/8',
-  '5/8': '3/4',
-  '3/4': '7/8',
-  '1': '1-1/8',
-}
-
 /** Inch tube by its outside with the nominal beside it: "5/8 OD (1/2 nominal)". */
 export const outsideName = (nominal: string): string =>
-  OD_OF[nominal] ? `${OD_OF[nominal]} OD (${nominal} nominal)` : nominal
+  OUTSIDE_OF[nominal] ? `${OUTSIDE_OF[nominal]} OD (${nominal} nominal)` : nominal
 
 /** A part as it is called at the counter: with what it is of, where its name does not say so. */
 export const orderName = ({ name, material }: Pick<Part, 'name' | 'material'>): string =>

@@ -121,3 +121,12 @@ export function threadSizes(size: SizeClass): { form: ThreadForm; sizes: readonl
   if (AMERICAN.has(systemOf(size)) || systemOf(size).startsWith('pvc')) return { form: 'npt', sizes: [nominal] }
   return { form: 'bspt', sizes: (['en', 'ss', 'cs'].includes(systemOf(size)) ? METRIC[nominal] : OWN[size]) ?? [] }
 }
+
+/** Threads in play between ends: their own, and those that the adaptors of their tubes are sold with. */
+export const threadsAt = (
+  classes: readonly SizeClass[],
+  threads: readonly { form: ThreadForm; size: string }[],
+): { form: ThreadForm; size: string }[] => [
+  ...threads,
+  ...classes.map(threadSizes).flatMap(({ form, sizes }) => sizes.map((size) => ({ form, size }))),
+]

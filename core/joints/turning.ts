@@ -1,3 +1,8 @@
+import { findValveTakeOut, getPipe, type Valve } from '#core/catalogue'
+import type { Figure } from '#core/base'
+import { JOINT_METHODS } from './methods'
+import type { Joint } from './types'
+
 /* Room to turn a lever or a wheel, by its reach from the stem. Lengths in mm. */
 
 /** Room that fingers take beside a lever. Typical, makers. */
@@ -22,3 +27,17 @@ export const faceToFace = (takeOut: number, depths: readonly [number, number]): 
   left: 2 * takeOut,
   overall: 2 * takeOut + depths[0] + depths[1],
 })
+
+/**
+ * Middle of a valve to its stop at a joint of it, mm, typical; null where no row is held. Threads of metric countries are
+ * parallel in the valve.
+ */
+export function takeOutAt(valve: Valve, { method, pipe, thread }: Joint): Figure | null {
+  if (pipe === null)
+    return thread
+      ? findValveTakeOut(valve, { method: 'thread', form: thread.form === 'npt' ? 'npt' : 'bspp', size: thread.size })
+      : null
+  return method in JOINT_METHODS
+    ? findValveTakeOut(valve, { method: method as keyof typeof JOINT_METHODS, pipe: getPipe(pipe) })
+    : null
+}

@@ -58,6 +58,7 @@ export interface Closed {
   cap: true
 }
 export type OtherEnd = End | Closed
+export const isClosed = (end: OtherEnd | null | undefined): end is Closed => end != null && 'cap' in end
 
 /** How far one end moves, mm; null or not given is enough. */
 export interface EndPlay {

@@ -8,8 +8,8 @@ import {
   hazardOf,
   HAZARDS,
   hasThread,
+  threadFormOf,
   type SocketMethod,
-  type ThreadForm,
 } from '#core/catalogue'
 import { spoken } from '#core/speech'
 import { assembleWay, compareWays } from './assemble'
@@ -20,6 +20,7 @@ import { JOINT_METHODS } from './methods'
 import { refusalsOn } from './refuse'
 import { refuseThread } from './rules/threads'
 import { findChains } from './search'
+import { isClosed } from './types'
 import type {
   End,
   Offer,
@@ -33,9 +34,6 @@ import type {
   WaysAnswer,
   WaysQuestion,
 } from './types'
-
-/** Thread that is cut on steel pipe of a series: taper, by its country. */
-const THREADED: Readonly<Record<string, ThreadForm>> = { 'st-40': 'npt', 'st-en': 'bspt' }
 
 /**
  * An end as it is offered to a mouth. `path` stands before its fields in an issue: `unknown-id` at a pipe or thread
@@ -64,11 +62,11 @@ export function readEnd(end: End, on: 'a' | 'b', path = `${on}.`): Result<OpenOf
 
 /** The other end of a question: as the first, or nothing, where that one is closed. */
 export const readOther = (end: OtherEnd): Result<Offer> =>
-  'cap' in end ? ok({ kind: 'shut', on: 'b' }) : readEnd(end, 'b')
+  isClosed(end) ? ok({ kind: 'shut', on: 'b' }) : readEnd(end, 'b')
 
 /** A tube as it meets a mouth: steel pipe by the thread cut on it. */
 export function toOffer(tube: Tube, on: 'a' | 'b'): OpenOffer {
-  const form = THREADED[tube.pipe.series]
+  const form = threadFormOf(tube.pipe.series)
   return form
     ? { kind: 'thread', thread: { form, size: tube.pipe.nominal, gender: 'male', material: 'steel' }, on, tube }
     : { kind: 'tube', tube, on }
@@ -93,7 +91,7 @@ const unservedOf = (tubes: readonly (Tube | null)[]): string[] => [
     tubes.flatMap((tube) => {
       if (
         !tube ||
-        THREADED[tube.pipe.series] ||
+        threadFormOf(tube.pipe.series) ||
         (Object.keys(JOINT_METHODS) as SocketMethod[]).some((method) => findSocket(method, tube.pipe))
       )
         return []
@@ -206,7 +204,7 @@ function refusedOutright(a: Offer, b: Offer, situation: Situation): string | nul
 /** Over the open end of a pipe that is closed nothing has to be drawn apart. */
 function situationOf(question: WaysQuestion): Situation {
   const situation = fillSituation(question)
-  return 'cap' in question.b ? { ...situation, conditions: { ...situation.conditions, play: null } } : situation
+  return isClosed(question.b) ? { ...situation, conditions: { ...situation.conditions, play: null } } : situation
 }
 
 /** Every way in stock, best first. One chain can be walked with a fitting turned round where both its mouths mate: it is one way. */

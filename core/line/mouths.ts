@@ -2,8 +2,7 @@ import type { Figure } from '#core/base'
 import {
   findSocket,
   findTakeOut,
-  socketDepth,
-  threadMadeUp,
+  insertionDepth,
   type LineFitting,
   type Pipe,
   type SocketMethod,
@@ -37,10 +36,7 @@ function measuredOf({ kit, method, pipe, fitting, sizes }: MouthQuestion): Given
 const insertionOf = (given: Given, measured: Given, method: Method, pipe: Pipe): Figure => {
   if (given.insertion !== undefined) return exact(given.insertion)
   if (measured.insertion !== undefined) return exact(measured.insertion)
-  if (method === 'thread' && pipe.family === 'steel')
-    return threadMadeUp(pipe.series === 'st-40' ? 'npt' : 'bspt', pipe.nominal) ?? MEASURE
-  const socket = isSocketMethod(method) ? findSocket(method, pipe) : null
-  return socket ? socketDepth(socket) : MEASURE
+  return (method === 'thread' || isSocketMethod(method) ? insertionDepth(method, pipe) : null) ?? MEASURE
 }
 
 export interface MouthQuestion {

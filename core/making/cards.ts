@@ -3,6 +3,7 @@ import { getPipe, type EndFacts, type Family } from '#core/catalogue'
 import {
   ALL_METHODS,
   factsIn,
+  isClosed,
   isLoose,
   type Conditions,
   type End,
@@ -73,11 +74,8 @@ function nearOf(joint: Joint, joints: readonly Joint[], parts: readonly Part[]):
   ]
 }
 
-/** Whether the other end is nothing: the first is closed. */
-const isClosing = (b: CardsQuestion['b']): boolean => b != null && 'cap' in b
-
 /** Past the first entry of an end that is closed there is no pipe. */
-const isPastPipe = (entry: number, b: CardsQuestion['b']): boolean => entry > 0 && isClosing(b)
+const isPastPipe = (entry: number, b: CardsQuestion['b']): boolean => entry > 0 && isClosed(b)
 
 /** The pipe end an entry is made on; none for what stands between, or a bare thread. */
 function pipeEndOf({ on }: Joint, entry: number, { a, b }: Pick<CardsQuestion, 'a' | 'b'>): PipeEnd | undefined {
@@ -192,7 +190,7 @@ export function makeCards(question: CardsQuestion): MakeCard[] {
         conditions,
         policy,
         near: nearOf(joint, joints, parts),
-        closes: isClosing(question.b),
+        closes: isClosed(question.b),
         ambient: ambient ?? undefined,
         torch: torch ?? undefined,
         leastAmbient: question.leastAmbient ?? undefined,
@@ -201,7 +199,7 @@ export function makeCards(question: CardsQuestion): MakeCard[] {
       joint.pipe === null || isMarked(slip) ? undefined : joint.insertion,
     ),
   }))
-  return withPartSteps(onceUnderWater(withTicks(cards)), partSteps(parts, isClosing(question.b)))
+  return withPartSteps(onceUnderWater(withTicks(cards)), partSteps(parts, isClosed(question.b)))
 }
 
 /** The water is let in once all ends are made: what is looked at then stands on the card made last, and on no other. */

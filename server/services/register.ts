@@ -1,3 +1,4 @@
+import { isClosed } from '#core/joints'
 import { getPipe } from '#core/catalogue'
 import { shiftedEnds, standingSignoff, statusOf, type JobRecord, type JointRecord } from '#core/record'
 import { formatDecimal } from '#core/units'
@@ -34,7 +35,7 @@ const yesNo = (is: boolean): string => (is ? 'yes' : 'no')
 
 function endLabel(end: JointRecord['b']): string {
   if (end === null) return ''
-  if ('cap' in end) return 'closed'
+  if (isClosed(end)) return 'closed'
   if ('pipe' in end) return getPipe(end.pipe).label
   return `${end.thread.size} ${end.thread.form.toUpperCase()} ${end.thread.gender}`
 }
@@ -50,8 +51,7 @@ function toRow(job: JobRecord, joint: JointRecord, { head }: Pick<Chain, 'head'>
   return {
     joint: `J${joint.number}`,
     where: joint.place,
-    pipes:
-      joint.b && 'cap' in joint.b ? `${endLabel(joint.a)}, closed` : `${endLabel(joint.a)} to ${endLabel(joint.b)}`,
+    pipes: isClosed(joint.b) ? `${endLabel(joint.a)}, closed` : `${endLabel(joint.a)} to ${endLabel(joint.b)}`,
     methods: [...new Set(joint.way?.joints.map(({ method }) => method) ?? [])].join(', '),
     marksMm: marksWords(joint, (mm) => formatDecimal(mm, 1)),
     measured: signed ? yesNo(signed.marks.some(({ measured }) => measured)) : '',

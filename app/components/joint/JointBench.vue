@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { turnReach, getPipe } from '#core/catalogue'
-import { asksFlow, isOneWay, type Conditions, type End } from '#core/joints'
+import { isClosed, asksFlow, isOneWay, type Conditions, type End } from '#core/joints'
 import { isUntouched, playOfEnd, type JobRecord } from '#core/record'
 import { SERVICE_WORDS } from '~/wording/en'
 import { endLabel } from '~/wording/way'
@@ -95,10 +95,10 @@ const reach = computed(() => {
 const ROOM_PX = 300
 /** What the drawing from above takes of the width beside the one from the side. */
 const beside = computed(() => (reach.value !== null && !narrow.value ? ROOM_PX : 0))
-const isClosed = computed(() => joint.value?.b != null && 'cap' in joint.value.b)
+const isShut = computed(() => isClosed(joint.value?.b))
 /** A cap for a time is not taken without the day it comes off again. */
 const needsDay = computed(() => {
-  return isClosed.value && conditions.value.temporary && !joint.value?.comeBack
+  return isShut.value && conditions.value.temporary && !joint.value?.comeBack
 })
 const set = (name: keyof Conditions, value: Conditions[keyof Conditions] | undefined) =>
   setCondition(name, value as never)
@@ -203,7 +203,7 @@ const missingEnds = computed(() => {
           :is-signed="isSigned"
           :taken="way.id === joint.wayId"
           :needs-day="needsDay"
-          :is-closed="isClosed"
+          :is-closed="isShut"
           @take="take(way.id)"
           ><template #first
             ><ValveSum
@@ -258,7 +258,7 @@ const missingEnds = computed(() => {
             :is-signed="isSigned"
             :taken="way.id === joint.wayId"
             :needs-day="needsDay"
-            :is-closed="isClosed"
+            :is-closed="isShut"
             @take="take(way.id)"
             ><template #first
               ><ValveSum

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { isClosed } from '#core/joints'
 import { knownOf, type JobRecord, type JointBody, type JointRecord } from '#core/record'
 import { endLabel } from '~/wording/way'
 
@@ -13,7 +14,7 @@ const knownAt = (on: 'a' | 'b') =>
   )
 const known = computed(() => ({ a: knownAt('a'), b: knownAt('b') }))
 /** The other end, where it is one. */
-const openB = computed(() => (props.joint.b && !('cap' in props.joint.b) ? props.joint.b : null))
+const openB = computed(() => (isClosed(props.joint.b) ? null : props.joint.b))
 /** Which find an end came from, by its number. */
 const foundAs = (find: string | null) => {
   const at = find === null ? -1 : props.job.finds.findIndex(({ id }) => id === find)

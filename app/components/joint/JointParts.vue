@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { isOneWay } from '#core/joints'
+import { isClosed, isOneWay } from '#core/joints'
 import type { Valve } from '#core/catalogue'
 import type { JobRecord, JointBody, JointRecord } from '#core/record'
 import { VALVE_NAMES, valvesOf } from '~/wording/valve'
@@ -11,7 +11,7 @@ const emit = defineEmits<{ change: [changes: Partial<JointBody>]; pick: [what: '
 const other = computed(() => {
   const { b } = props.joint
   if (b === null) return null
-  if ('cap' in b) return 'cap'
+  if (isClosed(b)) return 'cap'
   return 'pipe' in b ? 'pipe' : 'thread'
 })
 const close = () => {

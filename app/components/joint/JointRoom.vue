@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { alongOf, drawApart, fillConditions, type End, type EndPlay, type Way } from '#core/joints'
+import { isClosed, alongOf, drawApart, fillConditions, type End, type EndPlay, type Way } from '#core/joints'
 import { conditionsNow, playOfEnd, type JointBody, type JointRecord } from '#core/record'
 import type { UnitSystem } from '#core/units'
 import { tapeWords } from '~/reading/format'
@@ -31,7 +31,7 @@ function setPlay(on: 'a' | 'b', play: EndPlay) {
 </script>
 
 <template>
-  <div v-if="joint.a && joint.b && !('cap' in joint.b)" class="both">
+  <div v-if="joint.a && joint.b && !isClosed(joint.b)" class="both">
     <EndRoom
       v-for="on in ['a', 'b'] as const"
       :key="on"

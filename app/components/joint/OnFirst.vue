@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { JOINT_METHODS, toTube, type Way } from '#core/joints'
+import { isClosed, JOINT_METHODS, toTube, type Way } from '#core/joints'
 import { getPipe } from '#core/catalogue'
 import { ON_FIRST, onFirstWords, type JobRecord, type JointBody, type JointRecord, type OnFirst } from '#core/record'
 import { speak } from '#core/speech'
@@ -11,7 +11,7 @@ import { speak } from '#core/speech'
 const props = defineProps<{ job: JobRecord; joint: JointRecord; way: Way; isSigned: boolean }>()
 const emit = defineEmits<{ change: [changes: Partial<JointBody>] }>()
 const on = ref<'a' | 'b'>('a')
-const pipeEnds = computed(() => (props.joint.b && 'cap' in props.joint.b ? (['a'] as const) : (['a', 'b'] as const)))
+const pipeEnds = computed(() => (isClosed(props.joint.b) ? (['a'] as const) : (['a', 'b'] as const)))
 const pipeOf = (end: 'a' | 'b') => {
   const own = props.joint[end]
   return own && 'pipe' in own ? own.pipe : null

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { findValveTakeOut, getPipe, turnReach, valveBody } from '#core/catalogue'
-import { faceToFace, JOINT_METHODS, type Way } from '#core/joints'
+import { getPipe, turnReach, valveBody } from '#core/catalogue'
+import { faceToFace, isLoose, takeOutAt, type Way } from '#core/joints'
 import type { JointBody } from '#core/record'
 import { formatDecimal, type UnitSystem } from '#core/units'
 import { readLengthField } from '~/reading/length-field'
@@ -13,24 +13,13 @@ const emit = defineEmits<{ change: [valve: JointBody['valve']] }>()
 
 /** The joints at the valve's own mouths: the pair of one method round it, else its threads. */
 const mouths = computed(() => {
-  const at = props.way.parts.filter(({ kind }) => kind !== 'tail').findIndex(({ kind }) => kind === 'valve')
+  // Between each two joints stands one thing, a tail too.
+  const at = props.way.parts.filter((part) => !isLoose(part)).findIndex(({ kind }) => kind === 'valve')
   return [props.way.joints[at], props.way.joints[at + 1]] as const
 })
 const typical = computed(() => {
   const [first] = mouths.value
-  const { kind } = props.valve
-  if (!first || !kind) return null
-  if (first.pipe === null)
-    return first.thread
-      ? findValveTakeOut(kind, {
-          method: 'thread',
-          form: first.thread.form === 'npt' ? 'npt' : 'bspp',
-          size: first.thread.size,
-        })
-      : null
-  return first.method in JOINT_METHODS
-    ? findValveTakeOut(kind, { method: first.method as keyof typeof JOINT_METHODS, pipe: getPipe(first.pipe) })
-    : null
+  return first && props.valve.kind ? takeOutAt(props.valve.kind, first) : null
 })
 const takeOut = computed(() => props.valve.takeOut ?? typical.value?.value ?? null)
 const sum = computed(() => {

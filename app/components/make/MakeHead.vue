@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { isAtFace } from '#core/joints'
+import { isClosed, isAtFace } from '#core/joints'
 import type { MakeCard, Slip } from '#core/making'
 import { printedOn, statusOf, type JobRecord, type JointRecord } from '#core/record'
 import { formatLength, unitSystemOf } from '#core/units'
@@ -41,7 +41,7 @@ const depthSource = computed(() => {
 /** What closes a line is met by the last of its joints. */
 const isShut = computed(() => {
   const { b, way } = props.joint
-  return b !== null && 'cap' in b && props.card?.entry === (way?.joints.length ?? 0) - 1
+  return isClosed(b) && props.card?.entry === (way?.joints.length ?? 0) - 1
 })
 </script>
 

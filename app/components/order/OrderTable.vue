@@ -12,9 +12,10 @@ const emit = defineEmits<{ hold: [row: OrderRow, quantity: number] }>()
 
 const system = computed(() => unitSystemOf(props.region))
 const groups = computed(() =>
-  ORDER_GROUPS.map((group) => ({ group, rows: props.rows.filter((row) => row.group === group) })).filter(
-    ({ rows }) => rows.length > 0,
-  ),
+  ORDER_GROUPS.map((group) => ({
+    group,
+    rows: props.rows.filter((row) => row.group === group).map((row) => ({ row, words: orderWords(row, props.region) })),
+  })).filter(({ rows }) => rows.length > 0),
 )
 const shown = ({ have, unit }: OrderRow) => {
   if (have === 0) return ''
@@ -34,11 +35,14 @@ const problem = (row: OrderRow) => (text: string) =>
       <tr>
         <th colspan="5" class="zone-heading">{{ GROUP_WORDS[group] }}</th>
       </tr>
-      <tr v-for="row in own" :key="row.name + row.size" :class="{ enough: row.order === 0 }" :data-order="row.name">
-        <td class="q t20 w7">{{ orderWords(row, region).quantity }}</td>
+      <tr
+        v-for="{ row, words } in own"
+        :key="row.name + row.size"
+        :class="{ enough: row.order === 0 }"
+        :data-order="row.name">
+        <td class="q t20 w7">{{ words.quantity }}</td>
         <td class="t17">
-          {{ row.name
-          }}<span v-if="orderWords(row, region).note" class="note t13 block">{{ orderWords(row, region).note }}</span>
+          {{ row.name }}<span v-if="words.note" class="note t13 block">{{ words.note }}</span>
         </td>
         <td class="t17 w7 size">{{ row.size }}</td>
         <td class="note t13 need">of {{ amountWords(row, row.need, region) }}</td>

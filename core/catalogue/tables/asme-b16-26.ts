@@ -1,3 +1,4 @@
+import { OUTSIDE_OF } from '../sizes'
 import type { EndRow, SocketTable, Source } from '../types'
 
 export const SOURCE = {
@@ -15,16 +16,14 @@ export const SOCKETS = [
   { nominal: '7/8', depthMm: 24, loMm: 19, hiMm: 30, typical: true },
 ] as const satisfies readonly EndRow[]
 
-/** Compression bodies for inch tube are named by the tube's outside diameter, 1/8 in over its nominal size. */
-const TUBE_OD_NAME = { '1/4': '3/8', '3/8': '1/2', '1/2': '5/8', '3/4': '7/8' } as const
-
 export const SOCKET_TABLES = [
   {
     method: 'compression',
     rows: SOCKETS,
     families: ['copper', 'pex'],
     sizing: 'cts',
-    rename: TUBE_OD_NAME,
+    // Bodies for inch tube are named by the tube's outside diameter.
+    rename: OUTSIDE_OF,
     rating: null,
   },
 ] as const satisfies readonly SocketTable[]

@@ -7,6 +7,9 @@ export const SOURCE = {
   checked: 'part',
 } as const satisfies Source
 
+/** Words for where any of these figures is from. */
+export const TYPICAL = "makers' valves, typical: measure the valve"
+
 /**
  * Middle to stop, mm; of an angle valve and a drain the inlet's stop to the outlet's centre line. No standard fixes one:
  * the valve in the hand is measured.
