@@ -1,30 +1,19 @@
 import { z } from 'zod'
 import { LOOK_PARTS } from '#core/inspect'
-import {
-  CHLORINE_DIGITS,
-  LINE_FITTINGS,
-  MADE_FOR,
-  PEX_TYPES,
-  SUPPORT_CODES,
-  SURFACES,
-  VALVES,
-  TEMPERS,
-  TRACED,
-} from '#core/catalogue'
+import { LINE_FITTINGS, SUPPORT_CODES, VALVES } from '#core/catalogue'
 import { FLOW_FITTINGS } from '#core/flow'
 import { HEAT_TARGETS } from '#core/heat'
 import { COLOURS, FLEXES, HELD_BYS, INSTRUMENTS, LAGGINGS, SCRATCHES, STRIPES, TRACES } from '#core/identify'
 import { MADE_METHODS, METHODS, REASONS, NEAR, SEATS, SERVICES, THREAD_FORMS, THREAD_MATERIALS } from '#core/joints'
 import { DIRECTIONS, MEASURED_TO } from '#core/line'
 import { REGIONS } from '#core/units'
+import { end, facts, length, otherEnd, text } from './ends'
 
 /* The schema of each verb's question. */
 
 const region = z.enum(REGIONS)
 /** Whose words an answer is in: Britain's where nothing is said. */
 const words = region.default('gb')
-const text = z.string().max(200)
-const length = z.number().finite().positive().max(100_000)
 
 export const pipesQuestion = z.strictObject({
   family: text.optional(),
@@ -66,34 +55,6 @@ export const identifyQuestion = z.strictObject({
   can: z.array(canDo).max(50).optional(),
   checks: z.array(check).max(50),
 })
-
-/** What is known of a pipe end beside its size. */
-const facts = {
-  temper: z.enum(TEMPERS).optional(),
-  pexType: z.enum(PEX_TYPES).optional(),
-  barrier: z.union([z.boolean(), z.literal('unknown')]).optional(),
-  chlorine: z.union([z.literal(CHLORINE_DIGITS), z.literal('unknown')]).optional(),
-  class: z.string().max(40).optional(),
-  listing: z.array(z.string().max(60)).max(40).optional(),
-  surface: z.enum(SURFACES).optional(),
-  traced: z.enum(TRACED).optional(),
-  madeFor: z.enum(MADE_FOR).optional(),
-}
-const end = z.union([
-  z.strictObject({ pipe: text, wall: length.optional(), ...facts }),
-  z.strictObject({
-    thread: z.strictObject({
-      form: z.enum(THREAD_FORMS),
-      size: text,
-      gender: z.enum(['male', 'female']),
-      material: z.enum(THREAD_MATERIALS),
-      seat: z.enum(SEATS).optional(),
-    }),
-  }),
-])
-
-/** The other end, or that the first is closed. */
-const otherEnd = z.union([...end.options, z.strictObject({ cap: z.literal(true) })])
 
 /** How far one end moves along the pipe and aside, mm; null is enough. */
 const moves = z.number().finite().min(0).max(100_000).nullable().optional()

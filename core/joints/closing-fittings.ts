@@ -3,7 +3,7 @@ import { w } from '#core/speech'
 import { fitting, LETTERS, SHUT, sizeName, socket, thread, words, type Fitting } from './fitting'
 import { JOINT_METHODS } from './methods'
 import type { Closer } from './methods/types'
-import { methodsOf, systemOf, threadSizes, type SizeClass } from './size-classes'
+import { methodsOf, systemOf, threadsAt, type SizeClass } from './size-classes'
 
 /* What closes a line: caps, plugs and stop ends. */
 
@@ -36,7 +36,4 @@ function threadClosers(form: ThreadForm, size: string): Fitting[] {
 export const closersOnThreads = (
   classes: readonly SizeClass[],
   threads: readonly { form: ThreadForm; size: string }[],
-): Fitting[] =>
-  [...threads, ...classes.map(threadSizes).flatMap(({ form, sizes }) => sizes.map((size) => ({ form, size })))].flatMap(
-    ({ form, size }) => threadClosers(form, size),
-  )
+): Fitting[] => threadsAt(classes, threads).flatMap(({ form, size }) => threadClosers(form, size))

@@ -1,7 +1,7 @@
 import { VALVES, type SocketMethod, type ThreadForm, type Valve } from '#core/catalogue'
 import { fitting, LETTERS, sizeName, socket, thread, words, type Fitting, type Mouth } from './fitting'
 import { JOINT_METHODS } from './methods'
-import { methodsOf, systemOf, threadSizes, type SizeClass } from './size-classes'
+import { methodsOf, systemOf, threadsAt, type SizeClass } from './size-classes'
 
 import type { Part } from './types'
 
@@ -107,12 +107,8 @@ export function valvesFor(
   classes: readonly SizeClass[],
   threads: readonly { form: ThreadForm; size: string }[],
 ): Fitting[] {
-  const sizes = [
-    ...threads,
-    ...classes.map(threadSizes).flatMap(({ form, sizes: own }) => own.map((size) => ({ form, size }))),
-  ]
   return [
     ...classes.flatMap((size) => (AT_FIXTURE.has(valve) ? atFixture(valve, size) : inLine(valve, size))),
-    ...(withThreads(valve) ? sizes.map(({ form, size }) => threaded(valve, form, size)) : []),
+    ...(withThreads(valve) ? threadsAt(classes, threads).map(({ form, size }) => threaded(valve, form, size)) : []),
   ]
 }

@@ -206,16 +206,11 @@ const missingEnds = computed(() => {
           :is-closed="isShut"
           @take="take(way.id)"
           ><template #first
-            ><ValveSum
-              v-if="joint.valve.kind"
-              :way="way"
-              :valve="joint.valve"
-              :system="system"
-              :is-signed="isSigned"
-              @change="(valve) => change({ valve })" /><OnFirst
+            ><WayParts
               :job="job"
               :joint="joint"
               :way="way"
+              :system="system"
               :is-signed="isSigned"
               @change="change" /></template
           ><NuxtLink
@@ -261,16 +256,11 @@ const missingEnds = computed(() => {
             :is-closed="isShut"
             @take="take(way.id)"
             ><template #first
-              ><ValveSum
-                v-if="joint.valve.kind"
-                :way="way"
-                :valve="joint.valve"
-                :system="system"
-                :is-signed="isSigned"
-                @change="(valve) => change({ valve })" /><OnFirst
+              ><WayParts
                 :job="job"
                 :joint="joint"
                 :way="way"
+                :system="system"
                 :is-signed="isSigned"
                 @change="change" /></template></WayWorking></template
       ></USlideover>

@@ -74,7 +74,8 @@ export const PART_RULES: readonly ChainRule[] = [
   care(
     'valve-heat',
     'a valve is soldered',
-    'Open it before the flame, wet cloth round its body: a closed valve traps steam, and heat spoils its seat. Flame on the cup, not on the body.',
+    'Open it before the flame, wet cloth round its body: a closed valve traps steam, and heat spoils its seat. ' +
+      'Flame on the cup, not on the body.',
     'ASTM B828; makers',
     ({ chain }) => hasHotValve(chain),
   ),

@@ -74,7 +74,8 @@ function ratingReason(tube: Tube, { conditions }: Situation, method: RuledMethod
 
 /** A barb has no way to slide: what is done instead. */
 const NO_SLIP =
-  'No slip coupling is made of it: flex an end aside and over the barb, take a slip coupling of another kind, or put in a piece by two joints.'
+  'No slip coupling is made of it: flex an end aside and over the barb, ' +
+  'take a slip coupling of another kind, or put in a piece by two joints.'
 const isInsert = ({ drawing }: RuledMethod): boolean => drawing.mouth.startsWith('barb')
 
 function playReason({ pipe }: Tube, { conditions }: Situation, method: RuledMethod): string | null {
