@@ -100,6 +100,7 @@ const SHOWS: Readonly<Record<Choice, (family: Family) => Shares>> = {
         steel: { silver: 5, grey: 3, black: 2 },
         stainless: { silver: 9 },
         lead: { grey: 9, silver: 1 },
+        vinyl: { white: 5, blue: 1 },
       }) as Record<Family, Shares>
     )[family],
   flex: (family): Shares =>
@@ -131,6 +132,7 @@ const SHOWS: Readonly<Record<Choice, (family: Family) => Shares>> = {
         steel: { thread: 9, pressed: 1 },
         stainless: { pressed: 9, olive: 1 },
         lead: { wiped: 9, olive: 1 },
+        vinyl: { olive: 7, collar: 3 },
       }) as Record<Family, Shares>
     )[family],
 }

@@ -27,6 +27,7 @@ const MATERIALS: Readonly<Record<Family, Material>> = {
   cpvc: { mark: 'dash-dot', pitch: 20, edge: 2 },
   pvc: { mark: 'dash', pitch: 15, edge: 2 },
   'pp-r': { mark: 'dash', pitch: 15, edge: 2 },
+  vinyl: { mark: 'dash', pitch: 12, edge: 1 },
   pe: { mark: 'wave', pitch: 18, edge: 1.25 },
 }
 

@@ -15,6 +15,9 @@ const MEANS: readonly (readonly [RegExp, (pipe: Pipe) => boolean])[] = [
   [/^(?:type m|m copper|copper m|type m copper|copper type m)$/, ({ series }) => series === 'cu-m'],
   [/^thick(?: wall)? copper$/, ({ series }) => series === 'cu-en-10'],
   [/^heavy copper$/, ({ series }) => series === 'cu-en-y'],
+  [/^(?:.*\bod\b.*copper.*|copper od|copper coil)$/, ({ series }) => series === 'cu-od'],
+  [/vinyl/, ({ series }) => series === 'vinyl-od'],
+  [/\bod\b/, ({ series }) => series === 'pe-od'],
   [/^(?:copper|cu)$/, ({ family }) => family === 'copper'],
   [/^(?:pe-rt|pert|pe rt)$/, ({ family }) => family === 'pert'],
   [

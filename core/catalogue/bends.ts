@@ -1,6 +1,9 @@
 import type { Figure } from '#core/base'
 import { about } from '#core/speech'
+import { seriesOf } from './series'
+import { BENDS as COILS } from './tables/astm-b280'
 import { INCH_COPPER, METRIC_COPPER } from './tables/en-1057-bends'
+import { BEND_TIMES } from './tables/small-tube'
 import type { BendRow, Family, Pipe } from './types'
 
 /** How a tube is bent on site: the centreline radius with its range, mm, and how. */
@@ -77,12 +80,15 @@ const MULTIPLES: Readonly<Record<Family, (Omit<Bend, 'radius'> & { times: number
   cpvc: null,
   pvc: null,
   lead: null,
+  vinyl: { ...BEND_TIMES, how: 'laid by hand, no kink', isPulled: false, springback: null },
 }
 
 /** Thickest tube that is pulled by hand while it is hard, mm; soft inch tube over 1 in is laid over a form. Practice. */
 const MOST_HARD_OD = 22.3
 const MOST_INCH_BENDER_OD = 28.6
-function copperHow({ od, series }: Pipe): string {
+function copperHow(pipe: Pipe): string {
+  const { od, series } = pipe
+  if (isCoil(pipe)) return 'soft: in a lever bender of its size, or over a spring'
   if (od <= MOST_HARD_OD) return MULTIPLES.copper!.how
   const isInch = !series.startsWith('cu-en')
   return isInch && od > MOST_INCH_BENDER_OD
@@ -90,19 +96,27 @@ function copperHow({ od, series }: Pipe): string {
     : `soft or half-hard, in a geared bender; hard tube over ${about(22)} is not bent by hand`
 }
 
-const rowOf = (pipe: Pipe): BendRow | undefined =>
-  pipe.family !== 'copper' || pipe.series === 'cu-bs-imp'
-    ? undefined
-    : [...METRIC_COPPER, ...INCH_COPPER].find(
-        (row) => row.nominal === pipe.nominal && (row.series === 'cu-en') === pipe.series.startsWith('cu-en'),
-      )
+const isCoil = ({ series }: Pipe): boolean => series === 'cu-od'
+function rowOf(pipe: Pipe): BendRow | undefined {
+  if (pipe.family !== 'copper' || pipe.series === 'cu-bs-imp') return undefined
+  if (isCoil(pipe)) return COILS.find(({ nominal }) => nominal === pipe.nominal)
+  return [...METRIC_COPPER, ...INCH_COPPER].find(
+    (row) => row.nominal === pipe.nominal && (row.series === 'cu-en') === pipe.series.startsWith('cu-en'),
+  )
+}
+
+/** Tube of small outside diameters is laid tighter than service pipe of its plastic. */
+function ruleOf({ series, family }: Pipe): (typeof MULTIPLES)[Family] {
+  if (series === 'cs-en') return MULTIPLES.stainless
+  return seriesOf(series).calledBy === 'outside' && family === 'pe' ? MULTIPLES.vinyl : MULTIPLES[family]
+}
 
 /**
  * How a pipe is bent and to what radius, typical; null where it is not bent on site. Carbon press tube bends as
  * stainless does.
  */
 export function bendOf(pipe: Pipe): Bend | null {
-  const rule = pipe.series === 'cs-en' ? MULTIPLES.stainless : MULTIPLES[pipe.family]
+  const rule = ruleOf(pipe)
   if (!rule) return null
   const { times, lo, hi, ...how } = rule
   const row = rowOf(pipe)

@@ -12,8 +12,8 @@ export { findPipe, findPipes, getPipe, PIPES, pipesNear } from './pipes'
 export { jointRating, pipeRating, pipeRatings } from './ratings'
 export type { Rating } from './ratings'
 
-export { factsOf, FAMILY_WORDS, SERIES, seriesOf } from './series'
-export { inchesOf, INCH_ORDER, METRIC_COPPER_ORDER, OUTSIDE_OF } from './sizes'
+export { bodySize, factsOf, FAMILY_WORDS, SERIES, seriesOf } from './series'
+export { inchesOf, INCH_ORDER, METRIC_COPPER_ORDER, NOMINAL_OF_OUTSIDE, OUTSIDE_OF } from './sizes'
 export { aboutSource, SOURCES, sourcesNamed } from './sources'
 export {
   familiesOf,
@@ -32,6 +32,7 @@ export {
   threadMadeUp,
 } from './sockets'
 
+export { appliancesIn, isSmallTube, isSmallPlastic, tubeInsert, tubeNut } from './small-tubes'
 export { soldAs } from './stock'
 
 export { SUPPORT_CODES, spacingOf, supportCodeOf } from './supports'

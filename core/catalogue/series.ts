@@ -1,4 +1,5 @@
 import { SERIES_FACTS } from './series-facts'
+import { NOMINAL_OF_OUTSIDE } from './sizes'
 import type { Family, Series, SeriesFacts } from './types'
 import type { Region } from '#core/units'
 
@@ -50,6 +51,17 @@ export const SERIES: readonly Series[] = [
     words: 'copper, type M',
     plastic: false,
     odToleranceMm: 0.04,
+  },
+  {
+    id: 'cu-od',
+    family: 'copper',
+    standard: 'ASTM B280',
+    regions: US,
+    sizing: 'cts',
+    calledBy: 'outside',
+    words: 'OD copper coil',
+    plastic: false,
+    odToleranceMm: 0.05,
   },
   {
     id: 'cu-en-x',
@@ -172,6 +184,28 @@ export const SERIES: readonly Series[] = [
   polyethylene('pe-id-115', 'ASTM D2239', 'own', 'PE, held to its bore, SIDR 11.5', 0.3),
   polyethylene('pe-id-15', 'ASTM D2239', 'own', 'PE, held to its bore, SIDR 15', 0.3),
   polyethylene('pe-id-19', 'ASTM D2239', 'own', 'PE, held to its bore, SIDR 19', 0.3),
+  {
+    id: 'pe-od',
+    family: 'pe',
+    standard: "Makers' small tube",
+    regions: US,
+    sizing: 'own',
+    calledBy: 'outside',
+    words: 'OD PE tube',
+    plastic: true,
+    odToleranceMm: 0.1,
+  },
+  {
+    id: 'vinyl-od',
+    family: 'vinyl',
+    standard: "Makers' small tube",
+    regions: US,
+    sizing: 'own',
+    calledBy: 'outside',
+    words: 'OD vinyl tube',
+    plastic: true,
+    odToleranceMm: 0.2,
+  },
   {
     id: 'st-40',
     family: 'steel',
@@ -313,6 +347,12 @@ export function seriesOf(id: string): Series {
   return series
 }
 
+/** The size by which a pipe's bodies go: its own name, or that of copper tube of its outside diameter. */
+export const bodySize = ({ series, nominal }: { series: string; nominal: string }): string => {
+  const { sizing, calledBy } = seriesOf(series)
+  return calledBy === 'outside' && sizing === 'cts' ? (NOMINAL_OF_OUTSIDE[nominal] ?? nominal) : nominal
+}
+
 /** How a series is sold, marked and used, and what it did badly. */
 export function factsOf(id: string): SeriesFacts {
   const facts = SERIES_FACTS[seriesOf(id).id]
@@ -335,4 +375,5 @@ export const FAMILY_WORDS: Readonly<Record<Family, string>> = {
   steel: 'steel',
   stainless: 'stainless steel',
   lead: 'lead',
+  vinyl: 'vinyl',
 }

@@ -1,5 +1,5 @@
 import type { Figure } from '#core/base'
-import { seriesOf } from './series'
+import { bodySize, seriesOf } from './series'
 import { STANDARDS } from './tables'
 import { MADE_UP as NPT, SOURCE as NPT_SOURCE } from './tables/asme-b1-20-1'
 import { RING_GAUGE, SOURCE as RING_GAUGE_SOURCE } from './tables/astm-f1807'
@@ -64,7 +64,8 @@ function lookUp(method: SocketMethod, pipe: Pipe): Socket | null {
   const found = tableOf(method, pipe)
   if (!found) return null
   const { table, source } = found
-  const fittingNominal = table.rename ? table.rename[pipe.nominal] : pipe.nominal
+  const size = bodySize(pipe)
+  const fittingNominal = table.rename ? table.rename[size] : size
   const row = table.rows.find((candidate) => candidate.nominal === fittingNominal)
   if (!row || fittingNominal === undefined) return null
   return {

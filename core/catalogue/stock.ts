@@ -9,7 +9,7 @@ export interface SoldAs {
 }
 
 /** Sold in coils for the most part in the United States. */
-const COILED: ReadonlySet<Family> = new Set(['pex', 'pert', 'pb', 'pe', 'multilayer'])
+const COILED: ReadonlySet<Family> = new Set(['pex', 'pert', 'pb', 'pe', 'multilayer', 'vinyl'])
 const FOOT_MM = 304.8
 const typical = (value: number, lo: number, hi: number): Figure => ({
   value,
@@ -25,6 +25,7 @@ export function soldAs(pipe: Pipe, region: Region): SoldAs {
   if (region === 'us') {
     if (pipe.family === 'steel') return straight(21 * FOOT_MM, 10 * FOOT_MM, 21 * FOOT_MM)
     if (COILED.has(pipe.family)) return coil(100 * FOOT_MM, 100 * FOOT_MM, 1000 * FOOT_MM)
+    if (pipe.series === 'cu-od') return coil(60 * FOOT_MM, 20 * FOOT_MM, 100 * FOOT_MM)
     return straight(10 * FOOT_MM, 10 * FOOT_MM, 20 * FOOT_MM)
   }
   switch (pipe.family) {

@@ -1,9 +1,12 @@
 import { MM_PER_INCH, type Region } from '#core/units'
 import { PIPES } from './pipes'
+import { seriesOf } from './series'
 import { inchesOf } from './sizes'
 import * as gb from './tables/bs-8558'
 import * as multilayer from './tables/en-multilayer-supports'
 import * as ppr from './tables/dvs-2210-1'
+import { CLIPS as COILS } from './tables/astm-b280'
+import { CLIPS as SMALL } from './tables/small-tube'
 import * as ipc from './tables/ipc-308-5'
 import * as irc from './tables/irc-p2605'
 import * as upc from './tables/upc-313-3'
@@ -85,11 +88,27 @@ function rowOf(table: Table, pipe: Pipe): { row: SupportRow; isOther: boolean } 
   return { row: below.row, isOther: true }
 }
 
+/** Small tube goes by practice, under every code: their rows begin with stiffer tube. Null for other pipe. */
+function smallSpacing({ series, nominal }: Pipe): Spacing | null {
+  const row = [...COILS, ...SMALL].find((one) => one.series === series && one.nominal === nominal)
+  return row
+    ? {
+        horizontal: row.horizontalMm,
+        vertical: row.verticalMm ?? row.horizontalMm,
+        midStorey: false,
+        byStorey: false,
+        source: `typical, practice of the United States for ${seriesOf(series).standard} by outside diameter`,
+      }
+    : null
+}
+
 /**
  * Greatest distances between the supports of a pipe by a code, with the table; EN has rows of multilayer only and takes
  * the British ones else.
  */
 export function spacingOf(code: SupportCode, pipe: Pipe, temperature = 20): Spacing | null {
+  const small = smallSpacing(pipe)
+  if (small) return small
   const table = code === 'gb' || code === 'en' ? GB : INCH[code]
   const found = rowOf(table, pipe)
   if (!found) return null

@@ -17,6 +17,7 @@ export const FAMILIES = [
   'steel',
   'stainless',
   'lead',
+  'vinyl',
 ] as const
 export type Family = (typeof FAMILIES)[number]
 
@@ -110,6 +111,14 @@ export interface SupportRow {
   /** Guided half way up each storey besides. */
   midStorey: boolean
   typical: boolean
+}
+
+/** Greatest distance between supports of one size of tube, mm, by practice. */
+export interface TubeSupportRow {
+  series: string
+  nominal: string
+  horizontalMm: number
+  verticalMm: number | null
 }
 
 /** Middle of a valve to the stop inside it, mm, with the range met; `form` where its ends are threads. */
@@ -233,6 +242,8 @@ export interface Series {
   standard: string
   regions: readonly Region[]
   sizing: SizingSystem
+  /** Named by its outside diameter, where others of its sizing are named by a bore. */
+  calledBy?: 'outside'
   /** Trade words after the size, e.g. "copper, type L". */
   words: string
   plastic: boolean

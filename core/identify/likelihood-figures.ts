@@ -49,6 +49,7 @@ export const SERIES_WEIGHT: Readonly<Record<string, number>> = {
   'cu-k': 0.15,
   'cu-l': 1,
   'cu-m': 0.6,
+  'cu-od': 0.12,
   'cu-en-x': 1,
   'cu-en-y': 0.08,
   'cu-en-10': 0.2,
@@ -71,6 +72,8 @@ export const SERIES_WEIGHT: Readonly<Record<string, number>> = {
   'pe-id-115': 0.01,
   'pe-id-15': 0.03,
   'pe-id-19': 0.005,
+  'pe-od': 0.2,
+  'vinyl-od': 0.02,
   'st-40': 0.4,
   'ml-astm': 0.1,
   bs7291: 0.8,
@@ -149,6 +152,7 @@ const COLOUR: Readonly<Record<Family, Shares<Colour>>> = {
   steel: { silver: 0.42, grey: 0.33, black: 0.14, red: 0.02, white: 0.04, yellow: 0.02 },
   stainless: { silver: 0.9, grey: 0.06 },
   lead: { grey: 0.72, silver: 0.12, white: 0.08, black: 0.03 },
+  vinyl: { white: 0.3, blue: 0.05, black: 0.05 },
 }
 
 const FLEX: Readonly<Record<Family, Shares<Flex>>> = {
@@ -165,6 +169,7 @@ const FLEX: Readonly<Record<Family, Shares<Flex>>> = {
   steel: { rigid: 0.996, springy: 0.002, soft: 0.002 },
   stainless: { rigid: 0.996, springy: 0.002, soft: 0.002 },
   lead: { soft: 0.7, rigid: 0.28, springy: 0.02 },
+  vinyl: { soft: 0.9, springy: 0.09, rigid: 0.01 },
 }
 
 /** Types K and L are sold in coils too, K mostly for the ground; M is sold hard only. ASTM B88. */
@@ -172,6 +177,7 @@ const FLEX_OF_SERIES: Readonly<Record<string, Shares<Flex>>> = {
   'cu-k': { rigid: 0.68, springy: 0.02, soft: 0.3 },
   'cu-l': { rigid: 0.84, springy: 0.02, soft: 0.14 },
   'cu-m': { rigid: 0.985, springy: 0.012, soft: 0.003 },
+  'cu-od': { soft: 0.93, rigid: 0.06, springy: 0.01 },
 }
 
 const SCRATCH: Readonly<Record<Family, Shares<Scratch>>> = {
@@ -188,6 +194,7 @@ const SCRATCH: Readonly<Record<Family, Shares<Scratch>>> = {
   pvc: { plastic: 0.99 },
   'pp-r': { plastic: 0.99 },
   pe: { plastic: 0.99 },
+  vinyl: { plastic: 0.99 },
 }
 
 /** Stripe along US copper tells its wall: ASTM B88, green K, blue L, red M. Other pipes mostly have none. */
@@ -216,11 +223,14 @@ const HELD_BY: Readonly<Record<Family, Shares<HeldBy>>> = {
   steel: { thread: 0.94, pressed: 0.02 },
   stainless: { pressed: 0.86, olive: 0.08, thread: NEVER },
   lead: { wiped: 0.82, olive: 0.1 },
+  vinyl: { olive: 0.6, collar: 0.3 },
 }
 
 /** Press tube of carbon steel is thin: it is pressed, where thick steel is threaded. */
 const HELD_BY_OF_SERIES: Readonly<Record<string, Shares<HeldBy>>> = {
   'cs-en': { pressed: 0.95, olive: 0.03, thread: NEVER },
+  'cu-od': { olive: 0.72, soldered: 0.12, pressed: 0.02, collar: 0.02, thread: NEVER },
+  'pe-od': { olive: 0.6, collar: 0.38 },
 }
 
 /** How often a magnet holds, of those where it may. */

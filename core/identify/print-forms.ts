@@ -67,6 +67,7 @@ export const LITERALS: readonly Literal[] = [
   standard('BS2871', 'BS 2871: metric copper tube, before EN 1057', ...COPPER_EN),
   standard('BS659', 'BS 659: old copper, sized by bore', 'cu-bs-imp'),
   standard('B88', 'ASTM B88: copper water tube', 'cu-k', 'cu-l', 'cu-m'),
+  standard('B280', 'ASTM B280: soft copper coil, called by its outside', 'cu-od'),
   standard('TYPEK', 'type K: thick wall', 'cu-k'),
   standard('TYPEL', 'type L: medium wall', 'cu-l'),
   standard('TYPEM', 'type M: thin wall', 'cu-m'),

@@ -22,7 +22,7 @@ const where =
   (method: Method): boolean =>
     ALL_METHODS[method].looks.includes(look)
 const always = (): boolean => true
-const SOFT: ReadonlySet<Pipe['family']> = new Set(['pex', 'pert', 'bs7291', 'pe', 'pb'])
+const SOFT: ReadonlySet<Pipe['family']> = new Set(['pex', 'pert', 'bs7291', 'pe', 'pb', 'vinyl'])
 const isPlastic = (pipe: Pipe | undefined): boolean => pipe !== undefined && seriesOf(pipe.series).plastic
 
 /**

@@ -71,7 +71,7 @@ export const factsIn = ({
 }: EndFacts): EndFacts => ({ temper, pexType, barrier, chlorine, class: printed, listing, surface, traced, madeFor })
 
 /** Series sold in one temper only. */
-const ONE_TEMPER: Readonly<Partial<Record<string, 'hard' | 'soft'>>> = { 'cu-m': 'hard' }
+const ONE_TEMPER: Readonly<Partial<Record<string, 'hard' | 'soft'>>> = { 'cu-m': 'hard', 'cu-od': 'soft' }
 
 /** Whether tube of a series is sold in one temper only, so that it need not be asked. */
 export const hasOneTemper = (series: string): boolean => series in ONE_TEMPER

@@ -71,5 +71,9 @@ export const thread = (form: ThreadForm, size: string, gender: Gender): Extract<
 export const SHUT: Mouth = { kind: 'shut' }
 export const words = (method: SocketMethod): string => JOINT_METHODS[method].words
 /** Size of a mouth as it is ordered. */
-export const sizeName = (method: SocketMethod, size: SizeClass): string =>
-  JOINT_METHODS[method].isNamedByOutside && systemOf(size) === 'cts' ? outsideName(nominalOf(size)) : nominalOf(size)
+export function sizeName(method: SocketMethod, size: SizeClass): string {
+  if (systemOf(size) === 'od') return `${nominalOf(size)} OD`
+  return JOINT_METHODS[method].isNamedByOutside && systemOf(size) === 'cts'
+    ? outsideName(nominalOf(size))
+    : nominalOf(size)
+}

@@ -14,7 +14,7 @@ describe('play of flexible tube by its radius', () => {
   })
   it('is that of coiled plastic and multilayer, and of no other tube', () => {
     const flexible = PIPES.filter(({ id }) => isFlexible(id)).map(({ family }) => family)
-    expect([...new Set(flexible)].sort()).toEqual(['bs7291', 'multilayer', 'pb', 'pe', 'pert', 'pex'].sort())
+    expect([...new Set(flexible)].sort()).toEqual(['bs7291', 'multilayer', 'pb', 'pe', 'pert', 'pex', 'vinyl'].sort())
     expect(flexPlay('cu-en-x-22', 1000)).toBeNull()
     expect(flexPlay('pex-en-16', 0)).toBeNull()
   })

@@ -1,5 +1,5 @@
 import { familiesOf, type SocketMethod, type Valve } from '#core/catalogue'
-import { classOf, compressionBodyOf, isMouthOfOldSize, otherSchedule, type SizeClass } from './size-classes'
+import { classOf, compressionBodyOf, isMouthOfOldSize, otherSchedule, pipesOfClass, systemOf, type SizeClass } from './size-classes'
 import type { Fitting, Mouth } from './fitting'
 import { fittingsBetween } from './fittings'
 import { ANSWERED_BY } from './refuse'
@@ -153,9 +153,10 @@ const TAILS = new Map<SizeClass, Tube | null>()
 function tailOf(size: SizeClass): Tube | null {
   const known = TAILS.get(size)
   if (known !== undefined) return known
-  const [system, nominal] = [size.slice(0, size.indexOf(':')), size.slice(size.indexOf(':') + 1)]
-  const series = TAIL_SERIES[system]
-  const tail = series ? toTube({ pipe: `${series}-${nominal.replace('/', '_')}` }) : null
+  // Where water tube begins above a size, coil called by its outside is cut for it.
+  const series = TAIL_SERIES[systemOf(size)]
+  const pipe = pipesOfClass(size).find((one) => one.series === series || one.series === 'cu-od')
+  const tail = series && pipe ? toTube({ pipe: pipe.id }) : null
   TAILS.set(size, tail)
   return tail
 }

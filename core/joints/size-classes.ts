@@ -1,4 +1,4 @@
-import { findSocket, INCH_ORDER, PIPES, seriesOf, type Pipe, type SocketMethod, type ThreadForm } from '#core/catalogue'
+import { bodySize, findSocket, INCH_ORDER, NOMINAL_OF_OUTSIDE, PIPES, seriesOf, type Pipe, type SocketMethod, type ThreadForm } from '#core/catalogue'
 import { JOINT_METHODS } from './methods'
 
 /* Tubes of one class enter the same body; what is made for a class goes by it. */
@@ -19,13 +19,15 @@ const SHARED_BODY: readonly (readonly [begins: string, system: string])[] = [
   ['pe-cts', 'pe-cts'],
   ['pe-ips-', 'pe-ips'],
   ['pe-id-', 'pe-id'],
+  ['pe-od', 'od'],
+  ['vinyl-od', 'od'],
 ]
 const sharedBody = (series: string): string | undefined =>
   SHARED_BODY.find(([begins]) => series.startsWith(begins))?.[1]
 
 const classFor = (pipe: Pipe): SizeClass => {
   const { sizing } = seriesOf(pipe.series)
-  return `${OWN_METAL[pipe.series] ?? sharedBody(pipe.series) ?? SYSTEM_OF[sizing] ?? pipe.series}:${pipe.nominal}`
+  return `${OWN_METAL[pipe.series] ?? sharedBody(pipe.series) ?? SYSTEM_OF[sizing] ?? pipe.series}:${bodySize(pipe)}`
 }
 
 const CLASSES = new Map(PIPES.map((pipe) => [pipe.id, classFor(pipe)]))
@@ -55,9 +57,15 @@ export function metricBodyOf(size: SizeClass): SizeClass | null {
   return socket ? `en:${socket.fittingNominal}` : null
 }
 
-/** Class of the body a tube enters by compression beside its own: old copper in metric, stainless in copper's. */
-export const compressionBodyOf = (size: SizeClass): SizeClass | null =>
-  systemOf(size) === 'ss' ? `en:${nominalOf(size)}` : metricBodyOf(size)
+/**
+ * Class of the body a tube enters by compression beside its own: old copper in metric, stainless in copper's, small
+ * plastic tube in that of copper with its outside diameter.
+ */
+export function compressionBodyOf(size: SizeClass): SizeClass | null {
+  if (systemOf(size) === 'ss') return `en:${nominalOf(size)}`
+  if (systemOf(size) === 'od') return `cts:${NOMINAL_OF_OUTSIDE[nominalOf(size)]}`
+  return metricBodyOf(size)
+}
 
 /** Class of PVC of the other schedule: one outside diameter, so a cemented socket of either takes both. */
 export function otherSchedule(size: SizeClass): SizeClass | null {
@@ -69,7 +77,16 @@ export function otherSchedule(size: SizeClass): SizeClass | null {
 export const isMouthOfOldSize = (size: SizeClass): boolean => metricBodyOf(size) !== null
 
 /** Systems whose adaptors have NPT threads of the tube's own name. */
-const AMERICAN: ReadonlySet<string> = new Set(['ml-astm', 'pe-cts', 'pe-ips', 'pe-id'])
+const AMERICAN: ReadonlySet<string> = new Set(['ml-astm', 'pe-cts', 'pe-ips', 'pe-id', 'od'])
+
+/** Threads of adaptors for tube in copper sizes, where they are others than its own size and one smaller. */
+const INCH_THREADS: Readonly<Record<string, readonly string[]>> = {
+  '1/8': ['1/8', '1/4'],
+  '1/4': ['1/4', '3/8'],
+  '3/8': ['3/8', '1/2'],
+  '1/2': ['1/2', '3/4'],
+  '5/8': ['1/2'],
+}
 
 /** Thread sizes that adaptors are sold with, by tube size: its own first, then one smaller. */
 export function threadSizes(size: SizeClass): { form: ThreadForm; sizes: readonly string[] } {
@@ -116,7 +133,7 @@ export function threadSizes(size: SizeClass): { form: ThreadForm; sizes: readonl
     const at = INCH_ORDER.indexOf(nominal)
     const smaller = INCH_ORDER[at - 1] === '5/8' ? '1/2' : INCH_ORDER[at - 1]
     const usual = at >= INCH_ORDER.indexOf('3/4') ? [nominal, smaller!] : [nominal]
-    return { form: 'npt', sizes: ({ '5/8': ['1/2'], '1/2': ['1/2', '3/4'] } as const)[nominal as '1/2'] ?? usual }
+    return { form: 'npt', sizes: INCH_THREADS[nominal] ?? usual }
   }
   if (AMERICAN.has(systemOf(size)) || systemOf(size).startsWith('pvc')) return { form: 'npt', sizes: [nominal] }
   return { form: 'bspt', sizes: (['en', 'ss', 'cs'].includes(systemOf(size)) ? METRIC[nominal] : OWN[size]) ?? [] }

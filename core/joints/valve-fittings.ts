@@ -1,7 +1,7 @@
-import { VALVES, type SocketMethod, type ThreadForm, type Valve } from '#core/catalogue'
+import { INCH_ORDER, VALVES, type SocketMethod, type ThreadForm, type Valve } from '#core/catalogue'
 import { fitting, LETTERS, sizeName, socket, thread, words, type Fitting, type Mouth } from './fitting'
 import { JOINT_METHODS } from './methods'
-import { methodsOf, systemOf, threadsAt, type SizeClass } from './size-classes'
+import { methodsOf, nominalOf, systemOf, threadsAt, type SizeClass } from './size-classes'
 
 import type { Part } from './types'
 
@@ -71,13 +71,18 @@ const threaded = (valve: Valve, form: ThreadForm, size: string): Fitting => {
 }
 
 /** Fixture outlets: inch ones by compression, named by the tube's outside; metric ones male parallel for a hose or tap nut. */
-const INCH_OUTLETS: readonly SizeClass[] = ['cts:1/4']
+const INCH_OUTLETS: readonly SizeClass[] = ['cts:1/8', 'cts:1/4']
 const METRIC_OUTLETS = ['1/2', '3/8'] as const
 
+const isSmaller = (one: SizeClass, other: SizeClass): boolean =>
+  INCH_ORDER.indexOf(nominalOf(one)) < INCH_ORDER.indexOf(nominalOf(other))
+
 function atFixture(valve: Valve, size: SizeClass): Fitting[] {
+  // Small plastic tube leaves a stop, and none takes it in.
+  if (systemOf(size) === 'od') return []
   return sold(size, valve).flatMap((method) =>
     systemOf(size) === 'cts'
-      ? INCH_OUTLETS.filter((outlet) => outlet !== size).map((outlet) =>
+      ? INCH_OUTLETS.filter((outlet) => isSmaller(outlet, size)).map((outlet) =>
           valveOf(
             valve,
             `${words(method)} x compression ${VALVE_WORDS[valve]}`,

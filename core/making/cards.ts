@@ -61,6 +61,7 @@ const PLASTICS: ReadonlySet<Family> = new Set<Family>([
   'pvc',
   'pp-r',
   'pe',
+  'vinyl',
 ])
 
 function nearOf(joint: Joint, joints: readonly Joint[], parts: readonly Part[]): Near[] {

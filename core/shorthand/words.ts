@@ -37,6 +37,10 @@ export const MATERIALS: readonly Material[] = [
   { names: ['type k copper', 'copper type k', 'type k', 'k copper', 'copper k'], ...both(['cu-k']) },
   { names: ['type l copper', 'copper type l', 'type l', 'l copper', 'copper l'], ...both(['cu-l']) },
   { names: ['type m copper', 'copper type m', 'type m', 'm copper', 'copper m'], ...both(['cu-m']) },
+  {
+    names: ['od copper', 'copper od', 'od soft copper', 'soft od copper', 'copper coil', 'od copper coil'],
+    ...both(['cu-od']),
+  },
   { names: ['thick copper', 'thick wall copper'], ...both(['cu-en-10']) },
   { names: ['heavy copper'], ...both(['cu-en-y']) },
   { names: ['copper', 'cu'], us: ['cu-l', 'cu-bs-imp', 'cu-en-x'], gb: ['cu-en-x', 'cu-bs-imp', 'cu-en-10', 'cu-l'] },
@@ -83,6 +87,11 @@ export const MATERIALS: readonly Material[] = [
   { names: ['cts pe', 'pe cts', 'pe-cts', 'polyethylene cts'], ...both(['pe-cts']) },
   { names: ['ips pe', 'pe ips', 'pe-ips', 'polyethylene ips'], ...both(['pe-ips-11']) },
   { names: ['id pe', 'pe id', 'pe-id', 'polyethylene id', 'insert pe'], ...both(['pe-id-7']) },
+  {
+    names: ['od polyethylene', 'polyethylene od', 'od pe', 'pe od', 'od poly', 'poly od'],
+    ...both(['pe-od']),
+  },
+  { names: ['vinyl', 'vinyl tube', 'od vinyl', 'vinyl od', 'od vinyl tube'], ...both(['vinyl-od']) },
   {
     names: ['poly', 'poly pipe', 'poly tube', 'poly tubing'],
     us: [],

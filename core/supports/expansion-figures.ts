@@ -10,8 +10,8 @@ interface Range {
   source: string
 }
 
-/** Mean linear expansion, mm/(m K). Handbooks; plastics differ by make. */
-export const EXPANSION: Readonly<Record<Family, Range>> = {
+/** Mean linear expansion, mm/(m K). Handbooks; plastics differ by make; of vinyl no figure is held. */
+export const EXPANSION: Readonly<Record<Exclude<Family, 'vinyl'>, Range> & { vinyl?: Range }> = {
   copper: { value: 0.0168, lo: 0.0165, hi: 0.017, source: 'handbooks' },
   pex: { value: 0.18, lo: 0.14, hi: 0.2, source: 'typical, handbooks' },
   pert: { value: 0.18, lo: 0.17, hi: 0.2, source: 'typical, handbooks' },

@@ -98,6 +98,7 @@ export function expansionOf({
   pipe,
 }: Pick<FixContext, 'question' | 'pipe'>): Expansion[] {
   const alpha = EXPANSION[pipe.family]
+  if (!alpha) return []
   const constant = ARM_CONSTANT[pipe.family]
   const warmer = temperature - installedAt
   return legs.map(({ length }, leg): Expansion => {

@@ -16,7 +16,7 @@ const { show } = useWorking()
 function showGrowth(leg: number) {
   const one = props.fixed.expansion.find((expansion) => expansion.leg === leg)!
   const { pipe, length: long } = props.fixed.survey.laid[leg]!
-  const alpha = EXPANSION[pipe.family]
+  const alpha = EXPANSION[pipe.family]!
   const constant = ARM_CONSTANT[pipe.family]
   const warmer = props.settings.temperature - props.settings.installedAt
   show({

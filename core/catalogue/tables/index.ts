@@ -5,6 +5,8 @@ import * as asmeB16_51 from './asme-b16-51'
 import * as asmeB36_10 from './asme-b36-10'
 import * as asse_1061 from './asse-1061'
 import * as astmB88 from './astm-b88'
+import * as astmB280 from './astm-b280'
+import * as smallTube from './small-tube'
 import * as astmD1785 from './astm-d1785'
 import * as saeJ513 from './sae-j513'
 import * as enIso_15874_3 from './en-iso-15874-3'
@@ -49,6 +51,7 @@ import * as lead from './lead'
 /** Every standard with tube or sockets: pipe first, then fittings. */
 export const STANDARDS: readonly Standard[] = [
   astmB88,
+  astmB280,
   en_1057,
   bs_659,
   astmF876,
@@ -61,6 +64,7 @@ export const STANDARDS: readonly Standard[] = [
   astmD2239,
   astmF1281,
   asmeB36_10,
+  smallTube,
   bs_7291,
   enIso_15875,
   enIso_21003,

@@ -1,20 +1,33 @@
-import { seriesOf, findSocket } from '#core/catalogue'
-import { formatDecimal } from '#core/units'
+import { isSmallPlastic, seriesOf, findSocket, tubeInsert, tubeNut } from '#core/catalogue'
+import { formatDecimal, formatLength } from '#core/units'
 import { about, w } from '#core/speech'
-import { cut, deburr, hasLiner, liner, mark, ream, rounded, turnsAsk } from '../card/draft'
+import { cut, deburr, hasLiner, liner, mark, ream, rounded, system, turnsAsk } from '../card/draft'
 import { nutTurns, NUT_TURNS_INCH, NUT_TURNS_PLASTIC } from '../card/facts'
 import { step } from '../card/remedy'
 import type { Card, DraftStep } from '../card/types'
 import { BOOKED, IN_GROUND, isInGround, isSoft, mayBeSoft, nutsInReach, TWO_SPANNERS } from '../rules/common'
-import { care, refusal, school } from '../rules/rule'
+import { care, note, refusal, school } from '../rules/rule'
 import type { Part, Tube } from '../types'
 import type { JointMethod } from './types'
 import { nutApart } from '../card/apart'
 
 const socketOf = ({ pipe }: Tube) => findSocket('compression', pipe)
+/** Thin soft tube; coil called by its outside is thick for its size. */
+const wantsSleeve = (tube: Tube): boolean => isSoft(tube) && tube.pipe.series !== 'cu-od'
 const isOld = ({ pipe }: Tube): boolean => seriesOf(pipe.series).sizing === 'bs-bore'
 
+/** Small tube called by its outside, plastic: insert inside, plastic ring outside. */
+const isSmall = ({ pipe }: Pick<Tube, 'pipe'>): boolean => isSmallPlastic(pipe)
+
+function smallParts({ pipe: { nominal } }: Tube): Part[] {
+  return [
+    { kind: 'liner', name: 'tube insert', size: `${nominal} OD`, quantity: 1 },
+    { kind: 'olive', name: `plastic ${w.olive}`, size: `${nominal} OD`, quantity: 1 },
+  ]
+}
+
 const looseParts = (tube: Tube): Part[] => {
+  if (isSmall(tube)) return smallParts(tube)
   if (tube.pipe.family === 'pex' || tube.pipe.family === 'bs7291')
     return [
       { kind: 'liner', name: 'pipe liner', size: tube.pipe.nominal, quantity: 1 },
@@ -24,7 +37,7 @@ const looseParts = (tube: Tube): Part[] => {
         : []),
     ]
   const socket = findSocket('compression', tube.pipe)
-  const sleeve: Part[] = isSoft(tube)
+  const sleeve: Part[] = wantsSleeve(tube)
     ? [{ kind: 'sleeve', name: 'support sleeve', size: tube.pipe.nominal, quantity: 1 }]
     : []
   return [...sleeve, ...oliveOf(tube, socket)]
@@ -44,6 +57,7 @@ function oliveOf(tube: Tube, socket: ReturnType<typeof socketOf>): Part[] {
 }
 
 function oliveWords({ pipe }: Card): string {
+  if (isSmall({ pipe })) return `Slide the plastic ${w.olive} on: not a brass one, which cuts into plastic tube`
   if (findSocket('compression', pipe)?.converterOlive) return `Slide on the ${w.olive} made for old ${pipe.nominal} in`
   return pipe.family === 'bs7291'
     ? `Slide a copper ${w.olive} on, dry: not a brass one`
@@ -57,6 +71,24 @@ function turnsFor(card: Card): { lo: number; hi: number } {
   return isInch(card) ? NUT_TURNS_INCH : nutTurns(Number(card.fittingNominal))
 }
 
+/** Thread of the nut for inch tube, which no tape goes on; nothing where none is held. */
+function outsideNut(card: Card): string {
+  const nut = isInch(card) || isSmall(card) ? tubeNut(card.fittingNominal) : null
+  return nut ? `: ${nut.thread}, no tape on it, ${formatLength(nut.acrossMm, system(card))} across its flats` : ''
+}
+
+/** The insert of small tube goes in as far as the ring will grip. */
+function linerOf(card: Card): DraftStep {
+  const insert = tubeInsert(card.pipe)
+  if (!insert?.value) return liner
+  const units = system(card)
+  return {
+    ...liner,
+    do: `Push the insert in to its flange: ${formatLength(insert.value, units)} of it stands inside`,
+    check: `Flange flat on the tube end; the insert is by the bore of this tube, ${formatLength(card.pipe.bore ?? 0, units)}.`,
+  }
+}
+
 const supportSleeve: DraftStep = {
   code: 'liner',
   do: 'Push the support sleeve into the soft tube, to its flange',
@@ -66,6 +98,7 @@ const supportSleeve: DraftStep = {
 
 function steps(card: Card): DraftStep[] {
   const { lo, hi } = turnsFor(card)
+  const nut = outsideNut(card)
   return [
     cut(card),
     ...(card.pipe.family === 'copper' ? [ream] : []),
@@ -77,13 +110,13 @@ function steps(card: Card): DraftStep[] {
     },
     {
       code: 'nut',
-      do: 'Slide the nut on, thread to the end',
+      do: `Slide the nut on, thread to the end${nut}`,
       why: `It cannot follow once the ${w.olive} is on.`,
       check: `It runs back ${about(20, 30)} behind its place: a clip or bend there stops it.`,
     },
     { code: 'olive', do: oliveWords(card) },
-    ...(hasLiner(looseParts(card.tube)) ? [liner] : []),
-    ...(isSoft(card.tube) ? [supportSleeve] : []),
+    ...(hasLiner(looseParts(card.tube)) ? [linerOf(card)] : []),
+    ...(wantsSleeve(card.tube) ? [supportSleeve] : []),
     mark(card),
     {
       code: 'insert',
@@ -142,7 +175,7 @@ export const compression: JointMethod = {
       `soft copper is joined by ${w.anOlive}`,
       'Soft thin tube wants a support sleeve inside: it is counted with the parts.',
       'EN 1254-2',
-      isSoft,
+      wantsSleeve,
     ),
     care(
       'unknown-temper',
@@ -157,6 +190,13 @@ export const compression: JointMethod = {
       'Plastic creeps: liner in, and nip the nut again after a day and after the first heat.',
       'typical, trade practice',
       ({ pipe }) => pipe.family === 'pex',
+    ),
+    note(
+      'retighten',
+      `small plastic tube is joined by ${w.anOlive}`,
+      `Insert in, plastic ${w.olive} on, the nut nipped again after a day: plastic creeps. Some use a brass ${w.olive} over the insert; plastic is taken here, since brass cuts in as the tube gives.`,
+      'typical, trade practice',
+      isSmall,
     ),
     school(
       'dry-olive',

@@ -34,6 +34,9 @@ function classReason({ class: printed, pipe }: Tube, { conditions }: Situation):
     : `Class ${digit} is for ${degrees(most)}. The line runs at ${degrees(temperature)}.`
 }
 
+/** Plastics that carry no warm water. */
+const COLD_ONLY: Readonly<Partial<Record<Pipe['family'], string>>> = { pvc: 'PVC', pe: 'PE', vinyl: 'Vinyl' }
+
 /** Services a pipe is not used for, whatever joins it. Asked of tube and of threaded pipe alike. */
 export const PIPE_REFUSALS: readonly RefusalRule[] = [
   refusal(
@@ -67,15 +70,22 @@ export const PIPE_REFUSALS: readonly RefusalRule[] = [
   ),
   refusal(
     'service',
-    'PVC or PE carries anything but cold water',
+    'PVC, PE or vinyl carries anything but cold water',
     'It carries cold water only.',
     'IPC 605; EN 12201',
     ({ pipe }, { conditions }) =>
-      (pipe.family === 'pvc' || pipe.family === 'pe') &&
+      COLD_ONLY[pipe.family] !== undefined &&
       conditions.service !== 'cold' &&
       conditions.service !== 'buried'
-        ? `${pipe.family === 'pvc' ? 'PVC' : 'PE'} carries cold water only.`
+        ? `${COLD_ONLY[pipe.family]} carries cold water only.`
         : null,
+  ),
+  refusal(
+    'service',
+    'vinyl tube is under the pressure of the house',
+    'Vinyl tube creeps off its joint under constant house pressure. Polyethylene or copper tube of the same outside instead.',
+    'typical, trade practice',
+    ({ pipe }, { conditions }) => pipe.family === 'vinyl' && conditions.pressure > 0,
   ),
   refusal(
     'service',
