@@ -96,10 +96,10 @@ function looseOf(meeting: Meeting, region: Region): Part[] {
 
 /** Fittings and tails in the order of the chain, one line each, then the loose parts counted together. */
 function partsOf(chain: Chain, insertions: readonly Figure[], region: Region): Part[] {
-  const inLine: Part[] = chain.items.map((item): Part => {
+  const inLine: Part[] = chain.items.flatMap((item): Part[] => {
     if (item.kind === 'fitting') {
-      const { kind, name, size } = item.fitting
-      return { kind: countedAs(kind), name, size, quantity: 1, ...materialOf(item.fitting) }
+      const { kind, name, size, beside = [] } = item.fitting
+      return [{ kind: countedAs(kind), name, size, quantity: 1, ...materialOf(item.fitting) }, ...beside]
     }
     const [from, to] = item.between.map((at) => insertions[at]!.value)
     const part: Part = {
@@ -108,7 +108,7 @@ function partsOf(chain: Chain, insertions: readonly Figure[], region: Region): P
       size: item.tube.pipe.nominal,
       quantity: 1,
     }
-    return typeof from === 'number' && typeof to === 'number' ? { ...part, length: TAIL_BARE + from + to } : part
+    return [typeof from === 'number' && typeof to === 'number' ? { ...part, length: TAIL_BARE + from + to } : part]
   })
   const loose = new Map<string, Part>()
   for (const meeting of chain.meetings) {

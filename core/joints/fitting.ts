@@ -2,7 +2,7 @@ import type { SocketMethod, ThreadForm, Valve } from '#core/catalogue'
 import { JOINT_METHODS } from './methods'
 import { outsideName } from './order'
 import { nominalOf, systemOf, type SizeClass } from './size-classes'
-import type { Gender, PartKind } from './types'
+import type { Gender, Part, PartKind } from './types'
 
 /**
  * One mouth of a fitting. A swivel seals on a washer, so it takes a parallel thread only. A spigot is a plain tube end
@@ -42,6 +42,8 @@ export interface Fitting {
   mouths: readonly [Mouth, Mouth]
   /** What kind of valve it is. */
   valve?: Valve
+  /** What is ordered beside it and put into it. */
+  beside?: readonly Part[]
 }
 
 export const LETTERS: Readonly<Record<ThreadForm, string>> = { npt: 'NPT', bspt: 'BSP', bspp: 'BSP parallel' }
@@ -68,6 +70,8 @@ export const thread = (form: ThreadForm, size: string, gender: Gender): Extract<
   size,
   gender,
 })
+/** Large x small, by their plain names. */
+export const nominalPair = (large: SizeClass, small: SizeClass): string => `${nominalOf(large)} x ${nominalOf(small)}`
 export const SHUT: Mouth = { kind: 'shut' }
 export const words = (method: SocketMethod): string => JOINT_METHODS[method].words
 /** Size of a mouth as it is ordered. */

@@ -17,6 +17,7 @@ import {
 import { closersOn, closersOnThreads } from './closing-fittings'
 import { valvesFor } from './valve-fittings'
 import { CONE_THREAD } from './rules/seats'
+import { reducingSets, streetReducers } from './reducing-fittings'
 import { bushesBetween, onThread, threadConverters } from './threaded-fittings'
 import type { Thread } from './types'
 
@@ -299,6 +300,8 @@ function listBetween(
     ...pairs.flatMap(([one, other]) => reducers(one, other)),
     ...all.flatMap((one) => all.flatMap((other) => toPex(one, other))),
     ...all.flatMap(oldConverters),
+    ...reducingSets(all, threads),
+    ...pairs.flatMap(([one, other]) => streetReducers(one, other)),
     ...all.flatMap(ownSystemTransitions),
     ...all.flatMap(ownMetalToCopper),
     ...(classes.length === 2 && classes[0] === classes[1] ? slips(classes[0]!) : []),

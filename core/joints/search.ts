@@ -163,7 +163,8 @@ function tailOf(size: SizeClass): Tube | null {
 
 const SPIGOTS = new Map<SizeClass, Tube>()
 function spigotTube(size: SizeClass): Tube {
-  const tube = SPIGOTS.get(size) ?? toTube({ pipe: `cu-en-x-${size.slice(size.indexOf(':') + 1)}` })
+  const series = TAIL_SERIES[systemOf(size)]!
+  const tube = SPIGOTS.get(size) ?? toTube({ pipe: pipesOfClass(size).find((one) => one.series === series)!.id })
   SPIGOTS.set(size, tube)
   return tube
 }

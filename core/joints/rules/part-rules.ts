@@ -101,6 +101,15 @@ export const PART_RULES: readonly ChainRule[] = [
     ({ chain }) => ['check', 'regulator'].includes(valveIn(chain)?.valve ?? ''),
   ),
   note(
+    'meter',
+    'service pipe of polyethylene meets a parallel thread, as a meter has',
+    `At a meter: its arrow with the water, the pipe straight in from both sides, a bung in each end until the other is ready, so that no grit goes in. The washer is nipped, not wrung: a quarter turn past hand tight and look.`,
+    'trade practice',
+    ({ ends }) =>
+      [ends.a, ends.b].some((end) => end.kind === 'tube' && end.tube.pipe.family === 'pe') &&
+      [ends.a, ends.b].some((end) => end.kind === 'thread' && end.thread.form === 'bspp'),
+  ),
+  note(
     'drain-low',
     'a drain valve goes in',
     'At the lowest point, with room for a hose, and never where it could lie in water that is not clean.',
