@@ -16,7 +16,7 @@ export { bodySize, factsOf, FAMILY_WORDS, SERIES, seriesOf } from './series'
 export { inchesOf, INCH_ORDER, METRIC_COPPER_ORDER, NOMINAL_OF_OUTSIDE, OUTSIDE_OF } from './sizes'
 export { aboutSource, SOURCES, sourcesNamed } from './sources'
 export {
-  familiesOf,
+  joinsKind,
   findSocket,
   ringGauge,
   ringGaugeSource,
@@ -37,7 +37,7 @@ export { soldAs } from './stock'
 
 export { SUPPORT_CODES, spacingOf, supportCodeOf } from './supports'
 export type { Spacing, SupportCode } from './supports'
-export { findCapLength, findSlipLength, findTakeOut, findValveTakeOut, threadCapLength } from './take-outs'
+export { findCapLength, findReducerTakeOut, findSlipLength, findTakeOut, findValveTakeOut, threadCapLength } from './take-outs'
 export type { ValveMouth } from './take-outs'
 export { turnReach, valveBody } from './valve-bodies'
 export { FAMILIES, LINE_FITTINGS, LINE_VALVES, SOCKET_METHODS, USES, VALVES } from './types'

@@ -6,7 +6,7 @@ import { RING_GAUGE, SOURCE as RING_GAUGE_SOURCE } from './tables/astm-f1807'
 import { CLAMP_MM } from './tables/astm-d2609'
 import { FUSION, TOOL_C } from './tables/en-iso-15874-3'
 import { MADE_UP as BSPT, SOURCE as BSPT_SOURCE } from './tables/en-10226-1'
-import type { EndRow, Family, Pipe, RingGaugeRow, SocketMethod, SocketTable, Source, ThreadForm } from './types'
+import type { EndRow, Pipe, RingGaugeRow, SocketMethod, SocketTable, Source, ThreadForm } from './types'
 
 /** A mouth that takes a tube end, with the depth it takes. */
 export interface Socket {
@@ -28,10 +28,14 @@ const TABLES = STANDARDS.flatMap(({ SOURCE, SOCKET_TABLES = [] }) =>
 /** Methods that some standard has sockets of. */
 export const STANDARD_METHODS: ReadonlySet<SocketMethod> = new Set(TABLES.map(({ table }) => table.method))
 
-/** Families a method joins at all, whatever the size. */
-export const familiesOf = (method: SocketMethod): readonly Family[] => [
-  ...new Set(TABLES.flatMap(({ table }) => (table.method === method ? table.families : []))),
-]
+/** Whether a method joins a pipe's kind at all, whatever the size. */
+export const joinsKind = (method: SocketMethod, { family, series }: Pick<Pipe, 'family' | 'series'>): boolean =>
+  TABLES.some(
+    ({ table }) =>
+      table.method === method &&
+      table.families.includes(family) &&
+      (table.isOfSeriesOnly === undefined || table.series === series),
+  )
 
 const tableOf = (method: SocketMethod, pipe: Pipe) => {
   const { sizing } = seriesOf(pipe.series)

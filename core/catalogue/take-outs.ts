@@ -53,6 +53,18 @@ export function findTakeOut(method: SocketMethod | 'thread', pipe: Pipe, fitting
     : null
 }
 
+/**
+ * Middle of a reducing coupling to the stop inside it, mm: half of the gap between its tubes' ends, so that each piece
+ * gives up the same. `sizes` large x small. null where the tables hold none: then it is measured.
+ */
+export function findReducerTakeOut(method: SocketMethod, pipe: Pipe, sizes: string): Figure | null {
+  const socket = findSocket(method, pipe)
+  const row = socket && TABLES.get(socket.source.id)?.REDUCERS?.find(({ nominal }) => nominal === sizes)
+  return row
+    ? { value: row.gapMm / 2, lo: row.loMm / 2, hi: row.hiMm / 2, source: sourceOf(socket.source, true) }
+    : null
+}
+
 /** Valves with threads have parallel ones in metric countries, which a taper male is sealed into. */
 function lineValveTakeOut(method: SocketMethod | 'thread', pipe: Pipe, valve: Valve): Figure | null {
   if (method !== 'thread') return findValveTakeOut(valve, { method, pipe })

@@ -64,7 +64,7 @@ type LineValve = keyof typeof LINE_VALVES
 
 /**
  * Fittings that stand in a line, by the mouth a tube enters. A coupling, slip coupling, reducer or valve lies in the
- * tube's own line; a cap ends it, and its point is its outer end.
+ * tube's own line; a cap ends it, and its point is its outer end; an outlet elbow or stub-out ends it at the wall.
  */
 export const LINE_FITTINGS = [
   'elbow-90',
@@ -74,9 +74,14 @@ export const LINE_FITTINGS = [
   'tee-branch',
   'coupling',
   'slip',
+  'slip-tee',
+  'repair-sleeve',
   'reducer',
+  'flange',
   'valve',
   ...(Object.keys(LINE_VALVES) as LineValve[]),
+  'drop-ear',
+  'stub-out',
   'cap',
 ] as const
 export type LineFitting = (typeof LINE_FITTINGS)[number]
@@ -86,6 +91,14 @@ export interface TakeOutRow {
   fitting: LineFitting
   nominal: string
   takeOutMm: number
+  loMm: number
+  hiMm: number
+}
+
+/** A reducing coupling, large x small: from stop to stop, mm, with the range met. */
+export interface ReducerRow {
+  nominal: string
+  gapMm: number
   loMm: number
   hiMm: number
 }
@@ -201,6 +214,8 @@ export interface SocketTable {
   families: readonly Family[]
   sizing: SizingSystem
   series?: string
+  /** Of its families only this series is joined so: for the others the method is not made. */
+  isOfSeriesOnly?: true
   /** Nominal of the fitting for a nominal of the tube, where they differ. */
   rename?: Readonly<Record<string, string>>
   /** Nominals of the tube that enter only with an olive made for them. */
@@ -229,6 +244,7 @@ export interface Standard {
   HEATING_RATINGS?: readonly RatingRow[]
   SOCKET_TABLES?: readonly SocketTable[]
   TAKE_OUTS?: readonly TakeOutRow[]
+  REDUCERS?: readonly ReducerRow[]
   SLIP_LENGTHS?: readonly LengthRow[]
   CAP_LENGTHS?: readonly LengthRow[]
   /** Near edge of a ring from the tube's end. */

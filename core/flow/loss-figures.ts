@@ -32,6 +32,11 @@ export const FLOW_FITTINGS = [
   'drain-valve',
   'angle-valve',
   'pressure-regulator',
+  'slip-tee',
+  'repair-sleeve',
+  'flange',
+  'drop-ear',
+  'stub-out',
   'cap',
 ] as const
 export type FlowFitting = (typeof FLOW_FITTINGS)[number]
@@ -60,6 +65,12 @@ export const K: Readonly<Record<FlowFitting, { k: number; lo: number; hi: number
   'drain-valve': { k: 0.4, lo: 0.3, hi: 0.9 },
   'angle-valve': { k: 4, lo: 2, hi: 9 },
   'pressure-regulator': { k: 8, lo: 4, hi: 16 },
+  'slip-tee': { k: 0.4, lo: 0.3, hi: 0.9 },
+  'repair-sleeve': { k: 0.1, lo: 0, hi: 0.2 },
+  flange: { k: 0.1, lo: 0, hi: 0.2 },
+  // Tight elbows, as the others.
+  'drop-ear': { k: 0.9, lo: 0.7, hi: 1.5 },
+  'stub-out': { k: 0.9, lo: 0.7, hi: 1.5 },
   // Nothing runs through it.
   cap: { k: 0, lo: 0, hi: 0 },
 }

@@ -1,3 +1,4 @@
+export { adaptorThreads } from './size-classes'
 export { orderList, orderName, outsideName } from './order'
 
 export { factsIn, fillConditions, fillPolicy, fillSituation, hasOneTemper, toTube } from './defaults'

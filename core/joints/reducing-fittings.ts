@@ -83,7 +83,7 @@ export function streetReducers(one: SizeClass, other: SizeClass): Fitting[] {
   const cup = socket('solder', small)
   return [
     {
-      ...fitting('reducer', `${words('solder')} ${w.street} reducer`, nominalPair(large, small), spigot, cup),
+      ...fitting('reducer', `${words('solder')} street (fit) reducer`, nominalPair(large, small), spigot, cup),
       id: `street.${mouthId(spigot)}~${mouthId(cup)}`,
     },
   ]

@@ -1,4 +1,4 @@
-import { familiesOf, type SocketMethod, type Valve } from '#core/catalogue'
+import { joinsKind, type SocketMethod, type Valve } from '#core/catalogue'
 import { classOf, compressionBodyOf, isMouthOfOldSize, otherSchedule, pipesOfClass, systemOf, type SizeClass } from './size-classes'
 import type { Fitting, Mouth } from './fitting'
 import { fittingsBetween } from './fittings'
@@ -53,7 +53,7 @@ function offersOf(end: Offer, situation: Situation): readonly Offer[] {
 const enters = (tube: Tube, method: SocketMethod, size: SizeClass): boolean => {
   const own = classOf(tube.pipe)
   return (
-    familiesOf(method).includes(tube.pipe.family) &&
+    joinsKind(method, tube.pipe) &&
     (own === size ||
       (method === 'compression' && compressionBodyOf(own) === size) ||
       (method === 'solvent-cement' && otherSchedule(own) === size))

@@ -147,3 +147,6 @@ export const threadsAt = (
   ...threads,
   ...classes.map(threadSizes).flatMap(({ form, sizes }) => sizes.map((size) => ({ form, size }))),
 ]
+
+/** Sizes of the threads that adaptors of a tube are sold with, its own first. */
+export const adaptorThreads = (pipe: Pipe): readonly string[] => threadSizes(classOf(pipe)).sizes

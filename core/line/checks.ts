@@ -1,9 +1,9 @@
-import { familiesOf, type Pipe, type SocketMethod } from '#core/catalogue'
+import { joinsKind, type Pipe, type SocketMethod } from '#core/catalogue'
 import { JOINT_METHODS, type Method } from '#core/joints'
 import { length, w } from '#core/speech'
 import { arcOfBend } from './bend'
 import { GRIP_OD, HALF_CLIP_MM, LITTLE_STRAIGHT_MM, NEAR_JOINT_OD, WORTH_MEASURING_MM } from './clearances'
-import type { LaidLeg, LineQuestion, LineWarning, Piece } from './types'
+import type { LaidLeg, LineQuestion, LineWarning, Piece, Wall } from './types'
 import { vectorOf } from './lay'
 import { legName, MOUTH_WORDS } from './pieces'
 import { distanceBetween, dot, add, scale, type Vector } from './vector'
@@ -167,6 +167,13 @@ function measureWarnings(piece: Piece): LineWarning[] {
     : []
 }
 
+/** Whether a leg goes through a wall from one face to the other. */
+export function crossesWall({ begin, end }: Pick<LaidLeg, 'begin' | 'end'>, { to, at, thick }: Wall): boolean {
+  const normal = vectorOf(to)
+  const [near, far] = [dot(begin, normal), dot(end, normal)].sort((one, other) => one - other) as [number, number]
+  return near <= at && far >= at + thick
+}
+
 /** Places where a joint would end up inside a wall. */
 function wallWarnings(laid: readonly LaidLeg[], question: LineQuestion): LineWarning[] {
   return (question.walls ?? []).flatMap((wall) =>
@@ -237,7 +244,7 @@ function methodWarnings(laid: readonly LaidLeg[], question: LineQuestion): LineW
         !mouth ||
         mouth.kind === 'free' ||
         !(mouth.method in JOINT_METHODS) ||
-        familiesOf(mouth.method as SocketMethod).includes(pipe.family)
+        joinsKind(mouth.method as SocketMethod, pipe)
       )
         return []
       const key = `${mouth.method} ${pipe.id}`

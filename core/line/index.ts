@@ -17,6 +17,7 @@ export { LINE_RULES, OFFSET_RULES } from './rules'
 
 export { MOUTH_WORDS } from './pieces'
 export { isLineValve } from './parts'
+export { crossesWall } from './checks'
 export type { OffsetAnswer, OffsetQuestion } from './offset'
 export { DIRECTIONS, MEASURED_TO } from './types'
 export type {

@@ -3,7 +3,7 @@ import { findPipe, type LineFitting, type Pipe } from '#core/catalogue'
 import type { Method } from '#core/joints'
 import { formatDecimal } from '#core/units'
 import { fittingMouth, plainMouth } from './mouths'
-import { LINE_PARTS } from './parts'
+import { isRunTee, LINE_PARTS } from './parts'
 import type { Direction, LaidLeg, LineEnd, LineQuestion, LineStart, Mouth } from './types'
 import { add, angleBetween, dot, scale, size, unit, type Vector } from './vector'
 
@@ -40,7 +40,7 @@ const nearest = (angles: readonly number[], angle: number): number | undefined =
 function leavingMouth(fitting: LineFitting, angle: number): LineFitting | null {
   const turn = nearest(LINE_PARTS[fitting].turns, angle)
   if (turn === undefined) return null
-  if (fitting === 'tee-run') return turn === 0 ? 'tee-run' : 'tee-branch'
+  if (isRunTee(fitting)) return turn === 0 ? fitting : 'tee-branch'
   return fitting === 'tee-branch' ? 'tee-run' : fitting
 }
 
@@ -52,8 +52,8 @@ function sizesOf(fitting: LineFitting, { pipe, along }: Draft, others: readonly 
   if (others.every((other) => other.pipe.od === pipe.od)) return pipe.nominal
   const by = (mouth: LineFitting) =>
     others.find((other) => leavingMouth(fitting, angleBetween(along, other.along)) === mouth)?.pipe
-  if (fitting === 'tee-run')
-    return [pipe, by('tee-run') ?? pipe, by('tee-branch') ?? pipe].map(({ nominal }) => nominal).join(' x ')
+  if (isRunTee(fitting))
+    return [pipe, by(fitting) ?? pipe, by('tee-branch') ?? pipe].map(({ nominal }) => nominal).join(' x ')
   if (fitting === 'tee-branch')
     return [others[0]!.pipe, (others[1] ?? others[0]!).pipe, pipe].map(({ nominal }) => nominal).join(' x ')
   return [pipe, ...others.map((other) => other.pipe)]
@@ -186,11 +186,9 @@ function leave(question: LineQuestion, drafts: readonly Draft[], i: number, endM
     taken.push({ mouth, along: next.along })
     const isSame = next.pipe.id === pipe.id && next.method === (end.method ?? method)
     // In a tee whose branch differs, the run is still as its own rows say.
+    const inRunTee = isRunTee(end.fitting) ? next.pipe.od !== pipe.od : isMixed
     const isReducing =
-      {
-        'tee-run': () => next.pipe.od !== pipe.od,
-        'tee-branch': () => children.some((one) => drafts[one]!.pipe.od !== next.pipe.od),
-      }[end.fitting as 'tee-run']?.() ?? isMixed
+      end.fitting === 'tee-branch' ? children.some((one) => drafts[one]!.pipe.od !== next.pipe.od) : inRunTee
     endMouths[child]![0] = fittingMouth({
       fitting: mouth,
       given: givenForNext(end, mouth, children.length === 1, isSame),
@@ -215,7 +213,7 @@ function enter(question: LineQuestion, end: LineEnd | LineStart, draft: Draft, o
   if (end.kind !== 'fitting') return plainMouth(end, method, pipe)
   const given = { takeOut: end.takeOut, insertion: end.insertion }
   // In a tee whose branch differs, the run is still as its own rows say.
-  const isReducing = end.fitting !== 'tee-run' && others.some((other) => other.pipe.od !== pipe.od)
+  const isReducing = !isRunTee(end.fitting) && others.some((other) => other.pipe.od !== pipe.od)
   return fittingMouth({
     fitting: end.fitting,
     given,

@@ -1,10 +1,17 @@
 import { compareText, fail, ok, type Result } from '#core/base'
+import { adaptorThreads } from '#core/joints'
 import { spoken } from '#core/speech'
 import { layLine } from './lay'
 import { checkLine } from './checks'
 import { LINE_PARTS } from './parts'
 import { planPiece, runsOf } from './pieces'
 import type { LaidLeg, LineAnswer, LineQuestion, LineWarning, Piece } from './types'
+
+/** An outlet elbow is ordered tube x thread: by the first thread that its tube's adaptors are sold with. */
+const withOutlet = ({ sizes, pipe }: LaidLeg): string => {
+  const [outlet] = adaptorThreads(pipe)
+  return outlet === undefined ? sizes : `${sizes} x ${outlet}`
+}
 
 /** Fittings of a line counted by name and size; by name, then size. */
 function fittingsOf(question: LineQuestion, laid: readonly LaidLeg[]): LineAnswer['fittings'] {
@@ -18,7 +25,9 @@ function fittingsOf(question: LineQuestion, laid: readonly LaidLeg[]): LineAnswe
     count(`${start.method ?? laid[0]!.method} ${LINE_PARTS[start.fitting].order}`, laid[0]!.pipe.nominal)
   for (const leg of laid) {
     const end = question.legs[leg.index]!.end
-    if (end.kind === 'fitting') count(`${end.method ?? leg.method} ${LINE_PARTS[end.fitting].order}`, leg.sizes)
+    if (end.kind !== 'fitting') continue
+    const size = end.fitting === 'drop-ear' ? withOutlet(leg) : leg.sizes
+    count(`${end.method ?? leg.method} ${LINE_PARTS[end.fitting].order}`, size)
   }
   return [...counted.values()].sort((a, b) => compareText(a.name, b.name) || compareText(a.nominal, b.nominal))
 }

@@ -1,5 +1,6 @@
 import type { Figure } from '#core/base'
 import {
+  findReducerTakeOut,
   findSocket,
   findTakeOut,
   insertionDepth,
@@ -51,17 +52,21 @@ export interface MouthQuestion {
   isReducing: boolean
 }
 
+/** What the tables hold of a mouth: of a reducing coupling half of its gap, of other reducing fittings nothing. */
+function tabled({ fitting, method, pipe, sizes, isReducing }: MouthQuestion): Figure | null {
+  if (!isSocketMethod(method) && method !== 'thread') return null
+  if (!isReducing) return findTakeOut(method, pipe, fitting)
+  return fitting === 'reducer' && isSocketMethod(method) ? findReducerTakeOut(method, pipe, sizes) : null
+}
+
 /**
  * Take-out and insertion of a fitting's mouth: given, then measured in the kit, then the tables; else to be measured.
  */
 export function fittingMouth(question: MouthQuestion): Mouth {
-  const { fitting, given, method, pipe, isReducing } = question
+  const { fitting, given, method, pipe } = question
   const measured = measuredOf(question)
   const takeOut = given.takeOut ?? measured.takeOut
-  const table =
-    takeOut === undefined && !isReducing && (isSocketMethod(method) || method === 'thread')
-      ? findTakeOut(method, pipe, fitting)
-      : null
+  const table = takeOut === undefined ? tabled(question) : null
   return {
     kind: fitting,
     method,

@@ -1,4 +1,5 @@
 import type { LineFitting } from '#core/catalogue'
+import { w } from '#core/speech'
 
 /* What stands in a line: how it turns, and what it is called in sums, in warnings, in an order and in a kit. */
 
@@ -49,7 +50,16 @@ export const LINE_PARTS: Readonly<Record<LineFitting, LinePart>> = {
   },
   coupling: straight('coupling', ['coupling']),
   slip: straight('slip coupling', ['slip', 'slip coupling']),
+  'slip-tee': {
+    words: 'A slip tee',
+    mouth: 'slip tee',
+    order: 'slip tee',
+    turns: [0, 90],
+    kit: ['slip-tee', 'slip tee'],
+  },
+  'repair-sleeve': straight('repair sleeve', ['repair-sleeve', 'repair sleeve']),
   reducer: straight('reducer', ['reducer']),
+  flange: straight('flange', ['flange']),
   valve: straight('valve', ['valve']),
   'ball-valve': straight('ball valve', ['ball-valve', 'ball valve', 'valve']),
   'gate-valve': straight('gate valve', ['gate-valve', 'gate valve', 'valve']),
@@ -65,8 +75,19 @@ export const LINE_PARTS: Readonly<Record<LineFitting, LinePart>> = {
     kit: ['angle-valve', 'angle valve', 'valve'],
   },
   'pressure-regulator': straight('pressure regulator', ['pressure-regulator', 'pressure regulator', 'regulator']),
+  'drop-ear': {
+    words: w.ADropEar,
+    mouth: w.dropEar,
+    order: w.dropEar,
+    turns: [],
+    kit: ['drop-ear', 'drop-ear elbow', 'wallplate', 'wallplate elbow'],
+  },
+  'stub-out': { words: 'A stub-out', mouth: 'stub-out', order: 'stub-out elbow', turns: [], kit: ['stub-out'] },
   cap: { words: 'A cap', mouth: 'cap', order: 'cap', turns: [], kit: ['cap', 'plug', 'stop end'] },
 }
 
 /** Whether it is a valve, which carries its own bracket. */
 export const isLineValve = (kind: string): boolean => kind.endsWith('valve') || kind === 'pressure-regulator'
+
+/** A tee entered by its run, with a stop inside or none. */
+export const isRunTee = (kind: string): kind is 'tee-run' | 'slip-tee' => kind === 'tee-run' || kind === 'slip-tee'

@@ -60,7 +60,6 @@ export const TERMS = {
   lagging: word('lagging', 'insulation', LAG, 'insulation'),
   van: word('van', 'truck'),
   stopEnd: word('stop end', 'cap', TRADE, 'end cap'),
-  street: word('fit', 'street', TRADE, 'plain-end'),
   dropEar: word('wallplate elbow', 'drop-ear elbow', TRADE, 'wall-plate elbow'),
   aDropEar: word('a wallplate elbow', 'a drop-ear elbow', TRADE, 'a wall-plate elbow'),
   stopValve: word('stopcock', 'shutoff valve', 'BS 1010; trade usage', 'stop valve'),

@@ -5,6 +5,7 @@ export { ARM_CONSTANT, CLEAR_OD, EXPANSION, LEAST_GROWTH_MM } from './expansion-
 export { sittingRange } from './sit'
 export { FIX_RULES } from './words'
 export type { Expansion, FixAnswer, FixContext, FixLeg, FixQuestion, FixRule, Support } from './types'
+export { supportedBends, throughWalls } from './passing'
 export { fixLine } from './fix-line'
 export { offOpposite } from './opposite'
 export type { LaidSupports } from './opposite'

@@ -55,6 +55,16 @@ export function adviceOf(
       'bracket',
     ),
     ...rule(
+      `${w.ADropEar} is screwed to solid wood by both its ears, its first clip within ${about(150)}: the pull of ${w.aTap} never comes on the pipe.`,
+      true,
+      'drop-ear',
+    ),
+    ...rule(
+      'A pipe goes through a wall or floor in a sleeve one or two sizes larger, sealed soft at both faces, no joint inside.',
+      true,
+      'through-wall',
+    ),
+    ...rule(
       isMetal
         ? 'Copper in plastic, rubber-lined or copper-plated clips: bare steel stains and corrodes it.'
         : 'Plastic clips on plastic: no metal strap that rubs.',

@@ -32,6 +32,15 @@ export const FIX_RULES = {
     'always',
     'Valves, meters and outlets carry their own bracket: their torque never goes through plastic or a push-fit.',
   ),
+  'drop-ear': rule(
+    'always',
+    `${w.ADropEar} is screwed to solid wood by both its ears, its first clip within ${about(150)}.`,
+  ),
+  'through-wall': rule(
+    'always',
+    'A sleeve one or two sizes larger, sealed soft at both faces, no joint inside.',
+    'trade practice',
+  ),
   'clip-kind': rule(
     'pipe is held that a clip may hurt',
     'Clips that suit the pipe: no bare steel on copper, no metal strap on plastic.',

@@ -25,6 +25,10 @@ const readDistance = (text: string) => {
   const read = text.trim() === '' ? null : parseLength(text, props.system, 'distance')
   return read?.ok ? read.value.mm : undefined
 }
+/** Most plates of one line that are counted. */
+const MOST_GUARDS = 200
+const guardsProblem = (text: string) =>
+  /^\s*\d*\s*$/.test(text) && Number(text) <= MOST_GUARDS ? null : `Guards: a whole number, 0 to ${MOST_GUARDS}.`
 </script>
 
 <template>
@@ -108,6 +112,23 @@ const readDistance = (text: string) => {
           data-test="fix-up"
           @keep="(text) => emit('set', { up: readDistance(text) })" /><span class="note t14"
           >up, {{ unitOf(system) }}</span
+        ></span
+      >
+    </div>
+    <div class="row">
+      <span class="note t14">guards</span
+      ><span class="temps"
+        ><KeptField
+          class="t17 w7"
+          :value="line.fix.guards ? String(line.fix.guards) : ''"
+          placeholder="0"
+          :check="guardsProblem"
+          maxlength="4"
+          inputmode="numeric"
+          aria-label="Steel plates where nails may come"
+          data-test="fix-guards"
+          @keep="(text) => emit('set', { guards: Number(text.trim() || 0) })" /><span class="note t14"
+          >steel plates where nails may come</span
         ></span
       >
     </div>

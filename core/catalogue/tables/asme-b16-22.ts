@@ -1,4 +1,4 @@
-import type { EndRow, RatingRow, SocketTable, Source, TakeOutRow, LengthRow } from '../types'
+import type { EndRow, RatingRow, SocketTable, Source, ReducerRow, TakeOutRow, LengthRow } from '../types'
 
 export const SOURCE = {
   id: 'asme-b16-22',
@@ -79,6 +79,20 @@ export const TAKE_OUTS = [
   { fitting: 'tee-branch', nominal: '2', takeOutMm: 34.5, loMm: 28.1, hiMm: 45.9 },
   { fitting: 'coupling', nominal: '2', takeOutMm: 1.1, loMm: 0.4, hiMm: 2.4 },
 ] as const satisfies readonly TakeOutRow[]
+
+/** From stop to stop of a reducing coupling, mm: the whole gap between the two tube ends. */
+export const REDUCERS = [
+  { nominal: '1/2 x 3/8', gapMm: 3.6, loMm: 1.5, hiMm: 7.2 },
+  { nominal: '3/4 x 1/2', gapMm: 6, loMm: 3, hiMm: 11 },
+  { nominal: '1 x 1/2', gapMm: 10.5, loMm: 5, hiMm: 18.5 },
+  { nominal: '1 x 3/4', gapMm: 5.5, loMm: 3, hiMm: 11 },
+  { nominal: '1-1/4 x 3/4', gapMm: 11, loMm: 6, hiMm: 20 },
+  { nominal: '1-1/4 x 1', gapMm: 6, loMm: 3, hiMm: 13 },
+  { nominal: '1-1/2 x 1', gapMm: 10.5, loMm: 6, hiMm: 20 },
+  { nominal: '1-1/2 x 1-1/4', gapMm: 6, loMm: 3, hiMm: 13 },
+  { nominal: '2 x 1', gapMm: 19, loMm: 9, hiMm: 33.6 },
+  { nominal: '2 x 1-1/2', gapMm: 10.5, loMm: 5, hiMm: 21 },
+] as const satisfies readonly ReducerRow[]
 
 export const SOCKET_TABLES = [
   {

@@ -1,4 +1,4 @@
-import type { EndRow, RatingRow, SocketTable, Source, TakeOutRow, LengthRow } from '../types'
+import type { EndRow, RatingRow, SocketTable, Source, ReducerRow, TakeOutRow, LengthRow } from '../types'
 
 export const SOURCE = {
   id: 'en-1254-1',
@@ -83,6 +83,25 @@ export const TAKE_OUTS = [
   { fitting: 'tee-branch', nominal: '54', takeOutMm: 34, loMm: 27.5, hiMm: 45.9 },
   { fitting: 'coupling', nominal: '54', takeOutMm: 1.2, loMm: 0.5, hiMm: 2.5 },
 ] as const satisfies readonly TakeOutRow[]
+
+/** From stop to stop of a reducing coupling, mm: the whole gap between the two tube ends. */
+export const REDUCERS = [
+  { nominal: '10 x 8', gapMm: 3.5, loMm: 2.1, hiMm: 6 },
+  { nominal: '12 x 10', gapMm: 3.2, loMm: 1.5, hiMm: 6 },
+  { nominal: '15 x 10', gapMm: 4.9, loMm: 2, hiMm: 9.8 },
+  { nominal: '15 x 12', gapMm: 3.6, loMm: 1.5, hiMm: 7.2 },
+  { nominal: '18 x 15', gapMm: 3.6, loMm: 2, hiMm: 7.2 },
+  { nominal: '22 x 15', gapMm: 6, loMm: 3, hiMm: 12.3 },
+  { nominal: '22 x 18', gapMm: 4.2, loMm: 2, hiMm: 8.5 },
+  { nominal: '28 x 15', gapMm: 10, loMm: 4, hiMm: 20 },
+  { nominal: '28 x 22', gapMm: 6, loMm: 3, hiMm: 11 },
+  { nominal: '35 x 22', gapMm: 10.5, loMm: 5, hiMm: 20 },
+  { nominal: '35 x 28', gapMm: 6.5, loMm: 3, hiMm: 13 },
+  { nominal: '42 x 28', gapMm: 11, loMm: 6, hiMm: 21.3 },
+  { nominal: '42 x 35', gapMm: 6.5, loMm: 3, hiMm: 14 },
+  { nominal: '54 x 35', gapMm: 14.5, loMm: 7, hiMm: 27.6 },
+  { nominal: '54 x 42', gapMm: 10, loMm: 4, hiMm: 19 },
+] as const satisfies readonly ReducerRow[]
 
 export const SOCKET_TABLES = [
   {

@@ -51,6 +51,7 @@ const own = (method: SocketTable['method'], rows: readonly EndRow[], series: 'pe
   families: [series === 'pe-od' ? 'pe' : 'vinyl'],
   sizing: 'own',
   series,
+  isOfSeriesOnly: true,
   rating: 'as-tube',
 })
 export const SOCKET_TABLES: readonly SocketTable[] = [

@@ -23,6 +23,7 @@ const MAY_NAME = [
   'core/making/numbered.ts',
   // Fittings that the counter sells between two systems.
   'core/joints/fittings.ts',
+  'core/joints/reducing-fittings.ts',
   'app/wording/en.ts',
   // The demo's tools and joints.
   'server/demo/',

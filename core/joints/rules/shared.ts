@@ -1,6 +1,6 @@
 import {
   FAMILY_WORDS,
-  familiesOf,
+  joinsKind,
   findSocket,
   HAZARDS,
   hazardOf,
@@ -124,7 +124,7 @@ export const SHARED_REFUSALS: readonly RefusalRule[] = [
     'the method is not made for this kind of pipe, or the pipe is left alone',
     'The method is not made for this kind of pipe.',
     'the standards of the fittings',
-    (tube, _, method) => !familiesOf(method.id).includes(tube.pipe.family) && familyReason(tube, method),
+    (tube, _, method) => !joinsKind(method.id, tube.pipe) && familyReason(tube, method),
   ),
   refusal(
     'size',

@@ -3,9 +3,10 @@ import { fail, ok, type Result } from '#core/base'
 import { supportCodeOf, type SupportCode } from '#core/catalogue'
 import { fillConditions, type Service } from '#core/joints'
 import * as supports from '#core/supports'
+import { supportedBends, throughWalls } from '#core/supports'
 import type { FixedLine, HeldLine, LineToHold, Support } from '#core/supports'
 
-import { length } from '#core/speech'
+import { length, w } from '#core/speech'
 import { surveyed, type LineRules } from '../line/work'
 import type { JobRecord } from '../job/record'
 import type { Hand } from '../hand'
@@ -131,7 +132,12 @@ const ORDER_WORDS: Readonly<Record<Support['kind'], string>> = {
   clip: 'pipe clip',
 }
 
-/** What is ordered to hold a job's lines: supports by kind and size, guards left to the place. */
+/** Screws of an outlet elbow, into solid wood: practice. */
+const DROP_EAR_SCREWS = 2
+
+const sleeveSize = (label: string, thick: number) => `for ${label}, ${length(thick)} of wall`
+
+/** What is ordered to hold a job's lines and to guard them: by kind and size. */
 export interface SupportOrder {
   quantity: number
   name: string
@@ -139,8 +145,8 @@ export interface SupportOrder {
 }
 export function supportOrder(job: LineRules & Pick<JobRecord, 'lines'>): SupportOrder[] {
   const counted = new Map<string, SupportOrder>()
-  const count = (name: string, size: string) =>
-    counted.set(`${name} ${size}`, { quantity: (counted.get(`${name} ${size}`)?.quantity ?? 0) + 1, name, size })
+  const count = (name: string, size: string, more = 1) =>
+    counted.set(`${name} ${size}`, { quantity: (counted.get(`${name} ${size}`)?.quantity ?? 0) + more, name, size })
   for (const line of job.lines) {
     const held = holdLine(job, line)
     if (!held) continue
@@ -154,7 +160,13 @@ export function supportOrder(job: LineRules & Pick<JobRecord, 'lines'>): Support
     } of laid) {
       if (end && isLineValve(end.kind)) count('valve bracket', pipe.label)
       if (end?.kind === 'stop' && children.length === 0) count('outlet bracket', pipe.label)
+      if (end?.kind === 'stub-out') count('stub-out bracket', pipe.label)
+      if (end?.kind === 'drop-ear') count(`screw into solid wood, for ${w.aDropEar}`, '', DROP_EAR_SCREWS)
     }
+    for (const { pipe } of supportedBends(held.line)) count('bend support', pipe.label)
+    for (const { pipe, thick } of throughWalls(held.line))
+      count('sleeve through a wall, one or two sizes larger', sleeveSize(pipe.label, thick))
+    if (line.fix.guards) count('guard plate, steel', '', line.fix.guards)
   }
   return [...counted.values()].sort((a, b) => a.size.localeCompare(b.size) || a.name.localeCompare(b.name))
 }

@@ -21,6 +21,8 @@ const fix = z
     /** The maker's own greatest distances, mm; they win over the code's. */
     across: z.number().positive().max(100_000),
     up: z.number().positive().max(100_000),
+    /** Steel plates where nails may come, as counted on site. */
+    guards: z.number().int().min(0).max(200),
     /** The line it runs beside, and where this one begins from the beginning of that, mm to the right, away and up. */
     beside: z.strictObject({ line: id, right: shift, away: shift, up: shift }).nullable(),
   })
