@@ -37,7 +37,14 @@ export { soldAs } from './stock'
 
 export { SUPPORT_CODES, spacingOf, supportCodeOf } from './supports'
 export type { Spacing, SupportCode } from './supports'
-export { findCapLength, findReducerTakeOut, findSlipLength, findTakeOut, findValveTakeOut, threadCapLength } from './take-outs'
+export {
+  findCapLength,
+  findReducerTakeOut,
+  findSlipLength,
+  findTakeOut,
+  findValveTakeOut,
+  threadCapLength,
+} from './take-outs'
 export type { ValveMouth } from './take-outs'
 export { turnReach, valveBody } from './valve-bodies'
 export { FAMILIES, LINE_FITTINGS, LINE_VALVES, SOCKET_METHODS, USES, VALVES } from './types'

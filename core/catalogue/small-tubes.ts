@@ -13,9 +13,7 @@ export const isSmallPlastic = ({ series }: Pick<Pipe, 'series'>): boolean =>
 /** How far an insert reaches into small plastic tube, mm, typical; null for other tube. */
 export function tubeInsert(pipe: Pick<Pipe, 'series' | 'nominal'>): Figure | null {
   const row = isSmallPlastic(pipe) ? INSERTS.find(({ nominal }) => nominal === pipe.nominal) : undefined
-  return row
-    ? { value: row.lengthMm, lo: row.loMm, hi: row.hiMm, source: `typical for ${SOURCE.standard}` }
-    : null
+  return row ? { value: row.lengthMm, lo: row.loMm, hi: row.hiMm, source: `typical for ${SOURCE.standard}` } : null
 }
 
 /** Thread and width across flats, mm, of the compression nut for tube of an outside diameter in inches; null where none is held. */

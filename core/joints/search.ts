@@ -1,5 +1,13 @@
 import { joinsKind, type SocketMethod, type Valve } from '#core/catalogue'
-import { classOf, compressionBodyOf, isMouthOfOldSize, otherSchedule, pipesOfClass, systemOf, type SizeClass } from './size-classes'
+import {
+  classOf,
+  compressionBodyOf,
+  isMouthOfOldSize,
+  otherSchedule,
+  pipesOfClass,
+  systemOf,
+  type SizeClass,
+} from './size-classes'
 import type { Fitting, Mouth } from './fitting'
 import { fittingsBetween } from './fittings'
 import { ANSWERED_BY } from './refuse'

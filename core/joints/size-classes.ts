@@ -1,4 +1,14 @@
-import { bodySize, findSocket, INCH_ORDER, NOMINAL_OF_OUTSIDE, PIPES, seriesOf, type Pipe, type SocketMethod, type ThreadForm } from '#core/catalogue'
+import {
+  bodySize,
+  findSocket,
+  INCH_ORDER,
+  NOMINAL_OF_OUTSIDE,
+  PIPES,
+  seriesOf,
+  type Pipe,
+  type SocketMethod,
+  type ThreadForm,
+} from '#core/catalogue'
 import { JOINT_METHODS } from './methods'
 
 /* Tubes of one class enter the same body; what is made for a class goes by it. */

@@ -134,7 +134,8 @@ describe('loose parts', () => {
   })
   it('soft copper in compression takes a support sleeve, counted and stepped; hard takes none', () => {
     for (const [, pipe] of MADE.filter(
-      ([method, { family, series }]) => method === 'compression' && family === 'copper' && series !== 'cu-m' && series !== 'cu-od',
+      ([method, { family, series }]) =>
+        method === 'compression' && family === 'copper' && series !== 'cu-m' && series !== 'cu-od',
     ))
       for (const temper of ['soft', 'hard'] as const) {
         const end = { pipe: pipe.id, temper }

@@ -75,3 +75,53 @@ describe('a cap at the end of a line', () => {
     })
   })
 })
+
+describe('an outlet at the end of a line', () => {
+  const kit = { measured: [{ method: 'press', nominal: '15', fitting: 'wallplate elbow', takeOut: 21 }] } as const
+  it.each([
+    ['gb', 'cu-en-x-15', 'press wallplate elbow', '15 x 1/2'],
+    ['us', 'cu-l-1_2', 'press drop-ear elbow', '1/2 x 1/2'],
+    ['eu', 'cu-en-x-15', 'press wall-plate elbow', '15 x 1/2'],
+  ] as const)('%s: a drop-ear elbow is ordered tube x thread and measured', (region, pipe, name, nominal) => {
+    const { pieces, fittings } = lay({ pipe, legs: [to(500, 'drop-ear')] }, region)
+    expect(fittings).toEqual([{ name, nominal, quantity: 1 }])
+    expect(pieces[0]!.cut).toBeNull()
+  })
+  // By hand: 500 to its centre, 21 measured to its stop.
+  it('takes what was measured of it', () => {
+    expect(lay({ pipe: 'cu-en-x-15', kit, legs: [to(500, 'drop-ear')] }).pieces[0]!.cut).toBe(479)
+  })
+  it('ends the line, as a stub-out does', () => {
+    for (const fitting of ['drop-ear', 'stub-out'])
+      expect(() => lay({ legs: [to(500, fitting), free(200)] })).toThrow(/ends the line; nothing goes on there/)
+  })
+})
+
+describe('a reducing coupling in a line', () => {
+  // By hand: soldered 22 x 15 leaves 6 between the two ends, 3 of each: 600 - 3, 400 - 3.
+  it('takes half of its gap from each pipe', () => {
+    const legs = [to(600, 'reducer'), { ...free(400), pipe: 'cu-en-x-15' }]
+    expect(lay({ method: 'solder', legs }).pieces.map(({ cut }) => cut)).toEqual([597, 397])
+    // By hand: 3/4 x 1/2 leaves 6 as well: 24 in is 609.6, cut 606.6.
+    const us = [to(609.6, 'reducer'), { ...free(304.8), pipe: 'cu-l-1_2' }]
+    expect(lay({ pipe: 'cu-l-3_4', method: 'solder', legs: us }, 'us').pieces[0]!.cut).toBeCloseTo(606.6, 6)
+  })
+  it('is measured where no gap is held, and as a kit has it', () => {
+    const legs = [to(600, 'reducer'), { ...free(400), pipe: 'cu-en-x-15' }]
+    expect(lay({ legs }).pieces.map(({ cut }) => cut)).toEqual([null, null])
+  })
+})
+
+describe('what is put into a line that stands', () => {
+  it('a slip tee has no stop on its run: measured there, its branch by the rows of a tee', () => {
+    const branch = { ...free(300), to: 'up', from: 0 } as LineQuestion['legs'][number]
+    const { pieces, fittings } = lay({ legs: [to(600, 'slip-tee'), free(400), branch] })
+    expect(fittings).toEqual([{ name: 'press slip tee', nominal: '22', quantity: 1 }])
+    expect(pieces.map(({ cut }) => cut === null)).toEqual([true, true, false])
+  })
+  it.each(['repair-sleeve', 'flange'])('a %s lies in the line and is measured', (fitting) => {
+    const { pieces, fittings } = lay({ legs: [to(600, fitting, { takeOut: 12 }), free(400)] })
+    expect(pieces.map(({ cut }) => cut)).toEqual([588, 388])
+    expect(fittings[0]!.name).toBe(`press ${fitting.replace('-', ' ')}`)
+  })
+})

@@ -114,7 +114,8 @@ describe('marks', () => {
     PIPES.flatMap(({ id }) =>
       // Type M is sold hard only, which no flare takes; coil soft only, which no push-fit takes; vinyl holds no pressure.
       made.flatMap((method) =>
-        findSocket(method, getPipe(id)) && !(method === 'flare' && id.startsWith('cu-m')) &&
+        findSocket(method, getPipe(id)) &&
+        !(method === 'flare' && id.startsWith('cu-m')) &&
         !(method === 'push-fit' && id.startsWith('cu-od')) &&
         !id.startsWith('vinyl')
           ? [[method, id] as const]

@@ -87,10 +87,7 @@ export const MATERIALS: readonly Material[] = [
   { names: ['cts pe', 'pe cts', 'pe-cts', 'polyethylene cts'], ...both(['pe-cts']) },
   { names: ['ips pe', 'pe ips', 'pe-ips', 'polyethylene ips'], ...both(['pe-ips-11']) },
   { names: ['id pe', 'pe id', 'pe-id', 'polyethylene id', 'insert pe'], ...both(['pe-id-7']) },
-  {
-    names: ['od polyethylene', 'polyethylene od', 'od pe', 'pe od', 'od poly', 'poly od'],
-    ...both(['pe-od']),
-  },
+  { names: ['od polyethylene', 'polyethylene od', 'od pe', 'pe od', 'od poly', 'poly od'], ...both(['pe-od']) },
   { names: ['vinyl', 'vinyl tube', 'od vinyl', 'vinyl od', 'od vinyl tube'], ...both(['vinyl-od']) },
   {
     names: ['poly', 'poly pipe', 'poly tube', 'poly tubing'],

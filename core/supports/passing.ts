@@ -18,10 +18,7 @@ export function supportedBends({ draft: { question }, survey: { laid } }: LaidLi
   return laid.filter(({ index, pipe }) => {
     const bend = bendOf(pipe)
     return (
-      question.legs[index]!.end.kind === 'bend' &&
-      bend !== null &&
-      !bend.isPulled &&
-      radius < (bend.radius.value ?? 0)
+      question.legs[index]!.end.kind === 'bend' && bend !== null && !bend.isPulled && radius < (bend.radius.value ?? 0)
     )
   })
 }

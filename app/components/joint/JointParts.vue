@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { isClosed, isOneWay } from '#core/joints'
-import type { Valve } from '#core/catalogue'
+import { appliancesIn, getPipe, isSmallTube, type Valve } from '#core/catalogue'
 import type { JobRecord, JointBody, JointRecord } from '#core/record'
 import { VALVE_NAMES, valvesOf } from '~/wording/valve'
 
@@ -44,6 +44,12 @@ const OTHER = [
 const choose = (name: (typeof OTHER)[number]['name']) => (name === 'cap' ? close() : emit('pick', name))
 const arrow = (on: 'a' | 'b') =>
   emit('change', { valve: { ...props.joint.valve, arrow: props.joint.valve.arrow === on ? undefined : on } })
+/** At a fixture, or on tube that goes to one: what it is screwed on by. */
+const isAtFixture = computed(() => {
+  const isSmall = (end: JointRecord['b']) => end !== null && 'pipe' in end && isSmallTube(getPipe(end.pipe))
+  return ['angle', 'straight'].includes(kind.value ?? '') || isSmall(props.joint.a) || isSmall(props.joint.b)
+})
+const appliances = computed(() => (isAtFixture.value ? appliancesIn(props.job.region) : []))
 </script>
 
 <template>
@@ -96,6 +102,17 @@ const arrow = (on: 'a' | 'b') =>
         {{ on === 'a' ? 'from the first end' : 'from the other end' }}
       </button></span
     >
+    <details v-if="appliances.length" class="fixtures" data-test="appliances">
+      <summary class="t14">What fixtures are screwed on by <span class="note t13">typical: look first</span></summary>
+      <table class="t14">
+        <tbody>
+          <tr v-for="one in appliances" :key="one.what">
+            <td>{{ one.what }}</td>
+            <td class="w7">{{ one.screwed }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </details>
   </div>
 </template>
 
@@ -111,6 +128,17 @@ const arrow = (on: 'a' | 'b') =>
   gap: 0 9px;
   align-items: baseline;
   flex-wrap: wrap;
+}
+/* Takes its own line: what stands beside it is chosen, this is read. */
+.fixtures {
+  flex-basis: 100%;
+}
+.fixtures summary {
+  min-height: 34px;
+  cursor: pointer;
+}
+.fixtures td {
+  padding: 3px 18px 3px 0;
 }
 .other {
   margin-left: auto;

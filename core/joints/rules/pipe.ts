@@ -74,9 +74,7 @@ export const PIPE_REFUSALS: readonly RefusalRule[] = [
     'It carries cold water only.',
     'IPC 605; EN 12201',
     ({ pipe }, { conditions }) =>
-      COLD_ONLY[pipe.family] !== undefined &&
-      conditions.service !== 'cold' &&
-      conditions.service !== 'buried'
+      COLD_ONLY[pipe.family] !== undefined && conditions.service !== 'cold' && conditions.service !== 'buried'
         ? `${COLD_ONLY[pipe.family]} carries cold water only.`
         : null,
   ),

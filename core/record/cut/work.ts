@@ -44,6 +44,9 @@ export const OTHER_PLAN: Issue = issue(
 /** Most cut sheets of one job. */
 const MOST_CUTS = 100
 
+/** What a piece of a line goes by on every sheet. */
+export const pieceKey = (line: string, piece: string): string => `${line}:${piece}`
+
 /** A piece that cannot be cut yet, and why. */
 interface WaitingPiece {
   name: string
@@ -112,7 +115,7 @@ export function piecesFor(
       const bends = piece.marks.flatMap((mark) => (mark.what === 'bend' ? [isHook ? mark.hook : mark.corner] : []))
       const depth = (end: 0 | 1) => (piece.ends[end].into === 'free' ? null : piece.ends[end].insertion)
       found.pieces.push({
-        key: `${line.id}:${piece.id}`,
+        key: pieceKey(line.id, piece.id),
         name,
         length: piece.cut + (bends.length > 0 && spare.ok ? spare.value : 0),
         left: depth(0),

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Result } from '#core/base'
+import { speak } from '#core/speech'
 import {
   gistOfJob,
   changeLine,
@@ -162,6 +163,43 @@ describe('a line that is held', () => {
       { quantity: 1, name: 'outlet bracket' },
       { quantity: 1, name: 'valve bracket' },
     ])
+  })
+  // By hand: 1,000 to the outlet through a wall of 100: one sleeve, two screws, five plates as counted.
+  it('orders what guards and carries it: plates, sleeves, screws, a stub-out its bracket', () => {
+    const order = supportOrder(
+      aJob({
+        lines: [
+          line({ legs: ['e 1000 drop-ear'], walls: ['e 400 100'], fix: { guards: 5 } }),
+          line({ legs: ['e 1000 stub-out'], walls: ['e 950 100'] }),
+        ],
+      }),
+    ).map(({ quantity, name, size }) => `${quantity} ${speak(`${name} ${size}`, 'gb')}`.trim())
+    expect(order).toEqual(
+      expect.arrayContaining([
+        '5 guard plate, steel',
+        '2 screw into solid wood, for a wallplate elbow',
+        '1 sleeve through a wall, one or two sizes larger for 22 \u00d7 0.9 copper, 100 mm of wall',
+        '1 stub-out bracket 22 \u00d7 0.9 copper',
+      ]),
+    )
+    // The second line ends inside its wall and goes through none.
+    expect(order.filter((one) => one.includes('sleeve'))).toHaveLength(1)
+  })
+  it('has a bend support only for tube that springs back, bent tighter than it is laid free', () => {
+    const bent = (pipe: string) => line({ pipe, method: 'expansion', legs: ['e 600 bend', 'u 600'] })
+    const ordered = (pipe: string, radius?: number) => {
+      const benders = radius === undefined ? [] : [{ pipe, radius, setback: null, springback: null, at: '2026-11-01' }]
+      return supportOrder({ ...aJob({ lines: [bent(pipe)] }), benders } as unknown as Parameters<
+        typeof supportOrder
+      >[0])
+        .filter(({ name }) => name === 'bend support')
+        .map(({ quantity }) => quantity)
+    }
+    // By hand: 20 PEX is laid free at 8 x 20 = 160.
+    expect(ordered('pex-en-20', 100)).toEqual([1])
+    expect(ordered('pex-en-20', 160)).toEqual([])
+    expect(ordered('pex-en-20')).toEqual([])
+    expect(ordered('cu-en-x-22', 60)).toEqual([])
   })
   it('is told of arms that a clip stops', () => {
     const hot = fixed({

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { findWays, type OtherEnd } from '#core/joints'
-import { orderFor, uncutPieces, type JobRecord, type OrderRow } from '#core/record'
+import { orderFor, orderWords, uncutPieces, type JobRecord, type OrderRow } from '#core/record'
 import type { Region } from '#core/units'
 import type { Valve } from '#core/catalogue'
 import { aJob, aJoint, aLine } from '../../../tests/records'
@@ -103,5 +103,29 @@ describe('a line at the counter', () => {
     expect(pipe!.lengths!.mm).toBeCloseTo(3048, 0)
     expect(pipe!.need).toBeLessThan((24 + 18) * 25.4)
     expect(found(rows, 'lead-free solder wire')!.need).toBeCloseTo(2 * 19.05, 0)
+  })
+  it('calls a tee by run x branch for short where its run goes on alike, and nowhere on the Continent', () => {
+    const row = (region: Region) => {
+      const [tee] = orderFor([aJob({ region, lines: [line] })]).filter(({ name }) => name === 'press tee')
+      return orderWords(tee!, region).note
+    }
+    expect(row('gb')).toBe('for short 22 x 15')
+    expect(row('eu')).toBe('')
+  })
+  it('asks no more for the pipe of a piece that is cut', () => {
+    const two = aLine({ id: 'l1', pipe: 'cu-en-x-22', method: 'press', legs: ['e 1000 elbow', 'u 800'] })
+    const whole = orderFor([aJob({ lines: [two] })]).find(({ group }) => group === 'pipe')!
+    const piece = (key: string, length: number) => ({ key: `l1:${key}`, length })
+    // By hand: 1,000 less the elbow's 27.5.
+    const plan = { pieces: [piece('p1', 972.5), piece('p2', 772.5)], bars: [] }
+    const sheet = (length: number) => ({ plan, done: [{ id: 'd', bar: 'b', piece: 'l1:p1', length, at: '', by: '' }] })
+    const after = (length: number) =>
+      orderFor([aJob({ lines: [two], cuts: [sheet(length)] as unknown as JobRecord['cuts'] })]).find(
+        ({ group }) => group === 'pipe',
+      )!
+    expect(whole).toMatchObject({ pieces: 2, need: 972.5 + 772.5 })
+    expect(after(972.5)).toMatchObject({ pieces: 1, need: 772.5 })
+    // A wrong cut is no piece: it is still wanted.
+    expect(after(950)).toMatchObject({ pieces: 2 })
   })
 })

@@ -13,6 +13,8 @@ import {
 import { isLineValve, type PieceEnd, type Survey } from '#core/line'
 import { speak } from '#core/speech'
 import type { Region } from '#core/units'
+import { openPieces } from '#core/cutting'
+import { pieceKey } from '../cut/work'
 import { cardsOf } from '../joint/cards'
 import { isMade } from '../joint/status'
 import { surveyed } from '../line/work'
@@ -166,13 +168,24 @@ function groupOfFitting(what: string): OrderGroup {
   return isLineValve(what.replaceAll(' ', '-')) ? 'valves' : 'fittings'
 }
 
+/** Whether a piece of a line was cut to its length on one of the job's sheets: its pipe is there. */
+function cutAlready({ cuts }: Pick<OrderedJob, 'cuts'>, line: LineRecord): (piece: string) => boolean {
+  const done = cuts.flatMap(({ plan, done: cut }) => {
+    if (!plan) return []
+    const open = new Set(openPieces(plan.pieces, cut).map(({ key }) => key))
+    return plan.pieces.filter(({ key }) => !open.has(key)).map(({ key }) => key)
+  })
+  return (piece) => done.includes(pieceKey(line.id, piece))
+}
+
 function ofLine(job: OrderedJob, line: LineRecord): Asked[] {
   const { survey } = surveyed(job, line)
   if (!survey) return []
   const pieces = survey.runs.flatMap(({ piece }) => (piece.ok ? [piece.value] : []))
+  const isCut = cutAlready(job, line)
   return [
-    ...pieces.flatMap(({ pipe, cut, ends }) => [
-      ...(cut === null ? [] : [ofPipe(getPipe(pipe), cut, 1)]),
+    ...pieces.flatMap(({ id, pipe, cut, ends }) => [
+      ...(cut === null || isCut(id) ? [] : [ofPipe(getPipe(pipe), cut, 1)]),
       ...ends.flatMap((end) => ofEnd(end, getPipe(pipe), job.region)),
     ]),
     ...ofFittings(survey, job.region),

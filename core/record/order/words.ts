@@ -37,11 +37,22 @@ function lengthsNote({ pieces, lengths }: OrderRow, region: Region): string {
   ].join('; ')
 }
 
+/**
+ * What a tee is called for short where its run goes on alike: run x branch. On the Continent the same figures mean another
+ * tee, so there is none.
+ */
+function shortName({ size, group }: OrderRow, region: Region): string {
+  const [run, on, branch] = size.split(' x ')
+  return region !== 'eu' && group === 'fittings' && branch !== undefined && run === on
+    ? `for short ${run} x ${branch}`
+    : ''
+}
+
 export const orderWords = (row: OrderRow, region: Region): OrderWords => ({
   quantity: amount(row.order, row.unit, region),
   name: row.name,
   size: row.size,
-  note: row.group === 'pipe' ? lengthsNote(row, region) : '',
+  note: row.group === 'pipe' ? lengthsNote(row, region) : shortName(row, region),
 })
 
 /** Rows that are asked for at all: what the van holds enough of is left out. */
