@@ -1,5 +1,5 @@
 import { getPipe } from '#core/catalogue'
-import { isClosed, isLoose, type OtherEnd, type Thread, type Way } from '#core/joints'
+import { isClosed, isLoose, isReducingSet, type OtherEnd, type Thread, type Way } from '#core/joints'
 import type { Region } from '#core/units'
 import { speak } from '#core/speech'
 import { methodWords } from './en'
@@ -10,7 +10,7 @@ const THREAD_LETTERS = { npt: 'NPT', bspt: 'BSP', bspp: 'BSP' } as const
 /** A way in a few words: its fittings in order, as they are ordered. */
 export function wayTitle(way: Way, region: Region): string {
   const names = way.parts
-    .filter((part) => !isLoose(part))
+    .filter((part) => !isLoose(part) || isReducingSet(part))
     .map(({ name, size }) => (name.startsWith('tail') ? 'tail' : `${name} ${size}`))
   const title = names.length > 0 ? names.join(', ') : 'screwed straight in'
   return speak(title[0]!.toUpperCase() + title.slice(1), region)

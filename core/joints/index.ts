@@ -1,3 +1,4 @@
+export { isReducingSet } from './reducing-fittings'
 export { adaptorThreads } from './size-classes'
 export { orderList, orderName, outsideName } from './order'
 

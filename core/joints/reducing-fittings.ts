@@ -19,9 +19,13 @@ function bodiesFor(size: SizeClass): SizeClass[] {
 
 const METHOD = 'pe-compression'
 
+const SET = 'PE reducing set'
+/** What brings a body down to a smaller pipe: ordered beside it, and named with it. */
+export const isReducingSet = ({ name }: Pick<Part, 'name'>): boolean => name === SET
+
 /** A larger body whose one mouth is brought down by a set: a fitting by its own name, the set beside it. */
 function withSet(made: Fitting, large: SizeClass, small: SizeClass): Fitting {
-  const set: Part = { kind: 'reducer', name: 'PE reducing set', size: nominalPair(large, small), quantity: 1 }
+  const set: Part = { kind: 'sleeve', name: SET, size: nominalPair(large, small), quantity: 1 }
   return { ...made, id: `set.${nominalOf(large)}.${made.id}`, beside: [set] }
 }
 

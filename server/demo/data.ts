@@ -1,12 +1,13 @@
 import type { Cutter } from '#core/cutting'
-import type { Conditions, End, Policy } from '#core/joints'
-import type { BenderRecord, FindBody, FittingRecord, LineInput, OffcutBody, ToolRecord } from '#core/record'
+import type { Conditions, End, OtherEnd, Policy } from '#core/joints'
+import type { BenderRecord, FindBody, FittingRecord, JointBody, LineInput, OffcutBody, ToolRecord } from '#core/record'
 import type { Region } from '#core/units'
 
 export interface DemoJoint {
   place: string
   a: End
-  b: End
+  b: OtherEnd
+  valve?: JointBody['valve']
   /** Index of the find that end a came from. */
   find?: number
   conditions: Partial<Conditions>
@@ -286,6 +287,13 @@ export const DEMO_JOBS: readonly DemoJob[] = [
         comeBack: '2026-12-03',
         conditions: { service: 'cold', wet: true, temporary: true },
         way: 'push-fit coupling',
+      },
+      {
+        place: 'stop under basin 1, to the water filter',
+        a: { pipe: 'cu-l-1_2' },
+        b: { pipe: 'pe-od-3_8' },
+        valve: { kind: 'angle', wall: 60, other: 140 },
+        conditions: { service: 'cold' },
       },
     ],
   },

@@ -159,6 +159,63 @@ describe('the drawing', () => {
   )
 })
 
+describe('small tube to a fixture', () => {
+  it('leaves a stop by the outside of the tube, insert and plastic ring with it, beside what fixtures are screwed on by', async () => {
+    const dock = await newJob('Dock filter', 'us', 'under the basin')
+    const joint = await begin('joint/begin', dock, {
+      place: 'filter',
+      a: { pipe: 'cu-l-1_2' },
+      b: { pipe: 'pe-od-1_4' },
+      valve: { kind: 'angle' },
+    })
+    const here = `/jobs/${dock.slug}/joint?joint=${joint.id}`
+    for (const width of WIDTHS) {
+      await app.setSize(width, 900)
+      await app.go(here)
+      await app.waitForText('[data-way]', /1\/2 x 1\/4 OD \(1\/8 nominal\)/)
+      expect(await app.driver.executeScript(OVERLAPS), String(width)).toEqual([])
+      await app.click('[data-test="appliances"] summary')
+      await app.waitForText('[data-test="appliances"]', /ice maker.*1\/4 OD compression, 7\/16-24/s)
+      expect(
+        await app.driver.executeScript('return document.documentElement.scrollWidth <= innerWidth'),
+        String(width),
+      ).toBe(true)
+    }
+    await app.setSize(1280, 800)
+    expect(await app.axe()).toEqual([])
+  })
+  it('draws a body with a reducing set to its thread, not shut', async () => {
+    const joint = await begin('joint/begin', yard, {
+      place: 'chamber',
+      a: { pipe: 'pe-en-20' },
+      b: { thread: { form: 'bspp', size: '3/4', gender: 'male', material: 'brass' } },
+    })
+    await open(joint)
+    await app.waitForText('[data-way]', /25 x 3\/4, PE reducing set 25 x 20/)
+    await app.waitForCount('[data-shut]', 0)
+  })
+})
+
+describe('what guards a line', () => {
+  it('is counted on Fix and asked for at the counter', async () => {
+    const line = await begin('line/begin', yard, {
+      name: 'to the yard tap',
+      pipe: 'cu-en-x-15',
+      method: 'press',
+      legs: ['e 1500 drop-ear'],
+      walls: ['e 700 150'],
+    })
+    await app.go(`/jobs/${yard.slug}/fix?line=${line.id}`)
+    await app.type('[data-test="fix-guards"]', '3\n')
+    await app.saved()
+    await app.go(`/jobs/${yard.slug}/order`)
+    await app.waitForText('[data-order="guard plate, steel"]', /^3/)
+    await app.find('[data-order="screw into solid wood, for a wallplate elbow"]')
+    await app.waitForText('[data-order^="sleeve through a wall"]', /150 mm of wall/)
+    await app.waitForText('[data-order="press wallplate elbow"]', /15 x 1\/2/)
+  })
+})
+
 describe('one order for the counter', () => {
   it('is less what the van holds, and goes out as text, as a table and as a sheet', async () => {
     await app.go(`/jobs/${yard.slug}/order`)

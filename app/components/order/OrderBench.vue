@@ -49,12 +49,12 @@ const waiting = computed(() => props.job.joints.filter(({ way }) => way === null
     <h1 class="t26 w7">For the counter</h1>
     <p v-if="waiting && !scope.joint && !scope.line" class="ochre t15 flex gap-2 items-center" data-test="no-way-yet">
       <StatusShape status="held" :size="14" />
-      {{ waiting === 1 ? '1 joint has no way yet' : `${waiting} joints have no way yet` }}: it is not in this list.
+      {{ waiting === 1 ? '1 joint has no way yet' : `${waiting} joints have no way yet` }}: not in this list.
     </p>
     <p v-if="uncut" class="ochre t15 flex gap-2 items-center" data-test="uncut">
       <StatusShape status="held" :size="14" />
-      {{ uncut === 1 ? '1 piece has no cut yet' : `${uncut} pieces have no cut yet` }}: a fitting of it is to be
-      measured on Line. Its pipe is not in this list.
+      {{ uncut === 1 ? '1 piece has no cut yet' : `${uncut} pieces have no cut yet` }}: a fitting is to be measured on
+      Line. Its pipe is not in this list.
     </p>
     <p v-if="rows.length === 0" class="t17" data-test="nothing-to-order">
       Nothing to order: no joint has a way that is still to be made, and no line has legs.
