@@ -97,7 +97,10 @@ function smallSpacing({ series, nominal }: Pipe): Spacing | null {
         vertical: row.verticalMm ?? row.horizontalMm,
         midStorey: false,
         byStorey: false,
-        source: `typical, practice of the United States for ${seriesOf(series).standard} by outside diameter`,
+        source: [
+          `typical, practice of the United States for ${seriesOf(series).standard} by outside diameter`,
+          ...(row.verticalMm === null ? ['upright as across: none is held'] : []),
+        ].join('; '),
       }
     : null
 }

@@ -106,6 +106,24 @@ function atFixture(valve: Valve, size: SizeClass): Fitting[] {
 /** Methods that valves with threads stand for: every kind but those at a fixture. */
 const withThreads = (valve: Valve): boolean => !AT_FIXTURE.has(valve) && !METRIC_ONLY.has(valve)
 
+/** Sold with a tube's mouth at one end and a female thread at the other. */
+const MIXED: ReadonlySet<Valve> = new Set<Valve>(['ball'])
+
+/** Tube in, threaded pipe or an appliance out: for threads that an end has, by the methods the valve is sold with. */
+const mixed = (valve: Valve, size: SizeClass, threads: readonly { form: ThreadForm; size: string }[]): Fitting[] =>
+  sold(size, valve).flatMap((method) =>
+    threads.map(({ form, size: screwed }) => {
+      const own = form === 'npt' ? 'npt' : 'bspp'
+      return valveOf(
+        valve,
+        `${words(method)} x female ${form === 'npt' ? LETTERS.npt : 'BSP'} ${VALVE_WORDS[valve]}`,
+        `${sizeName(method, size)} x ${screwed}`,
+        socket(method, size),
+        thread(own, screwed, 'female'),
+      )
+    }),
+  )
+
 /** Every valve of a kind that can stand between ends of these classes and threads. */
 export function valvesFor(
   valve: Valve,
@@ -114,6 +132,7 @@ export function valvesFor(
 ): Fitting[] {
   return [
     ...classes.flatMap((size) => (AT_FIXTURE.has(valve) ? atFixture(valve, size) : inLine(valve, size))),
+    ...(MIXED.has(valve) ? classes.flatMap((size) => mixed(valve, size, threads)) : []),
     ...(withThreads(valve) ? threadsAt(classes, threads).map(({ form, size }) => threaded(valve, form, size)) : []),
   ]
 }

@@ -82,6 +82,19 @@ describe('a valve in line', () => {
     expect(entry('b', true)).not.toBe('flow-arrow')
     expect(entry('a', true)).toBe('flow-arrow')
   })
+  // By hand: 22 pressed 22.5 deep, 3/4 BSP taper made up 12 in its parallel female; 3/4 in copper 19.05, NPT 14.05.
+  it.each([
+    ['gb', 'cu-en-x-22', 'bspt', 'press x female BSP ball valve', '22 x 3/4', [22.5, 12]],
+    ['us', 'cu-l-3_4', 'npt', 'solder x female NPT ball valve', '3/4 x 3/4', [19.05, 14.05]],
+  ] as const)(
+    '%s: takes a tube at one end and a threaded pipe at the other',
+    (region, pipe, form, name, size, depths) => {
+      const brass = { thread: { form, size: '3/4', gender: 'male', material: 'brass' } } as const
+      const way = named(ways({ region, a: { pipe }, b: brass, valve: 'ball' }), name)!
+      expect(way.parts[0]).toMatchObject({ kind: 'valve', size })
+      expect(way.joints.map(({ insertion }) => insertion.value)).toEqual(depths)
+    },
+  )
   it('to a fixture has the tube at one end, the fixture at the other', () => {
     const stop = ways({
       region: 'us',

@@ -68,7 +68,7 @@ const csv = computed(() => csvLink(order.value, ['quantity', 'name', 'size']))
     </h2>
     <ul class="t15" data-test="fix-order">
       <li v-for="one in order" :key="one.name + one.size">
-        <b>{{ one.quantity }}</b> {{ one.name }}, {{ one.size }}
+        <b>{{ one.quantity }}</b> {{ one.size ? `${one.name}, ${one.size}` : one.name }}
       </li>
     </ul>
 

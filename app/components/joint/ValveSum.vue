@@ -18,8 +18,10 @@ const mouths = computed(() => {
   return [props.way.joints[at], props.way.joints[at + 1]] as const
 })
 const typical = computed(() => {
-  const [first] = mouths.value
-  return first && props.valve.kind ? takeOutAt(props.valve.kind, first) : null
+  const [first, second] = mouths.value
+  // Its middle is as far from both stops only where both mouths are of one kind.
+  const isAlike = first?.method === second?.method
+  return first && isAlike && props.valve.kind ? takeOutAt(props.valve.kind, first) : null
 })
 const takeOut = computed(() => props.valve.takeOut ?? typical.value?.value ?? null)
 const sum = computed(() => {

@@ -81,11 +81,10 @@ function outsideNut(card: Card): string {
 function linerOf(card: Card): DraftStep {
   const insert = tubeInsert(card.pipe)
   if (!insert?.value) return liner
-  const units = system(card)
   return {
     ...liner,
-    do: `Push the insert in to its flange: ${formatLength(insert.value, units)} of it stands inside`,
-    check: `Flange flat on the tube end; the insert is by the bore of this tube, ${formatLength(card.pipe.bore ?? 0, units)}.`,
+    do: `Push the insert in to its flange: ${formatLength(insert.value, system(card))} of it stands inside`,
+    check: 'Flange flat on the tube end. Inserts are sold by the bore: walls of one outside differ.',
   }
 }
 

@@ -6,7 +6,7 @@ import * as supports from '#core/supports'
 import { supportedBends, throughWalls } from '#core/supports'
 import type { FixedLine, HeldLine, LineToHold, Support } from '#core/supports'
 
-import { length, w } from '#core/speech'
+import { length, speakAll, w } from '#core/speech'
 import { surveyed, type LineRules } from '../line/work'
 import type { JobRecord } from '../job/record'
 import type { Hand } from '../hand'
@@ -168,5 +168,7 @@ export function supportOrder(job: LineRules & Pick<JobRecord, 'lines'>): Support
       count('sleeve through a wall, one or two sizes larger', sleeveSize(pipe.label, thick))
     if (line.fix.guards) count('guard plate, steel', '', line.fix.guards)
   }
-  return [...counted.values()].sort((a, b) => a.size.localeCompare(b.size) || a.name.localeCompare(b.name))
+  return speakAll([...counted.values()], job.region).sort(
+    (a, b) => a.size.localeCompare(b.size) || a.name.localeCompare(b.name),
+  )
 }
