@@ -177,7 +177,7 @@ describe('POST /api/core/VERB and the command line', () => {
     ])
     expect(body[0]!.pipes).toHaveLength(9)
     expect(body[1]!.error).toMatchObject({ code: 'unknown-id', path: 'series' })
-    expect(body[2]!.pipes).toHaveLength(260)
+    expect(body[2]!.pipes).toHaveLength(270)
     expect((await post('/api/core/pipes', [])).body).toEqual([])
     expect(
       (
