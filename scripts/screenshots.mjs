@@ -39,7 +39,7 @@ const VIEWS = [
   ['make', `/jobs/${kiln}/make?${joint(kiln, 3)}`],
   ['order', `/jobs/${kiln}/order`],
   ['handover', `/jobs/${kiln}/handover`],
-  ['make-cellar', `/jobs/${kiln}/make?${joint(kiln, 3)}`, undefined, true],
+  ['stop-cellar', `/jobs/${boat}/joint?${joint(boat, 4)}`, undefined, true],
   ['find-phone', '/jobs/glaze-kiln-room/find', PHONE],
   ['jobs-phone', '/', PHONE],
   ['make-phone', `/jobs/${kiln}/make?${joint(kiln, 3)}`, PHONE],
