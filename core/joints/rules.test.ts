@@ -40,14 +40,12 @@ const code = (method: SocketMethod, end: EndFacts & { pipe: string }, conditions
   refuse(method, toTube({ pexType: 'a', ...end }), situation(conditions))?.code ?? null
 const asks = (method: SocketMethod, end: EndFacts & { pipe: string }, conditions: Partial<Conditions> = {}) =>
   concernsOn(method, toTube({ pexType: 'a', ...end }), situation(conditions))
-/** A service this pipe is made for, so that only the rule under test speaks. */
+/** What this pipe is made for (vinyl: no pressure), so that only the rule under test speaks. */
 const fit = (pipe: string): Partial<Conditions> => {
   if (pipe.startsWith('cs-en')) return { service: 'heating' }
   return pipe.startsWith('vinyl') ? { pressure: 0 } : {}
 }
 
-/** Vinyl is joined where no pressure stands. */
-const vinylDry = (pipe: string): Partial<Conditions> => (pipe.startsWith('vinyl') ? { pressure: 0 } : {})
 const isCopper = (pipe: string) => getPipe(pipe).family === 'copper'
 
 describe('what is known of an end, asked of every method and pipe it can touch', () => {
@@ -150,10 +148,10 @@ describe('what is known of an end, asked of every method and pipe it can touch',
     for (const [method, pipe] of MADE.filter(([, id]) => !id.startsWith('cs-en'))) {
       const end = { pipe, ...(method === 'flare' ? { temper: 'soft' as const } : {}) }
       if (isOfWrongTemper(method, pipe)) continue
-      expect([method, pipe, code(method, { ...end, madeFor }, vinylDry(pipe))]).toEqual([
+      expect([method, pipe, code(method, { ...end, madeFor }, fit(pipe))]).toEqual([
         method,
         pipe,
-        refused ?? code(method, end, vinylDry(pipe)),
+        refused ?? code(method, end, fit(pipe)),
       ])
     }
   })

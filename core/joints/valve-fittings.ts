@@ -57,17 +57,16 @@ const inLine = (valve: Valve, size: SizeClass): Fitting[] =>
     ),
   )
 
-/** Threaded at both ends, female; metric ones with a parallel thread, which a taper male is sealed into. */
-const threaded = (valve: Valve, form: ThreadForm, size: string): Fitting => {
-  const own = form === 'npt' ? 'npt' : 'bspp'
-  const letters = form === 'npt' ? LETTERS.npt : 'BSP'
-  return valveOf(
-    valve,
-    `female ${letters} ${VALVE_WORDS[valve]}`,
-    size,
-    thread(own, size, 'female'),
-    thread(own, size, 'female'),
-  )
+/** Female thread of a valve, with its letters: metric ones are parallel, which a taper male is sealed into. */
+const femaleOf = (form: ThreadForm, size: string): { mouth: Mouth; name: string } => ({
+  mouth: thread(form === 'npt' ? 'npt' : 'bspp', size, 'female'),
+  name: `female ${form === 'npt' ? LETTERS.npt : 'BSP'}`,
+})
+
+/** Threaded at both ends. */
+function threaded(valve: Valve, form: ThreadForm, size: string): Fitting {
+  const { mouth, name } = femaleOf(form, size)
+  return valveOf(valve, `${name} ${VALVE_WORDS[valve]}`, size, mouth, mouth)
 }
 
 /** Fixture outlets: inch ones by compression, named by the tube's outside; metric ones male parallel for a hose or tap nut. */
@@ -113,13 +112,13 @@ const MIXED: ReadonlySet<Valve> = new Set<Valve>(['ball'])
 const mixed = (valve: Valve, size: SizeClass, threads: readonly { form: ThreadForm; size: string }[]): Fitting[] =>
   sold(size, valve).flatMap((method) =>
     threads.map(({ form, size: screwed }) => {
-      const own = form === 'npt' ? 'npt' : 'bspp'
+      const { mouth, name } = femaleOf(form, screwed)
       return valveOf(
         valve,
-        `${words(method)} x female ${form === 'npt' ? LETTERS.npt : 'BSP'} ${VALVE_WORDS[valve]}`,
+        `${words(method)} x ${name} ${VALVE_WORDS[valve]}`,
         `${sizeName(method, size)} x ${screwed}`,
         socket(method, size),
-        thread(own, screwed, 'female'),
+        mouth,
       )
     }),
   )

@@ -168,24 +168,23 @@ function groupOfFitting(what: string): OrderGroup {
   return isLineValve(what.replaceAll(' ', '-')) ? 'valves' : 'fittings'
 }
 
-/** Whether a piece of a line was cut to its length on one of the job's sheets: its pipe is there. */
-function cutAlready({ cuts }: Pick<OrderedJob, 'cuts'>, line: LineRecord): (piece: string) => boolean {
+/** Pieces that were cut to their length on one of the job's sheets: their pipe is there. */
+function cutAlready({ cuts }: Pick<OrderedJob, 'cuts'>): ReadonlySet<string> {
   const done = cuts.flatMap(({ plan, done: cut }) => {
     if (!plan) return []
-    const open = new Set(openPieces(plan.pieces, cut).map(({ key }) => key))
-    return plan.pieces.filter(({ key }) => !open.has(key)).map(({ key }) => key)
+    const open = openPieces(plan.pieces, cut)
+    return plan.pieces.filter((piece) => !open.includes(piece)).map(({ key }) => key)
   })
-  return (piece) => done.includes(pieceKey(line.id, piece))
+  return new Set(done)
 }
 
-function ofLine(job: OrderedJob, line: LineRecord): Asked[] {
+function ofLine(job: OrderedJob, line: LineRecord, cutKeys: ReadonlySet<string>): Asked[] {
   const { survey } = surveyed(job, line)
   if (!survey) return []
   const pieces = survey.runs.flatMap(({ piece }) => (piece.ok ? [piece.value] : []))
-  const isCut = cutAlready(job, line)
   return [
     ...pieces.flatMap(({ id, pipe, cut, ends }) => [
-      ...(cut === null || isCut(id) ? [] : [ofPipe(getPipe(pipe), cut, 1)]),
+      ...(cut === null || cutKeys.has(pieceKey(line.id, id)) ? [] : [ofPipe(getPipe(pipe), cut, 1)]),
       ...ends.flatMap((end) => ofEnd(end, getPipe(pipe), job.region)),
     ]),
     ...ofFittings(survey, job.region),
@@ -205,9 +204,10 @@ export type OrderedJob = JobRecord
 /** What one job asks for, in its region's words, not summed. */
 function askedOf(job: OrderedJob, { joint, line }: OrderScope): Asked[] {
   const isWhole = joint === undefined && line === undefined
+  const cutKeys = cutAlready(job)
   const asked = [
     ...job.joints.filter(({ id }) => isWhole || id === joint).flatMap((one) => ofJoint(job, one)),
-    ...job.lines.filter(({ id }) => isWhole || id === line).flatMap((one) => ofLine(job, one)),
+    ...job.lines.filter(({ id }) => isWhole || id === line).flatMap((one) => ofLine(job, one, cutKeys)),
   ]
   return asked.map((one) => ({ ...one, name: speak(one.name, job.region), size: speak(one.size, job.region) }))
 }
