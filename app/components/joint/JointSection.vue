@@ -3,9 +3,11 @@ import { isAtFace, type End, type EndPlay, type Joint, type OtherEnd, type Way }
 import type { JointBody } from '#core/record'
 import { formatLength, type UnitSystem } from '#core/units'
 import type { Pipe } from '#core/catalogue'
-import { crestsPath, layOutWay } from '~/drawing/joint-layout'
+import { crestsPath } from '~/drawing/joint-layout'
+import { baseline } from '~/drawing/labels'
 import { materialOf } from '~/drawing/materials'
-import { scaleText } from '~/reading/format'
+import { layOutSection } from '~/drawing/section'
+import { TIERS } from '~/drawing/section-labels'
 
 /**
  * A way cut through: both ends facing each other with the fittings between, along and across at one scale.
@@ -41,46 +43,20 @@ const props = withDefaults(
   },
 )
 
-const layout = computed(() =>
-  layOutWay(props.way, props.a, props.b, { ...(props.compact ? { bare: 4 } : {}), takeOut: props.takeOut }),
-)
-const room = computed(() => (props.compact ? props.height - 2 : props.height - 88))
-const k = computed(() => {
-  const fit = Math.min((props.width - 16) / layout.value.length, room.value / (2.15 * layout.value.radius))
-  return props.compact ? fit : Math.max(0.2, Math.floor(fit * 10) / 10)
-})
-const shift = computed(() => (props.compact ? 0 : Math.max(8, (props.width - layout.value.length * k.value) / 2)))
-const cy = computed(() => (props.compact ? props.height / 2 : 70 + room.value / 2))
-const top = computed(() => cy.value - layout.value.radius * 1.15 * k.value)
+const section = computed(() => layOutSection(props.way, props.a, props.b, props))
+const layout = computed(() => section.value.layout)
+const k = computed(() => section.value.k)
+const cy = computed(() => section.value.cy)
+const labels = computed(() => section.value.labels)
 /** How deep a joint is, in words. */
 function depthWords(joint: Joint): string {
   if (isAtFace(joint)) return 'sealed at its face'
   const { value } = joint.insertion
   return value === null ? 'depth to be measured' : `${formatLength(value, props.system)} deep`
 }
-/** The figures of the ends are large; over a short depth smaller, so that two beside each other do not run together. */
-const SHORT_PX = 76
-function figureClass({ isEnd, x1, x2 }: { isEnd: boolean; x1: number; x2: number }): string {
-  if (!isEnd) return 't17 w7'
-  return x2 - x1 < SHORT_PX && props.width < 600 ? 'copper t26 w7' : 'copper t40 w7'
-}
-const dims = computed(() =>
-  layout.value.depths
-    .filter(({ joint }) => !isAtFace(joint))
-    .map((depth) => ({
-      ...depth,
-      isEnd: depth.joint.on !== 'between',
-      x1: depth.from * k.value,
-      x2: depth.to * k.value,
-    })),
-)
+const tierOf = ({ isEnd }: { isEnd: boolean }) => (isEnd ? TIERS.end : TIERS.between)
 const SIDE_OF = { a: 'left', b: 'right' } as const
 const flowSide = computed(() => (props.flowFrom ? SIDE_OF[props.flowFrom] : null))
-/** Where a closed end is solid, px. */
-const shutAt = computed(() => {
-  const shut = layout.value.bodies.find(({ isShut }) => isShut)
-  return shut && !props.compact ? shut.to * k.value : null
-})
 const text = computed(() =>
   props.way.joints
     .map((joint) => `${joint.method} ${joint.on === 'between' ? 'between' : `at ${joint.on}`}, ${depthWords(joint)}`)
@@ -147,11 +123,10 @@ const breakPath = (x: number, r: number) =>
     :aria-label="compact ? undefined : 'The way, cut through'"
     :aria-hidden="compact ? true : undefined">
     <desc v-if="!compact">{{ text }}</desc>
-    <text v-if="!compact" :x="width - 10" :y="height - 4" class="end t13 note">
-      {{ scaleText(k, system) }}; fittings {{ width < 600 ? 'typical' : 'drawn to typical figures'
-      }}{{ layout.hasTail ? ', tail broken' : '' }}
+    <text v-if="!compact" :x="labels.note.x" :y="baseline(labels.note)" class="t13 note" data-label>
+      {{ labels.note.text }}
     </text>
-    <g :transform="`translate(${shift} 0)`">
+    <g :transform="`translate(${section.shift} 0)`">
       <g v-for="(body, i) in layout.bodies" :key="`body${i}`">
         <FittingMouth v-for="(mouth, m) in body.mouths" :key="m" :mouth="mouth" :k="k" :cy="cy" />
         <ValveBody
@@ -244,34 +219,37 @@ const breakPath = (x: number, r: number) =>
         fill="none"
         :data-ghost="ghost.on" />
       <template v-if="!compact">
-        <path :d="`M0 ${cy}H${shutAt ?? layout.length * k}`" class="l-centre" />
-        <template v-if="shutAt !== null">
-          <path :d="`M${shutAt + 34} ${cy}H${shutAt + 6}m9 -6l-9 6l9 6`" class="l-edge" />
-          <text :x="shutAt + 40" :y="cy + 5" class="t14 w6" data-shut>shut here</text>
+        <path :d="`M0 ${cy}H${section.shutAt ?? layout.length * k}`" class="l-centre" />
+        <template v-if="section.shutAt !== null">
+          <path :d="`M${section.shutAt + 34} ${cy}H${section.shutAt + 6}m9 -6l-9 6l9 6`" class="l-edge" />
         </template>
-        <g v-for="dim in dims" :key="dim.at">
-          <path
-            :d="`M${dim.x1} ${top - 2}V${dim.isEnd ? 50 : 60}M${dim.x2} ${top - 2}V${dim.isEnd ? 50 : 60}`"
-            :class="dim.isEnd ? 'l-sel' : 'l-dim2'"
-            :stroke-width="1" />
-          <DimensionLine
-            :x1="dim.x1"
-            :x2="dim.x2"
-            :y="dim.isEnd ? 56 : 66"
-            :tone="dim.isEnd ? 'copper' : 'ink2'"
-            :overshoot="5" />
-          <foreignObject
-            :x="(dim.x1 + dim.x2) / 2 - 60"
-            :y="dim.isEnd ? 2 : 36"
-            width="120"
-            :height="dim.isEnd ? 50 : 26">
-            <div class="figure" :class="figureClass(dim)">
-              <TapeFigure :mm="dim.joint.insertion.value" :system="system" :with-mm="dim.isEnd" />
-            </div>
-          </foreignObject>
-        </g>
       </template>
     </g>
+    <template v-if="!compact">
+      <text v-if="labels.shut" :x="labels.shut.x" :y="baseline(labels.shut)" class="t14 w6" data-shut data-label>
+        {{ labels.shut.text }}
+      </text>
+      <g v-for="dim in section.dims" :key="dim.at">
+        <path
+          :d="`M${dim.x1} ${section.top - 2}V${tierOf(dim).line - 6}M${dim.x2} ${section.top - 2}V${tierOf(dim).line - 6}`"
+          :class="dim.isEnd ? 'l-sel' : 'l-dim2'"
+          :stroke-width="1" />
+        <DimensionLine
+          :x1="dim.x1"
+          :x2="dim.x2"
+          :y="tierOf(dim).line"
+          :tone="dim.isEnd ? 'copper' : 'ink2'"
+          :overshoot="5" />
+      </g>
+      <template v-for="figure in labels.figures" :key="`figure${figure.at}`">
+        <path v-if="figure.leader" :d="figure.leader" :class="figure.isEnd ? 'l-sel' : 'l-dim2'" stroke-width="1" />
+        <foreignObject :x="figure.x" :y="figure.y" :width="Math.ceil(figure.width) + 1" :height="figure.height">
+          <div class="figure w7" :class="{ copper: figure.isEnd }" :style="{ fontSize: `${figure.size}px` }" data-label>
+            <TapeFigure :mm="figure.mm" :system="system" :with-mm="figure.withUnit" />
+          </div>
+        </foreignObject>
+      </template>
+    </template>
   </svg>
 </template>
 
@@ -282,5 +260,8 @@ const breakPath = (x: number, r: number) =>
   align-items: flex-end;
   height: 100%;
   line-height: 1;
+  letter-spacing: -0.02em;
+  white-space: nowrap;
+  background: var(--paper);
 }
 </style>
