@@ -1,13 +1,17 @@
 import { fileURLToPath } from 'node:url'
 import type { NitroConfig } from 'nitropack/types'
+import { pageFiles, type Manifest } from './server/services/page-files'
 import { bundleThread } from './server/workers/bundle'
 
 const core = fileURLToPath(new URL('./core', import.meta.url))
 const serverEntry = fileURLToPath(new URL('./server/entry.ts', import.meta.url))
 
+/** Files of each page, known once the browser's part is built. */
+let pages: ReturnType<typeof pageFiles> = {}
+
 /** Named, so that its own type is checked: the config's has only a part of it. */
 const nitro = {
-  virtual: { '#question-thread': bundleThread },
+  virtual: { '#question-thread': bundleThread, '#page-files': () => `export const pages = ${JSON.stringify(pages)}` },
   // The face of printed sheets, as whole TrueType files: only these two of the package are taken along. The screen's own
   // package will not do: its one variable file cannot be embedded, and its static ones part a name's letters over two.
   serverAssets: [
@@ -20,6 +24,16 @@ const nitro = {
   compressPublicAssets: true,
   errorHandler: '~~/server/error-handler.ts',
 } satisfies NitroConfig
+
+/** Plugins of the UI library for what is not used of it: its palette written by script, and its icons fetched by name. */
+const UNUSED_PLUGINS = [
+  '@nuxt/ui/dist/runtime/plugins/colors',
+  '@nuxt/icon/dist/runtime/plugin',
+  'nuxt/dist/app/plugins/revive-payload.client',
+]
+
+/** No file of the core does anything when it is merely read in, so a station brings along only what it calls. */
+const treeshake = { moduleSideEffects: (id: string) => !id.startsWith(`${core}/`) }
 
 export default defineNuxtConfig({
   modules: ['@nuxt/ui', '@pinia/nuxt', '@nuxt/eslint', 'nuxt-security', '@vite-pwa/nuxt'],
@@ -43,18 +57,35 @@ export default defineNuxtConfig({
     },
   },
   css: ['~/assets/css/main.css'],
-  ui: { fonts: false },
+  // Colours are the sheet's own (assets/css), by the theme that is picked here.
+  ui: { fonts: false, colorMode: false, experimental: { componentDetection: true } },
   alias: { '#core': core },
   compatibilityDate: '2026-01-01',
   nitro: nitro as object,
+  // Nothing is rendered on the server, so no payload comes with the page.
+  experimental: {
+    renderJsonPayloads: false,
+    payloadExtraction: false,
+    appManifest: false,
+    // The next station comes when a finger goes for it, not all seven at once.
+    defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } },
+  },
   hooks: {
+    'build:manifest': (manifest) => {
+      pages = pageFiles(manifest as Manifest)
+      // What other pages are made of is kept for later by the worker (app/plugins/keep-shell.client.ts).
+      for (const file of Object.values(manifest)) file.prefetch = false
+    },
+    'app:resolve': (app) => {
+      app.plugins = app.plugins.filter(({ src }) => !UNUSED_PLUGINS.some((name) => src.includes(name)))
+    },
     // While developing, the framework's own entry reloads the server.
     'nitro:config': (config) => {
       const nitroConfig = config as NitroConfig
       if (!nitroConfig.dev) nitroConfig.entry = serverEntry
     },
   },
-  vite: { worker: { format: 'es' } },
+  vite: { worker: { format: 'es', rollupOptions: { treeshake } }, build: { rollupOptions: { treeshake } } },
   typescript: { strict: true },
   telemetry: { enabled: false },
   security: {
@@ -69,8 +100,7 @@ export default defineNuxtConfig({
       contentSecurityPolicy: {
         'default-src': ["'self'"],
         'script-src': ["'self'", "'nonce-{{nonce}}'"],
-        // The UI library writes its colours into a style element that it gives no nonce, and charts their tooltips with
-        // style attributes: docs/security.md.
+        // Charts write their tooltips with style attributes: docs/security.md.
         'style-src': ["'self'", "'unsafe-inline'"],
         'img-src': ["'self'", 'data:', 'blob:'],
         'font-src': ["'self'"],
@@ -93,6 +123,9 @@ export default defineNuxtConfig({
   pwa: {
     // A new version waits for the next page; a page in use is never reloaded under the hand.
     registerType: 'prompt',
+    // app/plugins/keep-shell.client.ts
+    injectRegister: false,
+    client: { registerPlugin: false },
     manifest: {
       name: 'Jolvet',
       short_name: 'Jolvet',
@@ -127,7 +160,14 @@ export default defineNuxtConfig({
             cacheName: 'shell',
             networkTimeoutSeconds: 4,
             precacheFallback: { fallbackURL: '/?shell' },
-            plugins: [{ cacheKeyWillBeUsed: async () => '/' }],
+            plugins: [
+              {
+                cacheKeyWillBeUsed: async () => '/',
+                // A job's page names its own station and files; the list's opens any address.
+                cacheWillUpdate: async ({ request, response }) =>
+                  new URL(request.url).pathname === '/' ? response : null,
+              },
+            ],
           },
         },
       ],

@@ -1,6 +1,16 @@
+import { h, markRaw } from 'vue'
+
+/** The one icon that the UI library draws here, as ours: so no icon library comes along for it. */
+const CLOSE = markRaw(() =>
+  h('svg', { viewBox: '0 0 24 24', width: 24, height: 24, 'aria-hidden': 'true' }, [
+    h('path', { d: 'M6 6L18 18M18 6L6 18', class: 'l-edge' }),
+  ]),
+)
+
 // Nuxt UI in the marking-out language: ruled edges, no fill, no shadow, no rounding.
 export default defineAppConfig({
   ui: {
+    icons: { close: CLOSE as unknown as string },
     button: {
       slots: {
         base: 'rounded-none shadow-none font-bold justify-center text-[var(--ink)] disabled:border-dashed disabled:border-[var(--rule)] disabled:text-[var(--ink2)] disabled:opacity-100 aria-disabled:opacity-100',

@@ -3,6 +3,9 @@ import { useEventListener } from '@vueuse/core'
 
 const { theme } = useTheme()
 const store = useJobStore()
+/** Figures are asked for their working on some visits: until then nothing of its sheet is brought. */
+const { working } = useWorking()
+const isWorkingAsked = useEver(() => working.value !== null)
 useHead({ htmlAttrs: { 'data-theme': theme } })
 // A page that closes or sleeps sends what it can; one that wakes sends the rest.
 useEventListener(document, 'visibilitychange', () => {
@@ -18,9 +21,7 @@ useEventListener(window, 'beforeunload', (event) => {
 </script>
 
 <template>
-  <UApp>
-    <MaterialDefs />
-    <NuxtPage />
-    <WorkingSheet />
-  </UApp>
+  <MaterialDefs />
+  <NuxtPage />
+  <LazyWorkingSheet v-if="isWorkingAsked" />
 </template>

@@ -6,7 +6,7 @@ import { Builder } from 'selenium-webdriver'
 import { Options, ServiceBuilder } from 'selenium-webdriver/chrome.js'
 import logging from 'selenium-webdriver/lib/logging.js'
 
-const FLAGS = [
+export const FLAGS = [
   '--headless=new',
   '--disable-dev-shm-usage',
   '--disable-gpu',
@@ -22,7 +22,7 @@ const FLAGS = [
   '--lang=en-GB',
 ]
 /** What a browser reaches: this machine, and nothing else by whatever name. */
-const ownMachine = (names) =>
+export const ownMachine = (names) =>
   `--host-resolver-rules=${[...names.map((name) => `MAP ${name} 127.0.0.1`), 'MAP * ~NOTFOUND', 'EXCLUDE 127.0.0.1', 'EXCLUDE localhost'].join(', ')}`
 
 /**

@@ -4,6 +4,7 @@ import '#nitro-internal-pollyfills'
 import { readFileSync } from 'node:fs'
 import http, { type RequestListener } from 'node:http'
 import https from 'node:https'
+import compression from 'compression'
 import { toNodeListener } from 'h3'
 import { useNitroApp } from 'nitropack/runtime'
 import { setupGracefulShutdown, trapUnhandledNodeErrors } from 'nitropack/runtime/internal'
@@ -12,10 +13,17 @@ import { bound, TIMES } from './http/bounds'
 const nitroApp = useNitroApp()
 const answer = toNodeListener(nitroApp.h3App)
 
+/** Pages and JSON go compressed, as far as the browser takes it; what is told as it happens goes out at once instead. */
+const compress = compression({
+  filter: (request, response) =>
+    !String(response.getHeader('Content-Type')).startsWith('text/event-stream') &&
+    compression.filter(request, response),
+})
+
 /** HEAD is answered as GET is; Node leaves the body out of an answer that began as HEAD. */
 const listen: RequestListener = (request, response) => {
   if (request.method === 'HEAD') request.method = 'GET'
-  void answer(request, response)
+  compress(request as never, response as never, () => void answer(request, response))
 }
 
 const { JOLVET_CERT: cert, JOLVET_KEY: key, PORT: port = '3000', HOST: host } = process.env

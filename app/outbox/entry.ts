@@ -1,6 +1,7 @@
-import { actOf, applyToJob, laneOf, type Act, type AnyRecord, type Clash, type Fields, type SentAct } from '#core/acts'
+import type { Act, AnyRecord, Clash, Fields, SentAct } from '#core/acts'
 import { ok, type Issue, type Result } from '#core/base'
 import type { JobRecord } from '#core/record'
+import { rules } from './rules'
 
 /** One thing done on this tablet, kept until the server has it. */
 export interface Entry {
@@ -51,14 +52,14 @@ export const toSent = ({ key, job, record, version, seen, at, clock, by, act }: 
 
 /** Whether an act sets fields, so that more can be typed into it until it is sent. */
 export const isChange = ({ name }: Act): boolean => {
-  const { does, rests, sees } = actOf(name)
+  const { does, rests, sees } = rules().actOf(name)
   return does === 'changes' && rests === 'fields' && sees.length === 0
 }
 /** Whether an act rests on a version alone: what is done to its record before it has to be answered first. */
-export const restsOnVersion = ({ name }: Act): boolean => actOf(name).rests === 'version'
+export const restsOnVersion = ({ name }: Act): boolean => rules().actOf(name).rests === 'version'
 
 /** What an entry waits behind: those before it of its record. */
-export const lane = ({ act, job, record }: Entry): string => laneOf(act.name, job, record)
+export const lane = ({ act, job, record }: Entry): string => rules().laneOf(act.name, job, record)
 
 /** What an act rests on, beside itself. */
 export type About = Partial<Pick<Entry, 'version' | 'seen' | 'photo' | 'key' | 'isLoose'>>
@@ -68,7 +69,7 @@ export function applyEntry(
   job: JobRecord,
   { key, at, by, clock, record, act, photo }: Entry,
 ): Result<JobRecord | null> {
-  const after = applyToJob(job, act, record, { key, at: new Date(at).toISOString(), by, clock })
+  const after = rules().applyToJob(job, act, record, { key, at: new Date(at).toISOString(), by, clock })
   if (!after.ok || !after.value || photo === undefined) return after
   // Until the server has it a photo is shown from this tablet.
   return ok({

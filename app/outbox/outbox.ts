@@ -1,9 +1,10 @@
-import { actOf, laneOf, type Act } from '#core/acts'
+import type { Act } from '#core/acts'
 import type { Issue } from '#core/base'
 import type { JobBody } from '#core/record'
 import { plain } from '../reading/plain'
 import { isChange, lane, restsOnVersion, toSent, type About, type Entry } from './entry'
 import { createKeeper } from './kept'
+import { rules } from './rules'
 import { settled, type Kept, type Met } from './settle'
 import type { Answer, Surroundings } from './surroundings'
 import { fromEarlier } from './upgrade'
@@ -79,7 +80,7 @@ export function createOutbox(surroundings: Surroundings) {
   /** The last entry of a record, where a change can still be folded into it. */
   function openFor(act: Act, job: string, record: string): Entry | undefined {
     if (!isChange(act)) return undefined
-    const own = laneOf(act.name, job, record)
+    const own = rules().laneOf(act.name, job, record)
     const last = entries.findLast((entry) => lane(entry) === own)
     if (!last || last.page !== page || last.act.name !== act.name) return undefined
     return last.state === 'refused' || (last.state === 'waiting' && !last.isSealed) ? last : undefined
@@ -344,7 +345,7 @@ export function createOutbox(surroundings: Surroundings) {
   function letGo(key: string) {
     const entry = entries.find((one) => one.key === key)
     if (!entry) return
-    const { on, does } = actOf(entry.act.name)
+    const { on, does } = rules().actOf(entry.act.name)
     const isBegun = does === 'begins'
     const follows = (one: Entry) => (on === 'jobs' ? one.job === entry.job : one.record === entry.record)
     drop(isBegun ? entries.filter(follows).map((one) => one.key) : [key])
@@ -365,7 +366,7 @@ export function createOutbox(surroundings: Surroundings) {
   /** What was done on a loose job is done on another; its kit stays behind. */
   function move(from: string, to: string) {
     const own = entries.filter(({ job }) => job === from)
-    const stays = own.filter(({ act }) => actOf(act.name).on === 'jobs').map(({ key }) => key)
+    const stays = own.filter(({ act }) => rules().actOf(act.name).on === 'jobs').map(({ key }) => key)
     drop(stays)
     for (const entry of own) if (!stays.includes(entry.key)) void put(entry.key, { ...entry, job: to })
     changed()

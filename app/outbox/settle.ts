@@ -1,6 +1,7 @@
-import { actOf, mergeFields, type Act, type Fields } from '#core/acts'
+import type { Act, Fields } from '#core/acts'
 import type { JointRecord } from '#core/record'
 import { isChange, lane, type About, type Entry } from './entry'
+import { rules } from './rules'
 import { depthsAfter, isSigned, pick } from './saved'
 
 /* What comes of two entries that met, once it is said whose is kept. */
@@ -30,7 +31,7 @@ function onRecord({ job, record, act, at, saved, clashes }: Met, kept: Kept, min
     mine: { by: mine, at: new Date(at).toISOString(), value: clash.mine ?? null },
     theirs: { by: theirs.updatedBy, at: theirs.updatedAt, value: clash.theirs ?? null },
   }))
-  const body = { kind: actOf(act.name).on, record, kept, fields }
+  const body = { kind: rules().actOf(act.name).on, record, kept, fields }
   return { job, record: job, act: { name: 'job/settle', body }, about: {} }
 }
 
@@ -49,7 +50,7 @@ function ofSigned(entry: Met, saved: JointRecord, entries: readonly Entry[], kep
 
 /** A change goes on as far as it is kept, on what is saved now. */
 function ofChange({ key, act, seen, saved }: Met, kept: Kept): Settled {
-  const { changes } = mergeFields(seen ?? {}, act.body as Fields, saved as unknown as Fields, kept)
+  const { changes } = rules().mergeFields(seen ?? {}, act.body as Fields, saved as unknown as Fields, kept)
   if (Object.keys(changes).length === 0) return { drops: [key], adds: [] }
   return {
     drops: [],

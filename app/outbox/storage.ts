@@ -1,5 +1,6 @@
 import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction } from 'idb'
-import { completeJob, type JobRecord } from '#core/record'
+import { OWN_KINDS } from '#core/acts'
+import type { JobRecord } from '#core/record'
 import type { Entry } from './entry'
 import { changesOf, jobOfParts, keysOf, type CopyChanges, type CopyHead, type Part } from './parts'
 
@@ -58,6 +59,8 @@ interface Schema extends DBSchema {
 interface Earlier extends DBSchema {
   copies: { key: string; value: Copy }
 }
+/** Kinds of records that a copy of an earlier version may lack; it is completed when it is looked at. */
+const NO_RECORDS = Object.fromEntries(OWN_KINDS.map((kind) => [kind, []]))
 /** Version of the browser's database. */
 const VERSION = 3
 
@@ -81,7 +84,7 @@ export async function openStorage(name = 'jolvet'): Promise<Storage> {
       // Earlier versions kept a copy whole.
       const whole = tx as unknown as IDBPTransaction<Earlier, ['copies'], 'versionchange'>
       for (const { job, at } of await whole.objectStore('copies').getAll()) {
-        const { head, put } = changesOf(completeJob(job), undefined, at)
+        const { head, put } = changesOf({ ...NO_RECORDS, ...job }, undefined, at)
         await heads.put(head)
         for (const part of put) await parts.put(part)
         await tx.objectStore('looked').put({ id: job.id, slug: job.slug, at })

@@ -1,20 +1,8 @@
 import { ok, type Result } from '#core/base'
-import {
-  rackAfter,
-  type ActDef,
-  type AnyRecord,
-  type Hand,
-  type JobRecord,
-  type Kind,
-  type ListKind,
-} from '#core/record'
+import { rackAfter, type ActDef, type AnyRecord, type Hand, type JobRecord, type ListKind } from '#core/record'
 import { ACTS, type Act, type ActName } from './registry'
 
 /* What an act makes of a whole job, as a tablet has it. */
-
-/** A record of a job by its kind and id. */
-export const recordOf = (job: JobRecord, kind: Kind, id: string): AnyRecord | undefined =>
-  kind === 'jobs' ? job : job[kind].find((record) => record.id === id)
 
 /**
  * What an act waits behind: the acts before it on the same record. Acts on a job's own fields are apart from the job, so

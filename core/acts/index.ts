@@ -1,6 +1,7 @@
 export { ACT_NAMES, ACTS, actOf, takeBackOf } from './registry'
 export type { Act, ActName, ActOn, InputOf } from './registry'
-export { applyToJob, recordOf, laneOf } from './apply'
+export { applyToJob, laneOf } from './apply'
+export { recordOf } from './record-of'
 export { sent } from './sent'
 export type { ActAnswer, SentAct } from './sent'
 export { KIND_WORDS, overtaken, restOn } from './meet'

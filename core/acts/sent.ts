@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import type { Issue } from '#core/base'
 import { id, ownId, time, type AnyRecord, type OffcutRecord } from '#core/record'
 import type { Clash } from './merge'
@@ -14,11 +14,11 @@ export const sent = z.strictObject({
   name: z.enum(ACT_NAMES),
   job: id,
   record: id,
-  version: z.number().int().min(1).nullable().optional(),
-  seen: z.record(z.string().max(40), z.unknown()).optional(),
+  version: z.optional(z.nullable(z.number().check(z.int(), z.minimum(1)))),
+  seen: z.optional(z.record(z.string().check(z.maxLength(40)), z.unknown())),
   at: time,
-  clock: z.enum(['server', 'tablet']).optional(),
-  by: z.string().max(40),
+  clock: z.optional(z.enum(['server', 'tablet'])),
+  by: z.string().check(z.maxLength(40)),
   body: z.unknown(),
 })
 export type SentAct = Omit<z.input<typeof sent>, 'name'> & { name: ActName }

@@ -1,5 +1,5 @@
 import { setResponseStatus } from 'h3'
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { parseAs, readText } from '~~/server/http/body'
 import { route } from '~~/server/http/route'
 import { takeActs, type Answer } from '~~/server/services/acts'
@@ -7,7 +7,7 @@ import { takeActs, type Answer } from '~~/server/services/acts'
 /** A plan of 2,000 pieces is about 2 MB. */
 const MOST_BYTES = 3 * 1024 * 1024
 
-const body = z.strictObject({ acts: z.array(z.unknown()).min(1).max(50) })
+const body = z.strictObject({ acts: z.array(z.unknown()).check(z.minLength(1), z.maxLength(50)) })
 const STATUS: Readonly<Record<Answer['state'], number>> = { taken: 200, met: 409, refused: 422, held: 409 }
 
 /**

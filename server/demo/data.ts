@@ -111,7 +111,7 @@ export const DEMO_JOBS: readonly DemoJob[] = [
         legs: [
           'e 640',
           'u 900',
-          'e 1140 offset s 50 @ 45 at 420 clip 150 820',
+          'e 1140 offset s 65 @ 45 at 420 clip 150 820',
           'd 820 on 15 stop = sink 1',
           'from d e 900',
           'd 820 on 15 stop = sink 2',

@@ -1,5 +1,5 @@
 import { setResponseHeader, type H3Event } from 'h3'
-import type { z } from 'zod'
+import type * as z from 'zod/mini'
 import { issue } from '#core/base'
 import { toIssue } from '#core/contract'
 import { Problem } from './problem'
@@ -61,14 +61,14 @@ function parseJson(text: string): unknown {
   }
 }
 
-function check<S extends z.ZodType>(given: unknown, schema: S): z.output<S> {
+function check<S extends z.ZodMiniType>(given: unknown, schema: S): z.output<S> {
   const parsed = schema.safeParse(given)
   if (parsed.success) return parsed.data
   throw new Problem(422, toIssue(parsed.error.issues[0]!, given))
 }
 
 /** JSON checked against a schema. Problem 422 naming the field and what is accepted. */
-export const parseAs = <S extends z.ZodType>(text: string, schema: S): z.output<S> => check(parseJson(text), schema)
+export const parseAs = <S extends z.ZodMiniType>(text: string, schema: S): z.output<S> => check(parseJson(text), schema)
 
 /** What an address asks for, checked against a schema. Problem 422 naming the field and what is accepted. */
-export const readQuery = <S extends z.ZodType>(query: object, schema: S): z.output<S> => check(query, schema)
+export const readQuery = <S extends z.ZodMiniType>(query: object, schema: S): z.output<S> => check(query, schema)

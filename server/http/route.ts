@@ -1,6 +1,8 @@
 import { defineEventHandler, setResponseHeader, setResponseStatus, type H3Event } from 'h3'
+import type { Issue } from '#core/base'
 import { DatabaseBusy } from '../db/client'
 import { driverFault } from '../db/fault'
+import { answerInWords, isOpenedAsPage } from './in-words'
 import { Problem } from './problem'
 
 /** Codes of the driver for a database that cannot be reached. */
@@ -48,7 +50,7 @@ export const route = <T>(handle: (event: H3Event) => Promise<T> | T) =>
     } catch (error) {
       if (error instanceof Problem) {
         setResponseStatus(event, error.status)
-        return { error: error.issue, ...error.extra }
+        return isOpenedAsPage(event) ? answerInWords(event, error.issue) : { error: error.issue, ...error.extra }
       }
       const { code, errno } = driverFault(error)
       // The route as it is written, not as it was asked for: an address holds a job's name.
@@ -67,6 +69,7 @@ export const route = <T>(handle: (event: H3Event) => Promise<T> | T) =>
       const trouble = troubleOf(error)
       setResponseStatus(event, trouble === 'ours' ? 500 : 503)
       if (trouble !== 'ours') setResponseHeader(event, 'Retry-After', 2)
-      return { error: { code: 'impossible', path: '', message: WORDS[trouble] } }
+      const issue: Issue = { code: 'impossible', path: '', message: WORDS[trouble] }
+      return isOpenedAsPage(event) ? answerInWords(event, issue) : { error: issue }
     }
   })

@@ -13,7 +13,7 @@ import { toDatabase, toIso } from './time'
 /* How a job stands in the list, kept beside it: read without its records, and made anew when one of them is saved. */
 
 /** Version of the rules that gists and summaries are made by; raise it where they change, and all are made anew. */
-export const SUMMARY_VERSION = 1
+export const SUMMARY_VERSION = 2
 
 /** Most letters kept of the hands and days of a job, the last ones. */
 const MOST_HANDS = 2000

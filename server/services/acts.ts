@@ -1,4 +1,4 @@
-import type { z } from 'zod'
+import type * as z from 'zod/mini'
 import { fail, issue, ok, type Issue, type Result } from '#core/base'
 import { toIssue } from '#core/contract'
 import {

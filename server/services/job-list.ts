@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto'
 import { and, asc, count, desc, eq, gt, inArray, like, lt, or, sql, type SQL } from 'drizzle-orm'
 import type { MySqlColumn } from 'drizzle-orm/mysql-core'
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { NOW_MS, ORDERS, type JobList, type ListedJob } from '#core/acts'
 import { issue } from '#core/base'
 import { readSearch, SHELVES, type JobSummary, type Shelf } from '#core/record'
@@ -20,14 +20,14 @@ const MOST_TERMS = 20
 
 /** What of the list is asked for. A search goes over all shelves unless one is named. */
 export const listQuery = z.object({
-  shelf: z.enum([...SHELVES, 'all']).default('all'),
-  q: z.string().max(MOST_LETTERS, `up to ${MOST_LETTERS} letters are searched`).default(''),
-  order: z.enum(ORDERS).default('newest'),
+  shelf: z._default(z.enum([...SHELVES, 'all']), 'all'),
+  q: z._default(z.string().check(z.maxLength(MOST_LETTERS, `up to ${MOST_LETTERS} letters are searched`)), ''),
+  order: z._default(z.enum(ORDERS), 'newest'),
   /** The hand that asks, for `mine`. */
-  hand: z.string().max(40).default(''),
-  mine: z.enum(['0', '1']).default('0'),
-  cursor: z.string().max(400).optional(),
-  limit: z.coerce.number().int().min(1).max(MOST_PER_PAGE).default(PAGE),
+  hand: z._default(z.string().check(z.maxLength(40)), ''),
+  mine: z._default(z.enum(['0', '1']), '0'),
+  cursor: z.optional(z.string().check(z.maxLength(400))),
+  limit: z._default(z.coerce.number().check(z.int(), z.minimum(1), z.maximum(MOST_PER_PAGE)), PAGE),
 })
 export type ListQuery = z.output<typeof listQuery>
 

@@ -27,7 +27,7 @@ const LINE: LineInput = {
   corners: 'fittings',
   start: 'valve take-out 24 depth 16 = valve',
   walls: [],
-  legs: ['e 640', 'u 900', 'e 1140 offset s 50 @ 45 at 420', 'd 200 stop = sink'],
+  legs: ['e 640', 'u 900', 'e 1140 offset s 65 @ 45 at 420', 'd 200 stop = sink'],
 }
 const BENDER: BenderRecord = {
   pipe: 'cu-en-x-22',
@@ -198,7 +198,7 @@ describe('a line given out', () => {
     expect(texts).toEqual(expect.arrayContaining(['A', 'B', 'E sink', '640 mm', '1140 mm']))
     for (const name of ['isometric.svg', 'marks.svg'])
       expect(String((await call('GET', `${at}/${name}`)).body)).toMatch(/^<svg [\s\S]*<polyline[\s\S]*<\/svg>\s*$/)
-    expect(String((await call('GET', `${at}/legs.csv`)).body)).toContain('C,D,e 1140 offset s 50 @ 45 at 420,')
+    expect(String((await call('GET', `${at}/legs.csv`)).body)).toContain('C,D,e 1140 offset s 65 @ 45 at 420,')
     const marks = String((await call('GET', `${at}/marks.csv`)).body).split('\r\n')
     expect(marks[0]).toBe('piece,from,to,pipe,cut (mm),what,at (mm),hook (mm),corner (mm),angle,turn,note')
     expect(marks.filter((row) => row.includes(',bend,'))).toHaveLength(2)

@@ -6,6 +6,7 @@ import type { Issue } from '#core/base'
 import { BLANK_FIND, type FindRecord, type JobRecord } from '#core/record'
 import type { Entry } from '../../app/outbox/entry'
 import { createOutbox } from '../../app/outbox/outbox'
+import { bringRules } from '../../app/outbox/rules'
 import type { Answer, Reply } from '../../app/outbox/surroundings'
 import { memoryStorage } from '../../app/outbox/storage'
 import { openProxy, type Fate, type Proxy } from '../proxy'
@@ -18,6 +19,7 @@ const { newJob, read, sendAll, toSend, tryAct } = acting()
 let network: Proxy
 const random = seeded('network test')
 beforeAll(async () => {
+  await bringRules()
   network = await openProxy(ownBed().baseUrl)
 })
 afterAll(() => network.close())

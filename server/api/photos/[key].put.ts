@@ -1,6 +1,6 @@
 import { getQuery } from 'h3'
 import pLimit from 'p-limit'
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { issue } from '#core/base'
 import { MOST_PHOTO_BYTES } from '#core/record'
 import { readBytes, readQuery } from '~~/server/http/body'
@@ -17,8 +17,8 @@ const fewAtOnce = pLimit(4)
 const MOST_WAITING = 24
 
 const asked = z.object({
-  key: z.string().regex(/^[\w-]{8,40}$/, '8 to 40 letters, digits, _ or - are accepted'),
-  name: z.string().max(200).default(''),
+  key: z.string().check(z.regex(/^[\w-]{8,40}$/, '8 to 40 letters, digits, _ or - are accepted')),
+  name: z._default(z.string().check(z.maxLength(200)), ''),
 })
 
 /**

@@ -1,5 +1,5 @@
 import { getQuery } from 'h3'
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { readQuery } from '~~/server/http/body'
 import { sendPdf } from '~~/server/http/pdf'
 import { route } from '~~/server/http/route'
