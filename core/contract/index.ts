@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { fail, ok, type Result } from '#core/base'
 import { understand } from '#core/ask'
 import { findPipes } from '#core/catalogue'
@@ -43,12 +43,12 @@ function answerLine(question: z.output<typeof askQuestion>): Result<unknown> {
 }
 
 interface Verb {
-  question: z.ZodType
+  question: z.ZodMiniType
   answer: (question: unknown) => Result<unknown>
 }
 
 /** Ties a schema to the function that answers it, so that the two cannot part. */
-const verb = <S extends z.ZodType>(question: S, answer: (question: z.output<S>) => Result<unknown>): Verb => ({
+const verb = <S extends z.ZodMiniType>(question: S, answer: (question: z.output<S>) => Result<unknown>): Verb => ({
   question,
   answer: (asked) => answer(asked as z.output<S>),
 })

@@ -1,4 +1,4 @@
-import type { z } from 'zod'
+import type * as z from 'zod/mini'
 import type { Issue, IssueCode } from '#core/base'
 import { CHLORINE_DIGITS } from '#core/catalogue'
 import { HEAT_TARGETS } from '#core/heat'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { LOOK_PARTS } from '#core/inspect'
 import { LINE_FITTINGS, SUPPORT_CODES, VALVES } from '#core/catalogue'
 import { FLOW_FITTINGS } from '#core/flow'
@@ -13,25 +13,25 @@ import { end, facts, length, otherEnd, text } from './ends'
 
 const region = z.enum(REGIONS)
 /** Whose words an answer is in: Britain's where nothing is said. */
-const words = region.default('gb')
+const words = z._default(region, 'gb')
 
 export const pipesQuestion = z.strictObject({
-  family: text.optional(),
-  series: text.optional(),
-  nominal: text.optional(),
-  region: region.optional(),
+  family: z.optional(text),
+  series: z.optional(text),
+  nominal: z.optional(text),
+  region: z.optional(region),
 })
 
 const check = z.discriminatedUnion('check', [
   z.strictObject({
     check: z.literal('outside-diameter'),
-    value: z.number().finite(),
+    value: z.number(),
     by: z.enum(INSTRUMENTS),
-    error: length.max(50).optional(),
+    error: z.optional(length.check(z.maximum(50))),
   }),
   z.strictObject({ check: z.literal('wall'), value: length }),
   z.strictObject({ check: z.literal('bore'), value: length }),
-  z.strictObject({ check: z.literal('print'), text: z.string().max(300) }),
+  z.strictObject({ check: z.literal('print'), text: z.string().check(z.maxLength(300)) }),
   z.strictObject({ check: z.literal('colour'), value: z.enum(COLOURS) }),
   z.strictObject({ check: z.literal('stripe'), value: z.enum(STRIPES) }),
   z.strictObject({ check: z.literal('flex'), value: z.enum(FLEXES) }),
@@ -43,141 +43,155 @@ const check = z.discriminatedUnion('check', [
   z.strictObject({ check: z.literal('traced'), value: z.enum(TRACES) }),
 ])
 
-export const CHECK_NAMES = check.options.map((option) => option.shape.check.value)
+export const CHECK_NAMES = check.def.options.map((option) => option.shape.check.def.values[0])
 const canDo = z.enum([...CHECK_NAMES, ...INSTRUMENTS.map((by) => `outside-diameter:${by}` as const)] as [
   string,
   ...string[],
 ])
 
 export const identifyQuestion = z.strictObject({
-  region: region.optional(),
-  year: z.number().int().min(1800).max(2200).optional(),
-  can: z.array(canDo).max(50).optional(),
-  checks: z.array(check).max(50),
+  region: z.optional(region),
+  year: z.optional(z.number().check(z.int(), z.minimum(1800), z.maximum(2200))),
+  can: z.optional(z.array(canDo).check(z.maxLength(50))),
+  checks: z.array(check).check(z.maxLength(50)),
 })
 
 /** How far one end moves along the pipe and aside, mm; null is enough. */
-const moves = z.number().finite().min(0).max(100_000).nullable().optional()
-const endPlay = z.strictObject({ along: moves, aside: moves }).optional()
+const moves = z.optional(z.nullable(z.number().check(z.minimum(0), z.maximum(100_000))))
+const endPlay = z.optional(z.strictObject({ along: moves, aside: moves }))
 
-const conditions = z
-  .strictObject({
+const conditions = z.partial(
+  z.strictObject({
     service: z.enum(SERVICES),
     drinking: z.boolean(),
-    temperature: z.number().finite().min(-20).max(150),
-    pressure: z.number().finite().min(0).max(100),
+    temperature: z.number().check(z.minimum(-20), z.maximum(150)),
+    pressure: z.number().check(z.minimum(0), z.maximum(100)),
     hidden: z.boolean(),
     combustibles: z.boolean(),
     wet: z.boolean(),
     mustUndo: z.boolean(),
     temporary: z.boolean(),
     noFlame: z.boolean(),
-    play: z.union([z.number().finite().min(0).max(100_000), z.null(), z.strictObject({ a: endPlay, b: endPlay })]),
-    gap: z.number().finite().min(0).max(2000),
+    play: z.union([
+      z.number().check(z.minimum(0), z.maximum(100_000)),
+      z.null(),
+      z.strictObject({ a: endPlay, b: endPlay }),
+    ]),
+    gap: z.number().check(z.minimum(0), z.maximum(2000)),
     room: z.enum(['open', 'tight']),
     flowFrom: z.enum(['a', 'b']),
-  })
-  .partial()
+  }),
+)
 
-const policy = z
-  .strictObject({
+const policy = z.partial(
+  z.strictObject({
     pushFitHidden: z.enum(['allowed', 'reachable-only']),
     compressionHidden: z.enum(['never', 'temporary-only', 'allowed']),
     typeMDrinking: z.enum(['allowed', 'refused']),
-    reuseLimit: z.number().int().min(0).max(100),
+    reuseLimit: z.number().check(z.int(), z.minimum(0), z.maximum(100)),
     threadSeal: z.enum(['tape', 'paste', 'both']),
-    order: z.array(z.enum(METHODS)).max(METHODS.length),
-    last: z.array(z.enum(METHODS)).max(METHODS.length),
-    reasons: z.array(z.enum(REASONS)).max(REASONS.length),
-    years: z.partialRecord(z.enum(METHODS), z.number().min(0).max(200)),
-    plasticSystem: z.string().max(60),
-    orderReason: z.string().max(120),
+    order: z.array(z.enum(METHODS)).check(z.maxLength(METHODS.length)),
+    last: z.array(z.enum(METHODS)).check(z.maxLength(METHODS.length)),
+    reasons: z.array(z.enum(REASONS)).check(z.maxLength(REASONS.length)),
+    years: z.partialRecord(z.enum(METHODS), z.number().check(z.minimum(0), z.maximum(200))),
+    plasticSystem: z.string().check(z.maxLength(60)),
+    orderReason: z.string().check(z.maxLength(120)),
     insertFittings: z.enum(['brass', 'composite', 'either']),
     bendMark: z.enum(['hook', 'corner']),
-  })
-  .partial()
+  }),
+)
 
-const kit = z
-  .strictObject({
-    tools: z.array(z.strictObject({ method: z.enum(METHODS), sizes: z.array(text).max(100).optional() })).max(200),
+const kit = z.partial(
+  z.strictObject({
+    tools: z
+      .array(z.strictObject({ method: z.enum(METHODS), sizes: z.optional(z.array(text).check(z.maxLength(100))) }))
+      .check(z.maxLength(200)),
     parts: z
-      .array(z.strictObject({ name: text, size: text, quantity: z.number().int().min(0).max(1_000_000) }))
-      .max(5000),
+      .array(
+        z.strictObject({
+          name: text,
+          size: text,
+          quantity: z.number().check(z.int(), z.minimum(0), z.maximum(1_000_000)),
+        }),
+      )
+      .check(z.maxLength(5000)),
     measured: z
       .array(
         z.strictObject({
           method: z.enum(METHODS),
           nominal: text,
           fitting: text,
-          insertion: length.optional(),
-          takeOut: length.optional(),
+          insertion: z.optional(length),
+          takeOut: z.optional(length),
         }),
       )
-      .max(5000),
+      .check(z.maxLength(5000)),
     minutes: z
       .array(
         z.strictObject({
           method: z.enum(METHODS),
-          nominal: text.optional(),
-          work: z.number().finite().min(0).max(10_000),
-          wait: z.number().finite().min(0).max(100_000),
+          nominal: z.optional(text),
+          work: z.number().check(z.minimum(0), z.maximum(10_000)),
+          wait: z.number().check(z.minimum(0), z.maximum(100_000)),
         }),
       )
-      .max(500),
+      .check(z.maxLength(500)),
     hotWork: z.strictObject({
-      minutes: z.number().finite().min(0).max(10_000),
-      price: z.number().finite().min(0).max(1_000_000),
+      minutes: z.number().check(z.minimum(0), z.maximum(10_000)),
+      price: z.number().check(z.minimum(0), z.maximum(1_000_000)),
     }),
     prices: z
-      .array(z.strictObject({ name: text, size: text, price: z.number().finite().min(0).max(1_000_000) }))
-      .max(5000),
-  })
-  .partial()
+      .array(z.strictObject({ name: text, size: text, price: z.number().check(z.minimum(0), z.maximum(1_000_000)) }))
+      .check(z.maxLength(5000)),
+  }),
+)
 
 export const waysQuestion = z.strictObject({
   region: words,
   a: end,
   b: otherEnd,
-  valve: z.enum(VALVES).optional(),
-  conditions: conditions.optional(),
-  policy: policy.optional(),
-  kit: kit.optional(),
+  valve: z.optional(z.enum(VALVES)),
+  conditions: z.optional(conditions),
+  policy: z.optional(policy),
+  kit: z.optional(kit),
 })
 
 export const makeQuestion = z.strictObject({
   method: z.enum(MADE_METHODS),
-  pipe: text.optional(),
-  wall: length.optional(),
+  pipe: z.optional(text),
+  wall: z.optional(length),
   ...facts,
   region: words,
   orientation: z.enum(['horizontal', 'vertical']),
-  nominal: text.optional(),
-  form: z.enum(THREAD_FORMS).optional(),
-  seat: z.enum(SEATS).optional(),
-  material: z.enum(THREAD_MATERIALS).optional(),
-  conditions: conditions.optional(),
-  policy: policy.optional(),
-  torch: z.enum(['propane', 'propylene']).optional(),
-  tool: text.optional(),
-  ambient: z.number().finite().min(-40).max(60).optional(),
-  leastAmbient: z.number().finite().min(-60).max(60).optional(),
-  near: z.array(z.enum(NEAR)).max(NEAR.length).optional(),
-  slip: z.strictObject({ length: length.max(2000), gap: z.number().finite().min(0).max(2000) }).optional(),
+  nominal: z.optional(text),
+  form: z.optional(z.enum(THREAD_FORMS)),
+  seat: z.optional(z.enum(SEATS)),
+  material: z.optional(z.enum(THREAD_MATERIALS)),
+  conditions: z.optional(conditions),
+  policy: z.optional(policy),
+  torch: z.optional(z.enum(['propane', 'propylene'])),
+  tool: z.optional(text),
+  ambient: z.optional(z.number().check(z.minimum(-40), z.maximum(60))),
+  leastAmbient: z.optional(z.number().check(z.minimum(-60), z.maximum(60))),
+  near: z.optional(z.array(z.enum(NEAR)).check(z.maxLength(NEAR.length))),
+  slip: z.optional(
+    z.strictObject({ length: length.check(z.maximum(2000)), gap: z.number().check(z.minimum(0), z.maximum(2000)) }),
+  ),
 })
 
 export const inspectQuestion = z.strictObject({
   region: words,
   method: z.enum(METHODS),
-  pipe: text.optional(),
-  part: z.enum(LOOK_PARTS).optional(),
+  pipe: z.optional(text),
+  part: z.optional(z.enum(LOOK_PARTS)),
   ...facts,
-  service: z.enum(SERVICES).optional(),
-  drinking: z.boolean().optional(),
-  hidden: z.boolean().optional(),
-  temporary: z.boolean().optional(),
-  policy: policy.optional(),
-  seen: z
-    .strictObject({
+  service: z.optional(z.enum(SERVICES)),
+  drinking: z.optional(z.boolean()),
+  hidden: z.optional(z.boolean()),
+  temporary: z.optional(z.boolean()),
+  policy: z.optional(policy),
+  seen: z.partial(
+    z.strictObject({
       leak: z.enum(['dry', 'stain', 'weeps']),
       mark: z.enum(['at-edge', 'away', 'none']),
       liner: z.enum(['in', 'missing']),
@@ -187,12 +201,12 @@ export const inspectQuestion = z.strictObject({
       solderRing: z.enum(['all-round', 'gap']),
       flux: z.enum(['clean', 'green']),
       olive: z.enum(['even', 'pinched']),
-      threads: z.number().int().min(0).max(40),
-      support: z.number().finite().min(0).max(100_000),
+      threads: z.number().check(z.int(), z.minimum(0), z.maximum(40)),
+      support: z.number().check(z.minimum(0), z.maximum(100_000)),
       reach: z.enum(['reached', 'hidden']),
       inLine: z.boolean(),
       daylight: z.boolean(),
-      deadLeg: z.number().finite().min(0).max(100_000),
+      deadLeg: z.number().check(z.minimum(0), z.maximum(100_000)),
       metals: z.enum(['no-zinc', 'brass-between', 'bare']),
       system: z.enum(['one', 'mixed']),
       pull: z.enum(['firm', 'turns', 'slides']),
@@ -202,32 +216,32 @@ export const inspectQuestion = z.strictObject({
       arrow: z.enum(['with', 'against', 'none']),
       gland: z.enum(['dry', 'weeps']),
       closed: z.enum(['stays', 'booked', 'not-booked']),
-    })
-    .partial(),
+    }),
+  ),
 })
 
-const angle = z.number().finite().positive().max(90)
+const angle = z.number().check(z.positive(), z.maximum(90))
 export const offsetQuestion = z.strictObject({
-  region: region.optional(),
+  region: z.optional(region),
   set: length,
   angle,
-  roll: z.number().finite().min(0).max(100_000).optional(),
-  radius: length.optional(),
+  roll: z.optional(z.number().check(z.minimum(0), z.maximum(100_000))),
+  radius: z.optional(length),
 })
 
 /** Most legs of one line: a typed run of the most legs, each with a crossover. */
 const MOST_LEGS = 2000
-const distance = z.number().finite().min(0).max(100_000)
-const takeOut = distance.max(2000)
+const distance = z.number().check(z.minimum(0), z.maximum(100_000))
+const takeOut = distance.check(z.maximum(2000))
 const direction = z.enum(DIRECTIONS)
-const vector = z.tuple([z.number().finite(), z.number().finite(), z.number().finite()])
-const given = { takeOut: takeOut.optional(), insertion: takeOut.optional() }
+const vector = z.tuple([z.number(), z.number(), z.number()])
+const given = { takeOut: z.optional(takeOut), insertion: z.optional(takeOut) }
 const atFitting = z.strictObject({
   kind: z.literal('fitting'),
   fitting: z.enum(LINE_FITTINGS),
   ...given,
-  next: z.strictObject(given).optional(),
-  method: z.enum(METHODS).optional(),
+  next: z.optional(z.strictObject(given)),
+  method: z.optional(z.enum(METHODS)),
 })
 const atPlain = [
   z.strictObject({ kind: z.literal('free') }),
@@ -238,15 +252,15 @@ const measured = z.enum(MEASURED_TO)
 export const lineQuestion = z.strictObject({
   region: words,
   pipe: text,
-  wall: length.optional(),
+  wall: z.optional(length),
   method: z.enum(METHODS),
-  bender: z
-    .strictObject({
-      radius: length.max(5000),
-      setback: length.max(5000).optional(),
-      springback: z.number().finite().min(0).max(30).optional(),
-    })
-    .optional(),
+  bender: z.optional(
+    z.strictObject({
+      radius: length.check(z.maximum(5000)),
+      setback: z.optional(length.check(z.maximum(5000))),
+      springback: z.optional(z.number().check(z.minimum(0), z.maximum(30))),
+    }),
+  ),
   start: z.discriminatedUnion('kind', [atFitting, ...atPlain]),
   legs: z
     .array(
@@ -254,116 +268,124 @@ export const lineQuestion = z.strictObject({
         length,
         to: z.union([direction, vector]),
         end: z.discriminatedUnion('kind', [atFitting, z.strictObject({ kind: z.literal('bend') }), ...atPlain]),
-        from: z.number().int().min(0).optional(),
-        pipe: text.optional(),
-        wall: length.optional(),
-        method: z.enum(METHODS).optional(),
-        name: z.string().max(60).optional(),
-        measured: z.strictObject({ begin: measured.optional(), end: measured.optional() }).optional(),
+        from: z.optional(z.number().check(z.int(), z.minimum(0))),
+        pipe: z.optional(text),
+        wall: z.optional(length),
+        method: z.optional(z.enum(METHODS)),
+        name: z.optional(z.string().check(z.maxLength(60))),
+        measured: z.optional(z.strictObject({ begin: z.optional(measured), end: z.optional(measured) })),
       }),
     )
-    .min(1)
-    .max(MOST_LEGS),
-  clips: z
-    .array(z.strictObject({ leg: z.number().int().min(0), at: distance }))
-    .max(2000)
-    .optional(),
-  walls: z
-    .array(z.strictObject({ to: direction, at: z.number().finite().min(-100_000).max(100_000), thick: length }))
-    .max(50)
-    .optional(),
-  kit: kit.optional(),
+    .check(z.minLength(1), z.maxLength(MOST_LEGS)),
+  clips: z.optional(
+    z.array(z.strictObject({ leg: z.number().check(z.int(), z.minimum(0)), at: distance })).check(z.maxLength(2000)),
+  ),
+  walls: z.optional(
+    z
+      .array(
+        z.strictObject({ to: direction, at: z.number().check(z.minimum(-100_000), z.maximum(100_000)), thick: length }),
+      )
+      .check(z.maxLength(50)),
+  ),
+  kit: z.optional(kit),
 })
 
 export const cutQuestion = z.strictObject({
-  region: region.optional(),
+  region: z.optional(region),
   stock: z
     .array(
       z.strictObject({
         id: text,
         length,
-        quantity: z.number().int().min(0).max(100_000).optional(),
-        offcut: z.boolean().optional(),
+        quantity: z.optional(z.number().check(z.int(), z.minimum(0), z.maximum(100_000))),
+        offcut: z.optional(z.boolean()),
       }),
     )
-    .min(1)
-    .max(500),
-  kerf: z.number().finite().min(0).max(50),
-  pieces: z.array(z.strictObject({ id: text, length, quantity: z.number().int().min(0).max(100_000) })).max(5000),
-  keep: length.optional(),
-  prefer: z.enum(['longest-left', 'least-waste']).optional(),
-  seconds: z.number().finite().positive().max(120).optional(),
+    .check(z.minLength(1), z.maxLength(500)),
+  kerf: z.number().check(z.minimum(0), z.maximum(50)),
+  pieces: z
+    .array(z.strictObject({ id: text, length, quantity: z.number().check(z.int(), z.minimum(0), z.maximum(100_000)) }))
+    .check(z.maxLength(5000)),
+  keep: z.optional(length),
+  prefer: z.optional(z.enum(['longest-left', 'least-waste'])),
+  seconds: z.optional(z.number().check(z.positive(), z.maximum(120))),
 })
 
 export const fixQuestion = z.strictObject({
   region: words,
-  code: z.enum(SUPPORT_CODES).optional(),
+  code: z.optional(z.enum(SUPPORT_CODES)),
   pipe: text,
   service: z.enum(SERVICES),
-  temperature: z.number().finite().min(-60).max(150),
-  installedAt: z.number().finite().min(-60).max(60),
+  temperature: z.number().check(z.minimum(-60), z.maximum(150)),
+  installedAt: z.number().check(z.minimum(-60), z.maximum(60)),
   legs: z
     .array(
       z.strictObject({
-        name: z.string().max(60).optional(),
+        name: z.optional(z.string().check(z.maxLength(60))),
         length,
         run: z.enum(['horizontal', 'vertical']),
-        bends: z.array(distance).max(100).optional(),
-        joints: z.array(distance).max(500).optional(),
+        bends: z.optional(z.array(distance).check(z.maxLength(100))),
+        joints: z.optional(z.array(distance).check(z.maxLength(500))),
       }),
     )
-    .max(MOST_LEGS),
-  given: z.strictObject({ horizontal: length.optional(), vertical: length.optional() }).optional(),
+    .check(z.maxLength(MOST_LEGS)),
+  given: z.optional(z.strictObject({ horizontal: z.optional(length), vertical: z.optional(length) })),
 })
 
 export const flowQuestion = z.strictObject({
-  region: region.optional(),
+  region: z.optional(region),
   pipe: text,
-  wall: length.optional(),
-  length: z.number().finite().min(0).max(10_000_000),
-  flow: z.number().finite().min(0).max(1000),
-  temperature: z.number().finite().min(-60).max(150),
-  service: z.enum(SERVICES).optional(),
-  fittings: z
-    .array(
-      z.strictObject({
-        fitting: z.enum(FLOW_FITTINGS),
-        quantity: z.number().int().min(0).max(10_000),
-        k: z.number().finite().min(0).max(1000).optional(),
-        bore: length.optional(),
-      }),
-    )
-    .max(200)
-    .optional(),
+  wall: z.optional(length),
+  length: z.number().check(z.minimum(0), z.maximum(10_000_000)),
+  flow: z.number().check(z.minimum(0), z.maximum(1000)),
+  temperature: z.number().check(z.minimum(-60), z.maximum(150)),
+  service: z.optional(z.enum(SERVICES)),
+  fittings: z.optional(
+    z
+      .array(
+        z.strictObject({
+          fitting: z.enum(FLOW_FITTINGS),
+          quantity: z.number().check(z.int(), z.minimum(0), z.maximum(10_000)),
+          k: z.optional(z.number().check(z.minimum(0), z.maximum(1000))),
+          bore: z.optional(length),
+        }),
+      )
+      .check(z.maxLength(200)),
+  ),
 })
 
 export const heatQuestion = z.strictObject({
-  region: region.optional(),
+  region: z.optional(region),
   pipe: text,
-  distance: z.number().finite().min(0).max(5000),
-  target: z.union([z.enum(HEAT_TARGETS), z.number().finite().min(30).max(250)]),
+  distance: z.number().check(z.minimum(0), z.maximum(5000)),
+  target: z.union([z.enum(HEAT_TARGETS), z.number().check(z.minimum(30), z.maximum(250))]),
   torch: z.enum(['propane', 'propylene']),
-  wrapped: z.boolean().optional(),
-  wrapAt: z.number().finite().min(0).max(5000).optional(),
-  inside: z.enum(['air', 'water']).optional(),
-  ambient: z.number().finite().min(-30).max(60),
-  seconds: z.number().finite().positive().max(600).optional(),
+  wrapped: z.optional(z.boolean()),
+  wrapAt: z.optional(z.number().check(z.minimum(0), z.maximum(5000))),
+  inside: z.optional(z.enum(['air', 'water'])),
+  ambient: z.number().check(z.minimum(-30), z.maximum(60)),
+  seconds: z.optional(z.number().check(z.positive(), z.maximum(600))),
 })
 
 export const askQuestion = z.strictObject({
-  text: z.string().max(200),
+  text: z.string().check(z.maxLength(200)),
   region: words,
-  job: z
-    .strictObject({
-      pipes: z.array(text).max(200),
-      service: z.enum(SERVICES),
-      methods: z.array(z.enum(METHODS)).max(METHODS.length),
-    })
-    .partial()
-    .optional(),
+  job: z.optional(
+    z.partial(
+      z.strictObject({
+        pipes: z.array(text).check(z.maxLength(200)),
+        service: z.enum(SERVICES),
+        methods: z.array(z.enum(METHODS)).check(z.maxLength(METHODS.length)),
+      }),
+    ),
+  ),
 })
 
-export const rulesQuestion = z.strictObject({ region: region.optional(), verb: text.optional(), code: text.optional() })
+export const rulesQuestion = z.strictObject({
+  region: z.optional(region),
+  verb: z.optional(text),
+  code: z.optional(text),
+})
 
 /** The pieces of a question that are also saved with a job. */
 export const schemas = { region, check, end, otherEnd, conditions, policy, kit, inspect: inspectQuestion } as const

@@ -1,4 +1,4 @@
-import type { z } from 'zod'
+import type * as z from 'zod/mini'
 import type { Result } from '#core/base'
 import { speakAll } from '#core/speech'
 import type { CutRecord } from './cut/record'
@@ -78,7 +78,7 @@ export interface Undo<K extends Kind = Kind, B = unknown> {
 }
 
 /** One thing that can be done to a record. Everything that has to know of it reads it here. */
-export interface ActDef<K extends Kind = Kind, S extends z.ZodType = z.ZodType> {
+export interface ActDef<K extends Kind = Kind, S extends z.ZodMiniType = z.ZodMiniType> {
   on: K
   does: 'begins' | 'changes' | 'drops'
   body: S
@@ -121,7 +121,7 @@ export const begunAgain = <K extends Kind, B>(name: string, table: object): Undo
 export const picked = (record: object, names: readonly string[]): Fields =>
   Object.fromEntries(names.map((name) => [name, (record as Fields)[name]]))
 
-type About<K extends Kind, S extends z.ZodType> = Pick<ActDef<K, S>, 'body' | 'means' | 'says'> &
+type About<K extends Kind, S extends z.ZodMiniType> = Pick<ActDef<K, S>, 'body' | 'means' | 'says'> &
   Partial<Pick<ActDef<K, S>, 'rests' | 'touches' | 'undo' | 'sees'>>
 const USUAL = { rests: null, touches: null, undo: null, may: 'all', sees: [] } as const
 
@@ -130,7 +130,7 @@ const inWords = <T>(result: Result<T>, { region }: Pick<Rules, 'region'>): Resul
   result.ok ? result : speakAll(result, region)
 
 /** An act that begins a record under an id of its own. */
-export const begins = <K extends Kind, S extends z.ZodType>(
+export const begins = <K extends Kind, S extends z.ZodMiniType>(
   on: K,
   { apply, ...about }: About<K, S> & { apply: (rules: Rules, body: z.output<S>, doing: Doing) => Result<RecordOf[K]> },
 ): ActDef<K, S> => ({
@@ -142,7 +142,7 @@ export const begins = <K extends Kind, S extends z.ZodType>(
 })
 
 /** An act on a record that is there. */
-export const changes = <K extends Kind, S extends z.ZodType>(
+export const changes = <K extends Kind, S extends z.ZodMiniType>(
   on: K,
   {
     apply,
@@ -159,7 +159,7 @@ export const changes = <K extends Kind, S extends z.ZodType>(
 })
 
 /** An act that takes a record out, as it was seen. */
-export const drops = <K extends Kind, S extends z.ZodType>(
+export const drops = <K extends Kind, S extends z.ZodMiniType>(
   on: K,
   { apply, ...about }: About<K, S> & { apply: (rules: Rules, record: RecordOf[K], body: z.output<S>) => Result<null> },
 ): ActDef<K, S> => ({

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 
 /*
  * A field of a record in one place: what is taken for it, what it is before anything is said, how two hands on it are
@@ -6,7 +6,7 @@ import { z } from 'zod'
  */
 
 /** A field with its one default; where there is none it has to be said when the record is begun. */
-export interface Field<S extends z.ZodType = z.ZodType, Blank = unknown> {
+export interface Field<S extends z.ZodMiniType = z.ZodMiniType, Blank = unknown> {
   is: S
   /** What it is called beside an entry. */
   words: string
@@ -22,14 +22,14 @@ interface Options {
   merge?: 'keys'
 }
 /** A field that is blank until it is said. */
-export const field = <S extends z.ZodType>(
+export const field = <S extends z.ZodMiniType>(
   is: S,
   words: string,
   blank: z.output<S>,
   { merge }: Options = {},
 ): Field<S, z.output<S>> => ({ is, words, blank, merge: merge ?? 'whole' })
 /** A field that is said when its record is begun. */
-export const needed = <S extends z.ZodType>(is: S, words: string): Field<S, None> => ({
+export const needed = <S extends z.ZodMiniType>(is: S, words: string): Field<S, None> => ({
   is,
   words,
   blank: NONE,
@@ -45,7 +45,10 @@ type InputOf<T extends Table> = { [K in Exclude<keyof T, BlankKeys<T>>]: z.outpu
   [K in BlankKeys<T>]?: z.output<T[K]['is']>
 }
 
-const mapped = <T extends Table>(table: T, of: (field: Field) => z.ZodType | undefined): Record<string, z.ZodType> =>
+const mapped = <T extends Table>(
+  table: T,
+  of: (field: Field) => z.ZodMiniType | undefined,
+): Record<string, z.ZodMiniType> =>
   Object.fromEntries(
     Object.entries(table).flatMap(([name, one]) => {
       const made = of(one)
@@ -59,13 +62,13 @@ export function defineFields<const T extends Table>(table: T) {
   return {
     table,
     /** The whole record as it is said. */
-    body: z.strictObject(mapped(table, ({ is }) => is)) as unknown as z.ZodObject<Shape<T>, z.core.$strict>,
+    body: z.strictObject(mapped(table, ({ is }) => is)) as unknown as z.ZodMiniObject<Shape<T>, z.core.$strict>,
     /** As it is begun: what is left out is blank. */
     begin: z.strictObject(
-      mapped(table, (one) => (isBlank(one) ? one.is.default(one.blank as never) : one.is)),
-    ) as unknown as z.ZodType<BodyOf<T>, InputOf<T>>,
+      mapped(table, (one) => (isBlank(one) ? z._default(one.is, one.blank as never) : one.is)),
+    ) as unknown as z.ZodMiniType<BodyOf<T>, InputOf<T>>,
     /** Some of it changed. */
-    patch: z.strictObject(mapped(table, ({ is }) => is.optional())) as unknown as z.ZodType<Partial<BodyOf<T>>>,
+    patch: z.strictObject(mapped(table, ({ is }) => z.optional(is))) as unknown as z.ZodMiniType<Partial<BodyOf<T>>>,
     /** Before anything is said. */
     blank: Object.fromEntries(
       Object.entries(table).flatMap(([name, one]) => (isBlank(one) ? [[name, one.blank]] : [])),
@@ -75,4 +78,4 @@ export function defineFields<const T extends Table>(table: T) {
   }
 }
 export type FieldsOf<F> = F extends { table: infer T extends Table } ? BodyOf<T> : never
-export type FieldsInput<F> = F extends { begin: z.ZodType<unknown, infer I> } ? I : never
+export type FieldsInput<F> = F extends { begin: z.ZodMiniType<unknown, infer I> } ? I : never

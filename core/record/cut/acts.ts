@@ -1,5 +1,5 @@
 import { formatLength, unitSystemOf } from '#core/units'
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { begins, begunAgain, changed, changes, drops, setBack, undoneBy, type DoneAct } from '../act'
 import type { CutRecord } from './record'
 import { cutFields, doneCutBody, finishBody, planBody, undoneCutBody, type DoneCutBody } from './schema'

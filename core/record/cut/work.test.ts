@@ -37,7 +37,7 @@ const HAND = { at: '2026-11-26T09:00:00.000Z', by: 'Wyn' }
 const LINE = aLine({
   id: 'line-1',
   start: 'valve take-out 24 depth 16 = valve',
-  legs: ['e 640', 'u 900', 'e 1140 offset s 50 @ 45 at 420'],
+  legs: ['e 640', 'u 900', 'e 1140 offset s 65 @ 45 at 420'],
 })
 const JOB = aJob({
   lines: [LINE],
@@ -83,6 +83,12 @@ describe('pieces of a sheet', () => {
     const corner = piecesFor({ ...JOB, policy: { bendMark: 'corner' } }, SHEET, [JOB]).pieces[2]!.bends[0]!
     // The hook edge stands 77.3 - 76.887 before the arc; the corner R tan 22.5 after its start.
     expect(corner - pieces[2]!.bends[0]!).toBeCloseTo(77.3 - 76.887 + 76.887 * Math.tan(Math.PI / 8), 1)
+  })
+  it('are not cut while a length they hang on is not measured, the others are', () => {
+    const guessed = { ...LINE, legs: ['e 640', 'u ~900', 'e 1140 offset s 65 @ 45 at 420'] }
+    const { pieces, waiting } = piecesFor({ ...JOB, lines: [guessed] }, SHEET, [JOB])
+    expect(pieces.map(({ name }) => name)).toEqual(['L1 p1', 'L1 p3'])
+    expect(waiting).toEqual([{ name: 'L1 p2', why: expect.stringMatching(/not measured yet/), line: 'line-1' }])
   })
   it('typed at the bench are counted out; a wrong length is named and the others stay', () => {
     const { pieces, issues } = piecesFor(

@@ -102,7 +102,7 @@ export function piecesFor(
     if (!survey) return
     for (const { piece } of survey.runs)
       if (!piece.ok) found.waiting.push({ name: prefix, why: plainMessage(piece.error), line: line.id })
-    for (const { piece } of piecesOf(draft, survey)) {
+    for (const { piece, isGuess } of piecesOf(draft, survey)) {
       if (piece.pipe !== sheet.pipe) {
         if (!found.others.includes(piece.pipe)) found.others.push(piece.pipe)
         continue
@@ -110,6 +110,10 @@ export function piecesFor(
       const name = `${prefix} ${piece.id}`
       if (piece.cut === null) {
         found.waiting.push({ name, why: "a fitting's take-out has to be measured first", line: line.id })
+        continue
+      }
+      if (isGuess) {
+        found.waiting.push({ name, why: 'a length of it is not measured yet: type it without ~', line: line.id })
         continue
       }
       const bends = piece.marks.flatMap((mark) => (mark.what === 'bend' ? [isHook ? mark.hook : mark.corner] : []))

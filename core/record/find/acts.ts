@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { begins, begunAgain, changed, changes, drops, setBack, undoneBy } from '../act'
 import { id } from '../texts'
 import { findFields, photoBody } from './schema'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { ok } from '#core/base'
 import { w } from '#core/speech'
 import { begins, changed, changes, drops, setBack, undoneBy } from '../act'

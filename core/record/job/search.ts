@@ -1,22 +1,8 @@
-import type { JobGist } from '../gist'
-import { pipesOf, pipeWords } from './summary'
-
 /* Jobs searched for by what a person knows of one: a name, a place, a pipe, a hand, a day. */
 
 /** Letters as they are compared: small, without accents, one space between words. */
 export const foldText = (text: string): string =>
   text.normalize('NFKD').replace(/\p{M}/gu, '').toLowerCase().replace(/\s+/g, ' ').trim()
-
-/** Most letters of a job that are searched; names and places come first. */
-const MOST_LETTERS = 8000
-
-/** What a job is found by, beside its hands and days. */
-export function searchText(job: JobGist): string {
-  const places = [...job.finds, ...job.joints].map(({ place }) => place)
-  const lines = [...job.lines, ...job.cuts].map(({ name }) => name)
-  const text = [job.name, job.place, ...pipesOf(job).map(pipeWords), ...new Set([...lines, ...places])].join('\n')
-  return text.split('\n').map(foldText).filter(Boolean).join('\n').slice(0, MOST_LETTERS)
-}
 
 /** What is searched for: it stands in the text of a job, or there was work on that day. */
 export interface SearchTerm {

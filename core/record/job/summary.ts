@@ -1,14 +1,11 @@
-import { findPipe } from '#core/catalogue'
+import { findPipe, type Family } from '#core/catalogue'
 import type { JobGist } from '../gist'
 import { stationProgress, type Station, type StationProgress } from '../stations'
 import { nextAction, type NextAction } from './next-action'
+import type { Shelf } from './shelf'
 import type { Region } from '#core/units'
 
 /* A job as it stands in the list: what is read where nobody opens it. */
-
-/** Where a job lies: worked on, waiting for something, handed over, or put away. */
-export const SHELVES = ['open', 'waiting', 'handed', 'archive'] as const
-export type Shelf = (typeof SHELVES)[number]
 
 /** A shelf, and the day a waiting job is open again, ISO 8601. */
 export interface Shelved {
@@ -33,6 +30,8 @@ export interface JobSummary {
   of: number
   /** Pipe that most of it is made of; null while none is known. */
   pipe: string | null
+  /** What that pipe is of, for its drawing. */
+  family: Family | null
 }
 
 /** The shelf of a job. One that is made, with a joint that somebody comes back to, waits for that day. */
@@ -57,6 +56,7 @@ export function pipesOf({ finds, lines, cuts, joints }: JobGist): string[] {
 export function summaryOf(job: JobGist): JobSummary {
   const { id, slug, name, place, region, waits, joints } = job
   const next = nextAction(job)
+  const pipe = pipesOf(job)[0] ?? null
   return {
     ...{ id, slug, name, place, region },
     ...shelfOf(job, next),
@@ -65,8 +65,15 @@ export function summaryOf(job: JobGist): JobSummary {
     next,
     made: joints.filter(({ isMade }) => isMade).length,
     of: joints.length,
-    pipe: pipesOf(job)[0] ?? null,
+    pipe,
+    family: pipe === null ? null : familyOf(pipe),
   }
+}
+
+/** The family of a pipe; null of one that no list has any more. */
+function familyOf(id: string): Family | null {
+  const pipe = findPipe(id, 'pipe')
+  return pipe.ok ? pipe.value.family : null
 }
 
 /** A pipe in words, as it is searched for; nothing of one that no list has any more. */

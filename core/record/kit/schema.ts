@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { schemas } from '#core/contract'
 import { METHODS } from '#core/joints'
 import { defineFields, field, type FieldsOf } from '../fields'
@@ -8,9 +8,9 @@ import { day, id, said } from '../texts'
 
 /** Parts of one item counted out before the work and back after it: pieces; of wire mm. `back` null: not yet. */
 export const countBody = z.strictObject({
-  item: z.string().min(1).max(80),
-  out: z.number().min(0).max(1_000_000),
-  back: z.number().min(0).max(1_000_000).nullable(),
+  item: z.string().check(z.minLength(1), z.maxLength(80)),
+  out: z.number().check(z.minimum(0), z.maximum(1_000_000)),
+  back: z.nullable(z.number().check(z.minimum(0), z.maximum(1_000_000))),
 })
 export type CountBody = z.output<typeof countBody>
 /** A joint that was looked at and has what may have been left out of it. */
@@ -28,11 +28,11 @@ export interface CountRecord extends CountBody {
 const toolBody = z.strictObject({
   method: z.enum(METHODS),
   /** Sizes by nominal; none named means every size. */
-  sizes: z.array(z.string().max(20)).max(40),
+  sizes: z.array(z.string().check(z.maxLength(20))).check(z.maxLength(40)),
   /** Least temperature an expander works at by its own paper, degC; not said where nobody read it. */
-  leastAmbient: z.number().min(-60).max(40).nullable().optional(),
+  leastAmbient: z.optional(z.nullable(z.number().check(z.minimum(-60), z.maximum(40)))),
   /** Last day its check holds; null where none is asked for. */
-  due: day.nullable(),
+  due: z.nullable(day),
 })
 
 /** A fitting measured by hand, mm: its figures win over the tables. */
@@ -41,9 +41,9 @@ const fittingBody = z.strictObject({
   nominal: said(20),
   fitting: said(60),
   /** Face or nut to the stop. */
-  insertion: z.number().positive().max(500).nullable(),
+  insertion: z.nullable(z.number().check(z.positive(), z.maximum(500))),
   /** Centre to the stop. */
-  takeOut: z.number().positive().max(1000).nullable(),
+  takeOut: z.nullable(z.number().check(z.positive(), z.maximum(1000))),
   /** Day it was measured. */
   at: day,
 })
@@ -51,13 +51,13 @@ const fittingBody = z.strictObject({
 /** A bender calibrated by one test bend, mm and degrees: its figures win over the typical radius. */
 const benderBody = z.strictObject({
   /** What it is called, where there are several of one size; the first of a size is in use. */
-  name: z.string().max(40).optional(),
+  name: z.optional(z.string().check(z.maxLength(40))),
   /** Catalogue id of the pipe it bends. */
-  pipe: z.string().min(1).max(60),
-  radius: z.number().positive().max(5000),
+  pipe: z.string().check(z.minLength(1), z.maxLength(60)),
+  radius: z.number().check(z.positive(), z.maximum(5000)),
   /** Hook edge to the corner of a right angle. */
-  setback: z.number().positive().max(5000),
-  springback: z.number().min(0).max(30),
+  setback: z.number().check(z.positive(), z.maximum(5000)),
+  springback: z.number().check(z.minimum(0), z.maximum(30)),
   /** The test bend it came from. */
   test: z.strictObject({
     marks: z.tuple([z.number(), z.number()]),
@@ -73,18 +73,22 @@ const benderBody = z.strictObject({
 /** Minutes at one end as the hand says them; `nominal` null: every size of the method. */
 const minutesBody = z.strictObject({
   method: z.enum(METHODS),
-  nominal: said(20).nullable(),
-  work: z.number().min(0).max(10_000),
-  wait: z.number().min(0).max(100_000),
+  nominal: z.nullable(said(20)),
+  work: z.number().check(z.minimum(0), z.maximum(10_000)),
+  wait: z.number().check(z.minimum(0), z.maximum(100_000)),
 })
 
 /** The price of a part as the supplier names it, in the money of the country. */
-const priceBody = z.strictObject({ name: said(80), size: said(80), price: z.number().min(0).max(1_000_000) })
+const priceBody = z.strictObject({
+  name: said(80),
+  size: said(80),
+  price: z.number().check(z.minimum(0), z.maximum(1_000_000)),
+})
 /** What the van holds of a part, by its name and size as an order has them; of pipe and wire mm. */
 const vanBody = z.strictObject({
   name: said(80),
-  size: z.string().max(80),
-  quantity: z.number().min(0).max(10_000_000),
+  size: z.string().check(z.maxLength(80)),
+  quantity: z.number().check(z.minimum(0), z.maximum(10_000_000)),
 })
 /** Most prices of a kit: a counter's list, not a catalogue. */
 export const MOST_PRICES = 1000
@@ -94,20 +98,23 @@ export type HotWork = (typeof HOT_WORK)[number]
 /** What one use of a flame takes beside the joint, each as the hand says it: minutes of his, money of the country. */
 const hotWorkBody = z.partialRecord(
   z.enum(HOT_WORK),
-  z.strictObject({ minutes: z.number().min(0).max(10_000), price: z.number().min(0).max(1_000_000) }),
+  z.strictObject({
+    minutes: z.number().check(z.minimum(0), z.maximum(10_000)),
+    price: z.number().check(z.minimum(0), z.maximum(1_000_000)),
+  }),
 )
 
 /** What of the van a hand changes as a whole. */
 export const kitFields = defineFields({
   policy: field(schemas.policy, 'policy', {}, { merge: 'keys' }),
   /** null: nothing was said, so every tool counts as there. */
-  tools: field(z.array(toolBody).max(60).nullable(), 'tools', null),
-  fittings: field(z.array(fittingBody).max(400), 'my fittings', []),
-  benders: field(z.array(benderBody).max(40), 'benders', []),
-  minutes: field(z.array(minutesBody).max(200), 'my minutes', []),
+  tools: field(z.nullable(z.array(toolBody).check(z.maxLength(60))), 'tools', null),
+  fittings: field(z.array(fittingBody).check(z.maxLength(400)), 'my fittings', []),
+  benders: field(z.array(benderBody).check(z.maxLength(40)), 'benders', []),
+  minutes: field(z.array(minutesBody).check(z.maxLength(200)), 'my minutes', []),
   hotWork: field(hotWorkBody, 'hot work', {}, { merge: 'keys' }),
-  prices: field(z.array(priceBody).max(MOST_PRICES), 'my prices', []),
-  van: field(z.array(vanBody).max(MOST_PRICES), 'held in the van', []),
+  prices: field(z.array(priceBody).check(z.maxLength(MOST_PRICES)), 'my prices', []),
+  van: field(z.array(vanBody).check(z.maxLength(MOST_PRICES)), 'held in the van', []),
 })
 
 export type ToolRecord = z.output<typeof toolBody>

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { fail, ok, type Result } from '#core/base'
 import { schemas, toIssue } from '#core/contract'
 import { lineFields, type LineInput } from './schema'
@@ -14,9 +14,9 @@ const lineFile = z.strictObject({
   version: z.literal(LINE_FILE_VERSION),
   /** Country whose bare numbers the legs are written in: mm, or inches in us. */
   region: schemas.region,
-  line: lineFields.body.omit({ fix: true }),
+  line: z.omit(lineFields.body, { fix: true }),
   /** What it came to where it was written; not read back. */
-  worked: z.unknown().optional(),
+  worked: z.optional(z.unknown()),
 })
 
 /** A line as a file, with what it came to beside. */

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { getPipe } from '#core/catalogue'
 import { formatLength, unitSystemOf } from '#core/units'
 import { begins, begunAgain, changes, drops, setBack, undoneBy } from '../act'
