@@ -185,6 +185,20 @@ describe('every guide', () => {
       }
     },
   )
+  // The outdoor tap and the tee draw a leg on from themselves, of a length that nobody was asked.
+  const DRAWN_ON = ['outdoor-tap', 'tee-in']
+  it.each(GUIDES.map((guide) => [guide.id]))('%s draws no length as measured that nobody typed', (id) => {
+    for (const context of CONTEXTS) {
+      const lengths = (isTyped: GuideContext['isTyped']) => {
+        const worked = work(id, {}, { ...context, isTyped })
+        return worked.ok ? (worked.value.line?.legs ?? []).map((leg) => /^[a-z] ~/.test(leg)) : []
+      }
+      const none = lengths(() => false)
+      expect(none).toEqual(none.map(() => true))
+      const all = lengths(() => true)
+      expect(all).toEqual(all.map(() => DRAWN_ON.includes(id)))
+    }
+  })
   it.each(GUIDES.map((guide) => [guide.id, guide.fields[0]!.name] as const))(
     '%s names the field it cannot read',
     (id, field) => {

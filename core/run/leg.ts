@@ -9,11 +9,12 @@ import type { EndWord, TypedDirection, TypedLeg, TypedLength, TypedOffset, Typed
 const LEG_SHAPES = [
   'e 640',
   'u 480 elbow',
-  'e 1140 offset s 50 @ 45 at 420',
+  'e 1140 offset s 65 @ 45 at 420',
   'd 820 on 15 = sink 1',
   'from c n 300 tee',
   'e 900 over u 22 at 400',
   'e 600 f-c',
+  'e ~640',
 ] as const
 
 const LETTERS: Readonly<Record<string, Direction>> = {
@@ -92,7 +93,7 @@ const expected = (what: string): never => {
 }
 
 function readDirection(reader: Reader): TypedDirection | null {
-  const found = reader.match(/^([nsewud]{1,3})(?=[\s\d.,]|$)/, 'which way')
+  const found = reader.match(/^([nsewud]{1,3})(?=[\s\d.,~]|$)/, 'which way')
   const letters = found?.[1] ?? reader.word(DIRECTION_WORDS, ({ letter }) => letter)?.letter
   if (!letters) return null
   const sum = [...letters].reduce<Vector>(
@@ -226,8 +227,8 @@ function readRest(reader: Reader, leg: TypedLeg, sizeOfRun: SizeOfRun) {
 }
 
 /**
- * A leg as it is said on site, such as `e 640`, `u 480 elbow` or `e 1140 offset s 50 @ 45 at 420`; e w n s u d are right,
- * left, away, toward, up, down. Issue `not-understood` at `path` with what was understood up to there, what is accepted
+ * A leg as it is said on site, such as `e 640`, `u 480 elbow` or `e 1140 offset s 65 @ 45 at 420`; e w n s u d are right,
+ * left, away, toward, up, down, as words too; `~` says that a length is not measured yet. Issue `not-understood` at `path` with what was understood up to there, what is accepted
  * and shapes to follow. A bare number is mm, in inch regions inches.
  */
 export function readLeg(text: string, region: Region, path: string, sizeOfRun: SizeOfRun): Result<TypedLeg> {
@@ -235,11 +236,13 @@ export function readLeg(text: string, region: Region, path: string, sizeOfRun: S
   try {
     const from = reader.match(/^from ([a-z]{1,2})\b/, 'from the point')?.[1]?.toUpperCase() ?? null
     const to = readDirection(reader) ?? expected('which way: e w n s u d')
+    const isGuess = reader.sign(/^~/, 'not measured yet')
     const length = needLength(reader, `a length after ${to.letters}`)
     const leg: TypedLeg = {
       from,
       to,
       length,
+      isGuess,
       ...readMeasured(reader),
       offset: null,
       over: null,

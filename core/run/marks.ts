@@ -2,7 +2,7 @@ import { getPipe } from '#core/catalogue'
 import { MOUTH_WORDS, type Piece, type Survey } from '#core/line'
 import { lengths, speak } from '#core/speech'
 import type { Region } from '#core/units'
-import { rowsAlong } from './rows'
+import { isGuessed, rowsAlong } from './rows'
 import type { RunDraft } from './types'
 
 /** A tube of a run with the points it runs between, by their letters. */
@@ -10,13 +10,17 @@ export interface RunPiece {
   piece: Piece
   from: string
   to: string
+  /** A length it hangs on is not measured yet. */
+  isGuess: boolean
 }
 
 /** Every tube of a run that can be made, in order, with its points. */
 export function piecesOf({ rows }: RunDraft, { runs }: Survey): RunPiece[] {
   return runs.flatMap(({ legs, piece }) => {
     const on = rowsAlong(rows, legs)
-    return piece.ok ? [{ piece: piece.value, from: rows[on[0]!]!.from, to: rows[on.at(-1)!]!.to }] : []
+    if (!piece.ok) return []
+    const [from, to] = [rows[on[0]!]!.from, rows[on.at(-1)!]!.to]
+    return [{ piece: piece.value, from, to, isGuess: isGuessed(rows, legs) }]
   })
 }
 
@@ -38,14 +42,16 @@ export interface MarkRow {
 }
 
 /** What is said beside a cut: that it is not known yet, or how far makers' fittings let it differ. */
-function cutNote({ cut, cutLo, cutHi }: Piece, region: Region): string {
+function cutNote({ piece: { cut, cutLo, cutHi }, isGuess }: RunPiece, region: Region): string {
+  if (isGuess) return 'a length is not measured yet: do not cut'
   if (cut === null) return 'measure the fitting first'
   return cutLo === cutHi ? '' : `${speak(lengths(cutLo!, cutHi!), region)} by typical fittings`
 }
 
 /** The marks table of a run: for each piece its marks from the left end, then the cut. */
 export function markRows(pieces: readonly RunPiece[], region: Region): MarkRow[] {
-  return pieces.flatMap(({ piece, from, to }) => {
+  return pieces.flatMap((one) => {
+    const { piece, from, to } = one
     const base = { piece: piece.id, from, to, pipe: getPipe(piece.pipe).label, cut: piece.cut }
     const none = { hook: null, corner: null, angle: null, turn: null }
     const endAt = (at: number) => piece.ends[piece.cut !== null && at > piece.cut / 2 ? 1 : 0]
@@ -73,7 +79,7 @@ export function markRows(pieces: readonly RunPiece[], region: Region): MarkRow[]
                   : '',
             },
       ),
-      { ...base, ...none, what: 'cut', at: piece.cut, note: cutNote(piece, region) },
+      { ...base, ...none, what: 'cut', at: piece.cut, note: cutNote(one, region) },
     ]
   })
 }

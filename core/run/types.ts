@@ -47,6 +47,8 @@ export interface TypedLeg {
   from: string | null
   to: TypedDirection
   length: TypedLength
+  /** Typed with ~ before it: nobody has measured it yet. */
+  isGuess: boolean
   measured: { begin: MeasuredTo; end: MeasuredTo }
   /** How far the centre line stands off a wall that the length was measured to, mm; null is no wall. */
   wall: { begin: number | null; end: number | null }

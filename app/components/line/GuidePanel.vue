@@ -25,6 +25,7 @@ const context = computed<GuideContext>(() => ({
   method: props.line.method,
   kit: kitOf(props.job),
   bender: props.bender,
+  isTyped: (field) => typed[guide.value.id]?.[field] !== undefined,
 }))
 const at = ref(0)
 const guides = computed(() => speakAll(GUIDES, props.job.region))

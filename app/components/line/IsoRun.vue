@@ -77,7 +77,12 @@ const shownFigure = computed(() => props.shown?.piece?.cut ?? null)
 const figureWords = computed(() => {
   if (props.shown?.issue) return 'no cut: it cannot be made so'
   if (shownFigure.value === null) return 'no cut: measure the fitting'
+  if (props.shown?.isGuess) return 'no cut yet: a length of it is not measured'
   return `${props.system === 'inch' ? 'in' : 'mm'}, cut this piece`
+})
+const figureColour = computed(() => {
+  if (props.shown?.issue) return 'brick'
+  return props.shown?.isGuess ? 'ochre' : 'copper'
 })
 function strokeOf({ isShown, piece }: (typeof tubes.value)[number]): string {
   if (!isShown) return 'var(--ink)'
@@ -126,11 +131,19 @@ function strokeOf({ isShown, piece }: (typeof tubes.value)[number]): string {
         stroke="var(--ink)"
         fill="none" />
       <g v-for="(tube, i) in tubes" :key="i">
-        <path :d="tube.path" :stroke="strokeOf(tube)" :stroke-width="tube.width" fill="none" stroke-linejoin="round" />
+        <path
+          :d="tube.path"
+          :stroke="strokeOf(tube)"
+          :stroke-width="tube.width"
+          :stroke-dasharray="tube.dash"
+          fill="none"
+          stroke-linejoin="round"
+          :data-guess="tube.dash ? '' : undefined" />
         <path
           v-if="!tube.isShown"
           :d="tube.path"
           stroke="var(--paper)"
+          :stroke-dasharray="tube.dash"
           :stroke-width="Math.max(1.5, tube.width - 3.4)"
           fill="none"
           stroke-linejoin="round" />
@@ -172,16 +185,12 @@ function strokeOf({ isShown, piece }: (typeof tubes.value)[number]): string {
         @click="emit('look', i)" />
       <g v-if="figureBlock && shown" class="block">
         <path :d="toPath([figureBlock.from, figureBlock.to])" class="l-sel" />
-        <text
-          :x="figureBlock.x + 8"
-          :y="figureBlock.y + 62"
-          class="t64 w7 halo"
-          :class="shown.issue ? 'brick' : 'copper'">
-          {{ tapeText(shownFigure, system) }}
+        <text :x="figureBlock.x + 8" :y="figureBlock.y + 62" class="t64 w7 halo" :class="figureColour">
+          {{ shown.isGuess ? '~' : '' }}{{ tapeText(shownFigure, system) }}
         </text>
         <path
           :d="`M${figureBlock.x + 8} ${figureBlock.y + 72}h160`"
-          :class="shownFigure === null ? 'l-hidden' : 'l-sel'" />
+          :class="shownFigure === null || shown.isGuess ? 'l-hidden' : 'l-sel'" />
         <text :x="figureBlock.x + 8" :y="figureBlock.y + 90" class="t15 w7 halo">
           {{ figureWords }}
         </text>
@@ -198,11 +207,20 @@ function strokeOf({ isShown, piece }: (typeof tubes.value)[number]): string {
           fill="none" />
         <text :x="ghost.to[0]" :y="ghost.to[1] - 14" class="mid t20 w7 copper halo">{{ ghost.text }}</text>
       </g>
-      <g v-if="!isPhone" :transform="`translate(34 ${height - 62})`">
+      <g v-if="!isPhone || rows.length === 0" data-test="rose" :transform="`translate(34 ${height - 62})`">
         <path d="M0 0V-28m-4 7l4-7l4 7M0 0l24-14m-8 1l8-1l-3 7M0 0l24 14m-8-1l8 1l-3-7" class="l-thin" />
-        <text x="0" y="-33" class="mid t14">u</text>
-        <text x="34" y="-12" class="t14">n</text>
-        <text x="34" y="20" class="t14">e</text>
+        <text x="-5" y="-35" class="t14 halo">
+          <tspan class="w7">u</tspan>
+          up
+        </text>
+        <text x="30" y="-14" class="t14 halo">
+          <tspan class="w7">n</tspan>
+          away
+        </text>
+        <text x="30" y="22" class="t14 halo">
+          <tspan class="w7">e</tspan>
+          right
+        </text>
       </g>
       <text :x="isPhone ? 12 : 22" :y="height - 10" class="t13 note halo">{{ scaleWords }}</text>
     </g>

@@ -149,8 +149,10 @@ const cutOf = (index: number): string | null => {
         @keydown.enter.prevent="add"
         @keydown.esc.prevent="($event.target as HTMLInputElement).blur()" />
       <p class="note t13 hint">
-        e w n s u d and a length; then elbow, bend, tee, ball valve, cap, stop;
-        {{ system === 'inch' ? 'offset s 2 @ 45 at 16; on 1/2' : 'offset s 50 @ 45 at 420; on 15' }}; from c; = sink 1
+        e right, w left, n away, s toward you, u up, d down, letter or word, and a length (~ before one not measured
+        yet); then elbow, bend, tee, ball valve, cap, stop;
+        {{ system === 'inch' ? 'offset s 2-1/2 @ 45 at 16; on 1/2' : 'offset s 65 @ 45 at 420; on 15' }}; from c; = sink
+        1
       </p>
     </div>
     <slot />

@@ -167,13 +167,7 @@ useKeys({
     @add="addLine()"
     @undo="undo"
     @redo="redo" />
-  <div v-if="!line" class="p-6 space-y-4">
-    <svg width="320" height="120" role="img" aria-label="No line yet">
-      <path d="M10 40L90 86V20L250 110" class="l-hidden" />
-    </svg>
-    <p class="t20 w7">No line yet. A line is a run of pipe: legs, corners, branches.</p>
-    <UButton data-test="first-line" @click="addLine()">Draw the first line</UButton>
-  </div>
+  <FirstLine v-if="!line" @add="addLine()" />
   <div v-else class="bench">
     <div ref="sheet" class="sheet" :class="{ phone: narrow }">
       <IsoRun
@@ -197,8 +191,9 @@ useKeys({
         @stretch="stretch"
         @pull="pull"
         @from="from" />
-      <p v-if="rows.length === 0" class="empty t17">
-        No legs yet. Type the first: <b>{{ system === 'inch' ? 'e 24' : 'e 640' }}</b>
+      <p v-if="rows.length === 0" class="empty t17" data-test="first-words">
+        No legs yet. Type the first: <b>{{ system === 'inch' ? 'right 24' : 'right 640' }}</b>, or short
+        <b>{{ system === 'inch' ? 'e 24' : 'e 640' }}</b>.
       </p>
       <div class="zoom">
         <button type="button" class="only-wide" aria-label="Larger" @click="iso?.zoomIn()">+</button
@@ -207,7 +202,10 @@ useKeys({
       </div>
       <p v-if="narrow && shown" class="phone-figure copper">
         <b class="t64"><TapeFigure :mm="shown.piece?.cut ?? null" :system="system" /></b
-        ><span class="t14">{{ shown.piece ? `cut, ${shown.from} to ${shown.to}` : 'no cut so' }}</span>
+        ><span class="t14"
+          >{{ shown.isGuess ? '~ not measured yet,' : '' }}
+          {{ shown.piece ? `cut, ${shown.from} to ${shown.to}` : 'no cut so' }}</span
+        >
       </p>
     </div>
     <p v-if="narrow && caution.length" class="caution">
@@ -257,9 +255,8 @@ useKeys({
         <UButton size="xl" class="flex-1" data-test="next-piece" @click="nextPiece">Next piece</UButton
         ><UButton size="xl" variant="outline" data-test="open-working" @click="isPanelOpen = true">Working</UButton>
       </div>
-      <USlideover
+      <FrameSheet
         v-model:open="isPanelOpen"
-        :transition="false"
         side="bottom"
         :title="`L${line.number} ${line.name}`"
         description="Sum, settings, tasks, files"
@@ -275,7 +272,7 @@ useKeys({
             @replace="replace"
             @join="joinEnd"
             @drop-line="dropLine" /></template
-      ></USlideover>
+      ></FrameSheet>
     </template>
   </div>
 </template>

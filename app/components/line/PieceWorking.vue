@@ -79,6 +79,7 @@ const detail = computed(() => {
 function besideFigure({ op, value, source }: WorkingLine): string {
   const isInch = props.system === 'inch'
   const inMm = `${formatDecimal(value, 1)} mm`
+  if (op === '=' && props.shown.isGuess) return 'not to be cut yet'
   if (op === '=') return isInch ? `in (${inMm})` : 'set the tape to it'
   return `${isInch ? `${inMm}; ` : ''}${sourceWords(source)}`
 }
@@ -130,6 +131,9 @@ function besideFigure({ op, value, source }: WorkingLine): string {
           </tr>
         </tbody>
       </table>
+      <p v-if="shown.isGuess" class="t14 ochre w6" data-test="not-measured">
+        A length with ~ is not measured yet. Type what you measure, without ~: then it is drawn full and comes to Cut.
+      </p>
       <SourceNotes :of="lines.map(({ source }) => source)" />
       <p v-if="spread > 0.05 && piece.cut !== null" class="range t14" data-test="range">
         <VerdictShape :verdict="spread > 2 ? 'care' : 'fits'" :size="18" />

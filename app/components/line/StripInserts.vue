@@ -1,13 +1,25 @@
 <script setup lang="ts">
 import type { PieceEnd } from '#core/line'
+import { baseline } from '~/drawing/labels'
+import { placeInserts } from '~/drawing/strip-labels'
 import type { StripFrame } from '~/drawing/strip-layout'
 
 /** How far each end of a piece goes into its fitting: a mark right across, its figure, and what it goes into. */
-defineProps<{ frame: StripFrame; inserts: readonly { end: PieceEnd; i: number; mm: number | null; words: string }[] }>()
+const props = defineProps<{
+  frame: StripFrame
+  inserts: readonly { end: PieceEnd; i: number; mm: number | null; words: string }[]
+}>()
+/** On a phone what each end goes into stands over its figure, apart from the other's. */
+const words = computed(() =>
+  placeInserts(
+    props.inserts.map(({ i, mm, words }) => ({ isLeft: i === 0, mm: mm!, words })),
+    props.frame,
+  ),
+)
 </script>
 
 <template>
-  <g v-for="one in inserts" :key="`i${one.i}`">
+  <g v-for="(one, n) in inserts" :key="`i${one.i}`">
     <path
       :d="`M${one.i === 0 ? frame.x(one.mm!) : frame.x(frame.cut - one.mm!)} ${frame.cy - frame.half - 8}V${frame.cy + frame.half + 8}`"
       class="l-sel3" />
@@ -23,16 +35,8 @@ defineProps<{ frame: StripFrame; inserts: readonly { end: PieceEnd; i: number; m
         :style="{ fontSize: `${Math.min(40, frame.layout.at(one.mm!) / (frame.text(one.mm).length * 0.6))}px` }">
         {{ frame.text(one.mm) }}
       </text>
-      <text
-        :x="
-          one.i === 0
-            ? frame.left + frame.layout.at(one.mm!) + 8
-            : frame.left + frame.layout.width - frame.layout.at(one.mm!) - 8
-        "
-        :y="frame.cy - frame.half + 18"
-        :class="one.i === 1 ? 'end' : ''"
-        class="t14 halo">
-        {{ one.words }}
+      <text v-if="words[n]" :x="words[n].x" :y="baseline(words[n])" class="t14 halo" data-label>
+        {{ words[n].text }}
       </text>
     </template>
     <template v-else>

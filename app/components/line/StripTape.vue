@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { MM_PER_INCH, type TickRank, type UnitSystem } from '#core/units'
+import { isOverGap } from '~/drawing/strip-labels'
 import type { StripFrame } from '~/drawing/strip-layout'
 
 /**
@@ -16,8 +17,10 @@ const step = computed(() => {
   const long = props.system === 'inch' ? MM_PER_INCH : longMetric
   return long * ([1, 2, 5, 10, 20].find((times) => times * long * scale >= room.value) ?? 50)
 })
+const figure = (mm: number) => String(Math.round(props.system === 'inch' ? mm / MM_PER_INCH : mm))
 const isLabelled = (mm: number) =>
   mm > 0 &&
+  !isOverGap(figure(mm), props.frame.x(mm) + 3, props.frame) &&
   Math.abs(mm / step.value - Math.round(mm / step.value)) < 1e-6 &&
   props.frame.x(mm) < props.frame.left + props.frame.layout.width - (mm >= 1000 ? 44 : 34)
 </script>
@@ -34,7 +37,7 @@ const isLabelled = (mm: number) =>
       :x="frame.x(tick.mm) + 3"
       :y="frame.tapeY + 22"
       class="t14 w7">
-      {{ system === 'inch' ? Math.round(tick.mm / MM_PER_INCH) : Math.round(tick.mm) }}
+      {{ figure(tick.mm) }}
     </text>
   </g>
   <rect

@@ -4,7 +4,7 @@ import { formatDecimal, unitSystemOf } from '#core/units'
 import { length, w } from '#core/speech'
 import { typeLength } from '../write'
 import { CLEAR_MM } from './allowances'
-import { sum, type Guide, type GuideAnswer, type GuideContext } from './types'
+import { legLength, sum, type Guide, type GuideAnswer, type GuideContext } from './types'
 
 /* Offsets as they come up: past an obstacle, beside other pipes, to a fitting on the wall. */
 
@@ -122,7 +122,7 @@ export const CLEAR: Guide = {
         corners: 'fittings',
         name: 'past the obstacle',
         legs: [
-          `e ${typeLength(leg!, system)} offset s ${typeLength(set, system)} @ ${formatDecimal(angle!, 1)} at ${typeLength(at, system)}`,
+          `e ${legLength(leg!, context, 'leg', 'to', 'size', 'off')} offset s ${typeLength(set, system)} @ ${formatDecimal(angle!, 1)} at ${typeLength(at, system)}`,
         ],
       },
     })
@@ -209,7 +209,6 @@ export const WALL_FITTING: Guide = {
         'aside',
         `Aside: two bends of radius ${length(radius.value)} take ${length(2 * radius.value)}; that or more is accepted.`,
       )
-    const system = unitSystemOf(context.region)
     return ok<GuideAnswer>({
       figures: [
         {
@@ -237,9 +236,9 @@ export const WALL_FITTING: Guide = {
         corners: 'bends',
         name: 'to the wall fitting',
         legs: [
-          `e ${typeLength(along!, system)} bend`,
-          `s ${typeLength(aside!, system)} bend`,
-          `d ${typeLength(down!, system)} stop = wall fitting`,
+          `e ${legLength(along!, context, 'along')} bend`,
+          `s ${legLength(aside!, context, 'aside')} bend`,
+          `d ${legLength(down!, context, 'down')} stop = wall fitting`,
         ],
       },
     })

@@ -1,11 +1,10 @@
 import { fail, ok } from '#core/base'
 import { bendOf } from '#core/catalogue'
-import { formatDecimal, MM_PER_INCH, unitSystemOf } from '#core/units'
+import { formatDecimal, MM_PER_INCH } from '#core/units'
 import { gainOf } from '#core/line'
 import { about, length as mm, perRegion, w } from '#core/speech'
-import { typeLength } from '../write'
 import { FALL, WARM_MM } from './allowances'
-import { sum, type Guide, type GuideAnswer } from './types'
+import { legLength, sum, type Guide, type GuideAnswer } from './types'
 
 /* Lines that end at a wall, a fixture, the ground. */
 
@@ -127,7 +126,7 @@ export const OUTDOOR_TAP: Guide = {
         start: `stop = ${w.tap} seat`,
         corners: 'fittings',
         name: `to the ${w.outdoorTap}`,
-        legs: [`n ${typeLength(300, unitSystemOf(context.region))}`],
+        legs: [`n ${legLength(300, context)}`],
       },
     })
   },
@@ -161,7 +160,6 @@ export const ROUGH_IN: Guide = {
         words,
         value,
       )
-    const system = unitSystemOf(context.region)
     return ok<GuideAnswer>({
       figures: [
         {
@@ -213,9 +211,9 @@ export const ROUGH_IN: Guide = {
         corners: 'fittings',
         name: 'tails of the fixture',
         legs: [
-          `u ${typeLength(height!, system)} tee`,
-          `e ${typeLength(apart!, system)}`,
-          `s ${typeLength(tail, system)} free = tail`,
+          `u ${legLength(height!, context, 'height')} tee`,
+          `e ${legLength(apart!, context, 'apart')}`,
+          `s ${legLength(tail, context, 'stub', 'finish')} free = tail`,
         ],
       },
     })
@@ -267,7 +265,6 @@ export const PE_ENTRY: Guide = {
       )
     const gain = gainOf(radius, 90)
     const length = run! + rise - gain
-    const system = unitSystemOf(context.region)
     return ok<GuideAnswer>({
       figures: [
         {
@@ -321,7 +318,10 @@ export const PE_ENTRY: Guide = {
         start: 'stop = main',
         corners: 'bends',
         name: 'service to the entry',
-        legs: [`e ${typeLength(run!, system)} bend`, `u ${typeLength(rise, system)} stop = entry valve`],
+        legs: [
+          `e ${legLength(run!, context, 'run')} bend`,
+          `u ${legLength(rise, context, 'cover', 'up')} stop = entry valve`,
+        ],
       },
     })
   },

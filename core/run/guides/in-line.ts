@@ -6,9 +6,8 @@ import { formatTape, unitSystemOf } from '#core/units'
 import { length, w } from '#core/speech'
 import { planRepair } from '../repair-plan'
 import { DROP_SPARE_MM, planTee, type TeePlan } from '../tee-plan'
-import { typeLength } from '../write'
 import { DROP_IN_MM } from './allowances'
-import { sum, type Guide, type GuideAnswer, type GuideContext, type GuideFigure } from './types'
+import { legLength, sum, type Guide, type GuideAnswer, type GuideContext, type GuideFigure } from './types'
 
 /* Work on a line that is there already: a tee let in, a bad piece taken out. */
 
@@ -174,7 +173,7 @@ export const TEE_IN: Guide = {
     },
   ],
   work({ along, aside, slip, branch }, context): Result<GuideAnswer> {
-    const { pipe, region } = context
+    const { pipe } = context
     const mouth = mouthOf('tee-run', context)
     const [half, depth] = [mouth.takeOut.value, mouth.insertion.value]
     const own = branches(context)[branch ?? 0] ?? pipe
@@ -183,7 +182,7 @@ export const TEE_IN: Guide = {
       start: isReducing ? 'free' : 'branch',
       corners: 'fittings',
       name: 'branch from the new tee',
-      legs: [`d ${typeLength(500, unitSystemOf(region))}`],
+      legs: [`d ${legLength(500, context)}`],
       ...(isReducing ? { pipe: own.id } : {}),
     }
     const reducing = isReducing
@@ -322,7 +321,7 @@ export const REPAIR: Guide = {
         start: 'free',
         corners: 'fittings',
         name: 'repair piece',
-        legs: [`e ${typeLength(piece, unitSystemOf(context.region))} free`],
+        legs: [`e ${legLength(piece, context, 'bad')} free`],
       },
       keep: {
         slips: { length: slip!, gap: DROP_IN_MM, count: 2 },

@@ -4,6 +4,7 @@ import type { Kit, Method } from '#core/joints'
 import type { Bender } from '#core/line'
 import type { Assembly, Places } from '../assembly'
 import { parseLength, type Region, unitSystemOf } from '#core/units'
+import { typeLength } from '../write'
 
 /** What a guide is asked beside its own fields. */
 export interface GuideContext {
@@ -12,6 +13,17 @@ export interface GuideContext {
   method: Method
   kit?: Kit
   bender?: Bender
+  /** Whether a field holds what somebody typed, not what usually stands there; every field does where it is not said. */
+  isTyped?: (field: string) => boolean
+}
+
+/**
+ * A length of a guide's line, mm, as it is typed in a leg: not measured yet (`~`) unless every field that it hangs on was
+ * typed. One that hangs on none is ours.
+ */
+export function legLength(mm: number, { region, isTyped = () => true }: GuideContext, ...fields: string[]): string {
+  const isMeasured = fields.length > 0 && fields.every(isTyped)
+  return `${isMeasured ? '' : '~'}${typeLength(mm, unitSystemOf(region))}`
 }
 
 /** One thing asked: a length as typed, or a plain number of degrees or pieces. */
