@@ -34,7 +34,11 @@ const {
 const narrow = useNarrow()
 const table = useTemplateRef<HTMLElement>('table')
 const list = useTemplateRef<{ openCheck: (name: AskedName) => void }>('list')
-const { width } = useElementSize(table)
+const bench = useTemplateRef<HTMLElement>('bench')
+const { width: tableWidth } = useElementSize(table)
+const { width: benchWidth } = useElementSize(bench)
+/** On a phone the middle column has no box of its own. */
+const width = computed(() => (narrow.value ? benchWidth.value : tableWidth.value))
 const drawn = computed(() => Math.max(300, Math.min(640, Math.floor(width.value))))
 
 const system = computed(() => unitSystemOf(props.job.region))
@@ -92,7 +96,7 @@ onMounted(() => {
       >
       <button type="button" class="choice" data-test="new-find" @click="addFind">+ another pipe</button>
     </div>
-    <div class="bench">
+    <div ref="bench" class="bench">
       <div class="left">
         <CheckList
           :key="find.id"
@@ -120,7 +124,14 @@ onMounted(() => {
             placeholder="north wall, behind the oven"
             @input="change({ place: ($event.target as HTMLInputElement).value })"
         /></label>
+        <PipeVerdict
+          v-if="narrow && lastMm !== null && answer?.candidates[0]"
+          :mm="lastMm"
+          :spread="sigma"
+          :leading="answer.candidates[0]"
+          :system="system" />
         <PipeEnd
+          v-else
           :mm="lastMm"
           :spread="sigma"
           :pipe="leading"
@@ -131,6 +142,7 @@ onMounted(() => {
           Drawn from the last figure that could be read.
         </p>
         <SizeRuler
+          class="ruler"
           :mm="lastMm"
           :spread="sigma"
           :region="job.region"
@@ -173,18 +185,18 @@ onMounted(() => {
         :find="find"
         @answer="setAnswers" />
     </div>
-    <div v-if="narrow && stop" class="thumb stops" data-test="thumb">
-      <StopKeys :question="stop" size="xl" @answer="setAnswers" />
-    </div>
-    <ThumbKeys
-      v-else-if="narrow && settling && find.pipe === null && !isGas"
+    <FindThumb
+      v-if="narrow && !isGas"
+      :leading="isBare ? null : (answer?.candidates[0] ?? null)"
+      :stop="stop"
       :settling="settling"
+      :is-settled="find.pipe !== null"
       :region="job.region"
+      @stop="setAnswers"
       @answer="setAnswer"
-      @more="(name) => list?.openCheck(name)" />
-    <div v-else-if="narrow && find.pipe && !isGas" class="thumb">
-      <UButton size="xl" block data-test="to-joint" @click="toJoint">Join this pipe</UButton>
-    </div>
+      @more="(name) => list?.openCheck(name)"
+      @keep="(pipe) => change({ pipe })"
+      @joint="toJoint" />
   </template>
 </template>
 
@@ -242,28 +254,6 @@ onMounted(() => {
 .place .plain-input {
   border-bottom: 1px solid var(--rule);
 }
-.stops {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(90px, 1fr));
-  gap: 12px;
-}
-.stops :deep(button) {
-  min-height: 72px;
-  padding: 6px 8px;
-  font-size: 17px;
-  line-height: 1.25;
-  justify-content: center;
-  white-space: normal;
-  text-align: center;
-}
-.thumb {
-  position: sticky;
-  bottom: var(--foot, 0px);
-  background: var(--paper);
-  border-top: 1px solid var(--rule);
-  padding: 10px 12px;
-  z-index: 1;
-}
 @media (max-width: 1100px) {
   .bench {
     grid-template-columns: 280px minmax(0, 1fr) 320px;
@@ -279,6 +269,7 @@ onMounted(() => {
     flex-direction: column;
   }
   .left,
+  .table,
   .left :deep(.checks) {
     display: contents;
   }
@@ -288,10 +279,13 @@ onMounted(() => {
   .left :deep(.diameter) {
     order: 0;
   }
-  .table {
+  /* What it is stands under its measure, then what stops the work; the table of sizes comes after the names. */
+  .table > :deep(svg) {
     order: 1;
-    display: flex;
-    flex-direction: column;
+    margin-bottom: 8px;
+  }
+  .table > :deep(.ruler) {
+    order: 3;
   }
   .table .place {
     order: 3;
@@ -302,10 +296,6 @@ onMounted(() => {
   .hazards {
     order: 1;
     position: static;
-  }
-  /* What stops the work stands before all else that is to be read. */
-  .hazards.stop {
-    order: 0;
   }
   .right {
     order: 2;

@@ -2,7 +2,7 @@
 import { getPipe } from '#core/catalogue'
 import { MOST_PHOTOS, type FindRecord, type JobRecord, type JointRecord } from '#core/record'
 import { inHundred } from '~/reading/format'
-import { dayTime } from '~/wording/entry'
+import { dayTime } from '~/wording/times'
 
 /** What is kept with a find beside its checks: notes, photos, what it was kept as and by whom, and what rests on it. */
 const props = defineProps<{
@@ -114,9 +114,8 @@ useKeys({ i: () => input.value?.click() })
       {{ ' ' }}
       <span class="note">of this job's pipes, at true size</span>
     </p>
-    <UModal
+    <FrameModal
       :open="photo !== undefined"
-      :transition="false"
       :title="photo?.name ?? ''"
       :description="photo ? [dayTime(photo.at, job.region), photo.by].filter(Boolean).join(', ') : ''"
       :ui="{ content: 'max-w-[900px]' }"
@@ -137,7 +136,7 @@ useKeys({ i: () => input.value?.click() })
           >
         </div>
       </template>
-    </UModal>
+    </FrameModal>
     <DropRecord :job="job" act="find/drop" :record="find.id" words="take this find out" />
   </section>
 </template>

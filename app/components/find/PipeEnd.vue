@@ -1,8 +1,6 @@
 <script setup lang="ts">
 import type { Pipe } from '#core/catalogue'
 import type { UnitSystem } from '#core/units'
-import { ringPath } from '~/drawing/ring'
-import { materialOf } from '~/drawing/materials'
 import { formatReading, mmBeside, scaleText, unitOf } from '~/reading/format'
 
 /**
@@ -25,16 +23,11 @@ const room = computed(() => (narrow.value ? 54 : 78))
 /** Whole px per mm, so that the stated scale is the drawn one. */
 const k = computed(() => (props.mm === null ? 0 : Math.max(1, Math.floor(((room.value * 2) / props.mm) * 2) / 2)))
 const r = computed(() => (props.mm === null ? room.value * 0.88 : (props.mm / 2) * k.value))
-const inner = computed(() =>
-  props.pipe?.bore ? (props.pipe.bore / 2) * k.value * ((props.mm ?? props.pipe.od) / props.pipe.od) : null,
-)
 const cx = computed(() => (narrow.value ? 82 : props.width / 2 - 10))
 const cy = computed(() => (narrow.value ? 84 : 96))
 const y = 220
-const hatch = computed(() => (props.pipe ? (materialOf(props.pipe.family).hatch ?? 'hatch-thin') : 'hatch-thin'))
 const figure = computed(() => (props.mm === null ? '?' : formatReading(props.mm, props.system)))
 const gap = computed(() => figure.value.length * 17 + 16)
-const ring = (outer: number, inside: number) => ringPath(cx.value, cy.value, outer, inside)
 /** What stands behind the unit: the mm in inch countries. */
 const beside = computed(() => (props.mm === null ? '' : mmBeside(props.mm, props.system)))
 /** By what it was measured, and how far that errs. */
@@ -60,10 +53,7 @@ const measuredBy = computed(() =>
       <path v-if="!narrow" :d="`M${cx - r} ${cy + 14}V${y + 8}M${cx + r} ${cy + 14}V${y + 8}`" class="l-hidden" />
     </template>
     <template v-else>
-      <path v-if="inner" :d="ring(r, inner)" :fill="`url(#${hatch})`" fill-rule="evenodd" opacity=".3" />
-      <circle :cx="cx" :cy="cy" :r="r" class="l-edge" stroke-width="3" style="stroke-width: 3" />
-      <circle v-if="inner" :cx="cx" :cy="cy" :r="inner" class="l-hidden" />
-      <path :d="`M${cx - r - 14} ${cy}H${cx + r + 14}M${cx} ${cy - r - 10}V${cy + r + 10}`" class="l-centre" />
+      <PipeCircle :cx="cx" :cy="cy" :mm="mm" :k="k" :pipe="pipe" />
       <path v-if="!narrow" :d="`M${cx - r} ${cy + 4}V${y + 8}M${cx + r} ${cy + 4}V${y + 8}`" class="l-dim" />
     </template>
     <template v-if="narrow">

@@ -16,7 +16,7 @@ const more = computed(() => props.settling.keys.length - MOST)
 </script>
 
 <template>
-  <div class="thumb" data-test="thumb">
+  <div>
     <p class="t14 flex items-center justify-between">
       <b>{{ speak(CHECK_WORDS[settling.check], region) }}</b><button
         v-if="more > 0"
@@ -38,14 +38,6 @@ const more = computed(() => props.settling.keys.length - MOST)
 </template>
 
 <style scoped>
-.thumb {
-  position: sticky;
-  bottom: var(--foot, 0px);
-  background: var(--paper);
-  border-top: 1px solid var(--rule);
-  padding: 4px 12px 10px;
-  z-index: 1;
-}
 .keys {
   display: grid;
   grid-template-columns: repeat(3, 1fr);

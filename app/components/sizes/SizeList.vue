@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { FAMILIES, FAMILY_WORDS, PIPES, pipesNear, seriesOf, type Family, type Pipe } from '#core/catalogue'
-import { parseLength, type UnitSystem, REGIONS, type Region } from '#core/units'
+import { FAMILIES, FAMILY_WORDS, PIPES, seriesOf, type Family, type Pipe } from '#core/catalogue'
+import { type UnitSystem, REGIONS, type Region } from '#core/units'
+import { pipesCalled } from '~/reading/called'
 import { formatReading } from '~/reading/format'
 import { REGION_WORDS } from '~/wording/en'
 
@@ -17,12 +18,11 @@ const chosen = ref<Family>(props.b.family)
 const family = computed(() => (families.value.includes(chosen.value) ? chosen.value : families.value[0]!))
 /** A size or a measured diameter looked up over all families. */
 const wanted = ref('')
-const shown = computed<readonly Pipe[]>(() => {
-  if (!wanted.value.trim())
-    return PIPES.filter((pipe) => pipe.family === family.value && pipe.regions.includes(region.value))
-  const length = parseLength(wanted.value, props.system)
-  return pipesNear(wanted.value, length.ok ? length.value.mm : null, region.value)
-})
+const shown = computed<readonly Pipe[]>(() =>
+  wanted.value.trim()
+    ? pipesCalled(wanted.value, region.value)
+    : PIPES.filter((pipe) => pipe.family === family.value && pipe.regions.includes(region.value)),
+)
 const groups = computed(() =>
   [...new Set(shown.value.map((pipe) => pipe.series))].map((id) => ({
     series: seriesOf(id),
@@ -45,17 +45,12 @@ const figure = (mm: number | null) => (mm === null ? '?' : formatReading(mm, pro
         {{ REGION_WORDS[one] }}
       </button>
     </div>
-    <label class="wanted"
-      ><span class="note t13">size, or what it measures outside</span
-      ><input
-        v-model="wanted"
-        class="plain-input t17 w6"
-        maxlength="40"
-        autocomplete="off"
-        spellcheck="false"
-        :placeholder="system === 'inch' ? '3/4 or 0.875' : '22 or 21.5'"
-        data-test="wanted-size"
-    /></label>
+    <SizeField
+      v-model="wanted"
+      class="mt-[10px]"
+      :system="system"
+      :is-missing="shown.length === 0"
+      test="wanted-size" />
     <div v-if="!wanted.trim()" class="answers my-3" role="group" aria-label="Kind of pipe">
       <button
         v-for="one in families"
@@ -68,10 +63,6 @@ const figure = (mm: number | null) => (mm === null ? '?' : formatReading(mm, pro
         {{ FAMILY_WORDS[one] }}
       </button>
     </div>
-    <p v-else-if="shown.length === 0" class="t15 my-3" role="status" data-test="no-size">
-      No pipe here is called or measures {{ wanted.trim() }}. Write it like
-      {{ system === 'inch' ? '3/4, 7/8 in or 22.2 mm' : '22, 21.5 or 3/4' }}.
-    </p>
     <table v-for="{ series, pipes } in groups" :key="series.id" class="w-full rows">
       <caption class="t15 w6">
         {{
@@ -131,10 +122,6 @@ const figure = (mm: number | null) => (mm === null ? '?' : formatReading(mm, pro
 .list {
   border-left: 1px solid var(--rule);
   padding: 10px 22px 18px 24px;
-}
-.wanted {
-  display: block;
-  margin-top: 10px;
 }
 tfoot td {
   text-align: left;
