@@ -86,10 +86,9 @@ const toAsked = ({ verb, question, words }: Understood, answer: unknown): Asked 
 /**
  * The line at the top: what is typed, what was understood of it, its answer, and what it can be turned into on a job.
  */
-export function useAsk(job: Ref<JobRecord | undefined>) {
+export function useAsk(text: Ref<string>, job: Ref<JobRecord | undefined>) {
   const router = useRouter()
   const store = useJobStore()
-  const text = ref('')
   /** Country of a line asked outside a job, kept on this device. */
   const chosen = useUsualRegion()
   const region = computed<Region>(() => job.value?.region ?? chosen.value)
@@ -156,5 +155,5 @@ export function useAsk(job: Ref<JobRecord | undefined>) {
     text.value = ''
   }
 
-  return { text, region, chosen, words, filled, result, suggestions, becomes, swap, take }
+  return { region, chosen, words, filled, result, suggestions, becomes, swap, take }
 }

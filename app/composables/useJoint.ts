@@ -2,6 +2,9 @@ import { fillConditions, findWays, type Conditions, type End, type Way, type Way
 import { conditionsNow, endsNow, isMade, kitOf, type JobRecord, type JointBody, type JointRecord } from '#core/record'
 import { foldWays, type Fold } from '~/reading/fold'
 
+/** Rows shown before the rest is asked for. */
+const FIRST = 6
+
 /** The joint on the screen: its ends and conditions, every way to make it, and the one looked at. */
 export function useJoint(job: Ref<JobRecord | undefined>) {
   const route = useRoute()
@@ -48,6 +51,7 @@ export function useJoint(job: Ref<JobRecord | undefined>) {
     () => joint.value?.id,
     () => {
       lookedAt.value = null
+      isAll.value = false
     },
   )
   const way = computed<Way | null>(() => {
@@ -58,9 +62,25 @@ export function useJoint(job: Ref<JobRecord | undefined>) {
   /** Rows as they are shown: the best way of each pair of methods, and the others of a pair that was opened. */
   const folds = computed(() => foldWays(ways.value))
   const opened = ref<ReadonlySet<string>>(new Set())
-  const isOpen = ({ pair, others }: Fold) =>
-    opened.value.has(pair) || others.some(({ id }) => id === way.value?.id || id === joint.value?.wayId)
-  const rows = computed(() => folds.value.flatMap((fold) => (isOpen(fold) ? [fold.best, ...fold.others] : [fold.best])))
+  const isWanted = ({ id }: Way) => id === way.value?.id || id === joint.value?.wayId
+  const isOpen = ({ pair, others }: Fold) => opened.value.has(pair) || others.some(isWanted)
+  /** Those before the rest is asked for: the first few pairs, the shortest chains, the one looked at or taken. */
+  const isAll = ref(false)
+  const fewest = computed(() => Math.min(...ways.value.map(({ joints }) => joints.length)))
+  const shownFolds = computed(() =>
+    folds.value.filter(
+      (fold, i) =>
+        isAll.value ||
+        i < FIRST ||
+        fold.best.joints.length === fewest.value ||
+        [fold.best, ...fold.others].some(isWanted),
+    ),
+  )
+  const rows = computed(() =>
+    shownFolds.value.flatMap((fold) => (isOpen(fold) ? [fold.best, ...fold.others] : [fold.best])),
+  )
+  /** Pairs that are not shown yet. */
+  const hidden = computed(() => folds.value.length - shownFolds.value.length)
   const openFold = (pair: string) => {
     opened.value = new Set([...opened.value, pair])
   }
@@ -132,6 +152,8 @@ export function useJoint(job: Ref<JobRecord | undefined>) {
     way,
     folds,
     rows,
+    hidden,
+    isAll,
     openFold,
     lookedAt,
     addJoint,

@@ -4,6 +4,7 @@ import type { Issue } from '#core/base'
 import { draftLine, type JobRecord, type LineBody, type LineInput, type LineRecord } from '#core/record'
 import {
   insertLeg,
+  isGuessed,
   plainMessage,
   pointLetter,
   removeLeg,
@@ -25,6 +26,8 @@ export interface ShownPiece {
   from: string
   to: string
   piece: Piece | null
+  /** A length it hangs on is not measured yet. */
+  isGuess: boolean
   issue: Issue | null
 }
 
@@ -102,6 +105,7 @@ export function useLine(job: Ref<JobRecord | undefined>) {
         from: rows.value[on[0]!]!.from,
         to: rows.value[on.at(-1)!]!.to,
         piece: piece.ok ? piece.value : null,
+        isGuess: isGuessed(rows.value, legs),
         issue: piece.ok ? null : piece.error,
       }
     }),

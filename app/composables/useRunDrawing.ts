@@ -49,6 +49,8 @@ export function useRunDrawing(props: RunShown, sheet: Ref<Sheet>, points: Ref<re
       return {
         piece,
         isShown: piece === props.shown,
+        // Dashed until it is measured.
+        dash: piece.isGuess ? '13 7' : undefined,
         path: toPath(
           centreLine(
             legs,
@@ -129,7 +131,15 @@ export function useRunDrawing(props: RunShown, sheet: Ref<Sheet>, points: Ref<re
       if (Math.hypot(ends[1][0] - ends[0][0], ends[1][1] - ends[0][1]) < LEAST_PX) return []
       const others = stretches.value.filter((_, k) => k < row.legs![0] || k > row.legs![1])
       const measure = layMeasure(first.begin, end, sheet.value, others, middle.value)
-      return [{ i, measure, ext: extensions(ends, measure), text: figure(row.leg.length.mm), isOn }]
+      return [
+        {
+          i,
+          measure,
+          ext: extensions(ends, measure),
+          text: `${row.leg.isGuess ? '~' : ''}${figure(row.leg.length.mm)}`,
+          isOn,
+        },
+      ]
     }),
   )
   const figure = (mm: number) => typeLength(Math.round(mm * 10) / 10, props.system)

@@ -1,4 +1,5 @@
-import { clockTime, recordWords } from '~/wording/entry'
+import { rules } from '~/outbox/rules'
+import { clockTime } from '~/wording/times'
 
 export type SaveState = 'reading' | 'saved' | 'saving' | 'kept' | 'away' | 'refused' | 'clash'
 
@@ -19,7 +20,7 @@ export function useSaveState() {
   const words = computed(() => {
     switch (state.value) {
       case 'clash':
-        return `two entries: ${[...new Set(store.clashes.map((entry) => recordWords(entry, store.jobOf(entry.job))))].join(', ')}`
+        return `two entries: ${[...new Set(store.clashes.map((entry) => rules().recordWords(entry, store.jobOf(entry.job))))].join(', ')}`
       case 'refused':
         return `${store.refused.length} came back`
       case 'reading':

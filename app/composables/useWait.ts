@@ -1,18 +1,5 @@
 import { useNow } from '@vueuse/core'
-
-/** One tone and one buzz, where the device has them. */
-function signal() {
-  navigator.vibrate?.(400)
-  try {
-    const audio = new AudioContext()
-    const tone = audio.createOscillator()
-    tone.connect(audio.destination)
-    tone.start()
-    tone.stop(audio.currentTime + 0.4)
-  } catch {
-    // No sound device: the figure on the screen still says it.
-  }
-}
+import { endOfWait } from '~/reading/waits'
 
 /** Seconds left of a wait by the clock, so that sleep and a reload change nothing; null while it is not running. */
 export function useWait(timer: () => { startedAt: string; seconds: number } | undefined) {
@@ -20,12 +7,7 @@ export function useWait(timer: () => { startedAt: string; seconds: number } | un
   const { offset } = useServerClock()
   const left = computed(() => {
     const running = timer()
-    return running
-      ? Math.max(0, running.seconds - (now.value.getTime() + offset.value - Date.parse(running.startedAt)) / 1000)
-      : null
-  })
-  watch(left, (seconds, before) => {
-    if (seconds === 0 && before !== null && before !== undefined && before > 0) signal()
+    return running ? Math.max(0, (endOfWait(running) - now.value.getTime() - offset.value) / 1000) : null
   })
   return left
 }

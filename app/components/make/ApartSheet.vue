@@ -53,9 +53,8 @@ const part = (reused: boolean) =>
 </script>
 
 <template>
-  <USlideover
+  <FrameSheet
     v-model:open="open"
-    :transition="false"
     :side="narrow ? 'bottom' : 'right'"
     :title="`J${joint.number}: it weeps, or comes apart`"
     description="What is done goes on record; the steps of that end are begun again."
@@ -151,7 +150,7 @@ const part = (reused: boolean) =>
       </section>
       <p class="brick t15 min-h-5" role="alert" data-test="apart-problem">{{ problem }}</p>
     </template>
-  </USlideover>
+  </FrameSheet>
 </template>
 
 <style scoped>

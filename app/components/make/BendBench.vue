@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useElementSize, useStorage } from '@vueuse/core'
+import { useElementSize } from '@vueuse/core'
 import type { ActOn, InputOf } from '#core/acts'
 import { getPipe } from '#core/catalogue'
 import { bendRemedy, isPulledOtherwise, nextPull, pulledAt, type BendStepCode } from '#core/line'
@@ -21,18 +21,11 @@ const drawing = useTemplateRef<HTMLElement>('drawing')
 const { width } = useElementSize(drawing)
 const steps = computed(() => props.bent.card.steps)
 const current = computed(() => nextPull(props.bent))
-const isSingle = useStorage('jolvet-one-step', false)
-const viewed = ref(0)
-watch(
-  [() => props.bent.key, current, isSingle],
-  () => {
-    viewed.value = Math.max(0, current.value)
-  },
-  { immediate: true },
+const { isSingle, viewed, turn } = useOneStep(
+  () => props.bent.key,
+  () => current.value,
+  () => steps.value.length,
 )
-const turn = (by: number) => {
-  viewed.value = Math.min(Math.max(0, viewed.value + by), steps.value.length - 1)
-}
 
 const act = <N extends ActOn<'lines'>>(name: N, body: InputOf<N>) =>
   store.do(props.job.slug, name, props.bent.line.id, body)
@@ -49,8 +42,11 @@ const figure = computed(() =>
 const tickCurrent = () => {
   if (current.value >= 0) tick(current.value)
 }
+useLetGo()
 useKeys({
   ' ': tickCurrent,
+  PageDown: tickCurrent,
+  Enter: tickCurrent,
   o: () => {
     isSingle.value = !isSingle.value
   },

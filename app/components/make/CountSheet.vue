@@ -42,9 +42,8 @@ function amount(unit: string, value: number | null | undefined): string {
 </script>
 
 <template>
-  <USlideover
+  <FrameSheet
     v-model:open="open"
-    :transition="false"
     :side="narrow ? 'bottom' : 'right'"
     title="Counted out, counted back"
     description="Rings, liners and the like: one too many left over means that a joint lacks it."
@@ -129,7 +128,7 @@ function amount(unit: string, value: number | null | undefined): string {
         joint. Paste, tape and cement are not counted.
       </p>
     </template>
-  </USlideover>
+  </FrameSheet>
 </template>
 
 <style scoped>

@@ -2,7 +2,7 @@
 import { fillPolicy } from '#core/joints'
 import { reusesOf, type JobRecord, type JointRecord } from '#core/record'
 import { speak } from '#core/speech'
-import { dayTime } from '~/wording/entry'
+import { dayTime } from '~/wording/times'
 
 /** The checks that failed at one end, with what was done, and how often its fitting was used again. */
 const props = defineProps<{ job: JobRecord; joint: JointRecord; entry: number }>()

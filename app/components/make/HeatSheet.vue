@@ -123,9 +123,8 @@ const safety = computed(() => {
 </script>
 
 <template>
-  <USlideover
+  <FrameSheet
     v-model:open="open"
-    :transition="false"
     :side="narrow ? 'bottom' : 'right'"
     title="Heat along the tube"
     :description="`${getPipe(pipe).label}: what stands near this joint while it is soldered`"
@@ -262,7 +261,7 @@ const safety = computed(() => {
             <dd class="t26 w7">{{ minutes(Math.max(WATER_AFTER, found.touchAfter)) }}</dd>
           </div>
         </dl>
-        <HeatChart
+        <LazyHeatChart
           :course="found.course"
           :distance="question.distance"
           :seconds="question.seconds ?? 30"
@@ -278,7 +277,7 @@ const safety = computed(() => {
         surest is to solder first.
       </p>
     </template>
-  </USlideover>
+  </FrameSheet>
 </template>
 
 <style scoped>

@@ -1,11 +1,13 @@
 <script setup lang="ts">
-import { useStorage, useSwipe, useWakeLock } from '@vueuse/core'
+import { useSwipe } from '@vueuse/core'
 import { getPipe } from '#core/catalogue'
 import { brokenOff, doubtsOf, gistOfJob, isAt, statusOf, weepsOf, type BentPiece, type JobRecord } from '#core/record'
 import { remedyOf, weepOf } from '#core/making'
 import { methodWords } from '~/wording/en'
-import { dayTime } from '~/wording/entry'
+import { dayTime } from '~/wording/times'
 import { endLabel } from '~/wording/way'
+import { stepAloud } from '~/reading/aloud'
+import { endOfWait } from '~/reading/waits'
 import { unitSystemOf } from '#core/units'
 import { speak } from '#core/speech'
 
@@ -84,6 +86,7 @@ const heldBy = (step: number) => (card.value && steps.value[step] ? heldAt(card.
 const canSign = computed(() => left.value === 0 && depth.value.mm !== null)
 const next = computed(() => joints.value.find((one) => one.id !== joint.value?.id && statusOf(one) !== 'made'))
 const isHeatOpen = ref(false)
+const wasHeatOpen = useEver(() => isHeatOpen.value)
 const isApartOpen = ref(false)
 /** With the water on any end may be the one that weeps: it is asked which. */
 function failStep(step: number) {
@@ -94,18 +97,11 @@ const isCountOpen = ref(false)
 const doubts = computed(() => (joint.value ? doubtsOf(gistOfJob(props.job), joint.value) : []))
 
 // One step at a time, for gloves and bad light: next and back by wide zones, arrows and swipes.
-const isSingle = useStorage('jolvet-one-step', false)
-const viewed = ref(0)
-watch(
-  [() => joint.value?.id, () => card.value?.entry, current, isSingle],
-  () => {
-    viewed.value = Math.max(0, current.value)
-  },
-  { immediate: true },
+const { isSingle, viewed, turn } = useOneStep(
+  () => `${joint.value?.id} ${card.value?.entry}`,
+  () => current.value,
+  () => steps.value.length,
 )
-const turn = (by: number) => {
-  viewed.value = Math.min(Math.max(0, viewed.value + by), Math.max(0, steps.value.length - 1))
-}
 const stepArea = useTemplateRef<HTMLElement>('stepArea')
 useSwipe(stepArea, {
   threshold: 60,
@@ -114,14 +110,7 @@ useSwipe(stepArea, {
     else if (isSingle.value && direction === 'right') turn(-1)
   },
 })
-// The screen stays lit while hands are busy, where the browser allows it; it goes dark again with the page.
-const { isSupported: canStayLit, request: stayLit, release } = useWakeLock()
-onMounted(() => {
-  if (canStayLit.value) void stayLit('screen').catch(() => undefined)
-})
-onBeforeUnmount(() => {
-  void release().catch(() => undefined)
-})
+useStayLit()
 const canHeat = computed(
   () =>
     card.value?.joint.method === 'solder' &&
@@ -142,8 +131,31 @@ async function afterSigning() {
     ? router.push({ query: { joint: next.value.id } })
     : router.push(`/jobs/${props.job.slug}/handover`))
 }
+const { offset } = useServerClock()
+/** What one key does that a foot or a page turner presses: starts the wait, ticks the step, goes to the next end. */
+function stepOn() {
+  if (isSigned.value) return
+  if (current.value < 0) {
+    if (left.value > 0) chosen.value = null
+    return
+  }
+  const wait = waitStep.value
+  const timer = wait && timerOf(wait.step)
+  if (wait && !timer) void setTimer(wait.step, true)
+  else if (!timer || endOfWait(timer) <= Date.now() + offset.value) tickCurrent()
+}
+
+const aloud = computed(() => stepAloud(steps.value[current.value], current.value, left.value, props.job.region))
+const { canRead, isOn: isAloud, flip: flipAloud } = useReadAloud(aloud, () => props.job.region)
+
+useLetGo()
 useKeys({
   ' ': tickCurrent,
+  PageDown: stepOn,
+  Enter: stepOn,
+  a: () => {
+    if (canRead) flipAloud()
+  },
   ArrowRight: () => {
     if (isSingle.value) turn(1)
   },
@@ -223,12 +235,14 @@ useKeys({
     <RunningWaits :job="job" :joint="joint" />
     <MakeEnds
       v-model:single="isSingle"
+      :is-aloud="canRead ? isAloud : null"
       :joint="joint"
       :cards="cards"
       :card="card"
       :system="system"
       :open-steps="openSteps"
       :is-signed="isSigned"
+      @aloud="flipAloud"
       @choose="(at: number) => (chosen = at)"
       @air="setAir"
       @torch="setTorch"
@@ -264,49 +278,52 @@ useKeys({
         ></InTurn>
         <StepTurn v-if="isSingle && !narrow" :at="viewed" :of="steps.length" @turn="turn" />
       </div>
-      <div class="side">
-        <WaitTimer
-          v-if="!narrow && waitStep"
-          :timer="timerOf(waitStep.step)"
-          :seconds="waitStep.seconds"
-          :label="waitStep.label"
-          :locked="isSigned"
-          @start="setTimer(waitStep.step, true)"
-          @stop="setTimer(waitStep.step, false)"
-          @early="tick(waitStep.step)" />
-        <TapeTurn v-if="steps.some(({ code }) => code === 'tape')" />
-        <RingGauge v-if="gauge" :gauge="gauge" :pipe="card.joint.pipe" :system="system" />
-        <p v-if="canHeat">
-          <button type="button" class="link-verb min-h-9" data-test="open-heat" @click="isHeatOpen = true">
-            Is what is near safe from the heat? <kbd>H</kbd>
-          </button>
-        </p>
-        <TakeForEnd :card="card" :region="job.region" :depth-mm="depth.mm" />
-        <p>
-          <button type="button" class="underline t15 min-h-9" data-test="open-count" @click="isCountOpen = true">
-            Count parts out and back <kbd>Q</kbd>
-          </button>
-        </p>
-        <p>
-          <button type="button" class="underline t15 min-h-9" data-test="open-apart" @click="isApartOpen = true">
-            It weeps, comes apart, or is broken off
-          </button>
-        </p>
-        <FailedChecks :job="job" :joint="joint" :entry="card.entry" />
-        <SignedEntry :joint="joint" :region="job.region" @reopen="isReopening = true" />
-        <MakeVerbs
-          v-if="!isSigned && !narrow"
-          :joint="joint"
-          :next="next"
-          :current="current"
-          :left="left"
-          :is-held="heldBy(current) !== null"
-          :can-sign="canSign"
-          @tick="tickCurrent"
-          @next-end="chosen = null"
-          @sign="isSigning = true" />
-        <p class="note t13">Local code, the fitting's own paper and a licensed person come first.</p>
-      </div>
+      <!-- Below the steps on a phone: it comes after them, so that it is not pushed down. -->
+      <InTurn :after="2"
+        ><div class="side">
+          <WaitTimer
+            v-if="!narrow && waitStep"
+            :timer="timerOf(waitStep.step)"
+            :seconds="waitStep.seconds"
+            :label="waitStep.label"
+            :locked="isSigned"
+            @start="setTimer(waitStep.step, true)"
+            @stop="setTimer(waitStep.step, false)"
+            @early="tick(waitStep.step)" />
+          <TapeTurn v-if="steps.some(({ code }) => code === 'tape')" />
+          <RingGauge v-if="gauge" :gauge="gauge" :pipe="card.joint.pipe" :system="system" />
+          <p v-if="canHeat">
+            <button type="button" class="link-verb min-h-9" data-test="open-heat" @click="isHeatOpen = true">
+              Is what is near safe from the heat? <kbd>H</kbd>
+            </button>
+          </p>
+          <TakeForEnd :card="card" :region="job.region" :depth-mm="depth.mm" />
+          <p>
+            <button type="button" class="underline t15 min-h-9" data-test="open-count" @click="isCountOpen = true">
+              Count parts out and back <kbd>Q</kbd>
+            </button>
+          </p>
+          <p>
+            <button type="button" class="underline t15 min-h-9" data-test="open-apart" @click="isApartOpen = true">
+              It weeps, comes apart, or is broken off
+            </button>
+          </p>
+          <FailedChecks :job="job" :joint="joint" :entry="card.entry" />
+          <SignedEntry :joint="joint" :region="job.region" @reopen="isReopening = true" />
+          <MakeVerbs
+            v-if="!isSigned && !narrow"
+            :joint="joint"
+            :next="next"
+            :current="current"
+            :left="left"
+            :is-held="heldBy(current) !== null"
+            :can-sign="canSign"
+            @tick="tickCurrent"
+            @next-end="chosen = null"
+            @sign="isSigning = true" />
+          <p class="note t13">Local code, the fitting's own paper and a licensed person come first.</p>
+        </div></InTurn
+      >
     </div>
     <MakeThumb
       v-if="narrow && !isSigned"
@@ -322,8 +339,8 @@ useKeys({
       @next-end="chosen = null"
       @sign="isSigning = true"
       @turn="turn" />
-    <HeatSheet
-      v-if="canHeat"
+    <LazyHeatSheet
+      v-if="canHeat && wasHeatOpen"
       v-model:open="isHeatOpen"
       :pipe="card.joint.pipe!"
       :region="job.region"

@@ -17,9 +17,12 @@ const props = defineProps<{
   openSteps: (card: MakeCard) => number
   isSigned: boolean
   system: UnitSystem
+  /** Whether the next step is read aloud; null where the browser has no voice. */
+  isAloud: boolean | null
 }>()
 const emit = defineEmits<{
   choose: [place: number]
+  aloud: []
   air: [degC: JointRecord['ambient']]
   torch: [gas: NonNullable<JointRecord['torch']>]
   orientation: [runs: JointRecord['orientation']]
@@ -88,17 +91,29 @@ function statusOfEnd(card: MakeCard): JointStatus {
     <button type="button" class="choice" :aria-pressed="isSingle" data-test="one-step" @click="isSingle = !isSingle">
       {{ isSingle ? 'all steps' : 'one step at a time' }} <kbd>O</kbd>
     </button>
+    <button
+      v-if="isAloud !== null"
+      type="button"
+      class="choice"
+      :aria-pressed="isAloud"
+      data-test="aloud"
+      @click="emit('aloud')">
+      read aloud <kbd class="only-wide">A</kbd>
+    </button>
   </div>
 </template>
 
 <style scoped>
 .entries {
   display: flex;
-  gap: 22px;
+  gap: 0 22px;
   padding: 4px 18px;
   border-bottom: 1px solid var(--hair);
-  overflow-x: auto;
-  white-space: nowrap;
+  /* More than goes into a line stands below it: nothing runs off the edge. */
+  flex-wrap: wrap;
+}
+.entries > :deep(*) {
+  max-width: 100%;
 }
 .air {
   display: inline-flex;

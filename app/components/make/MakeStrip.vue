@@ -2,9 +2,11 @@
 import { getPipe } from '#core/catalogue'
 import { isAtFace } from '#core/joints'
 import type { MakeCard } from '#core/making'
-import { formatLength, formatMm, type UnitSystem } from '#core/units'
+import { formatLength, type UnitSystem } from '#core/units'
 import { materialOf } from '~/drawing/materials'
 import type { Mouth } from '~/drawing/joint-layout'
+import { baseline } from '~/drawing/labels'
+import { layOutMakeStrip } from '~/drawing/make-strip'
 import { scaleText } from '~/reading/format'
 
 /** The pipe end to scale with its insertion mark as the one big dimension, facing the mouth it goes into. */
@@ -26,40 +28,30 @@ const atFace = computed(() => isAtFace(props.card.joint))
 const narrow = computed(() => props.width < 600)
 const od = computed(() => pipe.value?.od ?? 21)
 const depth = computed(() => props.mm || od.value)
-const endX = computed(() => (narrow.value ? props.width * 0.66 : Math.min(props.width * 0.52, 540)))
-const k = computed(() => {
-  const across = (narrow.value ? 104 : 160) / od.value
-  const along = (endX.value - 60) / depth.value
-  return Math.max(0.5, Math.floor(Math.min(across, along) * 10) / 10)
+const isScrewed = computed(() => props.card.joint.method === 'thread')
+const markWords = computed(() => {
+  if (atFace.value) return ['seals at its face: nothing goes in', 'seals at its face']
+  return isScrewed.value ? ['made up to here', 'to here'] : ['mark, right round', 'mark']
 })
-const cy = computed(() => (narrow.value ? props.height / 2 + 8 : props.height / 2 + 6))
-const r = computed(() => (od.value / 2) * k.value)
-const markX = computed(() => (atFace.value ? endX.value : endX.value - depth.value * k.value))
+const notesAt = (k: number) => {
+  const scale = scaleText(k, props.system)
+  return [`${scale}${props.isMeasured ? '; your own measure' : ''}`, scale]
+}
+const laid = computed(() =>
+  layOutMakeStrip({
+    ...{ od: od.value, mm: props.mm, atFace: atFace.value, isNarrow: narrow.value, markWords: markWords.value },
+    ...{ system: props.system, width: props.width, height: props.height },
+    pushWords: atFace.value || isScrewed.value ? 'screw' : 'push',
+    notes: notesAt,
+  }),
+)
+const k = computed(() => laid.value.k)
+const cy = computed(() => laid.value.cy)
+const r = computed(() => laid.value.r)
+const endX = computed(() => laid.value.endX)
+const markX = computed(() => laid.value.markX)
+const socketX = computed(() => laid.value.socketX)
 const colour = computed(() => (props.done ? 'var(--ink)' : 'var(--copper)'))
-const letters = computed(() => {
-  if (props.mm === null) return 1
-  return props.system === 'inch' ? 1.4 : formatMm(props.mm).length
-})
-/**
- * The figure stands on the pipe between mark and end, as large as it fits there; a stacked fraction is taller than wide.
- */
-const fits = computed(() => (depth.value * k.value) / (letters.value * 0.66))
-/** Too large for a short depth, it stands left of the mark instead, on the pipe. */
-const isBeside = computed(() => fits.value < (narrow.value ? 44 : 56))
-const size = computed(() =>
-  Math.max(
-    narrow.value ? 40 : 56,
-    Math.min(
-      narrow.value ? 72 : 112,
-      isBeside.value ? markX.value / (letters.value * 0.62) : fits.value,
-      props.system === 'inch' ? (2 * r.value - 56) / 1.25 : 112,
-    ),
-  ),
-)
-const figureWidth = computed(() => (isBeside.value ? size.value * letters.value * 0.6 : depth.value * k.value))
-const figureX = computed(() =>
-  isBeside.value ? markX.value - figureWidth.value - 10 : (markX.value + endX.value) / 2 - figureWidth.value / 2,
-)
 const ring = computed(() =>
   props.card.answer.ok ? props.card.answer.value.marks.find(({ what }) => what === 'ring') : undefined,
 )
@@ -74,21 +66,12 @@ const mouth = computed<Mouth>(() => ({
   bore: (pipe.value?.bore ?? od.value * 0.8) / 2,
   on: props.card.joint.on,
 }))
-const socketX = computed(() => endX.value + (narrow.value ? 34 : 96))
 const hatch = computed(() => (pipe.value ? materialOf(pipe.value.family) : null))
-const markAnchor = computed(() => {
-  if (atFace.value) return 'end'
-  return markX.value > 90 ? 'mid' : ''
-})
 const words = computed(() => {
   if (atFace.value) return 'sealed at its face, no mark'
   return props.mm === null
     ? 'depth not known: measure the socket'
     : `insertion mark ${formatLength(props.mm, props.system)} from the end`
-})
-const markWords = computed(() => {
-  if (atFace.value) return 'seals at its face: nothing goes in'
-  return props.card.joint.method === 'thread' ? 'made up to here' : 'mark, right round'
 })
 </script>
 
@@ -118,27 +101,33 @@ const markWords = computed(() => {
         fill="var(--copper)" />
     </g>
     <path v-if="!atFace" :d="`M${markX} ${cy - r - 12}V${cy + r + 12}`" class="l-sel3" :style="{ stroke: colour }" />
-    <text :x="atFace ? markX : Math.max(6, markX)" :y="cy - r - 20" :class="markAnchor" class="t15 w6">
-      {{ markWords }}
-    </text>
-    <template v-if="!atFace">
-      <DimensionLine :x1="markX" :x2="endX" :y="cy + r - 18" :tone="done ? 'ink' : 'copper'" />
-      <foreignObject :x="figureX" :y="cy - r + 10" :width="figureWidth" :height="Math.max(1, 2 * r - 34)">
-        <div class="big w7" :style="{ fontSize: `${size}px`, color: colour }" data-test="depth-figure">
-          <TapeFigure :mm="mm" :system="system" />
+    <text :x="laid.mark.x" :y="baseline(laid.mark)" class="t15 w6" data-label>{{ laid.mark.text }}</text>
+    <template v-if="laid.figure">
+      <path
+        v-if="laid.figure.isOver"
+        :d="`M${endX} ${cy - r}V${laid.lineY - 5}M${markX} ${cy - r - 12}V${laid.lineY - 5}`"
+        class="l-dim2" />
+      <DimensionLine :x1="markX" :x2="endX" :y="laid.lineY" :tone="done ? 'ink' : 'copper'" />
+      <foreignObject
+        :x="laid.figure.x"
+        :y="laid.figure.y"
+        :width="Math.ceil(laid.figure.width) + 1"
+        :height="laid.figure.height">
+        <div
+          class="big w7"
+          :style="{ fontSize: `${laid.figure.size}px`, color: colour }"
+          data-test="depth-figure"
+          data-label>
+          <TapeFigure :mm="mm" :system="system" with-mm /><small v-if="system === 'metric' && mm !== null" class="note"
+            >mm</small
+          >
         </div>
       </foreignObject>
-      <text :x="endX + 8" :y="cy + r - 12" class="t17 w7" :style="{ fill: colour }">
-        {{ system === 'inch' ? 'in' : 'mm' }}
-        <tspan v-if="system === 'inch' && mm !== null" class="t14" font-weight="400" fill="var(--ink2)">
-          &#160;{{ formatMm(mm) }} mm
-        </tspan>
-      </text>
     </template>
     <g v-if="!narrow || width > 340">
       <path :d="`M${endX + 6} ${cy}H${socketX - 8}m-9 -5l9 5l-9 5`" class="l-sel" />
-      <text v-if="!narrow" :x="(endX + socketX) / 2" :y="cy - 14" class="mid t17 w7 copper">
-        {{ atFace || card.joint.method === 'thread' ? 'screw' : 'push' }}
+      <text v-if="laid.push" :x="laid.push.x" :y="baseline(laid.push)" class="t17 w7 copper" data-label>
+        {{ laid.push.text }}
       </text>
       <g :transform="`translate(${socketX} 0)`">
         <FittingMouth :mouth="mouth" :k="k" :cy="cy" />
@@ -169,15 +158,13 @@ const markWords = computed(() => {
             stroke="var(--ink)"
             stroke-width="1.5" />
         </template>
-        <g v-if="!narrow && !atFace">
-          <DimensionLine :x1="0" :x2="depth * k" :y="cy + r * 0.32" />
-          <text :x="(depth * k) / 2" :y="cy + r * 0.32 - 8" class="mid t15 halo">to the stop</text>
-        </g>
+        <DimensionLine v-if="laid.stop" :x1="0" :x2="depth * k" :y="cy + r * 0.32" />
       </g>
+      <text v-if="laid.stop" :x="laid.stop.x" :y="baseline(laid.stop)" class="t15 halo" data-label>
+        {{ laid.stop.text }}
+      </text>
     </g>
-    <text :x="narrow ? 8 : width - 12" :y="height - 6" :class="narrow ? '' : 'end'" class="t13 note">
-      {{ scaleText(k, system) }}{{ isMeasured ? '; your own measure' : '' }}
-    </text>
+    <text :x="laid.note.x" :y="baseline(laid.note)" class="t13 note" data-label>{{ laid.note.text }}</text>
   </svg>
 </template>
 
@@ -189,6 +176,14 @@ const markWords = computed(() => {
   height: 100%;
   line-height: 1;
   letter-spacing: -0.03em;
+  white-space: nowrap;
+}
+.big small {
+  font-size: 14px;
+  font-weight: 400;
+  letter-spacing: 0;
+  margin-left: calc(4px + 0.12em);
+  align-self: flex-end;
 }
 foreignObject {
   overflow: visible;

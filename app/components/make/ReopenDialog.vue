@@ -44,9 +44,8 @@ function submit() {
 </script>
 
 <template>
-  <UModal
+  <FrameModal
     v-model:open="open"
-    :transition="false"
     :title="`Open J${joint.number} again`"
     description="What was signed stays on record. The joint is signed anew once it is right.">
     <template #body>
@@ -74,5 +73,5 @@ function submit() {
         <UButton type="submit" size="xl" block data-test="reopen">Open J{{ joint.number }} again</UButton>
       </form>
     </template>
-  </UModal>
+  </FrameModal>
 </template>

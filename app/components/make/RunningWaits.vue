@@ -2,16 +2,11 @@
 import { inMakingOrder } from '#core/making'
 import { cardsOf, isAt, isMade, type JobRecord, type JointRecord } from '#core/record'
 import { speak } from '#core/speech'
+import { runningWaits } from '~/reading/waits'
 
 /** Waits that run on this job, whichever joint they are of, and what can be done meanwhile. */
 const props = defineProps<{ job: JobRecord; joint: JointRecord }>()
-const running = computed(() =>
-  props.job.joints
-    .filter((joint) => !isMade(joint))
-    .flatMap((joint) =>
-      joint.timers.filter((timer) => !joint.ticks.some(isAt(timer))).map((timer) => ({ joint, timer })),
-    ),
-)
+const running = computed(() => runningWaits(props.job))
 /** The next step of another joint that needs no wait that runs. */
 const meanwhile = computed(() => {
   for (const joint of props.job.joints) {

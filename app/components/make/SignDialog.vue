@@ -50,9 +50,8 @@ function submit() {
 </script>
 
 <template>
-  <UModal
+  <FrameModal
     v-model:open="open"
-    :transition="false"
     :title="`Sign ${name}`"
     description="A sign-off is a new entry. What is signed stays as it was made.">
     <template #body>
@@ -86,7 +85,7 @@ function submit() {
         <UButton type="submit" size="xl" block data-test="sign">Sign {{ name }}</UButton>
       </form>
     </template>
-  </UModal>
+  </FrameModal>
 </template>
 
 <style scoped>

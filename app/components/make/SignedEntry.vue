@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { isMade, type JointRecord } from '#core/record'
-import { dayTime } from '~/wording/entry'
+import { dayTime } from '~/wording/times'
 import type { Region } from '#core/units'
 import { speak, LOCALES } from '#core/speech'
 

@@ -4,7 +4,7 @@ import type { TickRecord } from '#core/record'
 import { formatLength, type UnitSystem, type Region } from '#core/units'
 import { speak } from '#core/speech'
 import { readAsk, askVerdict } from '~/reading/ask'
-import { clockTime } from '~/wording/entry'
+import { clockTime } from '~/wording/times'
 import { bringIntoSight } from '~/reading/in-sight'
 
 /** A step as it is shown: of a joint, or of a bend. */
