@@ -11,7 +11,7 @@ const isFirst = computed(
 <template>
   <div class="min-h-dvh flex flex-col">
     <AppTop title="what is this pipe, what joins it, how deep does it go" />
-    <JobsFirst v-if="isFirst" />
+    <LazyJobsFirst v-if="isFirst" />
     <JobList v-else />
   </div>
 </template>

@@ -1,5 +1,4 @@
 import {
-  actOf,
   withChanges,
   withSame,
   type AnyRecord,
@@ -8,10 +7,11 @@ import {
   type LineGists,
   type WholeJob,
 } from '#core/acts'
-import { completeJob, knowGist, type JobRecord, type OffcutRecord } from '#core/record'
+import type { JobRecord, OffcutRecord } from '#core/record'
 import type { Entry } from '~/outbox/entry'
 import type { Answer } from '~/outbox/surroundings'
 import { changesOf } from '~/outbox/parts'
+import { bringRules, rules } from '~/outbox/rules'
 import type { Storage } from '~/outbox/storage'
 
 /** Jobs kept on this tablet, beside those with work that is not sent. */
@@ -82,7 +82,7 @@ export function createCopies({ storage, isHeld, onPut }: Around) {
   }
 
   const know = (job: JobRecord, gists: LineGists) => {
-    for (const line of job.lines) if (gists[line.id]) knowGist(job, line, gists[line.id]!)
+    for (const line of job.lines) if (gists[line.id]) rules().knowGist(job, line, gists[line.id]!)
   }
 
   /** Puts one record into the copy of its job, or takes it out. */
@@ -120,7 +120,7 @@ export function createCopies({ storage, isHeld, onPut }: Around) {
       { job: id, record, act }: Entry,
       { acts, record: now, rack: onRack }: Extract<Answer, { state: 'taken' }>,
     ): boolean {
-      const { on } = actOf(act.name)
+      const { on } = rules().actOf(act.name)
       const before = copies.get(id)
       if (onRack) setRack(onRack)
       // A read was quicker than this answer, and what it gave is newer; or the server was put back to an earlier day.
@@ -139,7 +139,7 @@ export function createCopies({ storage, isHeld, onPut }: Around) {
     putWhole({ gists = {}, ...own }: WholeJob, isPutBack = false) {
       const before = isPutBack ? undefined : copies.get(own.id)
       if (before && before.acts > own.acts) return
-      const whole = completeJob({ ...own, rack })
+      const whole = rules().completeJob({ ...own, rack })
       const job = withSame(before, whole)
       know(job, gists)
       put(job)
@@ -173,7 +173,7 @@ export function createCopies({ storage, isHeld, onPut }: Around) {
           .copy(own.id)
           .catch(() => undefined))
       if (!kept || copies.has(kept.id)) return
-      const job = completeJob(kept.job)
+      const job = (await bringRules()).completeJob(kept.job)
       written.set(kept.id, job)
       copies.set(kept.id, { ...job, rack })
       onPut(kept.at)

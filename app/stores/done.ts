@@ -1,9 +1,9 @@
 import type { Ref } from 'vue'
 import { useStorage } from '@vueuse/core'
-import { actOf, recordOf, takeBackOf, type Act } from '#core/acts'
+import { recordOf, type Act } from '#core/acts'
 import type { JobRecord } from '#core/record'
 import type { Entry } from '~/outbox/entry'
-import { entryWords, recordWords } from '~/wording/entry'
+import { rules } from '~/outbox/rules'
 
 /** What this hand did that can be taken back, in words; `back` null where it stays on record. */
 export interface Done {
@@ -42,6 +42,7 @@ export function createDone() {
       was: JobRecord,
       is: JobRecord | undefined,
     ) {
+      const { actOf, entryWords, recordWords, takeBackOf } = rules()
       const { on } = actOf(act.name)
       const [before, after] = [recordOf(was, on, record) ?? null, (is && recordOf(is, on, record)) ?? null]
       const words = `${recordWords({ record, act }, after ? is : was)}: ${entryWords({ act }, was)}`

@@ -3,7 +3,6 @@ import { defineStore } from 'pinia'
 import { useStorage } from '@vueuse/core'
 import { v4 as uuid } from 'uuid'
 import {
-  actOf,
   recordOf,
   type Act,
   type ActName,
@@ -15,13 +14,13 @@ import {
   type WholeJob,
 } from '#core/acts'
 import { fail, ok, type Issue, type Result } from '#core/base'
-import { toIssue } from '#core/contract'
 import type { JobBody, JobRecord, OffcutRecord } from '#core/record'
 import { useApi, type Answer } from '~/composables/useApi'
 import { useServerClock } from '~/composables/useServerClock'
 import { applyEntry, isChange, type About, type Entry } from '~/outbox/entry'
 import { answering } from '~/outbox/kept'
 import { createOutbox, type Outbox } from '~/outbox/outbox'
+import { bringRules, rules } from '~/outbox/rules'
 import { pick } from '~/outbox/saved'
 import { memoryStorage, openStorage, type Storage } from '~/outbox/storage'
 import { createCopies } from './copies'
@@ -136,7 +135,7 @@ export const useJobStore = defineStore('jobs', () => {
         if (!copies.take(entry, answer)) void refresh(entry.job)
         channel?.postMessage(entry.job)
       },
-      onSaved: ({ job, record, act }, saved) => copies.putRecord(job, actOf(act.name).on, record, saved),
+      onSaved: ({ job, record, act }, saved) => copies.putRecord(job, rules().actOf(act.name).on, record, saved),
       onGone: ({ job }) => {
         void refresh(job)
       },
@@ -149,6 +148,8 @@ export const useJobStore = defineStore('jobs', () => {
     outbox = open()
     const rack = await answering(storage.answer('rack')).catch(() => undefined)
     if (rack) copies.setRack(rack.value as OffcutRecord[])
+    // Nothing is judged before there is something to judge.
+    if ((await answering(storage.all()).catch(() => [])).length > 0) await bringRules()
     await outbox.load()
     for (const id of new Set(entries.value.map(({ job }) => job)))
       await answering(copies.recall(id)).catch(() => undefined)
@@ -166,8 +167,13 @@ export const useJobStore = defineStore('jobs', () => {
   })()
   // Another page of this browser did something: its entries and the server's answers are these here too.
   channel?.addEventListener('message', ({ data }: MessageEvent<string | null>) => {
-    void outbox?.load().then(() => (data === null ? undefined : refresh(data)))
+    void bringRules()
+      .then(() => outbox?.load())
+      .then(() => (data === null ? undefined : refresh(data)))
   })
+
+  /** What is kept here is read, and core is here to work on it. */
+  const withRules = () => Promise.all([ready, bringRules()])
 
   async function loadRack() {
     const answer = await reader.read<{ rack: OffcutRecord[] }>('/api/rack')
@@ -202,7 +208,11 @@ export const useJobStore = defineStore('jobs', () => {
 
   /** Reads a job of which there is no copy here, or one that the server's log does not go on from. */
   async function readWhole(name: string, isPutBack = false): Promise<Answer<unknown>> {
-    const answer = await reader.read<WholeJob>(`/api/jobs/${encodeURIComponent(name)}`)
+    const [answer] = await Promise.all([
+      reader.read<WholeJob>(`/api/jobs/${encodeURIComponent(name)}`),
+      // They are brought meanwhile, not after.
+      bringRules(),
+    ])
     if (answer.ok) {
       copies.putWhole(answer.value, isPutBack)
       heard.add(answer.value.id)
@@ -252,7 +262,7 @@ export const useJobStore = defineStore('jobs', () => {
 
   /** What an act on a record rests on: its version, and the fields it sets or was seen to have. */
   function restsOn(job: JobRecord, act: Act, record: string): About {
-    const { on, does, sees } = actOf(act.name)
+    const { on, does, sees } = rules().actOf(act.name)
     const seen = does === 'begins' ? undefined : recordOf(job, on, record)
     if (!seen) return {}
     const fields = isChange(act) ? Object.keys(act.body) : sees
@@ -278,6 +288,7 @@ export const useJobStore = defineStore('jobs', () => {
   ): Result<JobRecord> {
     const job = jobOf(slug)
     if (!job) return NO_JOB
+    const { actOf, toIssue } = rules()
     const parsed = actOf(name).body.safeParse(body)
     const act = { name, body: parsed.data } as Act
     const id = record ?? job.id
@@ -295,7 +306,7 @@ export const useJobStore = defineStore('jobs', () => {
   /** Begins a record of a job under an id of its own, and gives it. */
   function begin<N extends ActName>(slug: string, name: N, body: InputOf<N>, id: string = uuid()): Result<Begun<N>> {
     const answer = work(slug, name, id, body)
-    return answer.ok ? ok(recordOf(answer.value, actOf(name).on, id) as Begun<N>) : answer
+    return answer.ok ? ok(recordOf(answer.value, rules().actOf(name).on, id) as Begun<N>) : answer
   }
 
   /** Takes back the last thing this hand did on a job, by its own act. */
@@ -308,7 +319,7 @@ export const useJobStore = defineStore('jobs', () => {
   }
 
   async function createJob(body: JobBody): Promise<Result<JobRecord>> {
-    await ready
+    await withRules()
     const id = uuid()
     keep(id, id, { name: 'job/begin', body }, {})
     // With a server it gets its name in the address at once; without one it goes by its id.
@@ -320,7 +331,7 @@ export const useJobStore = defineStore('jobs', () => {
   const isLoose = (id: string) => loose.value.has(id)
   /** A job without a name, kept on this tablet alone until it is given to one. */
   async function createLoose(region: Region): Promise<JobRecord> {
-    await ready
+    await withRules()
     const id = uuid()
     keep(id, id, { name: 'job/begin', body: { name: LOOSE_NAME, place: '', region } }, { isLoose: true })
     return jobOf(id)!

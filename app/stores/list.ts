@@ -2,24 +2,18 @@ import { computed, reactive, ref, shallowRef } from 'vue'
 import { defineStore } from 'pinia'
 import { useDebounceFn } from '@vueuse/core'
 import { NOW_MS, type JobList, type ListedJob, type News, type Order } from '#core/acts'
-import {
-  answers,
-  comingBack,
-  foldText,
-  gistOfJob,
-  readSearch,
-  SHELVES,
-  summaryOf,
-  type ComingBack,
-  type JobRecord,
-  type Shelf,
-} from '#core/record'
+import { answers, foldText, readSearch, SHELVES, type ComingBack, type JobRecord, type Shelf } from '#core/record'
+import { rules } from '~/outbox/rules'
 import { today } from '~/reading/today'
 import { useJobStore } from './jobs'
 import { after } from './pauses'
 
 /** A change of the counts is asked for so long after the last news, ms. */
 const COUNT_AFTER_MS = 300
+
+const summaryOf = (job: JobRecord) => rules().summaryOf(rules().gistOfJob(job))
+const backOf = (jobs: readonly JobRecord[]): ComingBack[] =>
+  jobs.length === 0 ? [] : rules().comingBack(jobs.map(rules().gistOfJob), today())
 
 /** How long the server is waited for before what is kept here is shown, ms. */
 const COPY_AFTER_MS = 800
@@ -196,7 +190,7 @@ export const useListStore = defineStore('list', () => {
       jobs: store.jobs.filter(({ id }) => !store.isLoose(id)).map(listedCopy),
       ...totals.value,
     }
-    kept = { list, back: comingBack(store.jobs.map(gistOfJob), today()) }
+    kept = { list, back: backOf(store.jobs) }
     back.value = kept.back
     keptAt.value = store.lastCopyAt
     showKept()
@@ -206,14 +200,14 @@ export const useListStore = defineStore('list', () => {
   function listedCopy(job: JobRecord): ListedJob {
     const records = [job, ...job.finds, ...job.lines, ...job.cuts, ...job.joints]
     const last = records.reduce((newest, one) => (one.updatedAt > newest.updatedAt ? one : newest))
-    return { ...summaryOf(gistOfJob(job)), by: last.updatedBy, at: last.updatedAt || new Date(0).toISOString() }
+    return { ...summaryOf(job), by: last.updatedBy, at: last.updatedAt || new Date(0).toISOString() }
   }
 
   /** A job as it stands on this tablet, with what is not sent. */
   function listedHere(job: JobRecord): ListedJob {
     const own = store.entries.filter((entry) => entry.job === job.id)
     const at = Math.max(...own.map((entry) => entry.at))
-    return { ...summaryOf(gistOfJob(job)), by: store.hand, at: new Date(at).toISOString() }
+    return { ...summaryOf(job), by: store.hand, at: new Date(at).toISOString() }
   }
   const here = computed(() => {
     const ids = new Set(store.unsent.map(({ job }) => job))
@@ -241,7 +235,7 @@ export const useListStore = defineStore('list', () => {
     back: computed(() => {
       const own = store.jobs.filter(({ id }) => here.value.ids.has(id))
       const others = back.value.filter(({ job }) => !own.some(({ id }) => id === job.id))
-      return [...others, ...comingBack(own.map(gistOfJob), today())].sort((a, b) => a.on.localeCompare(b.on))
+      return [...others, ...backOf(own)].sort((a, b) => a.on.localeCompare(b.on))
     }),
     /** All jobs on every shelf. */
     all: computed(() => SHELVES.reduce((sum, shelf) => sum + totals.value.counts[shelf], 0)),

@@ -1,6 +1,7 @@
 import type { Result } from '#core/base'
-import { beginJob, type JobRecord } from '#core/record'
+import type { JobRecord } from '#core/record'
 import { applyEntry, type Entry } from '~/outbox/entry'
+import { rules } from '~/outbox/rules'
 
 interface Seen {
   base: JobRecord
@@ -23,7 +24,7 @@ export function createViews(copyOf: (id: string) => JobRecord | undefined, entri
     const begun = own.find(({ act }) => act.name === 'job/begin')?.act
     if (begun?.name !== 'job/begin') return undefined
     const known = seen.get(id)
-    return known?.own[0]?.act === begun ? known.base : beginJob(id, begun.body)
+    return known?.own[0]?.act === begun ? known.base : rules().beginJob(id, begun.body)
   }
 
   return {

@@ -1,7 +1,7 @@
 import type { JobSummary, Shelf } from '#core/record'
 import { LOCALES } from '#core/speech'
 import type { Region } from '#core/units'
-import { clockTime } from './entry'
+import { clockTime } from './times'
 
 /** Words of the list of jobs. */
 export const SHELF_WORDS: Readonly<Record<Shelf, string>> = {

@@ -5,7 +5,8 @@ import { readDiameter, type JobRecord, type JointRecord } from '#core/record'
 import { formatLength, parseLength, unitSystemOf } from '#core/units'
 import type { Entry } from '~/outbox/entry'
 import { scaleText, unitOf } from '~/reading/format'
-import { clockTime, recordWords } from '~/wording/entry'
+import { recordWords } from '~/wording/entry'
+import { clockTime } from '~/wording/times'
 import { fieldWords, valueWords } from '~/wording/values'
 
 /**

@@ -3,7 +3,7 @@ import type { FinishedSheet } from '#core/acts'
 import { trueSum, type CutSum } from '#core/cutting'
 import type { CutRecord, JobRecord } from '#core/record'
 import { formatLength, type UnitSystem } from '#core/units'
-import { dayTime } from '~/wording/entry'
+import { dayTime } from '~/wording/times'
 
 /** Waste as it was planned and as it came out, of this sheet and of the last ones on every job. */
 const props = defineProps<{ job: JobRecord; sheet: CutRecord; system: UnitSystem }>()
@@ -72,7 +72,7 @@ const sofar = computed(() =>
       </p>
     </template>
     <p v-else-if="sofar" class="t15">{{ say(sofar.taken) }} begun, {{ say(sofar.pieces) }} cut so far.</p>
-    <WasteChart v-if="shown.length" :sheets="shown" class="mt-2" />
+    <LazyWasteChart v-if="shown.length" :sheets="shown" class="mt-2" />
     <p v-if="finished.length === 0" class="note t14">
       No sheet is finished yet. When one is, its true waste stands here beside the plan's, and beside those before.
     </p>

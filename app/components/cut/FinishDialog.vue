@@ -78,9 +78,8 @@ function finish() {
 </script>
 
 <template>
-  <UModal
+  <FrameModal
     v-model:open="open"
-    :transition="false"
     title="Rests to the rack"
     description="Measure each; what is kept is offered first to the next sheet.">
     <template #body>
@@ -129,7 +128,7 @@ function finish() {
         ><UButton size="lg" variant="outline" @click="open = false">Not yet</UButton>
       </div>
     </template>
-  </UModal>
+  </FrameModal>
 </template>
 
 <style scoped>

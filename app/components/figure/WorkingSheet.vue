@@ -12,8 +12,7 @@ const value = (line: Working['lines'][number]) => lineValue(line, region.value)
 </script>
 
 <template>
-  <USlideover
-    :transition="false"
+  <FrameSheet
     :open="open"
     :side="narrow ? 'bottom' : 'right'"
     :title="working?.title ?? 'Working'"
@@ -41,7 +40,7 @@ const value = (line: Working['lines'][number]) => lineValue(line, region.value)
         <SourceNotes :of="[working.source, ...working.lines.map(({ source }) => source)]" />
       </div>
     </template>
-  </USlideover>
+  </FrameSheet>
 </template>
 
 <style scoped>

@@ -5,7 +5,7 @@ import { benderFor, type JobRecord } from '#core/record'
 import { fillPolicy } from '#core/joints'
 import { parseLength } from '#core/units'
 import { speak, w } from '#core/speech'
-import { dayTime } from '~/wording/entry'
+import { dayTime } from '~/wording/times'
 import { tapeText } from '~/reading/tape'
 import { unitOf } from '~/reading/format'
 import { KIND_WORDS } from '~/wording/fix'
@@ -122,7 +122,7 @@ useKeys({
       </div>
       <NextSupport v-if="narrow && support" :support="support" :from="fromWords" :system="system" />
       <ClientOnly
-        ><FlowChart v-if="flow?.ok && flow.value && hasChart && !narrow" :flow="flow.value" :system="system"
+        ><LazyFlowChart v-if="flow?.ok && flow.value && hasChart && !narrow" :flow="flow.value" :system="system"
       /></ClientOnly>
       <p v-if="!line.fix.flow && !narrow" class="note t14 pad">
         Enter a flow beside, and speed and pressure along the line stand here.
@@ -222,9 +222,8 @@ useKeys({
           >{{ support?.name }} is fixed</UButton
         ><UButton size="xl" variant="outline" data-test="open-fix-panels" @click="isPanelOpen = true">More</UButton>
       </div>
-      <USlideover
+      <FrameSheet
         v-model:open="isPanelOpen"
-        :transition="false"
         side="bottom"
         :title="`L${line.number}: how it is held`"
         description="Settings, growth, codes, flow, order"
@@ -237,7 +236,7 @@ useKeys({
             :flow="flow"
             :system="system"
             @set="set" /></template
-      ></USlideover>
+      ></FrameSheet>
     </template>
   </div>
 </template>

@@ -11,6 +11,12 @@ const { theme, flip } = useTheme()
 const keysOpen = useState('keys-open', () => false)
 const jobOpen = useState<string | null>('job-open', () => null)
 const router = useRouter()
+/** Sheets are brought when they are first opened. */
+const wasOpen = {
+  keys: useEver(() => keysOpen.value),
+  kept: useEver(() => keptOpen.value),
+  job: useEver(() => jobOpen.value !== null),
+}
 useKeys({
   '\\': flip,
   '?': () => {
@@ -43,7 +49,16 @@ useKeys({
         </button>
         <template v-else>{{ job.name }}</template>
       </h1>
-      <span class="only-wide t14 w6 region">{{ REGION_WORDS[job.region] }}</span>
+      <button
+        v-if="!store.isLoose(job.id)"
+        type="button"
+        class="only-wide t14 w6 region"
+        data-test="open-region"
+        :aria-label="`${REGION_WORDS[job.region]}: standards and units of this job`"
+        @click="jobOpen = job.slug">
+        {{ REGION_WORDS[job.region] }}
+      </button>
+      <span v-else class="only-wide t14 w6">{{ REGION_WORDS[job.region] }}</span>
     </template>
     <h1 v-else class="name">
       Jolvet<i>{{ title }}</i>
@@ -84,9 +99,9 @@ useKeys({
       <NuxtLink to="/sizes" class="flip keys t14"><span>sizes</span> <kbd>Z</kbd></NuxtLink>
       <button type="button" class="flip keys t14" @click="keysOpen = true"><span>keys</span> <kbd>?</kbd></button>
     </span>
-    <KeysSheet />
-    <KeptSheet />
-    <JobSheet />
+    <LazyKeysSheet v-if="wasOpen.keys.value" />
+    <LazyKeptSheet v-if="wasOpen.kept.value" />
+    <LazyJobSheet v-if="wasOpen.job.value" />
   </header>
   <PlainBand />
 </template>
@@ -131,6 +146,7 @@ useKeys({
   margin-left: 6px;
 }
 .region {
+  min-height: 40px;
   border-bottom: 2px solid var(--copper);
 }
 .right {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { agoWords } from '~/wording/entry'
+import { agoWords } from '~/wording/times'
 
 /** How old the server's last backup is; nothing where it does not answer. */
 const { get } = useApi()

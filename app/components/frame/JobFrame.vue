@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { gistOfJob, type JobRecord, type Station } from '#core/record'
-import { recordWords } from '~/wording/entry'
+import type { JobRecord, Station } from '#core/record'
+import { rules } from '~/outbox/rules'
 
 /** Frame of a job's screens: top strip, stage line, the drawing table below. */
 const props = defineProps<{
@@ -10,12 +10,13 @@ const props = defineProps<{
   missing: string | null
 }>()
 const store = useJobStore()
+useWaitSignal(toRef(props, 'job'))
 /** Clashes of this job; one put off stays in the band below the stations. */
 const clashes = computed(() => store.clashes.filter((entry) => entry.job === props.job?.id))
 const putOff = ref<string | null>(null)
 const isKeeping = ref(false)
 const clash = computed(() => clashes.value.find(({ key }) => key !== putOff.value))
-const stations = computed(() => (props.job ? stationViews(gistOfJob(props.job), props.here, props.detail) : []))
+const stations = computed(() => (props.job ? stationViews(rules().gistOfJob(props.job), props.here, props.detail) : []))
 </script>
 
 <template>
@@ -33,8 +34,8 @@ const stations = computed(() => (props.job ? stationViews(gistOfJob(props.job), 
       <ClashBench v-if="job && clash" :key="clash.key" :job="job" :entry="clash" @later="putOff = clash!.key" />
       <template v-else-if="job">
         <p v-for="entry in clashes" :key="entry.key" class="held">
-          <StatusShape status="held" :size="18" /> <b>Two hands on {{ recordWords(entry, job) }}.</b> It is held till
-          one entry is picked.
+          <StatusShape status="held" :size="18" /> <b>Two hands on {{ rules().recordWords(entry, job) }}.</b> It is held
+          till one entry is picked.
           <button type="button" class="link-verb" data-test="open-clash" @click="putOff = null">See both</button>
         </p>
         <InTurn><slot /></InTurn>
@@ -76,6 +77,12 @@ const stations = computed(() => (props.job ? stationViews(gistOfJob(props.job), 
   display: flex;
   flex-direction: column;
   min-height: 0;
+}
+/* As high as the stage line that comes in its place. */
+@media (max-width: 899px) {
+  .stage-empty {
+    height: 58px;
+  }
 }
 /* What sticks to the foot of a bench stands above the line that takes back. */
 @media (min-width: 900px) {

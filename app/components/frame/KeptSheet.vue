@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { restsOnVersion, type Entry } from '~/outbox/entry'
-import { entryTime, entryWords, recordWords } from '~/wording/entry'
+import { entryWords, recordWords } from '~/wording/entry'
+import { entryTime } from '~/wording/times'
 
 /** What was done here and where it stands: kept, on its way, taken, or come back with its reason. */
 const open = useState('kept-open', () => false)
@@ -31,9 +32,8 @@ const sentence = computed(() => {
 </script>
 
 <template>
-  <USlideover
+  <FrameSheet
     v-model:open="open"
-    :transition="false"
     :side="narrow ? 'bottom' : 'right'"
     title="Kept on this tablet"
     :description="sentence">
@@ -90,7 +90,7 @@ const sentence = computed(() => {
         </p>
       </div>
     </template>
-  </USlideover>
+  </FrameSheet>
 </template>
 
 <style scoped>

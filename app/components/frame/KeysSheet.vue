@@ -7,11 +7,7 @@ const rows = useBoundKeys()
 </script>
 
 <template>
-  <UModal
-    v-model:open="open"
-    :transition="false"
-    title="Keys of this screen"
-    description="Off while a field has focus.">
+  <FrameModal v-model:open="open" title="Keys of this screen" description="Off while a field has focus.">
     <template #body>
       <dl class="grid grid-cols-[110px_1fr] gap-y-2">
         <template v-for="{ key, what } in rows" :key="key"
@@ -22,5 +18,5 @@ const rows = useBoundKeys()
         >
       </dl>
     </template>
-  </UModal>
+  </FrameModal>
 </template>

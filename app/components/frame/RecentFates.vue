@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { entryTime, entryWords, recordWords } from '~/wording/entry'
+import { entryWords, recordWords } from '~/wording/entry'
+import { entryTime } from '~/wording/times'
 
 /** What came of the last things done here. */
 const store = useJobStore()

@@ -94,13 +94,21 @@ a:focus-visible {
 }
 @media (max-width: 899px) {
   .stage {
-    height: 52px;
+    height: 58px;
+  }
+  /* A name of two words stands in two lines, so that every one is read whole on the narrowest phone. */
+  .only-narrow {
+    line-height: 1;
+    min-height: 26px;
+    text-align: center;
+    white-space: normal;
   }
   .stage :deep(.pipe) {
     top: 2px;
   }
   a {
-    padding-bottom: 3px;
+    padding-bottom: 1px;
+    font-size: 12.5px;
   }
   .label {
     display: none;

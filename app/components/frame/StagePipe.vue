@@ -75,7 +75,9 @@ const isBehind = (i: number) => here.value < 0 || i < here.value
 }
 .gap {
   flex: none;
-  width: min(124px, 46%);
+  min-width: 62px;
+  /* The name stands between the ends that are cut, never over them. */
+  padding: 0 8px;
   display: grid;
   place-items: center;
 }
@@ -108,7 +110,8 @@ const isBehind = (i: number) => here.value < 0 || i < here.value
 }
 @media (max-width: 899px) {
   .gap {
-    width: 40px;
+    min-width: 34px;
+    padding: 0;
   }
 }
 </style>

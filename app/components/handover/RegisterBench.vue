@@ -10,7 +10,8 @@ import {
 import { formatLength, unitSystemOf } from '#core/units'
 import { speak } from '#core/speech'
 import { methodWords, STATUS_WORDS } from '~/wording/en'
-import { dayTime, nameOfRecord } from '~/wording/entry'
+import { nameOfRecord } from '~/wording/entry'
+import { dayTime } from '~/wording/times'
 import { fieldWords, valueWords } from '~/wording/values'
 import { endsLabel } from '~/wording/way'
 
@@ -71,7 +72,7 @@ useKeys({ j: () => move(1), k: () => move(-1) })
             <th><span class="visually-hidden">status</span></th>
             <th>joint</th>
             <th>where</th>
-            <th class="only-wide-cell">pipes</th>
+            <th>pipes</th>
             <th>method</th>
             <th class="num">mark, {{ system === 'inch' ? 'in' : 'mm' }}</th>
             <th>made by</th>
@@ -109,7 +110,7 @@ useKeys({ j: () => move(1), k: () => move(-1) })
                 >the pipe it was chosen for is kept as another since</span
               >
             </td>
-            <td class="only-wide-cell">{{ endsLabel(joint) }}</td>
+            <td>{{ endsLabel(joint) }}</td>
             <td>{{ methods(joint) }}</td>
             <td class="num t17 w7">
               <span class="inline-flex gap-[6px] items-center" :class="{ note: statusOf(joint) !== 'made' }"
@@ -216,7 +217,7 @@ useKeys({ j: () => move(1), k: () => move(-1) })
 .bench {
   flex: 1;
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 400px;
+  grid-template-columns: minmax(0, 1fr) minmax(280px, 30%);
 }
 .table {
   padding: 12px 18px;
@@ -265,11 +266,6 @@ td:first-child {
   padding: 6px 0;
   border-bottom: 1px solid var(--hair);
 }
-@media (max-width: 1180px) {
-  .only-wide-cell {
-    display: none;
-  }
-}
 @media (max-width: 899px) {
   .bench {
     display: flex;
@@ -305,7 +301,7 @@ td:first-child {
   }
   td:nth-child(6) {
     grid-column: 1;
-    grid-row: 1 / 4;
+    grid-row: 1 / 5;
     text-align: left;
     white-space: normal;
   }
@@ -320,6 +316,7 @@ td:first-child {
     grid-column: 2;
     grid-row: 2;
   }
+  td:nth-child(4),
   td:nth-child(5),
   td:nth-child(7),
   td:nth-child(8) {

@@ -3,7 +3,7 @@ import { useDebounceFn, useNow, useWindowSize } from '@vueuse/core'
 import { useWindowVirtualizer } from '@tanstack/vue-virtual'
 import { SHELVES, type Shelf } from '#core/record'
 import { gapLink } from '~/reading/gap-link'
-import { dayTime } from '~/wording/entry'
+import { dayTime } from '~/wording/times'
 import { SHELF_WORDS } from '~/wording/jobs'
 
 /** Every job as its run of pipe: searched, by shelf, newest work first, only what is in sight drawn. */
@@ -173,7 +173,7 @@ const empty = computed(() => {
       <StatusShape status="refused" :size="16" /> {{ list.problem }}
     </p>
     <ul v-if="list.loose.length" aria-label="In no job yet">
-      <li v-for="job in list.loose" :key="job.id"><LooseRow :job="job" /></li>
+      <li v-for="job in list.loose" :key="job.id"><LazyLooseRow :job="job" /></li>
     </ul>
     <p v-if="empty" class="band" role="status" data-test="empty">{{ empty }}</p>
     <ul

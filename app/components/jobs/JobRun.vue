@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { findPipe } from '#core/catalogue'
 import { STATION_IDS, type JobSummary } from '#core/record'
 
 /**
@@ -10,9 +9,8 @@ const props = defineProps<{ job: JobSummary }>()
 const COUNT = STATION_IDS.length
 const HATCHES: Readonly<Record<string, string>> = { copper: 'copper', steel: 'steel', stainless: 'stainless' }
 const hatch = computed(() => {
-  const pipe = props.job.pipe === null ? null : findPipe(props.job.pipe, 'pipe')
-  if (!pipe) return 'copper'
-  return (pipe.ok && HATCHES[pipe.value.family]) || 'thin'
+  const { pipe, family } = props.job
+  return pipe === null ? 'copper' : (HATCHES[family ?? ''] ?? 'thin')
 })
 /** Station the gap stands at; none where all is behind. */
 const at = computed(() => (props.job.next.done ? -1 : STATION_IDS.indexOf(props.job.next.station)))

@@ -21,14 +21,18 @@ const isOpen = computed({
 const problem = ref<string | null>(null)
 const typed = ref('')
 const isDeleting = ref(false)
-watch(slug, async (now) => {
-  problem.value = null
-  typed.value = ''
-  isDeleting.value = false
-  if (now === null) return
-  const answer = await store.loadJob(now)
-  if (!answer.ok) problem.value = answer.error.message
-})
+watch(
+  slug,
+  async (now) => {
+    problem.value = null
+    typed.value = ''
+    isDeleting.value = false
+    if (now === null) return
+    const answer = await store.loadJob(now)
+    if (!answer.ok) problem.value = answer.error.message
+  },
+  { immediate: true },
+)
 const measured = computed(() => (job.value ? measuredOn(job.value) : null))
 const waitsFor = ref('')
 watch(
@@ -71,9 +75,8 @@ async function archive() {
 </script>
 
 <template>
-  <USlideover
+  <FrameSheet
     v-model:open="isOpen"
-    :transition="false"
     :side="narrow ? 'bottom' : 'right'"
     title="The job itself"
     :description="
@@ -116,6 +119,9 @@ async function archive() {
               {{ words }}
             </button>
           </div>
+          <NuxtLink to="/sizes" class="link-verb min-h-11 inline-flex items-center" data-test="to-sizes"
+            >Every size, two at a time</NuxtLink
+          >
           <p v-if="measured" class="note t14">
             {{ measured.slice(0, 1).toUpperCase() + measured.slice(1) }} is measured in these sizes, so they stay.
           </p>
@@ -172,5 +178,5 @@ async function archive() {
         </div>
       </div>
     </template>
-  </USlideover>
+  </FrameSheet>
 </template>

@@ -46,11 +46,7 @@ async function into(slug: string) {
 </script>
 
 <template>
-  <UModal
-    v-model:open="open"
-    :transition="false"
-    title="Keep to a job"
-    description="What was measured and done here goes with it.">
+  <FrameModal v-model:open="open" title="Keep to a job" description="What was measured and done here goes with it.">
     <template #body>
       <form class="space-y-4" @submit.prevent="asNew">
         <label class="block"
@@ -82,7 +78,7 @@ async function into(slug: string) {
         </ul>
       </template>
     </template>
-  </UModal>
+  </FrameModal>
 </template>
 
 <style scoped>

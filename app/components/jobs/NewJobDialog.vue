@@ -36,11 +36,7 @@ async function measure() {
 </script>
 
 <template>
-  <UModal
-    v-model:open="open"
-    :transition="false"
-    title="New job"
-    description="Its country decides sizes, threads and units.">
+  <FrameModal v-model:open="open" title="New job" description="Its country decides sizes, threads and units.">
     <template #body>
       <form class="space-y-4" @submit.prevent="start">
         <label class="block"
@@ -77,5 +73,5 @@ async function measure() {
         </div>
       </form>
     </template>
-  </UModal>
+  </FrameModal>
 </template>

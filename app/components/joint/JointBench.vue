@@ -27,6 +27,8 @@ const {
   way,
   folds,
   rows,
+  hidden,
+  isAll,
   openFold,
   lookedAt,
   addJoint,
@@ -178,9 +180,11 @@ const missingEnds = computed(() => {
           :ways="ways"
           :folds="folds"
           :rows="rows"
+          :hidden="hidden"
           :way="way"
           :is-signed="isSigned"
           @look="lookedAt = $event"
+          @all="isAll = true"
           @open="openFold"
           @change="change"
       /></InTurn>
@@ -237,12 +241,7 @@ const missingEnds = computed(() => {
           >Working</UButton
         >
       </div>
-      <USlideover
-        v-model:open="isWorkingOpen"
-        :transition="false"
-        side="bottom"
-        title="Working"
-        description="Depths, order list, cautions"
+      <FrameSheet v-model:open="isWorkingOpen" side="bottom" title="Working" description="Depths, order list, cautions"
         ><template #body
           ><WayWorking
             :way="way"
@@ -263,7 +262,7 @@ const missingEnds = computed(() => {
                 :system="system"
                 :is-signed="isSigned"
                 @change="change" /></template></WayWorking></template
-      ></USlideover>
+      ></FrameSheet>
     </template>
     <PipePicker v-model:open="isPicking" :job="job" :on="picking" :thread-first="isThreadFirst" @pick="setEnd" />
   </div>

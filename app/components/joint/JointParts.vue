@@ -159,13 +159,6 @@ const appliances = computed(() => (isAtFixture.value ? appliancesIn(props.job.re
   .choice {
     min-height: 44px;
   }
-  .row {
-    flex-wrap: nowrap;
-    overflow-x: auto;
-    /* As wide as the screen, however many it holds. */
-    width: 0;
-    min-width: 100%;
-  }
   .row > .note {
     white-space: nowrap;
   }

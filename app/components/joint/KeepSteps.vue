@@ -35,9 +35,8 @@ const lost = computed(() => {
 </script>
 
 <template>
-  <UModal
+  <FrameModal
     v-model:open="isOpen"
-    :transition="false"
     :title="
       asked
         ? `${asked.count} ticked step${asked.count === 1 ? '' : 's'} of J${asked.joint.number} would be put aside`
@@ -58,5 +57,5 @@ const lost = computed(() => {
         </div>
       </div>
     </template>
-  </UModal>
+  </FrameModal>
 </template>

@@ -2,6 +2,7 @@
 import { findSocket, PIPES, SERIES, type Pipe } from '#core/catalogue'
 import { JOINT_METHODS, type End } from '#core/joints'
 import type { JobRecord } from '#core/record'
+import { pipesCalled } from '~/reading/called'
 import { formatReading } from '~/reading/format'
 import { unitSystemOf } from '#core/units'
 
@@ -22,7 +23,17 @@ const series = computed(() =>
 )
 const chosen = ref<string>()
 const shown = computed(() => chosen.value ?? series.value[0]?.id)
-const pipes = computed(() => PIPES.filter((pipe) => pipe.series === shown.value && canJoin(pipe)))
+/** A size or a measured outside, looked up over all kinds. */
+const wanted = ref('')
+const pipes = computed(() =>
+  (wanted.value.trim()
+    ? pipesCalled(wanted.value, props.job.region)
+    : PIPES.filter((pipe) => pipe.series === shown.value)
+  ).filter(canJoin),
+)
+watch(open, () => {
+  wanted.value = ''
+})
 const finds = computed(() => props.job.finds.filter(({ pipe }) => pipe !== null))
 const figure = (mm: number | null) => (mm === null ? '?' : formatReading(mm, system.value))
 
@@ -34,9 +45,8 @@ const pick = (pipe: string, find: string | null = null) => take({ pipe }, find)
 </script>
 
 <template>
-  <USlideover
+  <FrameSheet
     v-model:open="open"
-    :transition="false"
     :side="narrow ? 'bottom' : 'right'"
     :title="on === 'a' ? 'The first end' : 'The other end'"
     :description="`Lengths in ${system === 'inch' ? 'inches' : 'millimetres'}. A socket goes by the outside diameter.`"
@@ -53,7 +63,15 @@ const pick = (pipe: string, find: string | null = null) => take({ pipe }, find)
           <b>{{ PIPES.find(({ id }) => id === find.pipe)?.label }}</b> <span class="note">{{ find.place }}</span>
         </button>
       </div>
-      <div class="answers mb-3" role="group" aria-label="Kind of pipe">
+      <SizeField
+        v-model="wanted"
+        class="mb-3"
+        :system="system"
+        :is-missing="pipes.length === 0"
+        :autofocus="!narrow"
+        test="picker-size"
+        @enter="pipes.length === 1 && pick(pipes[0]!.id)" />
+      <div v-if="!wanted.trim()" class="answers mb-3" role="group" aria-label="Kind of pipe">
         <button
           v-for="one in series"
           :key="one.id"
@@ -65,7 +83,7 @@ const pick = (pipe: string, find: string | null = null) => take({ pipe }, find)
           {{ one.words }}<span v-if="!one.here" class="note t13"> not usual here</span>
         </button>
       </div>
-      <table class="w-full">
+      <table v-if="pipes.length" class="w-full">
         <thead>
           <tr>
             <th>size</th>
@@ -78,7 +96,7 @@ const pick = (pipe: string, find: string | null = null) => take({ pipe }, find)
         <tbody>
           <tr v-for="pipe in pipes" :key="pipe.id" @click="pick(pipe.id)">
             <td>
-              <b class="t17">{{ pipe.nominal }}</b>
+              <b class="t17">{{ wanted.trim() ? pipe.label : pipe.nominal }}</b>
             </td>
             <td>{{ figure(pipe.od) }}</td>
             <td>{{ figure(pipe.wall) }}</td>
@@ -105,7 +123,7 @@ const pick = (pipe: string, find: string | null = null) => take({ pipe }, find)
         }}{{ pipes.some(({ typical }) => typical) ? '; some walls are typical, makers differ' : '' }}
       </p>
     </template>
-  </USlideover>
+  </FrameSheet>
 </template>
 
 <style scoped>

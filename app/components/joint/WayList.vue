@@ -21,27 +21,19 @@ const props = defineProps<{
   /** The same, one fold a pair of methods, and the rows that are shown of them. */
   folds: readonly Fold[]
   rows: readonly Way[]
+  /** Rows that are not shown until they are asked for. */
+  hidden: number
   way: Way | null
   isSigned: boolean
 }>()
-const emit = defineEmits<{ look: [way: string]; open: [pair: string]; change: [changes: { a?: End; b?: End }] }>()
+const emit = defineEmits<{
+  look: [way: string]
+  open: [pair: string]
+  all: []
+  change: [changes: { a?: End; b?: End }]
+}>()
 const system = computed(() => unitSystemOf(props.job.region))
-/** Pairs shown before the rest is asked for: the first few, the shortest chains, and the one taken. */
-const FIRST = 6
-const all = ref(false)
-const fewest = computed(() => Math.min(...props.ways.map(({ joints }) => joints.length)))
-const shown = computed(() =>
-  props.rows
-    .map((one, index) => ({ one, index, fold: foldOf(one) }))
-    .filter(
-      ({ one, index }) =>
-        all.value ||
-        index < FIRST ||
-        one.joints.length === fewest.value ||
-        one.id === props.joint.wayId ||
-        one.id === props.way?.id,
-    ),
-)
+const shown = computed(() => props.rows.map((one) => ({ one, fold: foldOf(one) })))
 /** The fold at whose head a way stands, with others that are not shown yet. */
 function foldOf(one: Way): Fold | null {
   const fold = props.folds.find(({ best }) => best.id === one.id)
@@ -76,7 +68,7 @@ const CHARTED = 8
   </p>
   <TransitionGroup name="row">
     <WayRow
-      v-for="{ one, index, fold } in shown"
+      v-for="({ one, fold }, index) in shown"
       :key="one.id"
       :way="one"
       :a="a"
@@ -91,16 +83,16 @@ const CHARTED = 8
       @look="emit('look', one.id)"
       @open="fold && emit('open', fold.pair)" />
   </TransitionGroup>
-  <button v-if="rows.length > shown.length" type="button" class="more" data-test="more-ways" @click="all = true">
-    {{ rows.length - shown.length }} more pairs, with more joints or more care
+  <button v-if="hidden > 0" type="button" class="more" data-test="more-ways" @click="emit('all')">
+    {{ hidden }} more pairs, with more joints or more care
   </button>
   <p v-if="ways.length > 1" class="note t14 count" data-test="folded">
     {{ ways.length }} ways in {{ folds.length }} {{ folds.length === 1 ? 'pair' : 'pairs' }} of methods:
-    {{ shown.length }} shown.
+    {{ rows.length }} shown.
   </p>
   <div v-if="ways.length > 1" class="compare">
     <button type="button" class="more" :aria-expanded="isCharted" data-test="chart" @click="isCharted = !isCharted">
-      {{ isCharted ? 'Close the chart' : 'Minutes and cost of the first ways, as a chart' }}</button><WaysChart
+      {{ isCharted ? 'Close the chart' : 'Minutes and cost of the first ways, as a chart' }}</button><LazyWaysChart
       v-if="isCharted"
       :ways="ways.slice(0, CHARTED)"
       :region="job.region" />

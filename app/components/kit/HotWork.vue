@@ -8,16 +8,14 @@ import { CURRENCY, HOT_WORK_WORDS } from '~/wording/en'
 const props = defineProps<{ hotWork: HotWorkRecord; region: Region }>()
 const emit = defineEmits<{ change: [hotWork: HotWorkRecord] }>()
 const sum = computed(() => hotWorkSum(props.hotWork))
-const problem = ref<string | null>(null)
 const LIMITS = { minutes: 10_000, price: 1_000_000 } as const
 
-function set(what: HotWork, field: 'minutes' | 'price', text: string) {
-  const value = readNumber(text, LIMITS[field])
-  if (value === null) {
-    problem.value = `${HOT_WORK_WORDS[what]}: a figure of 0 or more is accepted, such as 10.`
-    return
-  }
-  problem.value = null
+const wrongIn = (what: HotWork, field: keyof typeof LIMITS, text: string): string | null =>
+  readNumber(text, LIMITS[field]) === null
+    ? `${HOT_WORK_WORDS[what]}: a figure of 0 or more is accepted, such as 10.`
+    : null
+function set(what: HotWork, field: keyof typeof LIMITS, text: string) {
+  const value = readNumber(text, LIMITS[field])!
   const { [what]: now = { minutes: 0, price: 0 }, ...others } = props.hotWork
   const after = { ...now, [field]: value }
   emit('change', after.minutes === 0 && after.price === 0 ? others : { ...others, [what]: after })
@@ -53,20 +51,20 @@ const shown = (what: HotWork, field: 'minutes' | 'price') => {
         <tr v-for="what in HOT_WORK" :key="what">
           <td class="t15">{{ HOT_WORK_WORDS[what] }}</td>
           <td v-for="field in ['minutes', 'price'] as const" :key="field" class="num">
-            <input
-              class="plain-input t15"
+            <KeptField
+              class="t15"
               inputmode="decimal"
               maxlength="8"
               placeholder="0"
               :value="shown(what, field)"
+              :check="(text) => wrongIn(what, field, text)"
               :aria-label="`${HOT_WORK_WORDS[what]}, ${field === 'minutes' ? 'minutes' : 'price'}`"
               :data-hot="`${what}:${field}`"
-              @change="set(what, field, ($event.target as HTMLInputElement).value)" />
+              @keep="(text) => set(what, field, text)" />
           </td>
         </tr>
       </tbody>
     </table>
-    <p v-if="problem" class="brick t14" role="alert">{{ problem }}</p>
   </section>
 </template>
 
@@ -87,7 +85,7 @@ td {
   text-align: right;
   width: 84px;
 }
-.num input {
+.num :deep(input) {
   width: 72px;
   text-align: right;
 }
