@@ -21,7 +21,10 @@ export default defineConfig({
       { resolve: { alias }, test: { ...limits, name: 'core', isolate: false, include: ['core/**/*.test.ts'] } },
       // Verbs against each other: JOLVET_LONG=1 asks for the whole series.
       { resolve: { alias }, test: { ...limits, name: 'agree', isolate: false, include: ['tests/agree/**/*.test.ts'] } },
-      { resolve: { alias }, test: { ...limits, name: 'app', include: ['app/**/*.test.ts'] } },
+      {
+        resolve: { alias },
+        test: { ...limits, name: 'app', setupFiles: ['app/outbox/rules.setup.ts'], include: ['app/**/*.test.ts'] },
+      },
       {
         resolve: { alias },
         test: {

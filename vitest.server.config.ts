@@ -3,7 +3,8 @@ import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vitest/config'
 
 // API, end-to-end and fault tests run against the production build: see tests/beds.ts.
-const shared = { resolve: { alias: { '#core': fileURLToPath(new URL('./core', import.meta.url)) } } }
+const at = (path: string) => fileURLToPath(new URL(path, import.meta.url))
+const shared = { resolve: { alias: { '#core': at('./core'), '~': at('./app') } } }
 // A busy machine is slow, not wrong: limits only end what hangs. A whole series takes its time.
 const isLong = process.env.JOLVET_LONG === '1'
 const options = { environment: 'node' as const, testTimeout: isLong ? 3_600_000 : 180_000, hookTimeout: 240_000 }

@@ -1,7 +1,6 @@
 import { mkdtempSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
-import { By } from 'selenium-webdriver'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { WaysAnswer } from '#core/joints'
 import { cardsOf, type JobRecord, type JointRecord, type MeasuredMinutes } from '#core/record'
@@ -90,7 +89,7 @@ describe('own prices', () => {
     const bring = async (text: string) => {
       const file = path.join(folder, 'prices.csv')
       writeFileSync(file, text)
-      await (await app.driver.findElement(By.css('[data-test="prices-in"]'))).sendKeys(file)
+      await (await app.find('[data-test="prices-in"]')).sendKeys(file)
     }
     await app.go(`/jobs/${yard.slug}/kit`)
     await bring('name,size,price\r\npress coupling,22,dear\r\n')

@@ -16,7 +16,6 @@ describe('a tablet on the network', () => {
     await run.remove()
   })
   const open = { HOST: '0.0.0.0', JOLVET_HOSTS: NAME }
-  const WORKER = 'navigator.serviceWorker ? navigator.serviceWorker.ready.then(() => true) : false'
   const make = '/jobs/kiln-lane-bakehouse/make'
 
   it('over plain HTTP says on each page what does not work', async () => {
@@ -27,7 +26,7 @@ describe('a tablet on the network', () => {
       await tablet.waitForText('[data-test="plain-http"]', /Plain HTTP: no reload in a cellar/)
     }
     expect(await tablet.axe()).toEqual([])
-    expect(await tablet.driver.executeScript(`return ${WORKER}`)).toBe(false)
+    expect(await tablet.driver.executeScript('return "serviceWorker" in navigator')).toBe(false)
     await tablet.close()
   })
 
@@ -43,7 +42,7 @@ describe('a tablet on the network', () => {
     tablet = await App.open(`https://${NAME}:${run.port}`, { names: [NAME], trusted })
     await tablet.go(make)
     expect(await tablet.count('[data-test="plain-http"]')).toBe(0)
-    expect(await tablet.driver.executeScript(`return ${WORKER}`)).toBe(true)
+    await tablet.shellKept()
     await tablet.find('[data-test="depth-figure"]')
     await run.end()
     await tablet.type('[data-test="measured-depth"]', '21,5')

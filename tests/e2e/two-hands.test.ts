@@ -57,7 +57,7 @@ describe('without a server', () => {
   it('everything goes on: found, typed, ticked and signed, over a reload and a closed page', async () => {
     const joint = await takenJoint('cut line')
     await tablet.go(`/jobs/${slug}/make?joint=${joint.id}`)
-    await tablet.driver.executeScript('return navigator.serviceWorker.ready.then(() => true)')
+    await tablet.shellKept()
     await tablet.find('[data-test="depth-figure"]')
     network.isDown = true
     await tablet.type('[data-test="measured-depth"]', '22,5')
@@ -97,7 +97,7 @@ describe('without a server', () => {
 
   it('a job, a find and a joint are begun and come to the server once, when it is back', async () => {
     await tablet.go('/')
-    await tablet.driver.executeScript('return navigator.serviceWorker.ready.then(() => true)')
+    await tablet.shellKept()
     network.isDown = true
     await tablet.click('[data-test="new-job"]')
     await tablet.type('[role="dialog"] input', 'Far barn')

@@ -136,6 +136,18 @@ export class App {
   /** Waits until the server has all that was done. */
   saved = () => this.until(async () => (await this.count('[data-saved="saved"]')) > 0, 'never saved')
 
+  /** Waits until the page opens without its server too: from the first key on it keeps what it is made of. */
+  async shellKept() {
+    await this.press(Key.SHIFT)
+    await this.until(
+      () =>
+        this.driver.executeScript(
+          'return navigator.serviceWorker.getRegistration().then((kept) => Boolean(kept?.active))',
+        ),
+      'the shell was never kept',
+    )
+  }
+
   /** Serious and critical findings of axe, as rule and selector. */
   async axe(): Promise<string[]> {
     await this.driver.executeScript(AXE)
