@@ -11,25 +11,6 @@ const CLOSE = markRaw(() =>
 export default defineAppConfig({
   ui: {
     icons: { close: CLOSE as unknown as string },
-    button: {
-      slots: {
-        base: 'rounded-none shadow-none font-bold justify-center text-[var(--ink)] disabled:border-dashed disabled:border-[var(--rule)] disabled:text-[var(--ink2)] disabled:opacity-100 aria-disabled:opacity-100',
-      },
-      variants: {
-        size: {
-          md: { base: 'h-11 px-4 text-base gap-3' },
-          lg: { base: 'h-14 px-5 text-[17px] gap-3' },
-          xl: { base: 'min-h-16 px-5 text-[20px] gap-3' },
-        },
-        variant: {
-          solid:
-            '!bg-[var(--paper)] hover:!bg-[var(--paper2)] border-2 border-[var(--ink)] !text-[var(--ink)] disabled:!bg-[var(--paper)] disabled:!text-[var(--ink2)]',
-          outline:
-            '!bg-[var(--paper)] hover:!bg-[var(--paper2)] !ring-0 border border-[var(--rule)] font-normal !text-[var(--ink)]',
-        },
-      },
-      defaultVariants: { size: 'md', variant: 'solid', color: 'primary' },
-    },
     modal: {
       slots: {
         overlay: 'bg-[var(--paper)]/70',

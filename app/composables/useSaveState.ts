@@ -1,5 +1,5 @@
 import { rules } from '~/outbox/rules'
-import { clockTime } from '~/wording/times'
+import { clockWords } from '#core/speech'
 
 export type SaveState = 'reading' | 'saved' | 'saving' | 'kept' | 'away' | 'refused' | 'clash'
 
@@ -14,7 +14,7 @@ export function useSaveState() {
     return store.unsent.length > 0 ? 'saving' : 'saved'
   })
   const lastCopy = computed(() =>
-    store.lastCopyAt === null ? 'no copy yet' : `last copy ${clockTime(store.lastCopyAt)}`,
+    store.lastCopyAt === null ? 'no copy yet' : `last copy ${clockWords(store.lastCopyAt)}`,
   )
   const notKept = computed(() => `${store.unsent.length} not sent: keep this page open`)
   const words = computed(() => {
@@ -24,7 +24,7 @@ export function useSaveState() {
       case 'refused':
         return `${store.refused.length} came back`
       case 'reading':
-        return 'reading what is kept'
+        return 'reading'
       case 'kept':
         return store.isKept ? `${store.unsent.length} kept on this tablet, ${lastCopy.value}` : notKept.value
       case 'away':

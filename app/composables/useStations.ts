@@ -10,6 +10,18 @@ export interface StationView {
   held: boolean
 }
 
+/** The stations by their names, before it is known how far the job is at each. */
+export const stationNames = (job: string, here: Station | null, detail?: string): StationView[] =>
+  STATION_IDS.map((id) => ({
+    id,
+    key: STATIONS[id].key,
+    name: STATIONS[id].name,
+    count: (id === here && detail) || '',
+    to: `/jobs/${job}/${id}`,
+    state: id === here ? 'here' : 'ahead',
+    held: false,
+  }))
+
 /** How far a job is at each station, in words and counts. */
 export function stationViews(job: JobGist, here: Station | null, detail?: string): StationView[] {
   return STATION_IDS.map((id): StationView => {

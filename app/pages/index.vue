@@ -12,6 +12,6 @@ const isFirst = computed(
   <div class="min-h-dvh flex flex-col">
     <AppTop title="what is this pipe, what joins it, how deep does it go" />
     <LazyJobsFirst v-if="isFirst" />
-    <JobList v-else />
+    <InTurn v-else><JobList /></InTurn>
   </div>
 </template>

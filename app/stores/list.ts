@@ -2,6 +2,7 @@ import { computed, reactive, ref, shallowRef } from 'vue'
 import { defineStore } from 'pinia'
 import { useDebounceFn } from '@vueuse/core'
 import { NOW_MS, type JobList, type ListedJob, type News, type Order } from '#core/acts'
+import { compareText } from '#core/base'
 import { answers, foldText, readSearch, SHELVES, type ComingBack, type JobRecord, type Shelf } from '#core/record'
 import { rules } from '~/outbox/rules'
 import { today } from '~/reading/today'
@@ -92,10 +93,10 @@ export const useListStore = defineStore('list', () => {
     keep()
   }
 
-  /** The first page of what is asked for. */
-  async function read(): Promise<void> {
+  /** The first page of what is asked for; it is shown with what stands above it, so that nothing moves. */
+  async function read(above: Promise<void> = Promise.resolve()): Promise<void> {
     const own = ++asked
-    const answer = await store.read<JobList>(urlOf(query))
+    const [answer] = await Promise.all([store.read<JobList>(urlOf(query)), above])
     if (own !== asked) return
     if (answer.ok) take(answer.value, false)
     else problem.value = answer.error.message
@@ -175,7 +176,8 @@ export const useListStore = defineStore('list', () => {
         showKept()
       }
     }
-    const reading = Promise.all([read(), readBack()])
+    const above = readBack()
+    const reading = Promise.all([above, read(above)])
     await Promise.race([reading, after(COPY_AFTER_MS)])
     if (!isLoaded.value) await showCopies()
     await reading
@@ -235,7 +237,7 @@ export const useListStore = defineStore('list', () => {
     back: computed(() => {
       const own = store.jobs.filter(({ id }) => here.value.ids.has(id))
       const others = back.value.filter(({ job }) => !own.some(({ id }) => id === job.id))
-      return [...others, ...backOf(own)].sort((a, b) => a.on.localeCompare(b.on))
+      return [...others, ...backOf(own)].sort((a, b) => compareText(a.on, b.on))
     }),
     /** All jobs on every shelf. */
     all: computed(() => SHELVES.reduce((sum, shelf) => sum + totals.value.counts[shelf], 0)),

@@ -1,7 +1,6 @@
 import type { JobSummary, Shelf } from '#core/record'
-import { LOCALES } from '#core/speech'
+import { clockWords, dateWords, weekdayWords } from '#core/speech'
 import type { Region } from '#core/units'
-import { clockTime } from './times'
 
 /** Words of the list of jobs. */
 export const SHELF_WORDS: Readonly<Record<Shelf, string>> = {
@@ -18,11 +17,10 @@ const DAY_MS = 86_400_000
 
 /** When there was work last: the hour today, the weekday within a week, else the date. `now`: ms since 1970. */
 export function workedWords(at: string, now: number, region: Region): string {
-  const [ms, then, today] = [Date.parse(at), new Date(at), new Date(now)]
-  if (then.toDateString() === today.toDateString()) return clockTime(ms)
-  if (now - ms < 6 * DAY_MS) return then.toLocaleDateString('en-GB', { weekday: 'short' })
-  const year = then.getFullYear() === today.getFullYear() ? undefined : 'numeric'
-  return then.toLocaleDateString(LOCALES[region], { day: 'numeric', month: 'short', year })
+  const [then, today] = [new Date(at), new Date(now)]
+  if (then.toDateString() === today.toDateString()) return clockWords(at)
+  if (now - then.getTime() < 6 * DAY_MS) return weekdayWords(at)
+  return dateWords(at, then.getFullYear() === today.getFullYear() ? 'day' : 'year', region)
 }
 
 /** How far a job is, in a few words. */

@@ -20,7 +20,6 @@ import {
   identifyQuestion,
   waysQuestion,
   makeQuestion,
-  inspectQuestion,
   offsetQuestion,
   lineQuestion,
   cutQuestion,
@@ -30,9 +29,10 @@ import {
   askQuestion,
   rulesQuestion,
 } from './questions'
+import { inspectQuestion } from './saved'
 
 export { toIssue } from './issues'
-export { schemas } from './questions'
+export { schemas } from './saved'
 
 /** A line of shorthand, and the answer of the verb it asks. */
 function answerLine(question: z.output<typeof askQuestion>): Result<unknown> {

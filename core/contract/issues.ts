@@ -4,7 +4,7 @@ import { CHLORINE_DIGITS } from '#core/catalogue'
 import { HEAT_TARGETS } from '#core/heat'
 import { DIRECTIONS } from '#core/line'
 import { lengths, temperatures } from '#core/speech'
-import { CHECK_NAMES } from './questions'
+import { CHECK_NAMES } from './check-names'
 
 const isPresent = (value: unknown, path: PropertyKey[]): boolean => {
   let at = value

@@ -53,13 +53,25 @@ export function knowGist<K extends GistKind>(rules: GistRules, record: JobRecord
   KNOWN.set(record, { rules, gist })
 }
 
-function gistOf<K extends GistKind>(kind: K, rules: GistRules, record: JobRecord[K][number]): GistOf[K] {
+/** The gist of a record, where it was worked out for what it rests on now. */
+function knownOf(rules: GistRules, record: object): Known['gist'] | undefined {
   const known = KNOWN.get(record)
-  if (known && GIST_RULES.every((name) => known.rules[name] === rules[name])) return known.gist as GistOf[K]
+  return known && GIST_RULES.every((name) => known.rules[name] === rules[name]) ? known.gist : undefined
+}
+
+function gistOf<K extends GistKind>(kind: K, rules: GistRules, record: JobRecord[K][number]): GistOf[K] {
+  const known = knownOf(rules, record)
+  if (known) return known as GistOf[K]
   const gist = workGist(kind, rules, record)
   knowGist(rules, record, gist)
   return gist
 }
+
+/** What is left to work out before `gistOfJob` is quick, record by record. */
+export const gistWork = (job: JobRecord): (() => void)[] =>
+  GIST_KINDS.flatMap((kind) =>
+    job[kind].filter((record) => !knownOf(job, record)).map((record) => () => void gistOf(kind, job, record)),
+  )
 
 const OF_JOB = new WeakMap<JobRecord, JobGist>()
 

@@ -1,6 +1,6 @@
 export { BAR_PER_PSI, LITRES_PER_GALLON, MM_PER_FOOT, quantityWords, toFahrenheit, unitOf } from './figures'
 export type { QuantityName } from './figures'
-export { LOCALES } from './dates'
+export { clockWords, dateWords, LOCALES, weekdayWords } from './dates'
 export { hasMarks } from './marks'
 export {
   about,

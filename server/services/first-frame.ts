@@ -23,14 +23,45 @@ export function stageOf(pathname: string): string {
     const isHere = isStation(here) && here === id
     return `<li${isHere ? ' class="here"' : ''}><span class="note">${key}</span> <b>${name}</b></li>`
   })
-  return `<ol class="first-stage">${cells.join('')}</ol>`
+  return `<ol class="first-stage" style="--stations:${cells.length}">${cells.join('')}</ol>`
 }
+
+/** What a station is for, read while it opens. */
+const OPENS: Record<Station, string> = {
+  find: 'What this pipe is, by its measure, its print and its look.',
+  line: 'The line from fitting to fitting: lengths between, cut lengths, marks.',
+  joint: 'What joins two ends, how deep each goes, and what may not meet.',
+  cut: 'Which piece comes out of which bar, and what is left over.',
+  fix: 'Where the pipe is held, where it slides, and where it has room.',
+  make: 'Each joint step by step: the mark, the tick, the wait, the sign-off.',
+  handover: 'What was made, by whom and how: the register of the job.',
+}
+
+/** The words that stand where the page comes. */
+export function wordOf(pathname: string): string {
+  const [first, , here] = pathname.split('/').filter(Boolean)
+  if (first === 'jobs' && isStation(here)) return OPENS[here]
+  return first === undefined ? 'Your jobs, and the pipe in your hand: measure it, and it is named.' : 'Opening.'
+}
+
+const ENTRY = /<script type="module" src="(\/_nuxt\/[\w.-]+)"[^>]*><\/script>/
+
+/**
+ * Begins the app once the frame is on the screen: else a slow phone shows nothing till all of its script was read. A page
+ * that nobody sees draws no frame, and begins at once.
+ */
+export const afterInk = (head: string): string =>
+  head.replace(
+    ENTRY,
+    (_, src: string) =>
+      `<script type="module">const begin=()=>import("${src}");document.hidden?begin():requestAnimationFrame(()=>setTimeout(begin))</script>`,
+  )
 
 /** Hints in the head for the files of a page that its entry does not name itself. */
 export function hintsOf({ scripts, styles }: PageFiles, isNamed: (file: string) => boolean): string {
   const scriptLinks = scripts
     .filter((file) => !isNamed(file))
-    .map((file) => `<link rel="modulepreload" as="script" crossorigin href="/_nuxt/${file}">`)
+    .map((file) => `<link rel="modulepreload" as="script" fetchpriority="low" crossorigin href="/_nuxt/${file}">`)
   // A style that is loaded by script later stands in the page from the start: nothing shifts when it comes.
   const styleLinks = styles
     .filter((file) => !isNamed(file))

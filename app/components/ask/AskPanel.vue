@@ -98,7 +98,7 @@ const rest = (line: string) =>
         {{ rest(line) }} <kbd v-if="i === 0 && text.trim()">Tab</kbd>
       </button>
     </div>
-    <UButton v-if="becomes" data-test="ask-take" @click="keep">{{ becomes }} <kbd>Enter</kbd></UButton>
+    <RuledButton v-if="becomes" data-test="ask-take" @click="keep">{{ becomes }} <kbd>Enter</kbd></RuledButton>
   </div>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { clockWords } from '#core/speech'
 import { useElementSize, useStorage } from '@vueuse/core'
 import { getPipe } from '#core/catalogue'
 import { readDiameter, type JobRecord, type JointRecord } from '#core/record'
@@ -6,7 +7,6 @@ import { formatLength, parseLength, unitSystemOf } from '#core/units'
 import type { Entry } from '~/outbox/entry'
 import { scaleText, unitOf } from '~/reading/format'
 import { recordWords } from '~/wording/entry'
-import { clockTime } from '~/wording/times'
 import { fieldWords, valueWords } from '~/wording/values'
 
 /**
@@ -172,7 +172,7 @@ const drawnWords = computed(() => {
             </tr>
             <tr>
               <th>at</th>
-              <td>{{ own ? clockTime(entry.at) : clockTime(Date.parse(signed?.at ?? savedBy.updatedAt)) }}</td>
+              <td>{{ clockWords(own ? entry.at : (signed?.at ?? savedBy.updatedAt)) }}</td>
             </tr>
             <tr v-if="signed && !own">
               <th>signed</th>
@@ -217,20 +217,20 @@ const drawnWords = computed(() => {
               autocomplete="off"
               data-test="read-again"
               @input="problem = null" /></label
-          ><UButton type="submit">Take it</UButton>
+          ><RuledButton type="submit">Take it</RuledButton>
         </form>
         <p class="brick" role="alert">{{ problem }}</p>
         <div class="buttons">
-          <UButton size="lg" data-test="keep-mine" @click="keep('mine')"
+          <RuledButton size="lg" data-test="keep-mine" @click="keep('mine')"
             >{{ signed ? 'Sign anew:' : 'Keep' }} {{ shortly(clashes[0]?.mine, clashes[0]?.path ?? '') }},
-            {{ store.hand || 'yours' }} <kbd>1</kbd></UButton
+            {{ store.hand || 'yours' }} <kbd>1</kbd></RuledButton
           >
-          <UButton size="lg" variant="outline" data-test="keep-theirs" @click="keep('theirs')"
+          <RuledButton size="lg" variant="outline" data-test="keep-theirs" @click="keep('theirs')"
             >Keep {{ shortly(clashes[0]?.theirs, clashes[0]?.path ?? '') }},
-            {{ theirsBy === 'Another hand' ? 'the other' : theirsBy }} <kbd>2</kbd></UButton
+            {{ theirsBy === 'Another hand' ? 'the other' : theirsBy }} <kbd>2</kbd></RuledButton
           >
-          <UButton v-if="depths && !signed && !isReading" size="lg" variant="outline" @click="isReading = true"
-            >Read it again <kbd>M</kbd></UButton
+          <RuledButton v-if="depths && !signed && !isReading" size="lg" variant="outline" @click="isReading = true"
+            >Read it again <kbd>M</kbd></RuledButton
           >
         </div>
       </div>

@@ -24,13 +24,13 @@ const newsWords = computed(() => {
     <span class="t15"
       ><b>Looking.</b> {{ newsWords
       }}<span v-if="news" class="note">, {{ Math.round(news.ms / 100) / 10 }} s</span></span
-    ><UButton size="sm" variant="outline" data-test="stop-search" :disabled="!news?.best" @click="emit('stop')"
-      >Stop, take this</UButton
+    ><RuledButton size="sm" variant="outline" data-test="stop-search" :disabled="!news?.best" @click="emit('stop')"
+      >Stop, take this</RuledButton
     >
   </div>
   <div v-if="cameBack" class="band held" role="status">
     <StatusShape status="refused" :size="18" /><span class="t15">{{ cameBack }}</span
-    ><UButton size="sm" data-test="replan" @click="emit('replan')">Plan again</UButton>
+    ><RuledButton size="sm" data-test="replan" @click="emit('replan')">Plan again</RuledButton>
   </div>
   <div v-if="problem" class="band held" role="status" data-test="cut-problem">
     <StatusShape status="refused" :size="18" /><span class="t15">{{ problem }}</span>
@@ -38,7 +38,9 @@ const newsWords = computed(() => {
   <div v-if="stale.length && !isLooking" class="band held" role="status" data-test="stale">
     <StatusShape status="held" :size="18" /><span class="t15"
       >{{ stale.slice(0, 3).join('; ') }}{{ stale.length > 3 ? `; and ${stale.length - 3} more` : '' }}.</span
-    ><UButton size="sm" data-test="replan-stale" @click="emit('plan')">Plan the rest again <kbd>C</kbd></UButton>
+    ><RuledButton size="sm" data-test="replan-stale" @click="emit('plan')"
+      >Plan the rest again <kbd>C</kbd></RuledButton
+    >
   </div>
 </template>
 

@@ -124,14 +124,19 @@ function statusOf({ isSlip, done }: CutRow) {
       </p>
     </div>
     <div v-if="!sheet.result && !isPhone" class="verbs">
-      <UButton v-if="row && !row.done" class="min-h-11" data-test="tick-cut" @click="emit('tick')"
-        >{{ row.piece.name }} is cut <kbd>Space</kbd></UButton
+      <RuledButton v-if="row && !row.done" class="min-h-11" data-test="tick-cut" @click="emit('tick')"
+        >{{ row.piece.name }} is cut <kbd>Space</kbd></RuledButton
       >
-      <UButton v-if="isEvery" class="min-h-11" data-test="finish" @click="emit('finish')"
-        >Rests to the rack <kbd>Enter</kbd></UButton
+      <RuledButton v-if="isEvery" class="min-h-11" data-test="finish" @click="emit('finish')"
+        >Rests to the rack <kbd>Enter</kbd></RuledButton
       >
-      <UButton v-if="row && !row.done" variant="outline" class="min-h-11" data-test="wrong-cut" @click="emit('wrong')"
-        >Cut wrong <kbd>W</kbd></UButton
+      <RuledButton
+        v-if="row && !row.done"
+        variant="outline"
+        class="min-h-11"
+        data-test="wrong-cut"
+        @click="emit('wrong')"
+        >Cut wrong <kbd>W</kbd></RuledButton
       >
     </div>
     <div v-if="!sheet.result" class="links t14">

@@ -16,10 +16,19 @@ const emit = defineEmits<{ cut: [pipe: string]; new: [] }>()
     <p class="t20 w7">Nothing to cut yet.</p>
     <p v-if="wanted.length === 0" class="t17">Draw a line and its pieces stand here; or type pieces at the bench.</p>
     <div class="flex gap-3 flex-wrap">
-      <UButton v-for="one in wanted" :key="one.pipe" size="lg" :data-wanted="one.pipe" @click="emit('cut', one.pipe)"
-        >Cut {{ one.pieces }} {{ one.pieces === 1 ? 'piece' : 'pieces' }} of {{ getPipe(one.pipe).label }}</UButton
-      ><UButton size="lg" :variant="wanted.length ? 'outline' : 'solid'" data-test="first-sheet" @click="emit('new')"
-        >Type pieces</UButton
+      <RuledButton
+        v-for="one in wanted"
+        :key="one.pipe"
+        size="lg"
+        :data-wanted="one.pipe"
+        @click="emit('cut', one.pipe)"
+        >Cut {{ one.pieces }} {{ one.pieces === 1 ? 'piece' : 'pieces' }} of {{ getPipe(one.pipe).label }}</RuledButton
+      ><RuledButton
+        size="lg"
+        :variant="wanted.length ? 'outline' : 'solid'"
+        data-test="first-sheet"
+        @click="emit('new')"
+        >Type pieces</RuledButton
       >
     </div>
   </div>

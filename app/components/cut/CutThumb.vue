@@ -10,13 +10,16 @@ const emit = defineEmits<{ tick: []; wrong: []; finish: []; look: [row: number] 
   <div class="thumb">
     <slot v-if="isAsking" />
     <template v-else-if="row && !row.done"
-      ><UButton size="xl" class="flex-1" data-test="tick-cut" @click="emit('tick')">{{ row.piece.name }} is cut</UButton
-      ><UButton size="xl" variant="outline" data-test="wrong-cut" @click="emit('wrong')">Wrong</UButton></template
+      ><RuledButton size="xl" class="flex-1" data-test="tick-cut" @click="emit('tick')"
+        >{{ row.piece.name }} is cut</RuledButton
+      ><RuledButton size="xl" variant="outline" data-test="wrong-cut" @click="emit('wrong')"
+        >Wrong</RuledButton
+      ></template
     >
-    <UButton v-else-if="next < 0" size="xl" class="flex-1" data-test="finish" @click="emit('finish')"
-      >Rests to the rack</UButton
+    <RuledButton v-else-if="next < 0" size="xl" class="flex-1" data-test="finish" @click="emit('finish')"
+      >Rests to the rack</RuledButton
     >
-    <UButton v-else size="xl" class="flex-1" @click="emit('look', next)">To the next cut</UButton>
+    <RuledButton v-else size="xl" class="flex-1" @click="emit('look', next)">To the next cut</RuledButton>
   </div>
 </template>
 

@@ -35,9 +35,9 @@ const words = computed(() => {
       </li>
     </ul>
     <div class="flex gap-3">
-      <UButton v-if="pieces.pieces.length" size="lg" data-test="plan" @click="emit('plan')"
-        >Plan the cuts <kbd>C</kbd></UButton
-      ><UButton v-else size="lg" data-test="to-pieces" @click="emit('pieces')">To the pieces</UButton>
+      <RuledButton v-if="pieces.pieces.length" size="lg" data-test="plan" @click="emit('plan')"
+        >Plan the cuts <kbd>C</kbd></RuledButton
+      ><RuledButton v-else size="lg" data-test="to-pieces" @click="emit('pieces')">To the pieces</RuledButton>
     </div>
   </div>
 </template>

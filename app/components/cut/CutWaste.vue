@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { FinishedSheet } from '#core/acts'
 import { trueSum, type CutSum } from '#core/cutting'
+import { compareText } from '#core/base'
 import type { CutRecord, JobRecord } from '#core/record'
 import { formatLength, type UnitSystem } from '#core/units'
 import { dayTime } from '~/wording/times'
@@ -23,7 +24,7 @@ const finished = computed(() =>
     ...others.value,
     ...props.job.cuts.flatMap(({ number, result }) => (result ? [{ job: props.job, number, result }] : [])),
   ]
-    .sort((a, b) => b.result.at.localeCompare(a.result.at))
+    .sort((a, b) => compareText(b.result.at, a.result.at))
     .slice(0, MOST_SHEETS),
 )
 const shown = computed(() => {

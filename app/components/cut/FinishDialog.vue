@@ -123,9 +123,9 @@ function finish() {
       </p>
       <p v-if="problem" class="brick t15" role="status">{{ problem }}</p>
       <div class="flex gap-3 mt-4">
-        <UButton size="lg" data-test="finish-yes" :disabled="issues.some(Boolean)" @click="finish"
-          >Rack them, close the sheet</UButton
-        ><UButton size="lg" variant="outline" @click="open = false">Not yet</UButton>
+        <RuledButton size="lg" data-test="finish-yes" :disabled="issues.some(Boolean)" @click="finish"
+          >Rack them, close the sheet</RuledButton
+        ><RuledButton size="lg" variant="outline" @click="open = false">Not yet</RuledButton>
       </div>
     </template>
   </FrameModal>

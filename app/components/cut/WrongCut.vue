@@ -38,8 +38,8 @@ async function keep() {
         data-test="wrong-length"
         @keydown.esc="isOpen = false"
     /></label>
-    <UButton type="submit" :size="narrow ? 'xl' : 'md'" data-test="wrong-keep">Enter it</UButton>
-    <UButton v-if="narrow" size="xl" variant="outline" @click="isOpen = false">Not so</UButton>
+    <RuledButton type="submit" :size="narrow ? 'xl' : 'md'" data-test="wrong-keep">Enter it</RuledButton>
+    <RuledButton v-if="narrow" size="xl" variant="outline" @click="isOpen = false">Not so</RuledButton>
     <p v-if="issue || !narrow" class="t14 wide" :class="issue ? 'brick' : 'note'" role="status">
       {{
         issue ??

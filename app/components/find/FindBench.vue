@@ -77,7 +77,7 @@ onMounted(() => {
   <div v-if="!find" class="p-6 space-y-4 max-w-[560px]">
     <PipeEnd :mm="null" :spread="0" :pipe="null" :system="system" :width="narrow ? 340 : 520" by="" />
     <p class="t20 w7">Nothing found yet.</p>
-    <UButton data-test="first-find" @click="addFind">Measure the first pipe</UButton>
+    <RuledButton data-test="first-find" @click="addFind">Measure the first pipe</RuledButton>
   </div>
   <template v-else>
     <div class="finds" role="group" aria-label="Finds on this job">
@@ -166,18 +166,20 @@ onMounted(() => {
           @again="(name) => list?.openCheck(name)" />
         <p v-else class="p-6 note">Answer any check, in any order. What it could be stands here, likeliest first.</p>
         <div v-if="find.pipe && !narrow && !isGas" class="px-6 pb-4">
-          <UButton data-test="to-joint" @click="toJoint">Join this pipe</UButton>
+          <RuledButton data-test="to-joint" @click="toJoint">Join this pipe</RuledButton>
         </div>
       </div>
-      <FindKept
-        :job="job"
-        :find="find"
-        :resting="resting"
-        :photo-problem="photoProblem"
-        class="kept"
-        @notes="(notes) => change({ notes })"
-        @photo="addPhoto"
-        @drop="dropPhoto" />
+      <InTurn
+        ><FindKept
+          :job="job"
+          :find="find"
+          :resting="resting"
+          :photo-problem="photoProblem"
+          class="kept"
+          @notes="(notes) => change({ notes })"
+          @photo="addPhoto"
+          @drop="dropPhoto"
+      /></InTurn>
       <HazardBand
         v-if="answer && answer.cautions.length && !isBare"
         class="hazards"

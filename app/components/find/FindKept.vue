@@ -127,12 +127,16 @@ useKeys({ i: () => input.value?.click() })
       <template #body>
         <img v-if="photo" :src="addressOf(photo)" :alt="photo.name" class="large" />
         <div v-if="photo" class="flex gap-3 mt-3">
-          <UButton v-if="dropping !== photo.id" variant="outline" data-test="drop-photo" @click="dropping = photo.id"
-            >Take it off</UButton
+          <RuledButton
+            v-if="dropping !== photo.id"
+            variant="outline"
+            data-test="drop-photo"
+            @click="dropping = photo.id"
+            >Take it off</RuledButton
           >
           <template v-else
-            ><UButton data-test="drop-photo-sure" @click="drop(photo.id)">Take it off for good</UButton
-            ><UButton variant="outline" @click="dropping = null">Keep it</UButton></template
+            ><RuledButton data-test="drop-photo-sure" @click="drop(photo.id)">Take it off for good</RuledButton
+            ><RuledButton variant="outline" @click="dropping = null">Keep it</RuledButton></template
           >
         </div>
       </template>

@@ -54,15 +54,17 @@ watch(
     <div v-else-if="stop" class="stops">
       <StopKeys :question="stop" size="xl" @answer="emit('stop', $event)" />
     </div>
-    <UButton v-else-if="isSettled" size="xl" block data-test="to-joint" @click="emit('joint')">Join this pipe</UButton>
+    <RuledButton v-else-if="isSettled" size="xl" block data-test="to-joint" @click="emit('joint')"
+      >Join this pipe</RuledButton
+    >
     <ThumbKeys
       v-else-if="settling"
       :settling="settling"
       :region="region"
       @answer="(name, value) => emit('answer', name, value)"
       @more="emit('more', $event)" />
-    <UButton v-else-if="leading" size="xl" block data-test="thumb-keep" @click="emit('keep', leading.pipe)"
-      >Keep as {{ leading.label }}</UButton
+    <RuledButton v-else-if="leading" size="xl" block data-test="thumb-keep" @click="emit('keep', leading.pipe)"
+      >Keep as {{ leading.label }}</RuledButton
     >
   </div>
 </template>

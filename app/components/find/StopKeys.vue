@@ -8,7 +8,7 @@ const emit = defineEmits<{ answer: [answers: Partial<FindBody['answers']>] }>()
 </script>
 
 <template>
-  <UButton
+  <RuledButton
     v-for="(key, i) in question.keys"
     :key="key.test"
     :size="size ?? 'lg'"
@@ -16,7 +16,7 @@ const emit = defineEmits<{ answer: [answers: Partial<FindBody['answers']>] }>()
     :class="{ stopkey: key.isStop }"
     :data-test="key.test"
     @click="emit('answer', key.answers)"
-    >{{ key.words }} <kbd v-if="i === 0 && size !== 'xl'">Y</kbd></UButton
+    >{{ key.words }} <kbd v-if="i === 0 && size !== 'xl'">Y</kbd></RuledButton
   >
 </template>
 

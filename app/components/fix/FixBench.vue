@@ -99,7 +99,9 @@ useKeys({
     </svg>
     <p class="t20 w7">{{ line ? 'This line has no leg that can be laid yet.' : 'Nothing to fix yet.' }}</p>
     <p>Draw a line and its supports stand here by the code.</p>
-    <UButton :to="{ path: `/jobs/${job.slug}/line`, query: line ? { line: line.id } : {} }">Draw the line</UButton>
+    <RuledButton :to="{ path: `/jobs/${job.slug}/line`, query: line ? { line: line.id } : {} }"
+      >Draw the line</RuledButton
+    >
   </div>
   <div v-else class="bench">
     <div ref="left" class="left">
@@ -161,8 +163,8 @@ useKeys({
             not fixed after all
           </button>
         </p>
-        <UButton v-if="!support.fixedAt && !narrow" size="lg" block data-test="fix-it" @click="fixIt"
-          >{{ support.name }} is fixed <kbd>Space</kbd></UButton
+        <RuledButton v-if="!support.fixedAt && !narrow" size="lg" block data-test="fix-it" @click="fixIt"
+          >{{ support.name }} is fixed <kbd>Space</kbd></RuledButton
         >
         <p v-else-if="done === supports.length" class="verd w7 flex gap-2 items-center">
           <StatusShape status="proved" :size="18" /> Every support of this line is fixed.
@@ -211,16 +213,18 @@ useKeys({
     </div>
     <template v-if="narrow">
       <div class="thumb">
-        <UButton size="xl" variant="outline" :disabled="at <= 0" data-test="support-back" @click="look(at - 1)"
-          >Back</UButton
-        ><UButton
+        <RuledButton size="xl" variant="outline" :disabled="at <= 0" data-test="support-back" @click="look(at - 1)"
+          >Back</RuledButton
+        ><RuledButton
           size="xl"
           class="flex-1"
           :disabled="!support || support.fixedAt !== null"
           data-test="fix-it"
           @click="fixIt"
-          >{{ support?.name }} is fixed</UButton
-        ><UButton size="xl" variant="outline" data-test="open-fix-panels" @click="isPanelOpen = true">More</UButton>
+          >{{ support?.name }} is fixed</RuledButton
+        ><RuledButton size="xl" variant="outline" data-test="open-fix-panels" @click="isPanelOpen = true"
+          >More</RuledButton
+        >
       </div>
       <FrameSheet
         v-model:open="isPanelOpen"

@@ -82,8 +82,8 @@ function bring() {
               : ''
           }}.
         </p>
-        <UButton v-if="stands.moves.length" data-test="bring-opposite" @click="bring"
-          >Bring {{ stands.moves.length }} opposite</UButton
+        <RuledButton v-if="stands.moves.length" data-test="bring-opposite" @click="bring"
+          >Bring {{ stands.moves.length }} opposite</RuledButton
         >
         <p v-else class="note t14">
           Nothing left to move. Offer both pieces up before the first is marked: one line across both.

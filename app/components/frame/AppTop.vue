@@ -11,6 +11,9 @@ const { theme, flip } = useTheme()
 const keysOpen = useState('keys-open', () => false)
 const jobOpen = useState<string | null>('job-open', () => null)
 const router = useRouter()
+const route = useRoute()
+/** The job in the address, before it is read. */
+const slug = computed(() => props.job?.slug ?? (typeof route.params.job === 'string' ? route.params.job : null))
 /** Sheets are brought when they are first opened. */
 const wasOpen = {
   keys: useEver(() => keysOpen.value),
@@ -29,7 +32,7 @@ useKeys({
     if (props.job && !store.isLoose(props.job.id)) jobOpen.value = props.job.slug
   },
   v: () => {
-    if (props.job) void router.push(`/jobs/${props.job.slug}/kit`)
+    if (slug.value) void router.push(`/jobs/${slug.value}/kit`)
   },
 })
 </script>
@@ -93,7 +96,7 @@ useKeys({
           <path d="M0-7A7 7 0 0 0 0 7Z" fill="var(--ink)" />
         </svg>
       </button>
-      <NuxtLink v-if="job" :to="`/jobs/${job.slug}/kit`" class="flip t14"
+      <NuxtLink v-if="slug" :to="`/jobs/${slug}/kit`" class="flip t14"
         ><span class="kit">kit</span> <kbd class="only-wide">V</kbd></NuxtLink
       >
       <NuxtLink to="/sizes" class="flip keys t14"><span>sizes</span> <kbd>Z</kbd></NuxtLink>
@@ -166,7 +169,7 @@ useKeys({
 }
 .state {
   min-height: 44px;
-  min-width: 44px;
+  min-width: 52px;
   display: flex;
   gap: 5px;
   align-items: center;

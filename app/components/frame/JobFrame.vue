@@ -16,18 +16,24 @@ const clashes = computed(() => store.clashes.filter((entry) => entry.job === pro
 const putOff = ref<string | null>(null)
 const isKeeping = ref(false)
 const clash = computed(() => clashes.value.find(({ key }) => key !== putOff.value))
-const stations = computed(() => (props.job ? stationViews(rules().gistOfJob(props.job), props.here, props.detail) : []))
+/** How far the job is at each station takes a while to work out: the line of their names stands first. */
+const gist = useGist(() => props.job)
+const route = useRoute()
+const stations = computed(() =>
+  gist.value
+    ? stationViews(gist.value, props.here, props.detail)
+    : stationNames(String(route.params.job), props.here, props.detail),
+)
 </script>
 
 <template>
   <div class="frame" :class="{ footed: job && store.lastDone(job.id) }">
     <AppTop :job="job" />
-    <StageLine v-if="job" :key="job.slug" :stations="stations" />
-    <div v-else class="stage-empty" />
+    <StageLine v-if="job || !missing" :key="String(route.params.job)" :stations="stations" />
     <div v-if="job && store.isLoose(job.id)" class="held loose" data-test="loose-band">
       <StatusShape status="dry-fitted" :size="16" />
       <span><b>In no job yet.</b> It is kept on this tablet alone.</span>
-      <UButton variant="outline" data-test="keep-loose" @click="isKeeping = true">Keep to a job</UButton>
+      <RuledButton variant="outline" data-test="keep-loose" @click="isKeeping = true">Keep to a job</RuledButton>
       <KeepLoose v-model:open="isKeeping" :job="job" />
     </div>
     <main class="work">
@@ -42,7 +48,7 @@ const stations = computed(() => (props.job ? stationViews(rules().gistOfJob(prop
       </template>
       <div v-else-if="missing" class="p-6 space-y-4">
         <p class="t20 flex items-center gap-2"><StatusShape status="refused" :size="20" /> {{ missing }}</p>
-        <UButton to="/" variant="outline">All jobs</UButton>
+        <RuledButton to="/" variant="outline">All jobs</RuledButton>
       </div>
     </main>
     <TakeBack v-if="job && !clash" :key="`back ${job.id}`" :job="job" />
@@ -55,10 +61,6 @@ const stations = computed(() => (props.job ? stationViews(rules().gistOfJob(prop
   min-height: 100dvh;
   display: flex;
   flex-direction: column;
-}
-.stage-empty {
-  height: 56px;
-  border-bottom: 1px solid var(--rule);
 }
 .held {
   display: flex;
@@ -77,12 +79,6 @@ const stations = computed(() => (props.job ? stationViews(rules().gistOfJob(prop
   display: flex;
   flex-direction: column;
   min-height: 0;
-}
-/* As high as the stage line that comes in its place. */
-@media (max-width: 899px) {
-  .stage-empty {
-    height: 58px;
-  }
 }
 /* What sticks to the foot of a bench stands above the line that takes back. */
 @media (min-width: 900px) {

@@ -67,10 +67,10 @@ const sentence = computed(() => {
             <div v-if="entry.state === 'refused'" class="reason">
               <p>{{ entry.issue?.message }}</p>
               <div class="flex gap-3 mt-2">
-                <UButton v-if="canRetry(entry)" data-test="retry" @click="store.retry(entry.key)">{{
+                <RuledButton v-if="canRetry(entry)" data-test="retry" @click="store.retry(entry.key)">{{
                   retryWords(entry)
-                }}</UButton><UButton variant="outline" data-test="let-go" @click="store.letGo(entry.key)"
-                  >Let it go</UButton
+                }}</RuledButton><RuledButton variant="outline" data-test="let-go" @click="store.letGo(entry.key)"
+                  >Let it go</RuledButton
                 >
               </div>
             </div>
@@ -78,8 +78,12 @@ const sentence = computed(() => {
         </ul>
         <template v-if="store.recent.length">
           <h3 class="zone-heading">Lately</h3>
-          <UButton v-if="last?.back" variant="outline" data-test="take-back-lately" @click="store.takeBack(last.job)"
-            >Take back: {{ last.words }}</UButton
+          <RuledButton
+            v-if="last?.back"
+            variant="outline"
+            data-test="take-back-lately"
+            @click="store.takeBack(last.job)"
+            >Take back: {{ last.words }}</RuledButton
           >
           <RecentFates />
         </template>

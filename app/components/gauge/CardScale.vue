@@ -54,7 +54,7 @@ const region = useRegion()
       </p>
       <StepKeys what="card outline" @step="step" />
       <p v-if="problem" class="brick w6" role="alert">{{ problem }}</p>
-      <UButton size="xl" data-test="card-fits" @click="take">The card fits <kbd>Enter</kbd></UButton>
+      <RuledButton size="xl" data-test="card-fits" @click="take">The card fits <kbd>Enter</kbd></RuledButton>
       <p class="note t14">
         Once for this screen, kept on this device. Card: ISO/IEC 7810, size ID-1,
         {{ region === 'us' ? '3.370 × 2.125 in (85.60 × 53.98 mm)' : '85.60 × 53.98 mm' }}.

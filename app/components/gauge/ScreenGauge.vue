@@ -95,8 +95,8 @@ useKeys({
           </button>
         </li>
       </ul>
-      <UButton v-if="canTake" size="xl" data-test="take-gauge" @click="take"
-        >Take {{ formatReading(mm, system) }} {{ unitOf(system) }} <kbd>Enter</kbd></UButton
+      <RuledButton v-if="canTake" size="xl" data-test="take-gauge" @click="take"
+        >Take {{ formatReading(mm, system) }} {{ unitOf(system) }} <kbd>Enter</kbd></RuledButton
       >
       <p class="note t14">
         Good to about {{ diameterText(0.35, system) }} (ours). Goes to {{ diameterText(most, system) }} on this screen.

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { compareText } from '#core/base'
 import {
   shiftedEnds,
   standingSignoff,
@@ -43,7 +44,7 @@ const log = computed(() =>
         reopened: joint.reopenings.find((one) => one.signoff === signoff.id),
       })),
     )
-    .sort((a, b) => b.signoff.at.localeCompare(a.signoff.at)),
+    .sort((a, b) => compareText(b.signoff.at, a.signoff.at)),
 )
 const isShifted = (joint: JointRecord) => shiftedEnds(props.job, joint).length > 0
 const clashRecord = (clash: ClashRecord) =>

@@ -166,7 +166,7 @@ const isBare = computed(() => (answer.value?.findings.length ?? 0) === 0)
               autocomplete="off"
               placeholder="under the sink"
               data-test="look-place" /></label
-          ><UButton type="submit" data-test="keep-look">Keep this look</UButton>
+          ><RuledButton type="submit" data-test="keep-look">Keep this look</RuledButton>
         </form>
         <p v-if="keepProblem" class="brick t14" role="alert">{{ keepProblem }}</p>
         <button type="button" class="underline note min-h-11 t14" @click="clear">Look at another one</button>

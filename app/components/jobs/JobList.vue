@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useDebounceFn, useNow, useWindowSize } from '@vueuse/core'
+import { useDebounceFn, useNow, useResizeObserver, useWindowSize } from '@vueuse/core'
 import { useWindowVirtualizer } from '@tanstack/vue-virtual'
 import { SHELVES, type Shelf } from '#core/record'
 import { gapLink } from '~/reading/gap-link'
@@ -21,6 +21,12 @@ const field = useTemplateRef<HTMLInputElement>('field')
 const top = useTemplateRef<HTMLElement>('top')
 const first = computed(() => list.totals)
 
+/** What stands above the rows, px: told once the page is laid out, so that it is never laid out for this alone. */
+const above = ref(0)
+useResizeObserver(top, () => {
+  above.value = top.value?.offsetTop ?? 0
+})
+
 /** Row heights, px: as the pictures have them. */
 const height = (index: number): number => {
   if (!narrow.value) return 56
@@ -31,7 +37,7 @@ const virtual = useWindowVirtualizer(
     count: rows.value.length,
     estimateSize: height,
     overscan: 6,
-    scrollMargin: top.value?.offsetTop ?? 0,
+    scrollMargin: above.value,
     getItemKey: (index: number) => rows.value[index]!.id,
   })),
 )
@@ -158,8 +164,8 @@ const empty = computed(() => {
             @input="search"
             @keydown.esc.stop="clear"
         /></label>
-        <UButton class="only-wide" variant="outline" data-test="new-job" @click="isNewOpen = true"
-          >New job <kbd>N</kbd></UButton
+        <RuledButton class="only-wide" variant="outline" data-test="new-job" @click="isNewOpen = true"
+          >New job <kbd>N</kbd></RuledButton
         >
       </div>
       <ShelfTabs @open="open" @mine="mine" />
@@ -211,16 +217,17 @@ const empty = computed(() => {
       </span>
       <span class="only-wide t14 where">{{ inSight }}</span>
       <span class="thumb only-narrow">
-        <UButton size="xl" variant="outline" data-test="new-job-thumb" @click="isNewOpen = true">New job</UButton>
-        <UButton size="xl" variant="outline" color="neutral" :aria-pressed="list.query.isMine" @click="mine"
-          >Mine: {{ first.mine }}</UButton
+        <RuledButton size="xl" variant="outline" data-test="new-job-thumb" @click="isNewOpen = true"
+          >New job</RuledButton
         >
-        <UButton
+        <RuledButton size="xl" variant="outline" :aria-pressed="list.query.isMine" @click="mine"
+          >Mine: {{ first.mine }}</RuledButton
+        >
+        <RuledButton
           size="xl"
           variant="outline"
-          color="neutral"
           @click="list.ask({ order: list.query.order === 'name' ? 'newest' : 'name' })"
-          >{{ list.query.order === 'name' ? 'Newest' : 'By name' }}</UButton
+          >{{ list.query.order === 'name' ? 'Newest' : 'By name' }}</RuledButton
         >
       </span>
     </div>

@@ -148,17 +148,17 @@ async function archive() {
           /></label>
         </div>
         <div class="flex flex-wrap gap-3">
-          <UButton variant="outline" data-test="archive-job" @click="archive">{{
+          <RuledButton variant="outline" data-test="archive-job" @click="archive">{{
             job.archivedAt === null ? 'To the archive' : 'Out of the archive'
-          }}</UButton>
-          <UButton variant="outline" data-test="copy-job" @click="copy">Copy as a new job</UButton>
+          }}</RuledButton>
+          <RuledButton variant="outline" data-test="copy-job" @click="copy">Copy as a new job</RuledButton>
         </div>
         <p class="note t14">
           A copy has the lines, joints and kit of this one, and nothing that was measured, made or signed.
         </p>
         <div class="border-t border-[var(--hair)] pt-4">
-          <UButton v-if="!isDeleting" variant="ghost" color="error" data-test="delete-job" @click="isDeleting = true"
-            >Delete it</UButton
+          <RuledButton v-if="!isDeleting" variant="danger" data-test="delete-job" @click="isDeleting = true"
+            >Delete it</RuledButton
           >
           <form v-else class="space-y-3" @submit.prevent="drop">
             <p>
@@ -171,8 +171,8 @@ async function archive() {
               ><span class="t14 note">Type its name, {{ job.name }}</span
               ><input v-model="typed" class="plain-input t20" maxlength="80" autocomplete="off" data-test="delete-name"
             /></label>
-            <UButton type="submit" color="error" :disabled="typed.trim() !== job.name.trim()" data-test="delete-now"
-              >Delete {{ job.name }}</UButton
+            <RuledButton type="submit" :disabled="typed.trim() !== job.name.trim()" data-test="delete-now"
+              >Delete {{ job.name }}</RuledButton
             >
           </form>
         </div>

@@ -177,15 +177,15 @@ useKeys({
       </div>
       <div>
         <h3 class="t20">You have a whole job</h3>
-        <UButton block variant="outline" data-test="new-job" @click="isNewOpen = true"
-          >Start a job <kbd class="only-wide">N</kbd></UButton
+        <RuledButton block variant="outline" data-test="new-job" @click="isNewOpen = true"
+          >Start a job <kbd class="only-wide">N</kbd></RuledButton
         >
         <p class="note t14">Name and place, nothing else. It runs left to right along the pipe below.</p>
       </div>
       <div>
         <h3 class="t20">You only want to look</h3>
-        <UButton block variant="outline" color="neutral" :loading="isLoading" data-test="demo" @click="demo"
-          >Open the demo, 4 jobs <kbd class="only-wide">D</kbd></UButton
+        <RuledButton block variant="outline" :loading="isLoading" data-test="demo" @click="demo"
+          >Open the demo, 4 jobs <kbd class="only-wide">D</kbd></RuledButton
         >
         <p class="note t14">Four made-up places. Each is deleted like any job.</p>
       </div>

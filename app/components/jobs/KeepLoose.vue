@@ -65,7 +65,7 @@ async function into(slug: string) {
           ><input v-model="place" class="plain-input t17" maxlength="120"
         /></label>
         <p class="brick min-h-5" role="alert">{{ problem }}</p>
-        <UButton type="submit">Start the job with it</UButton>
+        <RuledButton type="submit">Start the job with it</RuledButton>
       </form>
       <template v-if="jobs.length">
         <p class="zone-heading mt-6">Or to one there is</p>

@@ -15,7 +15,7 @@ const isKeeping = ref(false)
       <b class="t17">{{ found?.typed ? `${found.typed} measured` : 'Work in no job yet' }}</b>
       <span class="note t14">kept on this tablet alone: {{ next.words.toLowerCase() }}</span>
     </NuxtLink>
-    <UButton variant="outline" data-test="keep-loose" @click="isKeeping = true">Keep to a job</UButton>
+    <RuledButton variant="outline" data-test="keep-loose" @click="isKeeping = true">Keep to a job</RuledButton>
     <KeepLoose v-model:open="isKeeping" :job="job" />
   </div>
 </template>

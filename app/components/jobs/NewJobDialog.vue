@@ -68,8 +68,10 @@ async function measure() {
         </div>
         <p id="new-job-problem" class="brick min-h-5" role="alert">{{ problem }}</p>
         <div class="flex flex-wrap gap-3">
-          <UButton type="submit">Start the job</UButton>
-          <UButton variant="ghost" data-test="measure-first" @click="measure">Only measure a pipe, no job yet</UButton>
+          <RuledButton type="submit">Start the job</RuledButton>
+          <RuledButton variant="ghost" data-test="measure-first" @click="measure"
+            >Only measure a pipe, no job yet</RuledButton
+          >
         </div>
       </form>
     </template>

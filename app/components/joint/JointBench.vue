@@ -117,7 +117,7 @@ const missingEnds = computed(() => {
   <p v-if="isStarting" class="p-6 note">Starting the joint.</p>
   <div v-else-if="!joint" class="p-6 space-y-4">
     <p class="t20 w7">No joint yet.</p>
-    <UButton data-test="first-joint" @click="addJoint()">Start the first joint</UButton>
+    <RuledButton data-test="first-joint" @click="addJoint()">Start the first joint</RuledButton>
   </div>
   <div v-else class="bench">
     <div ref="table" class="table">
@@ -228,17 +228,17 @@ const missingEnds = computed(() => {
     </aside>
     <template v-else-if="way">
       <div class="thumb">
-        <UButton
+        <RuledButton
           size="xl"
           class="flex-1"
           :disabled="isSigned || needsDay || way.id === joint.wayId"
           data-test="take-way"
           @click="take(way.id)"
-          >{{ way.id === joint.wayId ? `Way ${at + 1} is taken` : `Take way ${at + 1}` }}</UButton><UButton
+          >{{ way.id === joint.wayId ? `Way ${at + 1} is taken` : `Take way ${at + 1}` }}</RuledButton><RuledButton
           size="xl"
           variant="outline"
           @click="isWorkingOpen = true"
-          >Working</UButton
+          >Working</RuledButton
         >
       </div>
       <FrameSheet v-model:open="isWorkingOpen" side="bottom" title="Working" description="Depths, order list, cautions"

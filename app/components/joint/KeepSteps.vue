@@ -52,8 +52,10 @@ const lost = computed(() => {
           </ul>
         </div>
         <div class="flex gap-3 flex-wrap">
-          <UButton size="xl" data-test="put-aside" @click="answer(true)">Put them aside</UButton
-          ><UButton size="xl" variant="outline" data-test="keep" @click="answer(false)">Leave it as it is</UButton>
+          <RuledButton size="xl" data-test="put-aside" @click="answer(true)">Put them aside</RuledButton
+          ><RuledButton size="xl" variant="outline" data-test="keep" @click="answer(false)"
+            >Leave it as it is</RuledButton
+          >
         </div>
       </div>
     </template>

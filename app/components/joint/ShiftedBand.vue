@@ -21,10 +21,10 @@ const emit = defineEmits<{ follow: [one: Shifted, takesIt: boolean] }>()
       >
     </p>
     <span v-if="!isSigned" class="keys">
-      <UButton v-if="one.now" data-test="follow" @click="emit('follow', one, true)"
-        >Take {{ getPipe(one.now).label }}</UButton
+      <RuledButton v-if="one.now" data-test="follow" @click="emit('follow', one, true)"
+        >Take {{ getPipe(one.now).label }}</RuledButton
       >
-      <UButton variant="outline" data-test="stay" @click="emit('follow', one, false)">Leave it</UButton>
+      <RuledButton variant="outline" data-test="stay" @click="emit('follow', one, false)">Leave it</RuledButton>
     </span>
   </div>
 </template>

@@ -252,8 +252,8 @@ function showMargin() {
       </ul>
     </div>
     <div class="take">
-      <UButton v-if="!isSigned" :disabled="taken || needsDay" data-test="take-way" @click="emit('take')"
-        >{{ taken ? `Way ${index + 1} is taken` : `Take way ${index + 1}` }} <kbd v-if="!taken">Enter</kbd></UButton
+      <RuledButton v-if="!isSigned" :disabled="taken || needsDay" data-test="take-way" @click="emit('take')"
+        >{{ taken ? `Way ${index + 1} is taken` : `Take way ${index + 1}` }} <kbd v-if="!taken">Enter</kbd></RuledButton
       >
       <p v-else class="note">Signed off: its way stays as it was made.</p>
       <slot />

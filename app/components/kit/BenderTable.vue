@@ -226,7 +226,7 @@ const length = (mm: number) => formatLength(mm, system.value)
         {{ diameterText(read.bend.left.cut, system) }} on a cut with one right angle. A longer piece tells no more; a
         second bend halves it.
       </p>
-      <UButton class="mt-2" data-test="bender-keep" @click="keep">Keep this bender</UButton>
+      <RuledButton class="mt-2" data-test="bender-keep" @click="keep">Keep this bender</RuledButton>
     </template>
     <p v-else class="note t14">
       Mark a straight piece at {{ length(isInch ? 101.6 : 100) }} and {{ length(isInch ? 508 : 500) }}, set the hook at

@@ -160,7 +160,7 @@ const drop = (fitting: FittingRecord) =>
         ><span class="note t13">take-out</span
         ><input v-model="typed.takeOut" class="plain-input t15" maxlength="40" data-test="fitting-takeout"
       /></label>
-      <UButton type="submit" data-test="add-fitting">Add</UButton>
+      <RuledButton type="submit" data-test="add-fitting">Add</RuledButton>
     </form>
     <p class="brick t14 min-h-5" role="alert" data-test="fitting-problem">{{ problem }}</p>
   </section>

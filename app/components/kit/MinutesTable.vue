@@ -111,7 +111,7 @@ const drop = (at: number) =>
         ><span class="note t13">wait</span
         ><input v-model="typed.wait" class="plain-input t15" maxlength="8" inputmode="decimal" data-test="minutes-wait"
       /></label>
-      <UButton type="submit" data-test="add-minutes">Add</UButton>
+      <RuledButton type="submit" data-test="add-minutes">Add</RuledButton>
     </form>
     <p class="brick t14 min-h-5" role="alert" data-test="minutes-problem">{{ problem }}</p>
   </section>

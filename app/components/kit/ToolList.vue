@@ -68,7 +68,7 @@ const setCold = (method: Method, text: string) =>
     <h2 class="zone-heading">Tools on the van</h2>
     <template v-if="tools === null">
       <p class="t17 mt-2">Nothing is said of the tools: every method counts as there.</p>
-      <UButton class="mt-3" data-test="name-tools" @click="emit('change', [])">Name what is on the van</UButton>
+      <RuledButton class="mt-3" data-test="name-tools" @click="emit('change', [])">Name what is on the van</RuledButton>
     </template>
     <template v-else>
       <ul>

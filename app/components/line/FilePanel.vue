@@ -91,10 +91,10 @@ function take(how: 'begin' | 'replace') {
         <li v-if="bad.length > 30">and {{ bad.length - 30 }} more</li>
       </ul>
       <div class="flex gap-3 mt-2 flex-wrap">
-        <UButton data-test="import-begin" @click="take('begin')">Put it in as a new line</UButton
-        ><UButton variant="outline" data-test="import-replace" @click="take('replace')"
-          >In place of L{{ line.number }}</UButton
-        ><UButton variant="outline" @click="found = null">Leave it</UButton>
+        <RuledButton data-test="import-begin" @click="take('begin')">Put it in as a new line</RuledButton
+        ><RuledButton variant="outline" data-test="import-replace" @click="take('replace')"
+          >In place of L{{ line.number }}</RuledButton
+        ><RuledButton variant="outline" @click="found = null">Leave it</RuledButton>
       </div>
     </div>
   </section>

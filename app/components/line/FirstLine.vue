@@ -9,6 +9,6 @@ const emit = defineEmits<{ add: [] }>()
       <path d="M10 40L90 86V20L250 110" class="l-hidden" />
     </svg>
     <p class="t20 w7">No line yet. A line is a run of pipe: legs, corners, branches.</p>
-    <UButton data-test="first-line" @click="emit('add')">Draw the first line</UButton>
+    <RuledButton data-test="first-line" @click="emit('add')">Draw the first line</RuledButton>
   </div>
 </template>

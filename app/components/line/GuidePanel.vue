@@ -176,13 +176,13 @@ function begin() {
         >
       </p>
       <p v-else-if="shown.keep" class="mt-3">
-        <UButton variant="outline" :disabled="wrong !== null" data-test="keep-task" @click="keep"
+        <RuledButton variant="outline" :disabled="wrong !== null" data-test="keep-task" @click="keep"
           >Keep its {{ shown.keep.slips.count > 1 ? 'slip joints' : 'slip joint' }} and
-          {{ shown.keep.pieces.count > 1 ? 'pieces' : 'piece' }}</UButton
+          {{ shown.keep.pieces.count > 1 ? 'pieces' : 'piece' }}</RuledButton
         >
       </p>
       <div v-if="shown.line" class="flex gap-3 mt-3 flex-wrap items-center">
-        <UButton :disabled="wrong !== null" data-test="guide-begin" @click="begin">Draw this line</UButton
+        <RuledButton :disabled="wrong !== null" data-test="guide-begin" @click="begin">Draw this line</RuledButton
         ><button
           v-if="line.legs.length"
           type="button"

@@ -83,7 +83,7 @@ const mm = (value: number) =>
       <div class="text-right">
         <b class="t26 copper"><TapeFigure :mm="way.cut" :system="system" /></b> <span class="note t13">cut</span>
       </div>
-      <UButton variant="outline" @click="emit('take', way.legs)">Take it</UButton>
+      <RuledButton variant="outline" @click="emit('take', way.legs)">Take it</RuledButton>
     </li>
   </ul>
 </template>

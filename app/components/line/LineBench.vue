@@ -252,8 +252,10 @@ useKeys({
     </aside>
     <template v-else>
       <div class="thumb">
-        <UButton size="xl" class="flex-1" data-test="next-piece" @click="nextPiece">Next piece</UButton
-        ><UButton size="xl" variant="outline" data-test="open-working" @click="isPanelOpen = true">Working</UButton>
+        <RuledButton size="xl" class="flex-1" data-test="next-piece" @click="nextPiece">Next piece</RuledButton
+        ><RuledButton size="xl" variant="outline" data-test="open-working" @click="isPanelOpen = true"
+          >Working</RuledButton
+        >
       </div>
       <FrameSheet
         v-model:open="isPanelOpen"

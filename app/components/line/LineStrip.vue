@@ -75,7 +75,7 @@ const marksWords = computed(() => {
       :is-reversed="isReversed"
       :is-phone="narrow"
       :school="school" />
-    <p v-if="narrow && marksWords" class="t14 marks" data-test="phone-marks">{{ marksWords }}</p>
+    <p v-if="narrow && marksWords && stripWidth > 0" class="t14 marks" data-test="phone-marks">{{ marksWords }}</p>
   </div>
 </template>
 

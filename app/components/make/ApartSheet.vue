@@ -80,9 +80,9 @@ const part = (reused: boolean) =>
           >
         </h3>
         <p class="t20 w7 my-2" data-test="weep-remedy">{{ speak(remedy.do, region) }}</p>
-        <UButton size="xl" block data-test="weeps" @click="weep">{{
+        <RuledButton size="xl" block data-test="weeps" @click="weep">{{
           remedy.again === 'step' ? 'It weeps: nip it, and look again' : 'It weeps: begin this end anew'
-        }}</UButton>
+        }}</RuledButton>
       </section>
       <section class="mt-5" aria-label="Take it apart">
         <h3 class="zone-heading">
@@ -117,11 +117,11 @@ const part = (reused: boolean) =>
         </dl>
         <p class="note t13 mt-2">Practice; the fitting's own paper comes first.</p>
         <div class="row mt-3">
-          <UButton v-if="apart.again && used < limit" size="xl" data-test="apart-again-used" @click="part(true)"
-            >It is apart: used again</UButton
+          <RuledButton v-if="apart.again && used < limit" size="xl" data-test="apart-again-used" @click="part(true)"
+            >It is apart: used again</RuledButton
           >
-          <UButton size="xl" variant="outline" data-test="apart-new" @click="part(false)"
-            >It is apart: a new fitting</UButton
+          <RuledButton size="xl" variant="outline" data-test="apart-new" @click="part(false)"
+            >It is apart: a new fitting</RuledButton
           >
         </div>
         <p v-if="apart.again && used >= limit" class="ochre t15 mt-2">
@@ -137,14 +137,14 @@ const part = (reused: boolean) =>
           Close it so that water can come back; ends that are not done are cleaned and marked again then.
         </p>
         <div class="row">
-          <UButton
+          <RuledButton
             v-for="{ closed, words } in CLOSINGS"
             :key="closed"
             variant="outline"
             size="lg"
             :data-test="`break-${closed}`"
             @click="stop(closed)"
-            >{{ words }}</UButton
+            >{{ words }}</RuledButton
           >
         </div>
       </section>

@@ -121,14 +121,14 @@ useKeys({
     <div class="side">
       <BendFigure v-if="!narrow && figure" :figure="figure" :system="system" />
       <template v-if="!narrow">
-        <UButton v-if="current >= 0" size="xl" block data-test="tick-current" @click="tickCurrent"
-          >Done: step {{ current + 1 }} <kbd>Space</kbd></UButton
+        <RuledButton v-if="current >= 0" size="xl" block data-test="tick-current" @click="tickCurrent"
+          >Done: step {{ current + 1 }} <kbd>Space</kbd></RuledButton
         >
         <p v-else class="t20 w7 flex gap-2 items-center" data-test="bent">
           <StatusShape status="made" :size="22" /> {{ bent.piece.id }} is bent
         </p>
-        <UButton v-if="current < 0 && next" size="xl" block :to="{ query: { bend: next.key } }"
-          >Next: L{{ next.line.number }} {{ next.piece.id }}</UButton
+        <RuledButton v-if="current < 0 && next" size="xl" block :to="{ query: { bend: next.key } }"
+          >Next: L{{ next.line.number }} {{ next.piece.id }}</RuledButton
         >
       </template>
       <p class="note t14">
@@ -146,11 +146,11 @@ useKeys({
     <button v-if="isSingle" type="button" class="step" :disabled="viewed === 0" data-test="step-back" @click="turn(-1)">
       Back
     </button>
-    <UButton v-if="current >= 0" size="xl" class="flex-1" data-test="tick-current" @click="tickCurrent"
-      >Done: step {{ current + 1 }}</UButton
+    <RuledButton v-if="current >= 0" size="xl" class="flex-1" data-test="tick-current" @click="tickCurrent"
+      >Done: step {{ current + 1 }}</RuledButton
     >
-    <UButton v-else-if="next" size="xl" class="flex-1" :to="{ query: { bend: next.key } }"
-      >Next: L{{ next.line.number }} {{ next.piece.id }}</UButton
+    <RuledButton v-else-if="next" size="xl" class="flex-1" :to="{ query: { bend: next.key } }"
+      >Next: L{{ next.line.number }} {{ next.piece.id }}</RuledButton
     >
     <p v-else class="t20 w7 flex-1" data-test="bent">{{ bent.piece.id }} is bent</p>
     <button

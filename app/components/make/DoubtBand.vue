@@ -22,10 +22,10 @@ const seen = (item: string) => store.do(props.job.slug, 'kit/found', null, { ite
       }}
       Look at it before water comes.
     </p>
-    <UButton variant="outline" data-test="doubt-reopen" @click="emit('reopen')"
-      >It lacks it: open J{{ joint.number }} again</UButton
+    <RuledButton variant="outline" data-test="doubt-reopen" @click="emit('reopen')"
+      >It lacks it: open J{{ joint.number }} again</RuledButton
     >
-    <UButton data-test="it-is-there" @click="seen(need.item)">It is there</UButton>
+    <RuledButton data-test="it-is-there" @click="seen(need.item)">It is there</RuledButton>
   </div>
 </template>
 

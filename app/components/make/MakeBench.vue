@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useSwipe } from '@vueuse/core'
 import { getPipe } from '#core/catalogue'
-import { brokenOff, doubtsOf, gistOfJob, isAt, statusOf, weepsOf, type BentPiece, type JobRecord } from '#core/record'
+import { brokenOff, doubtsOf, isAt, statusOf, weepsOf, type BentPiece, type JobRecord } from '#core/record'
 import { remedyOf, weepOf } from '#core/making'
 import { methodWords } from '~/wording/en'
 import { dayTime } from '~/wording/times'
@@ -94,7 +94,8 @@ function failStep(step: number) {
   else void fail(step)
 }
 const isCountOpen = ref(false)
-const doubts = computed(() => (joint.value ? doubtsOf(gistOfJob(props.job), joint.value) : []))
+const gist = useGist(() => props.job)
+const doubts = computed(() => (joint.value && gist.value ? doubtsOf(gist.value, joint.value) : []))
 
 // One step at a time, for gloves and bad light: next and back by wide zones, arrows and swipes.
 const { isSingle, viewed, turn } = useOneStep(
@@ -196,7 +197,7 @@ useKeys({
         >L{{ one.line.number }} {{ one.piece.id }}</NuxtLink
       >
     </p>
-    <UButton :to="`/jobs/${job.slug}/joint`">Choose a joint</UButton>
+    <RuledButton :to="`/jobs/${job.slug}/joint`">Choose a joint</RuledButton>
   </div>
   <template v-else>
     <JointTabs :slug="job.slug" :joints="joints" :current="joint.id" :bent="bent" />

@@ -27,6 +27,11 @@ const narrow = useNarrow()
 const system = computed(() => unitSystemOf(props.job.region))
 /** Marks printed on its pipe, mm apart, by the last cut sheet that says so. */
 const every = computed(() => (props.card.joint.pipe === null ? null : printedOn(props.job, props.card.joint.pipe)))
+/** Of the drawing, px: kept free until its width is known. */
+const height = computed(() => {
+  if (props.slip) return narrow.value ? 210 : 250
+  return narrow.value ? 186 : 232
+})
 const depthWords = computed(() => {
   if (isAtFace(props.card.joint)) return 'seals at its face'
   return props.depth.mm === null ? 'no figure held' : `${formatLength(props.depth.mm, system.value)} deep`
@@ -47,14 +52,14 @@ const isShut = computed(() => {
 
 <template>
   <div class="top">
-    <div ref="drawing" class="drawing">
+    <div ref="drawing" class="drawing" :style="{ minHeight: `${height}px` }">
       <SlipStrip
         v-if="width > 0 && slip"
         :slip="slip"
         :pipe="card.joint.pipe!"
         :system="system"
         :width="Math.floor(width)"
-        :height="narrow ? 210 : 250"
+        :height="height"
         :done="isSigned" />
       <MakeStrip
         v-else-if="width > 0"
@@ -63,7 +68,7 @@ const isShut = computed(() => {
         :is-measured="depth.isMeasured"
         :system="system"
         :width="Math.floor(width)"
-        :height="narrow ? 186 : 232"
+        :height="height"
         :is-shut="isShut"
         :done="isSigned" />
     </div>

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { bentPieces, type JobRecord } from '#core/record'
+import { bentPieces, bentWork, type JobRecord } from '#core/record'
 
 /** What is on the bench: a joint, or a piece with bends, by the address. */
 const props = defineProps<{ job: JobRecord }>()
 const route = useRoute()
-const bent = computed(() => bentPieces(props.job))
+const known = useInSlices(() => props.job, bentWork, bentPieces)
+const bent = computed(() => known.value ?? [])
 const at = computed(() => bent.value.findIndex(({ key }) => key === route.query.bend))
 </script>
 
@@ -18,5 +19,5 @@ const at = computed(() => bent.value.findIndex(({ key }) => key === route.query.
       :bend="bent[at]!.key" />
     <BendBench :key="bent[at]!.key" :job="job" :bent="bent[at]!" :next="bent[at + 1]" />
   </template>
-  <MakeBench v-else :job="job" :bent="bent" />
+  <MakeBench v-else-if="known || !route.query.bend" :job="job" :bent="bent" />
 </template>

@@ -20,32 +20,32 @@ const emit = defineEmits<{ tick: []; nextEnd: []; sign: []; turn: [by: number] }
 
 <template>
   <StepTurn v-if="isSingle && left > 0" class="thumb" :at="viewed" :of="steps" @turn="emit('turn', $event)"
-    ><UButton
+    ><RuledButton
       size="xl"
       data-test="tick-current"
       :disabled="current >= 0 && isHeld"
       @click="current >= 0 ? emit('tick') : emit('nextEnd')"
-      >{{ current >= 0 ? `Done: ${current + 1}` : 'Next end' }}</UButton
+      >{{ current >= 0 ? `Done: ${current + 1}` : 'Next end' }}</RuledButton
     ></StepTurn
   >
   <div v-else class="thumb">
-    <UButton
+    <RuledButton
       v-if="left > 0"
       size="xl"
       class="flex-1"
       data-test="tick-current"
       :disabled="current >= 0 && isHeld"
       @click="current >= 0 ? emit('tick') : emit('nextEnd')"
-      >{{ current >= 0 ? `Done: step ${current + 1}` : 'Next end' }}</UButton
+      >{{ current >= 0 ? `Done: step ${current + 1}` : 'Next end' }}</RuledButton
     >
-    <UButton
+    <RuledButton
       size="xl"
       :class="left > 0 ? '' : 'flex-1'"
       :variant="left > 0 ? 'outline' : 'solid'"
       :disabled="!canSign"
       data-test="open-sign"
       @click="emit('sign')"
-      >Sign J{{ joint.number }}</UButton
+      >Sign J{{ joint.number }}</RuledButton
     >
   </div>
 </template>

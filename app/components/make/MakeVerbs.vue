@@ -17,12 +17,14 @@ const emit = defineEmits<{ tick: []; nextEnd: []; sign: [] }>()
 </script>
 
 <template>
-  <UButton v-if="current >= 0" size="xl" block data-test="tick-current" :disabled="isHeld" @click="emit('tick')"
-    >Done: step {{ current + 1 }} <kbd>Space</kbd></UButton
+  <RuledButton v-if="current >= 0" size="xl" block data-test="tick-current" :disabled="isHeld" @click="emit('tick')"
+    >Done: step {{ current + 1 }} <kbd>Space</kbd></RuledButton
   >
-  <UButton v-else-if="left > 0" size="xl" block data-test="next-entry" @click="emit('nextEnd')">Next end</UButton>
-  <UButton size="xl" block :disabled="!canSign" data-test="open-sign" @click="emit('sign')"
+  <RuledButton v-else-if="left > 0" size="xl" block data-test="next-entry" @click="emit('nextEnd')"
+    >Next end</RuledButton
+  >
+  <RuledButton size="xl" block :disabled="!canSign" data-test="open-sign" @click="emit('sign')"
     ><span>Sign J{{ joint.number }}{{ next ? `, then J${next.number}` : '' }}</span
-    ><span v-if="left > 0" class="t15 font-normal">{{ left }} step{{ left === 1 ? '' : 's' }} to go</span></UButton
+    ><span v-if="left > 0" class="t15 font-normal">{{ left }} step{{ left === 1 ? '' : 's' }} to go</span></RuledButton
   >
 </template>

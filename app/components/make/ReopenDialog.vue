@@ -70,7 +70,7 @@ function submit() {
           </select></label
         >
         <p id="reopen-problem" class="brick min-h-5" role="alert">{{ problem }}</p>
-        <UButton type="submit" size="xl" block data-test="reopen">Open J{{ joint.number }} again</UButton>
+        <RuledButton type="submit" size="xl" block data-test="reopen">Open J{{ joint.number }} again</RuledButton>
       </form>
     </template>
   </FrameModal>

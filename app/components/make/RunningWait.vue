@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { RouteLocationRaw } from 'vue-router'
 import type { TimerRecord } from '#core/record'
-import { LOCALES } from '#core/speech'
+import { dateWords } from '#core/speech'
 import { endOfWait } from '~/reading/waits'
 
 /** One wait in a line: which joint, what is left, or since when it is over. */
@@ -11,10 +11,9 @@ const left = useWait(() => props.timer)
 /** A wait that was over long ago was left to itself, such as over night. */
 const LONG_AGO_S = 3600
 const over = computed(() => {
-  const end = new Date(endOfWait(props.timer))
-  if ((Date.now() - end.getTime()) / 1000 <= LONG_AGO_S) return 'over'
-  const since = end.toLocaleString(LOCALES[region.value], { weekday: 'short', hour: '2-digit', minute: '2-digit' })
-  return `over since ${since}: look at it before you go on`
+  const end = endOfWait(props.timer)
+  if ((Date.now() - end) / 1000 <= LONG_AGO_S) return 'over'
+  return `over since ${dateWords(end, 'hour', region.value)}: look at it before you go on`
 })
 </script>
 

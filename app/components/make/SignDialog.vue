@@ -82,7 +82,7 @@ function submit() {
             @input="problem = null"
         /></label>
         <p id="sign-problem" class="brick min-h-5" role="alert">{{ problem }}</p>
-        <UButton type="submit" size="xl" block data-test="sign">Sign {{ name }}</UButton>
+        <RuledButton type="submit" size="xl" block data-test="sign">Sign {{ name }}</RuledButton>
       </form>
     </template>
   </FrameModal>

@@ -2,20 +2,13 @@
 import { isMade, type JointRecord } from '#core/record'
 import { dayTime } from '~/wording/times'
 import type { Region } from '#core/units'
-import { speak, LOCALES } from '#core/speech'
+import { speak } from '#core/speech'
 
 /** Who signed a joint and when, what was left then, and each time it was opened again. */
 const props = defineProps<{ joint: JointRecord; region: Region }>()
 const emit = defineEmits<{ reopen: [] }>()
 const signed = computed(() => (isMade(props.joint) ? props.joint.signoffs.at(-1) : undefined))
-const when = computed(() =>
-  new Date(signed.value?.at ?? 0).toLocaleString(LOCALES[props.region], {
-    day: 'numeric',
-    month: 'short',
-    hour: '2-digit',
-    minute: '2-digit',
-  }),
-)
+const when = computed(() => dayTime(signed.value?.at ?? '', props.region))
 </script>
 
 <template>

@@ -2,9 +2,8 @@
 import type { Remedy, Step } from '#core/joints'
 import type { TickRecord } from '#core/record'
 import { formatLength, type UnitSystem, type Region } from '#core/units'
-import { speak } from '#core/speech'
+import { clockWords, speak } from '#core/speech'
 import { readAsk, askVerdict } from '~/reading/ask'
-import { clockTime } from '~/wording/times'
 import { bringIntoSight } from '~/reading/in-sight'
 
 /** A step as it is shown: of a joint, or of a bend. */
@@ -59,7 +58,6 @@ watch(failing, (now) => {
 const isChanged = (i: number) => props.changed?.(i) ?? false
 const isDone = (i: number) => props.tickOf(i) !== undefined && !isChanged(i)
 const heldBy = (i: number) => props.held?.(i) ?? null
-const clock = (iso: string) => clockTime(Date.parse(iso))
 const words = (text: string) => speak(text, props.region)
 
 /** The step to do now is brought into sight when it changes, never moved when it is seen already. */
@@ -124,8 +122,8 @@ function sizeOf(i: number): string {
           <p>
             <span class="note">then:</span> <s>{{ words(tickOf(i)!.did ?? '') }}</s>
           </p>
-          <UButton size="sm" data-test="still-right" :disabled="heldBy(i) !== null" @click="emit('tick', i)"
-            >It is done as it says now</UButton
+          <RuledButton size="sm" data-test="still-right" :disabled="heldBy(i) !== null" @click="emit('tick', i)"
+            >It is done as it says now</RuledButton
           >
         </div>
         <template v-if="i === current || i === only">
@@ -150,15 +148,15 @@ function sizeOf(i: number): string {
           <StepAsk v-if="step.ask && !locked && i === current" v-model="typed" :ask="step.ask" :system="system" />
           <div v-if="failing === i" class="remedy" data-test="remedy">
             <p class="t17"><StatusShape status="held" :size="18" class="inline" /> {{ words(remedy(i).do) }}.</p>
-            <UButton data-test="enter-fault" @click="enterFault(i)">{{
+            <RuledButton data-test="enter-fault" @click="enterFault(i)">{{
               remedy(i).again === 'end' ? 'Enter it, begin this end again' : 'Enter it, do it again'
-            }}</UButton><UButton variant="outline" @click="failing = null">It holds after all</UButton>
+            }}</RuledButton><RuledButton variant="outline" @click="failing = null">It holds after all</RuledButton>
           </div>
           <slot name="wait" :step="i" />
         </template>
       </div>
       <time v-if="tickOf(i)" class="note t15" :datetime="tickOf(i)!.at"
-        >{{ clock(tickOf(i)!.at) }}{{ tickOf(i)!.by ? `, ${tickOf(i)!.by}` : '' }}{{ proof(i) }}</time
+        >{{ clockWords(tickOf(i)!.at) }}{{ tickOf(i)!.by ? `, ${tickOf(i)!.by}` : '' }}{{ proof(i) }}</time
       >
     </li>
   </ol>

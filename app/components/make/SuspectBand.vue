@@ -34,21 +34,21 @@ const emit = defineEmits<{ answer: [one: Suspect, answer: SuspectAnswer] }>()
       Until then its cut is held.
     </p>
     <span class="keys">
-      <UButton
+      <RuledButton
         v-for="(answer, i) in SUSPECT_ANSWERS[one.code]"
         :key="answer.test"
         size="lg"
         :variant="i === 0 ? 'solid' : 'outline'"
         :data-test="answer.test"
         @click="emit('answer', one, answer)"
-        >{{ answer.words }}</UButton
+        >{{ answer.words }}</RuledButton
       >
-      <UButton
+      <RuledButton
         v-if="one.find"
         size="lg"
         variant="outline"
         :to="{ path: `/jobs/${job.slug}/find`, query: { find: one.find } }"
-        >See the find</UButton
+        >See the find</RuledButton
       >
     </span>
   </div>

@@ -22,17 +22,17 @@ const words = computed(() => {
         >{{ words }}<span class="note t15 only-wide"><br />{{ label }}</span></span
       >
       <span class="keys">
-        <UButton v-if="left === null" size="lg" :disabled="locked" data-test="start-wait" @click="emit('start')"
-          >Start</UButton
+        <RuledButton v-if="left === null" size="lg" :disabled="locked" data-test="start-wait" @click="emit('start')"
+          >Start</RuledButton
         >
-        <UButton
+        <RuledButton
           v-else-if="left > 0"
           size="lg"
           variant="outline"
           :disabled="locked"
           data-test="early"
           @click="emit('early')"
-          >Cold now</UButton
+          >Cold now</RuledButton
         >
         <button v-if="left !== null && left > 0" type="button" class="underline note min-h-11" @click="emit('stop')">
           stop

@@ -41,7 +41,7 @@ useKeys({
 
 <template>
   <p class="verbs">
-    <UButton data-test="copy-order" @click="copy">{{ isCopied ? 'Copied' : 'Copy the order' }}</UButton>
+    <RuledButton data-test="copy-order" @click="copy">{{ isCopied ? 'Copied' : 'Copy the order' }}</RuledButton>
     <a :href="csv" download="order.csv" class="link-verb" data-test="order-csv">Table file (CSV)</a>
     <a ref="print" :href="pdf" target="_blank" class="link-verb" data-test="order-pdf"
       >Print <kbd v-if="hasKey" class="only-wide">P</kbd></a

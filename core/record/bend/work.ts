@@ -24,6 +24,10 @@ export const bentPieces = (job: LineRules & Pick<JobRecord, 'lines' | 'policy'>)
     }),
   )
 
+/** What is left to work out before `bentPieces` is quick, line by line. */
+export const bentWork = (job: LineRules & Pick<JobRecord, 'lines'>): (() => void)[] =>
+  job.lines.map((line) => () => void tubesOf(job, line))
+
 /** A bent piece of a line and one of its steps; fails at `piece` or `step` where the card has none such. */
 function stepOf(rules: LineRules, line: LineRecord, { piece, step }: BendPlace): Result<BentPiece> {
   const bent = bentPieces({ ...rules, lines: [line] }).find((one) => one.piece.id === piece)

@@ -1,7 +1,8 @@
 import type { JointGist } from '../joint/gist'
 import type { JobRecord } from './record'
 import type { JobGist } from '../gist'
-import { LOCALES } from '#core/speech'
+import { compareText } from '#core/base'
+import { dateWords } from '#core/speech'
 import type { Region } from '#core/units'
 
 /** A temporary joint with the day it is come back to; `late` on the day and after. */
@@ -32,7 +33,7 @@ export const backOn = (
 })
 
 const bySoonest = (a: ComingBack, b: ComingBack): number =>
-  a.on.localeCompare(b.on) || a.job.name.localeCompare(b.job.name) || a.joint.number - b.joint.number
+  compareText(a.on, b.on) || a.job.name.localeCompare(b.job.name) || a.joint.number - b.joint.number
 
 /** Joints that someone has to come back to, soonest first; none of jobs in the archive. `today` is a day, ISO 8601. */
 export const comingBack = (
@@ -52,8 +53,5 @@ const farOff = (days: number): string => NEAR_DAYS[days] ?? (days > 0 ? `in ${da
 /** A day in words, and how far off it is. */
 export function dayWords(day: string, today: string, region: Region): string {
   const days = Math.round((Date.parse(day) - Date.parse(today)) / 86_400_000)
-  const date = new Date(day)
-    .toLocaleDateString(LOCALES[region], { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' })
-    .replaceAll(',', '')
-  return `${date}, ${farOff(days)}`
+  return `${dateWords(day, 'weekday', region)}, ${farOff(days)}`
 }

@@ -1,4 +1,4 @@
-import { LOCALES } from '#core/speech'
+import { dateWords } from '#core/speech'
 import type { Region } from '#core/units'
 import type { CutGist } from '../cut/gist'
 import type { FindGist } from '../find/gist'
@@ -23,8 +23,8 @@ export interface NextAction {
   isFromFind?: boolean
 }
 
-const day = (iso: string, region: Region): string =>
-  new Date(iso).toLocaleDateString(LOCALES[region], { day: 'numeric', month: 'short', timeZone: 'UTC' })
+/** The day of a moment as it is on record, the same on every machine. */
+const day = (iso: string, region: Region): string => dateWords(iso.slice(0, 10), 'day', region)
 
 type Said = Pick<NextAction, 'station' | 'words' | 'below'> & Partial<NextAction>
 const next = (said: Said): NextAction => ({ held: false, done: false, ...said })

@@ -1,3 +1,4 @@
+import { compareText } from '#core/base'
 import { findPipe } from '#core/catalogue'
 import type { MakeCard } from '#core/making'
 import type { EndMinutes, JointRecord } from './record'
@@ -24,7 +25,7 @@ function sizeOf({ joint: { pipe, thread } }: MakeCard): string | null {
  * steps were ticked in one go, or where there are too few to tell.
  */
 export function endMinutesOf(joint: Pick<JointRecord, 'ticks'>, cards: readonly MakeCard[]): EndMinutes[] {
-  const ticks = [...joint.ticks].sort((x, y) => x.at.localeCompare(y.at))
+  const ticks = [...joint.ticks].sort((x, y) => compareText(x.at, y.at))
   const gaps = ticks.map((tick, i) => ({
     tick,
     seconds: i === 0 ? null : (Date.parse(tick.at) - Date.parse(ticks[i - 1]!.at)) / 1000,

@@ -1,4 +1,4 @@
-import { fail, ok, type Note, type Result } from '#core/base'
+import { compareText, fail, ok, type Note, type Result } from '#core/base'
 import { isByThread, JOINT_METHODS } from '#core/joints'
 import type { MakeCard } from '#core/making'
 import { parseLength, unitSystemOf } from '#core/units'
@@ -70,7 +70,7 @@ export function leftToSign(
   const waits = cards
     .flatMap((card) => waitsOf(joint, card))
     .filter(({ until }) => until > now)
-    .sort((x, y) => y.until.localeCompare(x.until))
+    .sort((x, y) => compareText(y.until, x.until))
   const flame = joint.ticks
     .filter(({ entry, code }) => FLAMED.has(code) && cards.some((card) => card.entry === entry && isFlamed(card)))
     .map(({ at }) => at)

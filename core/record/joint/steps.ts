@@ -1,4 +1,4 @@
-import { fail, issue, ok, type Issue, type Result } from '#core/base'
+import { compareText, fail, issue, ok, type Issue, type Result } from '#core/base'
 import { fillPolicy, type Step } from '#core/joints'
 import { judgeReading, unitSystemOf } from '#core/units'
 import { figuresOf, rangeWords, readingWords, remedyOf, stepAtPlace, type MakeCard } from '#core/making'
@@ -110,7 +110,7 @@ export const stateOfStep = (step: Step, tick: Pick<TickRecord, 'did'> | undefine
 }
 
 const inOrder = (ticks: readonly TickRecord[]): TickRecord[] =>
-  [...ticks].sort((x, y) => x.entry - y.entry || x.at.localeCompare(y.at) || (x.step < y.step ? -1 : 1))
+  [...ticks].sort((x, y) => x.entry - y.entry || compareText(x.at, y.at) || (x.step < y.step ? -1 : 1))
 
 /**
  * A step ticked done at a time, with what proved it, or its tick taken back. Doing either twice changes nothing, signed
