@@ -1,4 +1,4 @@
-import { fillConditions, findWays, type Conditions, type End, type Way, type WaysAnswer } from '#core/joints'
+import { fillConditions, waySteps, type Conditions, type End, type Way, type WaysAnswer } from '#core/joints'
 import { conditionsNow, endsNow, isMade, kitOf, type JobRecord, type JointBody, type JointRecord } from '#core/record'
 import { foldWays, type Fold } from '~/reading/fold'
 
@@ -39,10 +39,17 @@ export function useJoint(job: Ref<JobRecord | undefined>) {
   )
   // Found once the ends are drawn.
   const isDue = useInTurn()
+  const found = useSteps(
+    () => (isDue.value && asked.value ? { joint: joint.value!.id, question: asked.value } : null),
+    ({ question }) => waySteps(question),
+  )
+  /** The ways of this joint; those of what was asked before stand while they are found anew. */
   const answer = computed<WaysAnswer | null>(() => {
-    const result = isDue.value && asked.value ? findWays(asked.value) : null
-    return result?.ok ? result.value : null
+    if (!found.value || !asked.value || found.value.of.joint !== joint.value?.id) return null
+    const { value: ways } = found.value
+    return ways.ok ? ways.value : null
   })
+  const isFinding = computed(() => asked.value !== null && found.value?.of.question !== asked.value)
 
   const { inStockFirst } = useStock()
   const ways = computed(() => inStockFirst(answer.value?.ways ?? []))
@@ -146,7 +153,7 @@ export function useJoint(job: Ref<JobRecord | undefined>) {
     isSigned,
     measured,
     conditions,
-    isDue,
+    isFinding,
     answer,
     ways,
     way,

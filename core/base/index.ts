@@ -1,6 +1,8 @@
 export { compareText } from './compare'
 export { fail, issue, ok } from './result'
+export { finish } from './steps'
 export { mergeRows, rowsOf } from './rules'
 export type { Issue, IssueCode, Result } from './result'
 export type { RuleKind, RuleRow, RuleTable, RuleText } from './rules'
+export type { Steps } from './steps'
 export type { Figure, Note, Source, WorkingLine } from './types'

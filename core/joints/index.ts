@@ -6,7 +6,7 @@ export { factsIn, fillConditions, fillPolicy, fillSituation, hasOneTemper, toTub
 export { flexPlay, isFlexible } from './flex'
 export type { FlexPlay } from './flex'
 export { alongOf, drawApart } from './play'
-export { asksFlow, findWays, readEnd, toOffer } from './ways'
+export { asksFlow, findWays, readEnd, toOffer, waySteps } from './ways'
 export { faceToFace, roomToTurn, takeOutAt } from './turning'
 export type { TurnRoom } from './turning'
 export { isOneWay, valveAmong } from './valve-fittings'

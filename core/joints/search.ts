@@ -1,3 +1,4 @@
+import { finish, type Steps } from '#core/base'
 import { joinsKind, type SocketMethod, type Valve } from '#core/catalogue'
 import {
   classOf,
@@ -203,7 +204,11 @@ function hasOne({ items }: Chain, valve: Valve): boolean {
  * refuses it. A chain passes no fitting twice, but for a converter that both ends need, and a tail never returns to
  * the size of either end.
  */
-export function findChains(a: Offer, b: Offer, situation: Situation, valve?: Valve): Chain[] {
+export const findChains = (a: Offer, b: Offer, situation: Situation, valve?: Valve): Chain[] =>
+  finish(chainSteps(a, b, situation, valve))
+
+/** The same in steps: one for each fitting that may come first. */
+export function* chainSteps(a: Offer, b: Offer, situation: Situation, valve?: Valve): Steps<Chain[]> {
   const ends = [a, b].flatMap((end) => (end.kind === 'tube' ? [classOf(end.tube.pipe)] : []))
   const starts = { a: offersOf(a, situation), b: offersOf(b, situation) }
   // A part without a stop is put over an end: drawn apart far enough, or moved aside by the larger diameter.
@@ -253,17 +258,18 @@ export function findChains(a: Offer, b: Offer, situation: Situation, valve?: Val
     if (fitting.kind !== 'drop-ear') goOn(far, next, [...used, fitting])
   }
 
+  const extendBy = (fitting: Fitting, offer: Offer, chain: Chain, used: readonly Fitting[]) => {
+    if (isSpent(fitting, used)) return
+    for (const [first, second] of [fitting.mouths, [fitting.mouths[1], fitting.mouths[0]]] as [Mouth, Mouth][]) {
+      const meeting = meet(offer, first, fitting, situation, isRefused)
+      if (!meeting) continue
+      place(fitting, meeting, second, chain, used)
+      if (isSymmetric(fitting)) return
+    }
+  }
   const extend = (offer: Offer, chain: Chain, used: readonly Fitting[]) => {
     if (used.length === MOST_FITTINGS) return
-    for (const fitting of fittings) {
-      if (isSpent(fitting, used)) continue
-      for (const [first, second] of [fitting.mouths, [fitting.mouths[1], fitting.mouths[0]]] as [Mouth, Mouth][]) {
-        const meeting = meet(offer, first, fitting, situation, isRefused)
-        if (!meeting) continue
-        place(fitting, meeting, second, chain, used)
-        if (isSymmetric(fitting)) break
-      }
-    }
+    for (const fitting of fittings) extendBy(fitting, offer, chain, used)
   }
 
   const goOn = (open: Mouth, chain: Chain, used: readonly Fitting[]) => {
@@ -305,7 +311,10 @@ export function findChains(a: Offer, b: Offer, situation: Situation, valve?: Val
       const straight = meetStraight(from, to, situation)
       if (straight) chains.push({ items: [], meetings: [straight] })
     }
-    extend(from, { items: [], meetings: [] }, [])
+    for (const fitting of fittings) {
+      extendBy(fitting, from, { items: [], meetings: [] }, [])
+      yield
+    }
   }
   return valve === undefined ? chains : chains.filter((chain) => hasOne(chain, valve))
 }

@@ -1,4 +1,4 @@
-import { fail, ok, type Note, type Result } from '#core/base'
+import { fail, finish, ok, type Note, type Result, type Steps } from '#core/base'
 import {
   FAMILY_WORDS,
   findPipe,
@@ -11,7 +11,7 @@ import {
   threadFormOf,
   type SocketMethod,
 } from '#core/catalogue'
-import { spoken } from '#core/speech'
+import { speakAll } from '#core/speech'
 import { assembleWay, compareWays } from './assemble'
 import { fillConditions, fillSituation, toTube } from './defaults'
 import { LEVERS, type Asked } from './levers'
@@ -19,7 +19,7 @@ import { isFresh, isLessNoble, isNoble, metalOf } from './metals'
 import { JOINT_METHODS } from './methods'
 import { refusalsOn } from './refuse'
 import { refuseThread } from './rules/threads'
-import { findChains } from './search'
+import { chainSteps } from './search'
 import { isClosed } from './types'
 import type {
   End,
@@ -105,9 +105,9 @@ const unservedOf = (tubes: readonly (Tube | null)[]): string[] => [
 ]
 
 /** Whether a question would have a way: none refused outright, and one in stock. */
-function hasWay(asked: Asked): boolean {
+function* hasWay(asked: Asked): Steps<boolean> {
   const { a, b, situation } = asked
-  return refusedOutright(a, b, situation) === null && waysBetween(asked).length > 0
+  return refusedOutright(a, b, situation) === null && (yield* waysBetween(asked)).length > 0
 }
 
 /** Codes that the pipe itself is refused by: no lever turns them, other pipe does. */
@@ -123,7 +123,7 @@ function nothingHelps({ a, b, situation }: Asked): string[] {
 }
 
 /** What would give a way: one lever alone, else two together. Only what was tried and gives one is named. */
-function whatWouldChange(asked: Asked): string[] {
+function* whatWouldChange(asked: Asked): Steps<string[]> {
   const tubes = [asked.a, asked.b].map((offer) => offer.tube ?? null)
   const unserved = unservedOf(tubes)
   if (unserved.length > 0) return unserved
@@ -133,19 +133,26 @@ function whatWouldChange(asked: Asked): string[] {
   })
   // Where not even all of them together give a way, none is tried.
   const all = LEVERS.reduce((now, lever) => lever.turn(now) ?? now, asked)
-  if (turned.length === 0 || !hasWay(all)) return nothingHelps(asked)
-  const alone = turned.filter(({ then }) => hasWay(then)).map(({ words }) => words)
+  if (turned.length === 0 || !(yield* hasWay(all))) return nothingHelps(asked)
+  const alone = yield* wordsThatHelp(turned)
   if (alone.length > 0) return alone
   const pairs = turned.flatMap(({ words, then }, i) =>
     LEVERS.flatMap((lever) => {
       const both = lever.turn(then)
       const other = lever.words(asked)
-      return both && turned.findIndex((one) => one.words === other) > i && hasWay(both)
-        ? [`${words} And: ${other}`]
-        : []
+      const isLater = turned.findIndex((one) => one.words === other) > i
+      return both && isLater ? [{ words: `${words} And: ${other}`, then: both }] : []
     }),
   )
-  return pairs.length > 0 ? pairs : nothingHelps(asked)
+  const together = yield* wordsThatHelp(pairs)
+  return together.length > 0 ? together : nothingHelps(asked)
+}
+
+/** The words of those that give a way. */
+function* wordsThatHelp(tried: readonly { words: string; then: Asked }[]): Steps<string[]> {
+  const help: string[] = []
+  for (const { words, then } of tried) if (yield* hasWay(then)) help.push(words)
+  return help
 }
 
 /** Whether it matters which end the water comes from: a less noble metal at one, a nobler one at the other, fresh water. */
@@ -168,8 +175,13 @@ const hazardsOf = (tubes: readonly (Tube | null)[]): Note[] =>
  * cannot be made directly on each end with the first reason. Lengths mm, pressures bar gauge, minutes and cost ours.
  * Issues: `unknown-id` at a pipe or thread size, `range` at a wall.
  */
-export const findWays = spoken(search)
-function search(question: WaysQuestion): Result<WaysAnswer> {
+export const findWays = (question: WaysQuestion): Result<WaysAnswer> => finish(waySteps(question))
+
+/** The same in steps of a few ms. */
+export function* waySteps(question: WaysQuestion): Steps<Result<WaysAnswer>> {
+  return speakAll(yield* search(question), question.region)
+}
+function* search(question: WaysQuestion): Steps<Result<WaysAnswer>> {
   const a = readEnd(question.a, 'a')
   if (!a.ok) return a
   const b = readOther(question.b)
@@ -181,9 +193,11 @@ function search(question: WaysQuestion): Result<WaysAnswer> {
   const outright = refusedOutright(a.value, b.value, situation)
   if (outright !== null) return ok({ ways: [], refused, cautions, instead: [outright] })
   const asked: Asked = { a: a.value, b: b.value, situation, valve: question.valve }
-  const ways = waysBetween(asked)
+  const ways = yield* waysBetween(asked)
   return ok(
-    ways.length > 0 ? { ways, refused, cautions } : { ways, refused, cautions, instead: whatWouldChange(asked) },
+    ways.length > 0
+      ? { ways, refused, cautions }
+      : { ways, refused, cautions, instead: yield* whatWouldChange(asked) },
   )
 }
 
@@ -208,10 +222,12 @@ function situationOf(question: WaysQuestion): Situation {
 }
 
 /** Every way in stock, best first. One chain can be walked with a fitting turned round where both its mouths mate: it is one way. */
-function waysBetween({ a, b, situation, valve }: Asked): Way[] {
-  const chains = findChains(a, b, situation, valve).map((chain) => {
+function* waysBetween({ a, b, situation, valve }: Asked): Steps<Way[]> {
+  const ways = new Map<string, Way>()
+  for (const chain of yield* chainSteps(a, b, situation, valve)) {
     const way = assembleWay(chain, { a, b }, situation)
-    return [way.id, way] as const
-  })
-  return [...new Map(chains).values()].filter((way) => inStock(way, situation)).sort(compareWays(situation.policy))
+    ways.set(way.id, way)
+    yield
+  }
+  return [...ways.values()].filter((way) => inStock(way, situation)).sort(compareWays(situation.policy))
 }

@@ -1,3 +1,4 @@
+import type { Steps } from '#core/base'
 import { gistOfFind, type FindGist } from './find/gist'
 import { gistOfCut, type CutGist } from './cut/gist'
 import type { CardRules } from './joint/cards'
@@ -67,12 +68,6 @@ function gistOf<K extends GistKind>(kind: K, rules: GistRules, record: JobRecord
   return gist
 }
 
-/** What is left to work out before `gistOfJob` is quick, record by record. */
-export const gistWork = (job: JobRecord): (() => void)[] =>
-  GIST_KINDS.flatMap((kind) =>
-    job[kind].filter((record) => !knownOf(job, record)).map((record) => () => void gistOf(kind, job, record)),
-  )
-
 const OF_JOB = new WeakMap<JobRecord, JobGist>()
 
 /** The gist of a job; of the same job always the same. */
@@ -89,4 +84,15 @@ export function gistOfJob(job: JobRecord): JobGist {
   }
   OF_JOB.set(job, gist)
   return gist
+}
+
+/** The same in steps: one for each record whose gist is not known. */
+export function* gistSteps(job: JobRecord): Steps<JobGist> {
+  for (const kind of GIST_KINDS)
+    for (const record of job[kind]) {
+      if (knownOf(job, record)) continue
+      gistOf(kind, job, record)
+      yield
+    }
+  return gistOfJob(job)
 }

@@ -21,7 +21,7 @@ const {
   isSigned,
   measured,
   conditions,
-  isDue,
+  isFinding,
   answer,
   ways,
   way,
@@ -120,7 +120,7 @@ const missingEnds = computed(() => {
     <RuledButton data-test="first-joint" @click="addJoint()">Start the first joint</RuledButton>
   </div>
   <div v-else class="bench">
-    <div ref="table" class="table">
+    <div ref="table" class="table" :aria-busy="isFinding">
       <ShiftedBand :job="job" :shifted="shifted" :is-signed="isSigned" @follow="follow" />
       <SuspectBand
         :suspects="suspects"
@@ -151,7 +151,7 @@ const missingEnds = computed(() => {
           :disabled="isSigned"
           @change="(valve) => change({ valve })" />
       </div>
-      <div v-else-if="!isDue" :class="narrow ? 'h-[196px]' : 'h-[214px]'" />
+      <div v-else-if="isFinding" :class="narrow ? 'h-[196px]' : 'h-[214px]'" />
       <svg v-else :width="Math.floor(width)" height="150" role="img" aria-label="No way yet">
         <path
           :d="`M0 50H${width * 0.4}M0 105H${width * 0.4}M${width * 0.4} 50V105M${width * 0.6} 50H${width}M${width * 0.6} 105H${width}M${width * 0.6} 50V105`"

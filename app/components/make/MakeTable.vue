@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { bentPieces, bentWork, type JobRecord } from '#core/record'
+import { bentSteps, type JobRecord } from '#core/record'
 
 /** What is on the bench: a joint, or a piece with bends, by the address. */
 const props = defineProps<{ job: JobRecord }>()
 const route = useRoute()
-const known = useInSlices(() => props.job, bentWork, bentPieces)
-const bent = computed(() => known.value ?? [])
+const known = useSteps(() => props.job, bentSteps)
+const bent = computed(() => known.value?.value ?? [])
 const at = computed(() => bent.value.findIndex(({ key }) => key === route.query.bend))
 </script>
 

@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from '#core/base'
+import { fail, ok, type Result, type Steps } from '#core/base'
 import { bendCard, failPull, pulledAt, pullStep, type PulledPiece } from '#core/line'
 import { fillPolicy } from '#core/joints'
 import type { RunPiece } from '#core/run'
@@ -24,9 +24,14 @@ export const bentPieces = (job: LineRules & Pick<JobRecord, 'lines' | 'policy'>)
     }),
   )
 
-/** What is left to work out before `bentPieces` is quick, line by line. */
-export const bentWork = (job: LineRules & Pick<JobRecord, 'lines'>): (() => void)[] =>
-  job.lines.map((line) => () => void tubesOf(job, line))
+/** The same in steps: one for each line, which is laid once for as long as its legs stay. */
+export function* bentSteps(job: LineRules & Pick<JobRecord, 'lines' | 'policy'>): Steps<BentPiece[]> {
+  for (const line of job.lines) {
+    tubesOf(job, line)
+    yield
+  }
+  return bentPieces(job)
+}
 
 /** A bent piece of a line and one of its steps; fails at `piece` or `step` where the card has none such. */
 function stepOf(rules: LineRules, line: LineRecord, { piece, step }: BendPlace): Result<BentPiece> {
