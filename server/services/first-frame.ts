@@ -28,20 +28,22 @@ export function stageOf(pathname: string): string {
 
 /** What a station is for, read while it opens. */
 const OPENS: Record<Station, string> = {
-  find: 'What this pipe is, by its measure, its print and its look.',
-  line: 'The line from fitting to fitting: lengths between, cut lengths, marks.',
-  joint: 'What joins two ends, how deep each goes, and what may not meet.',
-  cut: 'Which piece comes out of which bar, and what is left over.',
-  fix: 'Where the pipe is held, where it slides, and where it has room.',
-  make: 'Each joint step by step: the mark, the tick, the wait, the sign-off.',
-  handover: 'What was made, by whom and how: the register of the job.',
+  find: 'What this pipe is: by its outside, its print, its colour and how it feels, with what speaks for it and against.',
+  line: 'The line from fitting to fitting: what is measured between them, what is cut, and where the marks go.',
+  joint: 'What joins these two ends, how deep each goes in, how long it takes, and what may not meet what.',
+  cut: 'Which piece comes out of which bar, in what order, with what blade, and what is left for another day.',
+  fix: 'Where the pipe is held, where it slides, where it grows, and what has to be kept away from it.',
+  make: 'Each joint step by step: the mark and its depth, the tick, the wait, the gauge, and who signed for it.',
+  handover: 'What was made, by whom, when and how deep: the register of the job, as it is handed over.',
 }
 
 /** The words that stand where the page comes. */
 export function wordOf(pathname: string): string {
   const [first, , here] = pathname.split('/').filter(Boolean)
   if (first === 'jobs' && isStation(here)) return OPENS[here]
-  return first === undefined ? 'Your jobs, and the pipe in your hand: measure it, and it is named.' : 'Opening.'
+  return first === undefined
+    ? 'Your jobs, the last one first: what is next on each, who has a hand on it, and what someone has to come back to.'
+    : 'Opening.'
 }
 
 const ENTRY = /<script type="module" src="(\/_nuxt\/[\w.-]+)"[^>]*><\/script>/
@@ -61,7 +63,10 @@ export const afterInk = (head: string): string =>
 export function hintsOf({ scripts, styles }: PageFiles, isNamed: (file: string) => boolean): string {
   const scriptLinks = scripts
     .filter((file) => !isNamed(file))
-    .map((file) => `<link rel="modulepreload" as="script" fetchpriority="low" crossorigin href="/_nuxt/${file}">`)
+    .map(
+      (file) =>
+        `<link rel="modulepreload" as="script" fetchpriority="low" crossorigin data-of-page href="/_nuxt/${file}">`,
+    )
   // A style that is loaded by script later stands in the page from the start: nothing shifts when it comes.
   const styleLinks = styles
     .filter((file) => !isNamed(file))

@@ -9,4 +9,5 @@ const isDue = useInTurn(props.after)
 
 <template>
   <slot v-if="isDue" />
+  <slot v-else name="before" />
 </template>

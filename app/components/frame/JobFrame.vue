@@ -29,7 +29,10 @@ const stations = computed(() =>
 <template>
   <div class="frame" :class="{ footed: job && store.lastDone(job.id) }">
     <AppTop :job="job" />
-    <StageLine v-if="job || !missing" :key="String(route.params.job)" :stations="stations" />
+    <InTurn v-if="job || !missing"
+      ><StageLine :key="String(route.params.job)" :stations="stations" /><template #before
+        ><div class="stage-empty" /></template
+    ></InTurn>
     <div v-if="job && store.isLoose(job.id)" class="held loose" data-test="loose-band">
       <StatusShape status="dry-fitted" :size="16" />
       <span><b>In no job yet.</b> It is kept on this tablet alone.</span>
@@ -37,7 +40,7 @@ const stations = computed(() =>
       <KeepLoose v-model:open="isKeeping" :job="job" />
     </div>
     <main class="work">
-      <ClashBench v-if="job && clash" :key="clash.key" :job="job" :entry="clash" @later="putOff = clash!.key" />
+      <LazyClashBench v-if="job && clash" :key="clash.key" :job="job" :entry="clash" @later="putOff = clash!.key" />
       <template v-else-if="job">
         <p v-for="entry in clashes" :key="entry.key" class="held">
           <StatusShape status="held" :size="18" /> <b>Two hands on {{ rules().recordWords(entry, job) }}.</b> It is held
@@ -51,8 +54,7 @@ const stations = computed(() =>
         <RuledButton to="/" variant="outline">All jobs</RuledButton>
       </div>
     </main>
-    <TakeBack v-if="job && !clash" :key="`back ${job.id}`" :job="job" />
-    <KeepSteps />
+    <InTurn :after="2"><TakeBack v-if="job && !clash" :key="`back ${job.id}`" :job="job" /><KeepSteps /></InTurn>
   </div>
 </template>
 
@@ -61,6 +63,11 @@ const stations = computed(() =>
   min-height: 100dvh;
   display: flex;
   flex-direction: column;
+}
+/* As high as the stage line that comes in its place. */
+.stage-empty {
+  height: 56px;
+  border-bottom: 1px solid var(--rule);
 }
 .held {
   display: flex;
@@ -79,6 +86,11 @@ const stations = computed(() =>
   display: flex;
   flex-direction: column;
   min-height: 0;
+}
+@media (max-width: 899px) {
+  .stage-empty {
+    height: 58px;
+  }
 }
 /* What sticks to the foot of a bench stands above the line that takes back. */
 @media (min-width: 900px) {

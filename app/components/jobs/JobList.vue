@@ -359,6 +359,7 @@ const empty = computed(() => {
     width: 100%;
   }
   .thumb > * {
+    white-space: nowrap;
     min-height: 64px;
     justify-content: center;
   }

@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { select } from 'd3-selection'
-import { zoom, zoomIdentity, type ZoomTransform } from 'd3-zoom'
+import type { letPan, View } from '~/drawing/pan'
 import type { Vector } from '#core/line'
 import type { RunShown } from '../../composables/useRunDrawing'
 import { tapeText } from '~/reading/tape'
@@ -37,24 +36,19 @@ const base = computed(() =>
 )
 
 const svg = useTemplateRef<SVGSVGElement>('svg')
-const view = shallowRef<ZoomTransform>(zoomIdentity)
+const view = shallowRef<View>({ k: 1, x: 0, y: 0 })
 const sheet = computed<Sheet>(() => ({
   scale: base.value.scale * view.value.k,
   x: base.value.x * view.value.k + view.value.x,
   y: base.value.y * view.value.k + view.value.y,
 }))
-const behaviour = zoom<SVGSVGElement, unknown>()
-  .scaleExtent([0.4, 12])
-  .filter((event) => !(event.target as Element).closest('[data-grip]') && !event.button)
-  .on('zoom', ({ transform }) => {
-    view.value = transform
-  })
-onMounted(() => {
-  select(svg.value!).call(behaviour).on('dblclick.zoom', null)
+// What moves the sheet comes once it is drawn.
+let pan: ReturnType<typeof letPan> | undefined
+onMounted(async () => {
+  const { letPan } = await import('~/drawing/pan')
+  if (svg.value) pan = letPan(svg.value, (now) => (view.value = now))
 })
-const zoomBy = (by: number) => select(svg.value!).call(behaviour.scaleBy, by)
-const fit = () => select(svg.value!).call(behaviour.transform, zoomIdentity)
-defineExpose({ zoomIn: () => zoomBy(1.4), zoomOut: () => zoomBy(1 / 1.4), fit })
+defineExpose({ zoomIn: () => pan?.by(1.4), zoomOut: () => pan?.by(1 / 1.4), fit: () => pan?.fit() })
 
 const { at, tubes, sockets, letters, measures, wallPaths, figureBlock, isFree } = useRunDrawing(props, sheet, points)
 const { grip, onMove, onUp, stretchGrip, pullGrip, ghost } = useRunDrag(props, svg, sheet, points, at, {

@@ -79,7 +79,7 @@ const PANELS = [
       @take="(legs) => emit('setLegs', legs)"
       @flip-school="emit('flipSchool')" />
     <p v-else-if="panel === 'working'" class="note t15">The sum of a piece stands here once it has a leg.</p>
-    <LineSettings
+    <LazyLineSettings
       v-else-if="panel === 'line'"
       :job="job"
       :line="line"
@@ -88,7 +88,7 @@ const PANELS = [
       :region="job.region"
       @change="(changes) => emit('change', changes)"
       @drop="emit('dropLine')" />
-    <GuidePanel
+    <LazyGuidePanel
       v-else-if="panel === 'guides'"
       :job="job"
       :line="line"
@@ -97,7 +97,7 @@ const PANELS = [
       :region="job.region"
       @begin="(body) => emit('begin', body)"
       @append="(legs) => emit('append', legs)" />
-    <FilePanel
+    <LazyFilePanel
       v-else
       :job="job"
       :line="line"

@@ -86,7 +86,6 @@ const heldBy = (step: number) => (card.value && steps.value[step] ? heldAt(card.
 const canSign = computed(() => left.value === 0 && depth.value.mm !== null)
 const next = computed(() => joints.value.find((one) => one.id !== joint.value?.id && statusOf(one) !== 'made'))
 const isHeatOpen = ref(false)
-const wasHeatOpen = useEver(() => isHeatOpen.value)
 const isApartOpen = ref(false)
 /** With the water on any end may be the one that weeps: it is asked which. */
 function failStep(step: number) {
@@ -94,6 +93,14 @@ function failStep(step: number) {
   else void fail(step)
 }
 const isCountOpen = ref(false)
+/** Sheets are brought when they are first opened. */
+const wasOpen = reactive({
+  heat: useEver(() => isHeatOpen.value),
+  apart: useEver(() => isApartOpen.value),
+  count: useEver(() => isCountOpen.value),
+  reopening: useEver(() => isReopening.value),
+  signing: useEver(() => isSigning.value),
+})
 const gist = useGist(() => props.job)
 const doubts = computed(() => (joint.value && gist.value ? doubtsOf(gist.value, joint.value) : []))
 
@@ -341,15 +348,22 @@ useKeys({
       @sign="isSigning = true"
       @turn="turn" />
     <LazyHeatSheet
-      v-if="canHeat && wasHeatOpen"
+      v-if="canHeat && wasOpen.heat"
       v-model:open="isHeatOpen"
       :pipe="card.joint.pipe!"
       :region="job.region"
       :system="system" />
-    <ReopenDialog v-model:open="isReopening" :job="job" :joint="joint" :cards="cards" />
-    <ApartSheet v-model:open="isApartOpen" :job="job" :joint="joint" :cards="cards" :card="card" />
-    <CountSheet v-model:open="isCountOpen" :job="job" />
-    <SignDialog
+    <LazyReopenDialog v-if="wasOpen.reopening" v-model:open="isReopening" :job="job" :joint="joint" :cards="cards" />
+    <LazyApartSheet
+      v-if="wasOpen.apart"
+      v-model:open="isApartOpen"
+      :job="job"
+      :joint="joint"
+      :cards="cards"
+      :card="card" />
+    <LazyCountSheet v-if="wasOpen.count" v-model:open="isCountOpen" :job="job" />
+    <LazySignDialog
+      v-if="wasOpen.signing"
       v-model:open="isSigning"
       :name="`J${joint.number}`"
       :region="job.region"
