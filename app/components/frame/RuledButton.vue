@@ -4,7 +4,7 @@ import { NuxtLink } from '#components'
 
 /** A button in the sheet's language: ruled edges, no fill, no rounding. With an address it is a link. */
 const {
-  to,
+  to = undefined,
   size = 'md',
   variant = 'solid',
   loading = false,
