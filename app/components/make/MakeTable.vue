@@ -17,7 +17,7 @@ const at = computed(() => bent.value.findIndex(({ key }) => key === route.query.
       :current="undefined"
       :bent="bent"
       :bend="bent[at]!.key" />
-    <LazyBendBench :key="bent[at]!.key" :job="job" :bent="bent[at]!" :next="bent[at + 1]" />
+    <BendBench :key="bent[at]!.key" :job="job" :bent="bent[at]!" :next="bent[at + 1]" />
   </template>
   <MakeBench v-else-if="known || !route.query.bend" :job="job" :bent="bent" />
 </template>
