@@ -195,9 +195,7 @@ function* search(question: WaysQuestion): Steps<Result<WaysAnswer>> {
   const asked: Asked = { a: a.value, b: b.value, situation, valve: question.valve }
   const ways = yield* waysBetween(asked)
   return ok(
-    ways.length > 0
-      ? { ways, refused, cautions }
-      : { ways, refused, cautions, instead: yield* whatWouldChange(asked) },
+    ways.length > 0 ? { ways, refused, cautions } : { ways, refused, cautions, instead: yield* whatWouldChange(asked) },
   )
 }
 
