@@ -23,19 +23,15 @@ export const stationNames = (job: string, here: Station | null, detail?: string)
   }))
 
 /** How far a job is at each station, in words and counts. */
-export function stationViews(job: JobGist, here: Station | null, detail?: string): StationView[] {
-  return STATION_IDS.map((id): StationView => {
-    const { key, name, progress, counted } = STATIONS[id]
+export const stationViews = (job: JobGist, here: Station | null, detail?: string): StationView[] =>
+  stationNames(job.slug, here, detail).map((named): StationView => {
+    const { progress, counted } = STATIONS[named.id]
     const now = progress(job)
     const ahead = now.isBehind ? 'behind' : 'ahead'
     return {
-      id,
-      key,
-      name,
-      count: id === here && detail ? detail : counted(now, job),
-      to: `/jobs/${job.slug}/${id}`,
-      state: id === here ? 'here' : ahead,
+      ...named,
+      count: named.count || counted(now, job),
+      state: named.state === 'here' ? 'here' : ahead,
       held: now.isHeld,
     }
   })
-}
